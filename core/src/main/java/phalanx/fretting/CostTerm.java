@@ -1,0 +1,80 @@
+package phalanx.fretting;
+
+/**
+ * The terms a shape's cost is the sum of. Each has a measure, which {@link ShapeMeasure} takes, and
+ * a weight.
+ *
+ * <p>The weights of the terms that decide between fingerings of the same frets were fitted on the
+ * fingered positions of the open data set {@code @tombatossals/chords-db} (npm, MIT licence); the
+ * others order shapes of the same chord as players meet them (common practice, no source).
+ */
+public enum CostTerm {
+  /** Sum over pairs of fingers: 0 up to the comfortable span, growing squared to 1 at the limit. */
+  STRETCH("stretch", 1.0),
+  /** Frets between neighbouring fingers beyond one a finger. */
+  SPREAD("fingers spread", 0.005),
+  /** Frets between neighbouring fingers short of one a finger. */
+  CROWDED("fingers skipped", 0.115),
+  /** Fingers left out between two on the same fret. */
+  SKIPPED_ON_FRET("finger skipped on a fret", 0.145),
+  /** Fingers that hold something. */
+  FINGERS("fingers used", 0.2),
+  /** The little finger is used. */
+  LITTLE("little finger", 0.005),
+  /** The ring finger stands on string ① past an index barre, where the little finger falls. */
+  RING_ON_FIRST("ring finger on ① past a barre", 0.11),
+  /** A barre of the index finger. */
+  BARRE("barre", 0.16),
+  /** Strings an index barre lies across, beyond two. */
+  BARRE_WIDTH("width of the barre", 0.06),
+  /** A flat finger lies next to a thinner string that must ring open. */
+  BARRE_BY_OPEN("barre beside an open string", 0.85),
+  /** A barre of the middle finger. */
+  MIDDLE_BARRE("barre of finger 2", 0.7),
+  /** A barre of the ring finger. */
+  RING_BARRE("barre of finger 3", 1.2),
+  /** A barre of the little finger. */
+  LITTLE_BARRE("barre of finger 4", 1.5),
+  /** Strings a barre of finger 2, 3 or 4 lies across, beyond two. */
+  SMALL_BARRE_WIDTH("width of a small barre", 0.8),
+  /** Strings held higher up between the ends of an index barre. */
+  BARRE_BRIDGED("strings bridged by the barre", 0.015),
+  /** Silent strings a barre passes over. */
+  BARRE_OVER_SILENT("barre over a silent string", 0.21),
+  /** A higher finger stands on a lower string of the same fret. */
+  ORDER("fingers out of order", 0.5),
+  /** The thumb holds string ⑥ over the neck. */
+  THUMB("thumb over the neck", 0.45),
+  /** Silent strings between sounding ones. */
+  MUTED_INSIDE("muted string inside", 0.5),
+  /** Strings below the bass that do not sound. */
+  NO_LOW_STRING("low string unused", 0.15),
+  /** Strings above the highest sounding one, which the fingers would pluck. */
+  NO_HIGH_STRING("high string unused", 0.3),
+  /** The chord's plain fifth is not there. */
+  NO_FIFTH("no fifth", 0.25),
+  /** Tones of the chord, beyond the essential ones and the fifth, that are not there. */
+  MISSING("tone left out", 0.15),
+  /** The root is not there. */
+  NO_ROOT("no root", 0.8),
+  /** Frets of the lowest finger above the first. */
+  POSITION("up the neck", 0.07);
+
+  private final String words;
+  private final double weight;
+
+  CostTerm(String words, double weight) {
+    this.words = words;
+    this.weight = weight;
+  }
+
+  /** What a player calls it. */
+  public String words() {
+    return words;
+  }
+
+  /** Cost of one unit of its measure. */
+  public double weight() {
+    return weight;
+  }
+}

@@ -1,0 +1,61 @@
+package phalanx.fretting;
+
+import java.util.Comparator;
+import java.util.Map;
+import java.util.OptionalInt;
+import phalanx.instrument.Finger;
+import phalanx.instrument.Tuning;
+
+/**
+ * The grips of one fingering while it is being searched, in plain arrays: mutable, private to a
+ * search, filled in order of fret and then of string.
+ */
+final class GripTable {
+
+  /** Four fingers and the thumb. */
+  static final int MOST = 5;
+
+  final int[] fret = new int[MOST];
+  final int[] low = new int[MOST];
+  final int[] high = new int[MOST];
+  final int[] finger = new int[MOST];
+  final int[] silentUnder = new int[MOST];
+  final boolean[] openAbove = new boolean[MOST];
+  int count;
+
+  void set(int index, int gripFret, int lowString, int highString, int silent, boolean open) {
+    fret[index] = gripFret;
+    low[index] = lowString;
+    high[index] = highString;
+    silentUnder[index] = silent;
+    openAbove[index] = open;
+  }
+
+  /** The grips of a finished shape, in the order a search would place them. */
+  static GripTable of(Shape shape) {
+    GripTable table = new GripTable();
+    shape.grips().entrySet().stream()
+        .sorted(
+            Comparator.comparing((Map.Entry<Finger, Grip> e) -> e.getKey() == Finger.THUMB)
+                .thenComparing(e -> e.getValue().fret())
+                .thenComparing(e -> e.getValue().lowString()))
+        .forEach(e -> table.append(e.getKey(), e.getValue(), shape));
+    return table;
+  }
+
+  private void append(Finger by, Grip grip, Shape shape) {
+    int silent = 0;
+    for (int s = grip.lowString(); s <= grip.highString(); s++) {
+      silent += shape.sounds(s) ? 0 : 1;
+    }
+    int above = grip.highString() + 1;
+    boolean open =
+        by != Finger.THUMB && above < Tuning.STRINGS && shape.fret(above).equals(OptionalInt.of(0));
+    set(count, grip.fret(), grip.lowString(), grip.highString(), silent, open);
+    finger[count++] = FingerCode.of(by);
+  }
+
+  boolean isBarre(int index) {
+    return high[index] > low[index];
+  }
+}

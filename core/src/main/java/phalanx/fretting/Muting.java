@@ -1,0 +1,61 @@
+package phalanx.fretting;
+
+import java.util.ArrayList;
+import java.util.List;
+import phalanx.instrument.Finger;
+import phalanx.instrument.Tuning;
+
+/** How the strings a shape leaves out are kept quiet. */
+public final class Muting {
+
+  private Muting() {}
+
+  /** Why a string does not sound. */
+  public enum Reason {
+    /** The tip of the finger on the next lower string touches it. */
+    TIP,
+    /** It lies under a barre pressed elsewhere, or the barre's finger touches it. */
+    BARRE,
+    /** The thumb, coming over the neck, touches it. */
+    THUMB,
+    /** Nothing touches it: the picking hand must leave it out. */
+    NOT_STRUCK
+  }
+
+  /**
+   * A string kept quiet.
+   *
+   * @param string the string, 0 for ⑥ to 5 for ①
+   * @param reason how
+   * @param words the same in the player's words
+   */
+  public record Muted(int string, Reason reason, String words) {}
+
+  /** Every silent string of a shape, low to high, with what keeps it quiet. */
+  public static List<Muted> of(Shape shape) {
+    List<Muted> muted = new ArrayList<>();
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      if (!shape.sounds(s)) {
+        muted.add(muted(shape, s));
+      }
+    }
+    return muted;
+  }
+
+  private static Muted muted(Shape shape, int s) {
+    for (var grip : shape.grips().entrySet()) {
+      Grip g = grip.getValue();
+      if (g.isBarre() && g.lowString() < s && s < g.highString()) {
+        return new Muted(
+            s, Reason.BARRE, "muted by the underside of finger " + grip.getKey().sign());
+      }
+    }
+    if (s > 0 && shape.finger(s - 1).isPresent()) {
+      Finger below = shape.finger(s - 1).orElseThrow();
+      return below == Finger.THUMB
+          ? new Muted(s, Reason.THUMB, "muted by the thumb")
+          : new Muted(s, Reason.TIP, "muted by the tip of finger " + below.sign());
+    }
+    return new Muted(s, Reason.NOT_STRUCK, "not struck");
+  }
+}

@@ -1,0 +1,31 @@
+package phalanx.fretting;
+
+import java.util.List;
+import java.util.OptionalInt;
+
+/**
+ * One chord for a time, as the planner sees it.
+ *
+ * @param candidates the shapes to choose from, at least one
+ * @param pinned the candidate the player insists on, if any
+ * @param changeMillis time the hand has to come here from the slot before, ms, more than 0
+ */
+public record PlanSlot(List<RatedShape> candidates, OptionalInt pinned, double changeMillis) {
+
+  public PlanSlot {
+    candidates = List.copyOf(candidates);
+    if (candidates.isEmpty()) {
+      throw new IllegalArgumentException("a slot needs a candidate");
+    }
+    if (pinned.isPresent() && (pinned.getAsInt() < 0 || pinned.getAsInt() >= candidates.size())) {
+      throw new IllegalArgumentException("pinned candidate out of range: " + pinned.getAsInt());
+    }
+    if (!(changeMillis > 0)) {
+      throw new IllegalArgumentException("time for the change out of range: " + changeMillis);
+    }
+  }
+
+  boolean allows(int candidate) {
+    return pinned.isEmpty() || pinned.getAsInt() == candidate;
+  }
+}

@@ -1,0 +1,140 @@
+package phalanx.fretting;
+
+import java.util.Map;
+import java.util.Optional;
+import phalanx.instrument.Finger;
+import phalanx.instrument.Fretboard;
+import phalanx.instrument.Guitar;
+import phalanx.instrument.Hand;
+import phalanx.instrument.Tuning;
+
+/**
+ * Distances between fingers on one guitar, set against what one hand reaches; all in mm.
+ *
+ * <p>Every fingertip position is worked out once, because the shape search asks for spans many
+ * thousand times.
+ */
+public final class Reach {
+
+  private static final int FINGERS = 5;
+
+  private final Guitar guitar;
+  private final Hand hand;
+  private final int highestFret;
+  private final double[] tipX;
+  private final double[][] tipY;
+  private final double[][] comfortable = new double[FINGERS][FINGERS];
+  private final double[][] limit = new double[FINGERS][FINGERS];
+
+  public Reach(Guitar guitar, Hand hand) {
+    this.guitar = guitar;
+    this.hand = hand;
+    Fretboard board = new Fretboard(guitar);
+    highestFret = board.highestFret();
+    tipX = new double[highestFret + 1];
+    tipY = new double[Tuning.STRINGS][highestFret + 1];
+    for (int fret = 1; fret <= highestFret; fret++) {
+      tipX[fret] = board.fingertipX(fret);
+      for (int s = 0; s < Tuning.STRINGS; s++) {
+        tipY[s][fret] = board.stringY(s, tipX[fret]);
+      }
+    }
+    for (int a = FingerCode.INDEX; a <= FingerCode.LITTLE; a++) {
+      for (int b = FingerCode.INDEX; b <= FingerCode.LITTLE; b++) {
+        comfortable[a][b] = hand.comfortable(Finger.numbered(a), Finger.numbered(b));
+        limit[a][b] = hand.limit(Finger.numbered(a), Finger.numbered(b));
+      }
+    }
+  }
+
+  /** The guitar these distances are for. */
+  public Guitar guitar() {
+    return guitar;
+  }
+
+  /** The hand these limits are for. */
+  public Hand hand() {
+    return hand;
+  }
+
+  /** Highest fret, counted from the capo, that the neck has. */
+  public int highestFret() {
+    return highestFret;
+  }
+
+  /** How far apart along the neck fingertips on two frets are. */
+  double along(int fret, int other) {
+    return Math.abs(tipX[fret] - tipX[other]);
+  }
+
+  /** Distance between two grips: of their fingertips, or of the nearest points of barres. */
+  public double distance(Grip a, Grip b) {
+    return distance(
+        a.fret(), a.lowString(), a.highString(), b.fret(), b.lowString(), b.highString());
+  }
+
+  double distance(int fretA, int lowA, int highA, int fretB, int lowB, int highB) {
+    double dx = tipX[fretA] - tipX[fretB];
+    double dy = 0;
+    if (lowA > highB) {
+      dy = tipY[lowA][fretA] - tipY[highB][fretB];
+    } else if (lowB > highA) {
+      dy = tipY[lowB][fretB] - tipY[highA][fretA];
+    }
+    return Math.sqrt(dx * dx + dy * dy);
+  }
+
+  double comfortable(int fingerA, int fingerB) {
+    return comfortable[fingerA][fingerB];
+  }
+
+  double limit(int fingerA, int fingerB) {
+    return limit[fingerA][fingerB];
+  }
+
+  /** The span of a shape that comes nearest to its limit; empty with fewer than two fingers. */
+  public Optional<Span> widestSpan(Shape shape) {
+    Span widest = null;
+    Map<Finger, Grip> grips = shape.grips();
+    for (Map.Entry<Finger, Grip> a : grips.entrySet()) {
+      for (Map.Entry<Finger, Grip> b : grips.entrySet()) {
+        if (a.getKey() == Finger.THUMB || a.getKey().compareTo(b.getKey()) >= 0) {
+          continue;
+        }
+        Span span =
+            new Span(
+                a.getKey(),
+                b.getKey(),
+                distance(a.getValue(), b.getValue()),
+                hand.comfortable(a.getKey(), b.getKey()),
+                hand.limit(a.getKey(), b.getKey()));
+        if (widest == null || span.shareOfLimit() > widest.shareOfLimit()) {
+          widest = span;
+        }
+      }
+    }
+    return Optional.ofNullable(widest);
+  }
+
+  /**
+   * The distance between two fingers of a shape.
+   *
+   * @param from the lower finger
+   * @param to the higher finger
+   * @param millimetres the distance, mm
+   * @param comfortable what this hand spans at ease between them, mm
+   * @param limit the most it spans, mm
+   */
+  public record Span(Finger from, Finger to, double millimetres, double comfortable, double limit) {
+
+    /** 1 at the limit of the hand. */
+    public double shareOfLimit() {
+      return millimetres / limit;
+    }
+
+    /** Whether it is wider than comfortable. */
+    public boolean isStretch() {
+      return millimetres > comfortable;
+    }
+  }
+}

@@ -1,0 +1,132 @@
+package phalanx.fretting;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
+import phalanx.instrument.Finger;
+import phalanx.instrument.Guitar;
+import phalanx.instrument.Tuning;
+
+/**
+ * A chord shape with its fingering: what happens on each string.
+ *
+ * @param stops six, from string ⑥ to string ①
+ */
+public record Shape(List<Stop> stops) {
+
+  /** Stands for a string that does not sound where frets are given as numbers. */
+  public static final int SILENT = -1;
+
+  /** The hand off the strings: nothing is held and nothing sounds. */
+  public static final Shape NOTHING =
+      new Shape(Collections.nCopies(Tuning.STRINGS, new Stop.Silent()));
+
+  public Shape {
+    stops = List.copyOf(stops);
+    if (stops.size() != Tuning.STRINGS) {
+      throw new IllegalArgumentException("six strings wanted, got " + stops.size());
+    }
+    Map<Finger, Integer> fretOf = new EnumMap<>(Finger.class);
+    for (Stop stop : stops) {
+      if (stop instanceof Stop.Pressed p && fretOf.getOrDefault(p.finger(), p.fret()) != p.fret()) {
+        throw new IllegalArgumentException("finger " + p.finger().sign() + " on two frets");
+      } else if (stop instanceof Stop.Pressed p) {
+        fretOf.put(p.finger(), p.fret());
+      }
+    }
+  }
+
+  /**
+   * A shape from numbers, low string to high.
+   *
+   * @param frets frets from the capo; 0 open, {@link #SILENT} not sounding
+   * @param fingers 0 for none, 1 to 4, 5 for the thumb
+   */
+  static Shape of(int[] frets, int[] fingers) {
+    List<Stop> stops = new ArrayList<>(Tuning.STRINGS);
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      stops.add(
+          switch (frets[s]) {
+            case SILENT -> new Stop.Silent();
+            case 0 -> new Stop.Open();
+            default -> new Stop.Pressed(frets[s], FingerCode.finger(fingers[s]));
+          });
+    }
+    return new Shape(stops);
+  }
+
+  /** The fret a string sounds at from the capo, 0 for open; empty for a silent string. */
+  public OptionalInt fret(int string) {
+    Stop stop = stops.get(string);
+    if (stop instanceof Stop.Pressed p) {
+      return OptionalInt.of(p.fret());
+    }
+    return stop instanceof Stop.Open ? OptionalInt.of(0) : OptionalInt.empty();
+  }
+
+  /** The finger on a string, if one is there. */
+  public Optional<Finger> finger(int string) {
+    return stops.get(string) instanceof Stop.Pressed p ? Optional.of(p.finger()) : Optional.empty();
+  }
+
+  /** Whether a string sounds. */
+  public boolean sounds(int string) {
+    return !(stops.get(string) instanceof Stop.Silent);
+  }
+
+  /** The sounding strings, low to high. */
+  public List<Integer> soundingStrings() {
+    return IntStream.range(0, Tuning.STRINGS).filter(this::sounds).boxed().toList();
+  }
+
+  /** The sounding MIDI notes on a guitar, low string to high. */
+  public List<Integer> midi(Guitar guitar) {
+    return soundingStrings().stream().map(s -> guitar.midi(s, fret(s).orElseThrow())).toList();
+  }
+
+  /** The strings each finger holds, by finger, thumb first. */
+  public Map<Finger, Grip> grips() {
+    Map<Finger, Grip> grips = new EnumMap<>(Finger.class);
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      if (stops.get(s) instanceof Stop.Pressed p) {
+        Grip here = new Grip(p.fret(), s, s);
+        grips.merge(p.finger(), here, (a, b) -> new Grip(a.fret(), a.lowString(), b.highString()));
+      }
+    }
+    return grips;
+  }
+
+  /** Whether both sound the same strings at the same frets, whatever the fingers. */
+  public boolean sameFrets(Shape other) {
+    return fretText().equals(other.fretText());
+  }
+
+  /** The frets as players write them, {@code x32010}; spaced out where a fret has two digits. */
+  public String fretText() {
+    List<String> signs =
+        IntStream.range(0, Tuning.STRINGS)
+            .mapToObj(s -> sounds(s) ? String.valueOf(fret(s).orElseThrow()) : "x")
+            .toList();
+    boolean wide = signs.stream().anyMatch(t -> t.length() > 1);
+    return String.join(wide ? " " : "", signs);
+  }
+
+  /** The fingers low to high, {@code ·32·1·}. */
+  public String fingerText() {
+    return String.join(
+        "",
+        IntStream.range(0, Tuning.STRINGS)
+            .mapToObj(s -> finger(s).map(Finger::sign).orElse("·"))
+            .toList());
+  }
+
+  @Override
+  public String toString() {
+    return fretText() + " " + fingerText();
+  }
+}

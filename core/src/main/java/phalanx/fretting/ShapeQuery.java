@@ -1,0 +1,79 @@
+package phalanx.fretting;
+
+import java.util.Optional;
+import java.util.OptionalInt;
+import phalanx.instrument.Guitar;
+import phalanx.instrument.Hand;
+import phalanx.theory.Chord;
+import phalanx.theory.NoteName;
+
+/**
+ * A question to the {@link ShapeSearch}: which shapes can this hand hold for this chord?
+ *
+ * @param chord the chord
+ * @param bass the note the lowest sounding string must have; empty for any tone of the chord
+ * @param rootless whether the root may be left out
+ * @param top MIDI note that must be the highest sounding, capo included, if any
+ * @param highestFret no finger above this fret, counted from the capo; 0 to 24
+ * @param thumb whether the thumb may hold string ⑥
+ * @param guitar the guitar, with its capo
+ * @param hand the fretting hand
+ */
+public record ShapeQuery(
+    Chord chord,
+    Optional<NoteName> bass,
+    boolean rootless,
+    OptionalInt top,
+    int highestFret,
+    boolean thumb,
+    Guitar guitar,
+    Hand hand) {
+
+  /** Highest fret looked at unless asked otherwise. */
+  public static final int USUAL_HIGHEST_FRET = 15;
+
+  public ShapeQuery {
+    if (highestFret < 0 || highestFret > 24) {
+      throw new IllegalArgumentException("highest fret out of range: " + highestFret);
+    }
+  }
+
+  /** The usual question: the chord's own bass lowest, root present, thumb allowed. */
+  public static ShapeQuery of(Chord chord, Guitar guitar, Hand hand) {
+    return new ShapeQuery(
+        chord,
+        Optional.of(chord.bass()),
+        false,
+        OptionalInt.empty(),
+        USUAL_HIGHEST_FRET,
+        true,
+        guitar,
+        hand);
+  }
+
+  /** With another bass; empty for any tone of the chord. */
+  public ShapeQuery withBass(Optional<NoteName> wanted) {
+    return new ShapeQuery(chord, wanted, rootless, top, highestFret, thumb, guitar, hand);
+  }
+
+  /** With the root left out where that helps. */
+  public ShapeQuery withRootless() {
+    return new ShapeQuery(chord, bass, true, top, highestFret, thumb, guitar, hand);
+  }
+
+  /** With this MIDI note on top. */
+  public ShapeQuery withTop(int midi) {
+    return new ShapeQuery(
+        chord, bass, rootless, OptionalInt.of(midi), highestFret, thumb, guitar, hand);
+  }
+
+  /** Up to another fret. */
+  public ShapeQuery withHighestFret(int fret) {
+    return new ShapeQuery(chord, bass, rootless, top, fret, thumb, guitar, hand);
+  }
+
+  /** With the thumb staying behind the neck. */
+  public ShapeQuery withoutThumb() {
+    return new ShapeQuery(chord, bass, rootless, top, highestFret, false, guitar, hand);
+  }
+}

@@ -1,0 +1,84 @@
+package phalanx.instrument;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import phalanx.theory.NoteName;
+import phalanx.theory.Pitch;
+
+/**
+ * The pitches of six open strings.
+ *
+ * @param strings low to high: string ⑥ first
+ */
+public record Tuning(List<Pitch> strings) {
+
+  /** Strings on the guitar. */
+  public static final int STRINGS = 6;
+
+  /** E A D G B E. */
+  public static final Tuning STANDARD = parse("E2 A2 D3 G3 B3 E4").orElseThrow();
+
+  /** A string is taken to be tuned at most this many semitones from standard. */
+  private static final int FURTHEST_FROM_STANDARD = 6;
+
+  public Tuning {
+    strings = List.copyOf(strings);
+    if (strings.size() != STRINGS) {
+      throw new IllegalArgumentException("six strings wanted, got " + strings.size());
+    }
+  }
+
+  /**
+   * Reads six notes, low to high, as {@code D A D G A D} or with octaves. A note without octave is
+   * the one nearest to that string in standard tuning.
+   *
+   * @return the tuning; empty if the text is not six notes
+   */
+  public static Optional<Tuning> parse(String text) {
+    String[] words = text.trim().split("\\s+");
+    if (words.length != STRINGS) {
+      return Optional.empty();
+    }
+    List<Pitch> pitches = new ArrayList<>();
+    for (int s = 0; s < STRINGS; s++) {
+      Optional<Pitch> pitch = pitch(words[s], s);
+      if (pitch.isEmpty()) {
+        return Optional.empty();
+      }
+      pitches.add(pitch.get());
+    }
+    return Optional.of(new Tuning(pitches));
+  }
+
+  private static Optional<Pitch> pitch(String word, int string) {
+    return Pitch.parse(word).or(() -> NoteName.parse(word).map(n -> nearStandard(n, string)));
+  }
+
+  private static Pitch nearStandard(NoteName name, int string) {
+    int standard = STANDARD.strings.get(string).midi();
+    int up = Math.floorMod(name.chroma() - standard, 12);
+    return Pitch.of(standard + (up > FURTHEST_FROM_STANDARD ? up - 12 : up), name);
+  }
+
+  /** MIDI number of an open string, 0 for ⑥ to 5 for ①. */
+  public int midi(int string) {
+    return strings.get(string).midi();
+  }
+
+  /** All six MIDI numbers, low to high. */
+  public int[] midi() {
+    return strings.stream().mapToInt(Pitch::midi).toArray();
+  }
+
+  /** The note names low to high, {@code E A D G B E}. */
+  @Override
+  public String toString() {
+    return String.join(" ", strings.stream().map(p -> p.name().toString()).toList());
+  }
+
+  /** The note names and octaves in plain characters, {@code E2 A2 D3 G3 B3 E4}. */
+  public String ascii() {
+    return String.join(" ", strings.stream().map(p -> p.name().ascii() + p.octave()).toList());
+  }
+}

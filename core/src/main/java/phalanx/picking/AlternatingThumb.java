@@ -1,0 +1,64 @@
+package phalanx.picking;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * The family of patterns in which the thumb alternates on the beats from the chord's bass, and the
+ * fingers play between. Made for any metre from the length of its beats.
+ */
+public enum AlternatingThumb {
+  /** The thumb by itself, where learning starts. */
+  THUMB_ALONE("thumb alone", "thumb on every beat"),
+  /** The fingers answer between the beats. */
+  FINGERS_BETWEEN("fingers between", "thumb on the beats, fingers between"),
+  /** As before, and a finger pinches with the thumb on the first beat. */
+  PINCH_AND_BETWEEN("pinch and between", "pinch on one, then fingers between");
+
+  /** What the fingers play between the beats, in turn; one a beat, in compound metres two. */
+  private static final List<Role> BETWEEN =
+      List.of(Role.MIDDLE, Role.UPPER, Role.MIDDLE, Role.TUNE);
+
+  private final String title;
+  private final String words;
+
+  AlternatingThumb(String title, String words) {
+    this.title = title;
+    this.words = words;
+  }
+
+  /** What the player calls it; also its name on the command line. */
+  public String title() {
+    return title;
+  }
+
+  /** What the hand does, in a few words. */
+  public String words() {
+    return words;
+  }
+
+  /**
+   * The pattern for a bar.
+   *
+   * @param barTicks length of the bar, a multiple of the beat
+   * @param beatTicks length of a felt beat
+   * @param compound whether a beat divides in three instead of two
+   */
+  public Pattern bar(int barTicks, int beatTicks, boolean compound) {
+    int parts = compound ? 3 : 2;
+
+    List<Pattern.Step> steps = new ArrayList<>();
+    int answer = 0;
+    for (int beat = 0; beat * beatTicks < barTicks; beat++) {
+      int start = beat * beatTicks;
+      Role thumb = beat % 2 == 0 ? Role.ROOT : Role.ALTERNATE;
+      boolean pinch = this == PINCH_AND_BETWEEN && beat == 0;
+      steps.add(new Pattern.Step(start, pinch ? List.of(thumb, Role.TUNE) : List.of(thumb)));
+      for (int part = 1; this != THUMB_ALONE && part < parts; part++) {
+        Role finger = BETWEEN.get(answer++ % BETWEEN.size());
+        steps.add(new Pattern.Step(start + part * beatTicks / parts, List.of(finger)));
+      }
+    }
+    return new Pattern(title, barTicks, steps);
+  }
+}

@@ -1,0 +1,108 @@
+package phalanx.picking;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import phalanx.fretting.Shape;
+import phalanx.fretting.StringSign;
+import phalanx.instrument.Guitar;
+import phalanx.theory.Chord;
+
+/**
+ * Which string each role falls on for one shape.
+ *
+ * <p>The thumb starts on the shape's bass string and alternates with string ④, as players do from ⑥
+ * and ⑤; from ④ it goes down to an open ⑤ if that is a tone of the chord, otherwise up to ③ (common
+ * practice, no source). Finger roles go to their home string, or the nearest that sounds above the
+ * thumb.
+ */
+public final class StringRoles {
+
+  private static final int FOURTH = 2;
+  private static final int THIRD = 3;
+
+  /** Strings to alternate with, best first, by the string the bass is on. */
+  private static final Map<Integer, List<Integer>> ALTERNATES =
+      Map.of(0, List.of(2, 1, 3), 1, List.of(2, 0, 3), 2, List.of(1, 3, 0), 3, List.of(2, 1));
+
+  private final Map<Role, Integer> strings;
+  private final List<String> remarks;
+
+  private StringRoles(Map<Role, Integer> strings, List<String> remarks) {
+    this.strings = strings;
+    this.remarks = List.copyOf(remarks);
+  }
+
+  /** Lays every role on a shape that holds a chord on a guitar. */
+  public static StringRoles on(Shape shape, Chord chord, Guitar guitar) {
+    Map<Role, Integer> strings = new EnumMap<>(Role.class);
+    List<String> remarks = new ArrayList<>();
+    List<Integer> sounding = shape.soundingStrings();
+    if (sounding.isEmpty()) {
+      return new StringRoles(strings, remarks);
+    }
+    int bass = sounding.get(0);
+    strings.put(Role.ROOT, bass);
+    Optional<Integer> alternate = alternate(bass, shape, chord, guitar);
+    alternate.ifPresentOrElse(
+        s -> strings.put(Role.ALTERNATE, s),
+        () -> {
+          strings.put(Role.ALTERNATE, bass);
+          remarks.add("no second bass here: the thumb stays on " + StringSign.of(bass));
+        });
+    int thumbTop = Math.max(bass, strings.get(Role.ALTERNATE));
+    List<Integer> free = sounding.stream().filter(s -> s > thumbTop).toList();
+    for (Role role : List.of(Role.INNER, Role.MIDDLE, Role.UPPER, Role.TUNE)) {
+      layFinger(role, free, strings, remarks);
+    }
+    return new StringRoles(strings, remarks);
+  }
+
+  private static Optional<Integer> alternate(int bass, Shape shape, Chord chord, Guitar guitar) {
+    return ALTERNATES.getOrDefault(bass, List.of()).stream()
+        .filter(
+            s -> shape.sounds(s) ? s <= FOURTH || isThirdAtNeed(s, shape) : rings(s, chord, guitar))
+        .filter(s -> shape.sounds(s) || s < bass)
+        .findFirst();
+  }
+
+  /** The thumb takes ③ only where two strings above it stay for the fingers. */
+  private static boolean isThirdAtNeed(int string, Shape shape) {
+    return string == THIRD && shape.soundingStrings().stream().filter(s -> s > THIRD).count() >= 2;
+  }
+
+  /** A string left out of the shape may still serve the thumb open, if it is a chord tone. */
+  private static boolean rings(int string, Chord chord, Guitar guitar) {
+    return chord.intervalOf(Math.floorMod(guitar.midi(string, 0), 12)).isPresent();
+  }
+
+  private static void layFinger(
+      Role role, List<Integer> free, Map<Role, Integer> strings, List<String> remarks) {
+    Optional<Integer> nearest =
+        free.stream()
+            .min(
+                Comparator.comparing((Integer s) -> Math.abs(s - role.home()))
+                    .thenComparing(Comparator.naturalOrder()));
+    nearest.ifPresent(
+        s -> {
+          strings.put(role, s);
+          if (s != role.home() && role != Role.INNER) {
+            remarks.add(
+                StringSign.of(role.home()) + " does not sound: played on " + StringSign.of(s));
+          }
+        });
+  }
+
+  /** The string of a role, 0 for ⑥ to 5 for ①; empty where the shape has none for it. */
+  public Optional<Integer> string(Role role) {
+    return Optional.ofNullable(strings.get(role));
+  }
+
+  /** What had to be done otherwise than the pattern says, in sentences. */
+  public List<String> remarks() {
+    return remarks;
+  }
+}

@@ -1,0 +1,88 @@
+package phalanx.song;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import phalanx.theory.Ticks;
+
+/**
+ * A metre such as 4/4 or 6/8.
+ *
+ * @param count the upper number, 1 to 32
+ * @param unit the lower number: 2, 4, 8 or 16
+ */
+public record Meter(int count, int unit) {
+
+  public static final Meter FOUR_FOUR = new Meter(4, 4);
+
+  private static final Pattern TEXT = Pattern.compile("(\\d{1,2})/(\\d{1,2})");
+  private static final int MOST_COUNTS = 32;
+
+  public Meter {
+    if (count < 1 || count > MOST_COUNTS || !List.of(2, 4, 8, 16).contains(unit)) {
+      throw new IllegalArgumentException("not a metre: " + count + "/" + unit);
+    }
+  }
+
+  /** Reads {@code 6/8}; empty for anything that is no metre. */
+  public static Optional<Meter> parse(String text) {
+    Matcher m = TEXT.matcher(text.trim());
+    try {
+      return m.matches()
+          ? Optional.of(new Meter(Integer.parseInt(m.group(1)), Integer.parseInt(m.group(2))))
+          : Optional.empty();
+    } catch (IllegalArgumentException e) {
+      return Optional.empty();
+    }
+  }
+
+  /** Length of a bar in ticks. */
+  public int barTicks() {
+    return count * Ticks.PER_WHOLE / unit;
+  }
+
+  /** Whether the counts are felt in threes, as in 6/8 or 12/8. */
+  public boolean isCompound() {
+    return unit >= 8 && count > 3 && count % 3 == 0;
+  }
+
+  /** Length of a felt beat in ticks: a dotted quarter in 6/8. */
+  public int beatTicks() {
+    return Ticks.PER_WHOLE / unit * (isCompound() ? 3 : 1);
+  }
+
+  /** Felt beats in a bar. */
+  public int beats() {
+    return barTicks() / beatTicks();
+  }
+
+  /** What a player counts, with the place of each word in the bar. */
+  public List<Syllable> syllables() {
+    List<Syllable> words = new ArrayList<>();
+    int step = Ticks.PER_WHOLE / unit;
+    for (int n = 0; n < count; n++) {
+      boolean onBeat = !isCompound() || n % 3 == 0;
+      words.add(new Syllable(n * step, String.valueOf(n + 1), onBeat));
+      if (unit <= 4) {
+        words.add(new Syllable(n * step + step / 2, "&", false));
+      }
+    }
+    return words;
+  }
+
+  @Override
+  public String toString() {
+    return count + "/" + unit;
+  }
+
+  /**
+   * One word of the count.
+   *
+   * @param tick its place in ticks from the start of the bar
+   * @param word the number, or &amp; between numbers
+   * @param onBeat whether it falls on a felt beat
+   */
+  public record Syllable(int tick, String word, boolean onBeat) {}
+}

@@ -1,0 +1,81 @@
+package phalanx.theory;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/**
+ * A chord as its symbol names it.
+ *
+ * @param root the root
+ * @param suffix the canonical suffix in plain characters, such as {@code m7b5}; empty for major
+ * @param tones the tones from the root upward, the root first
+ * @param slash the bass, where the symbol names one after a slash
+ */
+public record Chord(NoteName root, String suffix, List<ChordTone> tones, Optional<NoteName> slash) {
+
+  public Chord {
+    tones = List.copyOf(tones);
+    if (tones.isEmpty() || !tones.get(0).interval().equals(Interval.UNISON)) {
+      throw new IllegalArgumentException("a chord starts with its root");
+    }
+  }
+
+  /** The note the bass is expected on: the slash note, otherwise the root. */
+  public NoteName bass() {
+    return slash.orElse(root);
+  }
+
+  /** The intervals above the root, ascending. */
+  public List<Interval> intervals() {
+    return tones.stream().map(ChordTone::interval).toList();
+  }
+
+  /**
+   * The spelled notes in the order of {@link #intervals()}; a foreign slash bass is not among them.
+   */
+  public List<NoteName> notes() {
+    return tones.stream().map(t -> root.plus(t.interval())).toList();
+  }
+
+  /** The chord's own spelling of a pitch class (0 to 11), if the chord or its bass has it. */
+  public Optional<NoteName> spelling(int chroma) {
+    return slash
+        .filter(b -> b.chroma() == chroma)
+        .or(() -> notes().stream().filter(n -> n.chroma() == chroma).findFirst());
+  }
+
+  /** The interval above the root that a pitch class (0 to 11) has here, if it is a chord tone. */
+  public Optional<Interval> intervalOf(int chroma) {
+    int above = Math.floorMod(chroma - root.chroma(), 12);
+    return intervals().stream().filter(i -> i.chroma() == above).findFirst();
+  }
+
+  /** The same chord with another slash bass. */
+  public Chord over(NoteName bass) {
+    return new Chord(root, suffix, tones, Optional.of(bass));
+  }
+
+  /** The same chord without its slash bass. */
+  public Chord withoutSlash() {
+    return new Chord(root, suffix, tones, Optional.empty());
+  }
+
+  /** The canonical symbol in plain characters, {@code F#m7b5/C}. */
+  public String ascii() {
+    return root.ascii() + suffix + slash.map(b -> "/" + b.ascii()).orElse("");
+  }
+
+  /** The canonical symbol with music signs, {@code F♯m7♭5/C}. */
+  @Override
+  public String toString() {
+    return root
+        + suffix.replaceAll("b(?=\\d)", "♭").replace('#', '♯')
+        + slash.map(b -> "/" + b).orElse("");
+  }
+
+  /** The spelled notes in one line, for messages. */
+  public String noteList() {
+    return notes().stream().map(NoteName::toString).collect(Collectors.joining(" "));
+  }
+}
