@@ -3,8 +3,8 @@ package phalanx.arrangement;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import phalanx.fretting.Shape;
+import phalanx.instrument.Tuning;
 import phalanx.picking.FingerAssignment;
 import phalanx.picking.Pattern;
 import phalanx.picking.PickFinger;
@@ -80,16 +80,29 @@ final class Picking {
             .or(() -> FingerAssignment.assign(strikes, song.school(), Song.SLOWEST))
             .orElseThrow();
     List<Note> notes = new ArrayList<>();
-    for (Stroke stroke : strokes) {
-      int strike = strikeAt(stroke.tick());
-      PickFinger pick =
-          stroke.role().isThumb()
-              ? PickFinger.P
-              : fingers.get(strike).get(strikes.get(strike).strings().indexOf(stroke.string()));
-      notes.add(note(stroke, pick));
+    Stroke[] next = new Stroke[Tuning.STRINGS];
+    for (int i = strokes.size() - 1; i >= 0; i--) {
+      Stroke stroke = strokes.get(i);
+      notes.add(note(stroke, finger(stroke, fingers), ringsUntil(stroke, next[stroke.string()])));
+      next[stroke.string()] = stroke;
     }
     notes.sort(Comparator.comparingInt(Note::tick).thenComparingInt(Note::string));
     return notes;
+  }
+
+  private PickFinger finger(Stroke stroke, List<List<PickFinger>> fingers) {
+    if (stroke.role().isThumb()) {
+      return PickFinger.P;
+    }
+    int strike = strikeAt(stroke.tick());
+    return fingers.get(strike).get(strikes.get(strike).strings().indexOf(stroke.string()));
+  }
+
+  /** A note rings until its string is struck again or its chord ends. */
+  private int ringsUntil(Stroke stroke, Stroke next) {
+    return next != null && next.slot() == stroke.slot()
+        ? next.tick()
+        : slots.get(stroke.slot()).endTick();
   }
 
   private int strikeAt(int tick) {
@@ -106,7 +119,7 @@ final class Picking {
     return low;
   }
 
-  private Note note(Stroke stroke, PickFinger pick) {
+  private Note note(Stroke stroke, PickFinger pick, int until) {
     Slot slot = slots.get(stroke.slot());
     Shape shape = slot.shape().orElseThrow();
     int fret = shape.fret(stroke.string()).orElse(0);
@@ -116,22 +129,12 @@ final class Picking {
             : stroke.role() == Role.TUNE ? Note.Part.TUNE : Note.Part.INNER;
     return new Note(
         stroke.tick(),
-        ringsUntil(stroke, slot) - stroke.tick(),
+        until - stroke.tick(),
         stroke.string(),
         fret,
         song.guitar().midi(stroke.string(), fret),
         pick,
         shape.finger(stroke.string()),
         part);
-  }
-
-  /** A note rings until its string is struck again or its chord ends. */
-  private int ringsUntil(Stroke stroke, Slot slot) {
-    Optional<Stroke> again =
-        strokes.stream()
-            .filter(s -> s.slot() == stroke.slot() && s.string() == stroke.string())
-            .filter(s -> s.tick() > stroke.tick())
-            .min(Comparator.comparingInt(Stroke::tick));
-    return again.map(Stroke::tick).orElse(slot.endTick());
   }
 }

@@ -1,0 +1,42 @@
+package phalanx.cli;
+
+import java.util.stream.Collectors;
+import phalanx.formats.json.AnswerJson;
+import phalanx.theory.Chord;
+import phalanx.theory.ChordReader;
+import phalanx.theory.ChordReading;
+import phalanx.theory.Interval;
+import picocli.CommandLine.Command;
+
+/** {@code phalanx chord SYMBOL}: the chord's tones. */
+@Command(
+    name = "chord",
+    description = "the tones of a chord",
+    mixinStandardHelpOptions = true)
+final class ChordCommand extends QueryCommand {
+
+  /** Reads a chord symbol given on the command line. */
+  static Chord chord(String symbol) throws UnusableInput {
+    ChordReading reading = ChordReader.read(symbol);
+    if (reading instanceof ChordReading.Read read) {
+      return read.chord();
+    }
+    ChordReading.Unreadable no = (ChordReading.Unreadable) reading;
+    throw new UnusableInput(
+        "cannot read the chord \"%s\" at character %d: expected %s"
+            .formatted(symbol, no.column() + 1, no.expected()));
+  }
+
+  @Override
+  String json(String asked) throws UnusableInput {
+    return AnswerJson.chord(asked, chord(asked));
+  }
+
+  @Override
+  String text(String asked) throws UnusableInput {
+    Chord chord = chord(asked);
+    String intervals =
+        chord.intervals().stream().map(Interval::toString).collect(Collectors.joining(" "));
+    return "%s: %s (%s)".formatted(chord, chord.noteList(), intervals);
+  }
+}

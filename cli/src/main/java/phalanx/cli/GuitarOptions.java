@@ -1,0 +1,52 @@
+package phalanx.cli;
+
+import phalanx.instrument.Guitar;
+import phalanx.instrument.Hand;
+import phalanx.instrument.Tuning;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Spec;
+
+/** The options that say which guitar and which hand. */
+final class GuitarOptions {
+
+  @Spec(Spec.Target.MIXEE)
+  private CommandSpec command;
+
+  @Option(
+      names = "--tuning",
+      paramLabel = "\"E A D G B E\"",
+      description = "six notes, low to high, with or without octaves")
+  private String tuning;
+
+  @Option(names = "--capo", paramLabel = "FRET", description = "fret the capo lies on")
+  private Integer capo;
+
+  @Option(names = "--hand", description = "${COMPLETION-CANDIDATES}")
+  private Hand.Size hand;
+
+  /** The guitar asked for, starting from another. */
+  Guitar guitar(Guitar from) {
+    Guitar guitar = from;
+    if (tuning != null) {
+      guitar =
+          guitar.withTuning(
+              Tuning.parse(tuning)
+                  .orElseThrow(() -> usage("--tuning: expected six notes, found \"" + tuning + "\"")));
+    }
+    if (capo != null && (capo < 0 || capo > Guitar.HIGHEST_CAPO)) {
+      throw usage("--capo: expected a fret from 0 to " + Guitar.HIGHEST_CAPO);
+    }
+    return capo == null ? guitar : guitar.withCapo(capo);
+  }
+
+  /** The hand asked for, or another. */
+  Hand hand(Hand otherwise) {
+    return hand == null ? otherwise : Hand.of(hand);
+  }
+
+  private ParameterException usage(String message) {
+    return new ParameterException(command.commandLine(), message);
+  }
+}

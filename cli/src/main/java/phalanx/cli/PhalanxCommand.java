@@ -1,0 +1,54 @@
+package phalanx.cli;
+
+import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+
+/** The command line's root. */
+@Command(
+    name = "phalanx",
+    description = {
+      "Plans both hands of a fingerstyle guitarist.",
+      "Without a command: phalanx [FILE] opens the window, phalanx demo the demo song."
+    },
+    mixinStandardHelpOptions = true,
+    version = "Phalanx 0.1",
+    subcommands = {PlanCommand.class, ShapesCommand.class, NameCommand.class, ChordCommand.class})
+public final class PhalanxCommand {
+
+  private PhalanxCommand() {}
+
+  /** Runs the command line and ends the program with its exit code. */
+  public static void main(String[] args) {
+    PrintWriter out = new PrintWriter(System.out, true, StandardCharsets.UTF_8);
+    PrintWriter err = new PrintWriter(System.err, true, StandardCharsets.UTF_8);
+    System.exit(run(out, err, args));
+  }
+
+  /**
+   * Runs one command.
+   *
+   * @param out takes the data
+   * @param err takes the messages
+   * @return the exit code
+   */
+  static int run(PrintWriter out, PrintWriter err, String... args) {
+    CommandLine line = new CommandLine(new PhalanxCommand());
+    line.setOut(out);
+    line.setErr(err);
+    line.setCaseInsensitiveEnumValuesAllowed(true);
+    line.setExecutionExceptionHandler(
+        (e, command, result) -> {
+          if (e instanceof UnusableInput) {
+            err.println(e.getMessage());
+            return CommandLine.ExitCode.SOFTWARE;
+          }
+          throw e;
+        });
+    int code = line.execute(args);
+    out.flush();
+    err.flush();
+    return code;
+  }
+}

@@ -1,0 +1,162 @@
+package phalanx.cli;
+
+import java.io.IOException;
+import java.nio.charset.CharacterCodingException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Arranger;
+import phalanx.formats.WholeFile;
+import phalanx.formats.chordpro.ChordProReader;
+import phalanx.formats.chordpro.ChordProReading;
+import phalanx.formats.json.ArrangementJson;
+import phalanx.formats.musicxml.MusicXmlWriter;
+import phalanx.formats.tab.TextTab;
+import phalanx.picking.AlternatingThumb;
+import phalanx.picking.HandSchool;
+import phalanx.song.Song;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** {@code phalanx plan SONG [--out FILE]...}: plans both hands. */
+@Command(
+    name = "plan",
+    description = "plan both hands; the ending of each --out file picks its format",
+    mixinStandardHelpOptions = true)
+final class PlanCommand implements Callable<Integer> {
+
+  private static final Map<String, Function<Arrangement, String>> FORMATS =
+      Map.of(
+          ".musicxml", MusicXmlWriter::write,
+          ".xml", MusicXmlWriter::write,
+          ".txt", TextTab::write,
+          ".json", ArrangementJson::write);
+
+  private static final Map<String, HandSchool> SCHOOLS =
+      Map.of("two", HandSchool.THUMB_AND_TWO, "three", HandSchool.THUMB_AND_THREE);
+
+  @Spec private CommandSpec spec;
+
+  @Mixin private GuitarOptions options;
+
+  @Parameters(paramLabel = "SONG", description = "a ChordPro chart with its bars in a grid")
+  private Path song;
+
+  @Option(names = "--out", paramLabel = "FILE", description = "*.musicxml, *.txt or *.json")
+  private List<Path> outs = List.of();
+
+  @Option(names = "--school", paramLabel = "two|three", description = "thumb and how many fingers")
+  private String school;
+
+  @Option(names = "--pattern", paramLabel = "NAME", description = "picking pattern")
+  private String pattern;
+
+  @Option(names = "--tempo", description = "quarter notes a minute")
+  private Double tempo;
+
+  @Option(names = "--json", description = "print the plan as JSON instead of tablature")
+  private boolean json;
+
+  @Override
+  public Integer call() throws UnusableInput {
+    List<Function<Arrangement, String>> writers = new ArrayList<>();
+    for (Path out : outs) {
+      writers.add(writer(out));
+    }
+    Song wanted = adjusted(read());
+    Arrangement arrangement = new Arranger().arrange(wanted);
+    if (outs.isEmpty()) {
+      spec.commandLine()
+          .getOut()
+          .print(json ? ArrangementJson.write(arrangement) : TextTab.write(arrangement));
+      return 0;
+    }
+    // Everything is made before anything is written, so that a fault leaves no half of it.
+    List<String> texts = writers.stream().map(w -> w.apply(arrangement)).toList();
+    for (int i = 0; i < outs.size(); i++) {
+      try {
+        WholeFile.write(outs.get(i), texts.get(i));
+      } catch (IOException e) {
+        throw new UnusableInput(outs.get(i) + ": cannot be written: " + e.getMessage());
+      }
+    }
+    return 0;
+  }
+
+  private Function<Arrangement, String> writer(Path out) {
+    return FORMATS.entrySet().stream()
+        .filter(f -> out.toString().endsWith(f.getKey()))
+        .map(Map.Entry::getValue)
+        .findFirst()
+        .orElseThrow(
+            () -> usage("--out " + out + ": expected a name ending in .musicxml, .txt or .json"));
+  }
+
+  private Song read() throws UnusableInput {
+    ChordProReading reading;
+    try {
+      reading = ChordProReader.read(Files.readString(song));
+    } catch (CharacterCodingException e) {
+      throw new UnusableInput(song + ":1:1: expected text in UTF-8");
+    } catch (IOException e) {
+      throw new UnusableInput(song + ":1:1: cannot be read");
+    }
+    if (!reading.problems().isEmpty()) {
+      throw new UnusableInput(
+          reading.problems().stream()
+              .map(p -> p.in(song.toString()))
+              .collect(Collectors.joining("\n")));
+    }
+    return reading.song();
+  }
+
+  private Song adjusted(Song read) {
+    Song wanted =
+        read.withGuitar(options.guitar(read.guitar())).withHand(options.hand(read.hand()));
+    if (school != null) {
+      if (!SCHOOLS.containsKey(school)) {
+        throw usage("--school: expected two or three, found " + school);
+      }
+      wanted = wanted.withSchool(SCHOOLS.get(school));
+    }
+    if (pattern != null) {
+      wanted = wanted.withPattern(patternNamed());
+    }
+    if (tempo != null) {
+      if (!(tempo >= Song.SLOWEST && tempo <= Song.FASTEST)) {
+        throw usage("--tempo: expected %.0f to %.0f".formatted(Song.SLOWEST, Song.FASTEST));
+      }
+      wanted = wanted.withTempo(tempo);
+    }
+    return wanted;
+  }
+
+  private AlternatingThumb patternNamed() {
+    return Stream.of(AlternatingThumb.values())
+        .filter(p -> p.title().equals(pattern.replace('-', ' ')))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                usage(
+                    "--pattern: expected one of "
+                        + Stream.of(AlternatingThumb.values())
+                            .map(p -> p.title().replace(' ', '-'))
+                            .collect(Collectors.joining(", "))));
+  }
+
+  private ParameterException usage(String message) {
+    return new ParameterException(spec.commandLine(), message);
+  }
+}

@@ -1,0 +1,79 @@
+package phalanx.cli;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.Callable;
+import phalanx.formats.json.AnswerJson;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** A command that answers one query, or one a line of a file. */
+abstract class QueryCommand implements Callable<Integer> {
+
+  @Spec private CommandSpec spec;
+
+  @Parameters(arity = "0..1", paramLabel = "QUERY", description = "what to answer")
+  private String query;
+
+  @Option(names = "--json", description = "answer in JSON")
+  private boolean json;
+
+  @Option(
+      names = "--batch",
+      paramLabel = "FILE",
+      description = "one query a line; one JSON object a line out, in order")
+  private Path batch;
+
+  /** The answer as one JSON object in one line. */
+  abstract String json(String asked) throws UnusableInput;
+
+  /** The answer for people. */
+  abstract String text(String asked) throws UnusableInput;
+
+  @Override
+  public final Integer call() throws UnusableInput {
+    if ((query == null) == (batch == null)) {
+      throw new ParameterException(spec.commandLine(), "expected a query, or --batch FILE");
+    }
+    if (batch == null) {
+      print(json ? json(query) : text(query));
+      return 0;
+    }
+    for (String line : lines()) {
+      if (!line.isBlank()) {
+        print(answer(line.strip()));
+      }
+    }
+    return 0;
+  }
+
+  private List<String> lines() throws UnusableInput {
+    try {
+      return Files.readAllLines(batch);
+    } catch (IOException e) {
+      throw new UnusableInput(batch + ":1:1: cannot be read: " + e.getMessage());
+    }
+  }
+
+  private String answer(String line) {
+    try {
+      return json(line);
+    } catch (UnusableInput e) {
+      return AnswerJson.error(e.getMessage());
+    }
+  }
+
+  /** A wrong option of this command. */
+  final ParameterException usage(String message) {
+    return new ParameterException(spec.commandLine(), message);
+  }
+
+  private void print(String answer) {
+    spec.commandLine().getOut().println(answer);
+  }
+}

@@ -1,0 +1,205 @@
+package phalanx.formats.chordpro;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import phalanx.instrument.Guitar;
+import phalanx.song.Bar;
+import phalanx.song.Key;
+import phalanx.song.Meter;
+import phalanx.song.Section;
+import phalanx.song.Song;
+
+/**
+ * Reads a ChordPro chart whose bars stand in grids. Directives that mean nothing to the arrangement
+ * are passed over; words are kept line by line. One instance reads one chart.
+ */
+public final class ChordProReader {
+
+  private static final Pattern DIRECTIVE =
+      Pattern.compile("\\s*\\{\\s*([a-zA-Z_]+)\\s*:?(.*)\\}\\s*");
+  private static final Pattern LABEL = Pattern.compile(".*label\\s*=\\s*\"([^\"]*)\".*");
+
+  /** The short names of directives. */
+  private static final Map<String, String> SHORT =
+      Map.of(
+          "t",
+          "title",
+          "c",
+          "comment",
+          "ci",
+          "comment",
+          "cb",
+          "comment",
+          "highlight",
+          "comment",
+          "sog",
+          "start_of_grid",
+          "eog",
+          "end_of_grid");
+
+  private final List<ChordProProblem> problems = new ArrayList<>();
+  private final List<Section> sections = new ArrayList<>();
+  private final List<String> lyrics = new ArrayList<>();
+  private Song song = Song.untitled();
+  private String title = song.title();
+  private Optional<Key> key = Optional.empty();
+  private Meter meter = song.meter();
+  private String label = "";
+  private Optional<GridReader> grid = Optional.empty();
+  private int gridLine;
+
+  private ChordProReader() {}
+
+  /** Reads a whole chart. */
+  public static ChordProReading read(String text) {
+    ChordProReader reader = new ChordProReader();
+    List<String> lines = text.lines().toList();
+    for (int i = 0; i < lines.size(); i++) {
+      // A byte order mark may open the file.
+      reader.line(i + 1, i == 0 ? lines.get(i).replaceFirst("^\uFEFF", "") : lines.get(i));
+    }
+    return reader.finish();
+  }
+
+  private void line(int number, String line) {
+    Matcher directive = DIRECTIVE.matcher(line);
+    if (directive.matches()) {
+      String name = directive.group(1).toLowerCase();
+      String value = directive.group(2);
+      int column = directive.start(2) + 1 + value.length() - value.stripLeading().length();
+      directive(SHORT.getOrDefault(name, name), value.strip(), number, column);
+    } else if (line.stripLeading().startsWith("{")) {
+      int column = line.indexOf('{') + 1;
+      problem(number, column, "expected a directive {name: value} closed by }");
+    } else if (!line.stripLeading().startsWith("#")) {
+      if (grid.isPresent()) {
+        grid.get().line(number, line);
+      } else if (!line.isBlank()) {
+        lyrics.add(line);
+      }
+    }
+  }
+
+  private void problem(int line, int column, String message) {
+    problems.add(new ChordProProblem(line, column, message));
+  }
+
+  private void directive(String name, String value, int line, int column) {
+    switch (name) {
+      case "title" -> title = value;
+      case "key" ->
+          Key.parse(value)
+              .ifPresentOrElse(
+                  k -> key = Optional.of(k),
+                  () ->
+                      problem(
+                          line, column, "expected a key such as G or Em, found “" + value + "”"));
+      case "time" -> time(value, line, column);
+      case "tempo" -> tempo(value, line, column);
+      case "capo" -> capo(value, line, column);
+      case "comment" -> label = value;
+      case "start_of_grid" -> startGrid(value, line, column);
+      case "end_of_grid" -> endGrid(line, column);
+      default -> {
+        if (name.startsWith("start_of_") && !label(value).isEmpty()) {
+          label = label(value);
+        }
+      }
+    }
+  }
+
+  private static String label(String value) {
+    Matcher labelled = LABEL.matcher(value);
+    return labelled.matches() ? labelled.group(1) : value.contains("=") ? "" : value;
+  }
+
+  private void time(String value, int line, int column) {
+    Optional<Meter> read = Meter.parse(value);
+    boolean bars = !sections.isEmpty() || grid.isPresent();
+    if (read.isEmpty()) {
+      problem(line, column, "expected a metre such as 4/4 or 6/8, found “" + value + "”");
+    } else if (bars && !read.get().equals(meter)) {
+      problem(line, column, "expected the metre before the first bar: one metre a song so far");
+    } else {
+      meter = read.get();
+    }
+  }
+
+  private void tempo(String value, int line, int column) {
+    try {
+      song = song.withTempo(Double.parseDouble(value));
+    } catch (IllegalArgumentException e) {
+      problem(
+          line,
+          column,
+          "expected a tempo from %.0f to %.0f beats a minute, found “%s”"
+              .formatted(Song.SLOWEST, Song.FASTEST, value));
+    }
+  }
+
+  private void capo(String value, int line, int column) {
+    try {
+      song = song.withGuitar(song.guitar().withCapo(Integer.parseInt(value)));
+    } catch (IllegalArgumentException e) {
+      problem(
+          line,
+          column,
+          "expected a capo fret from 0 to " + Guitar.HIGHEST_CAPO + ", found “" + value + "”");
+    }
+  }
+
+  private void startGrid(String value, int line, int column) {
+    if (grid.isPresent()) {
+      problem(line, column, "expected {end_of_grid} before another grid starts");
+      closeGrid();
+    }
+    String own = label(value);
+    // A bare shape such as 4x4 is the older way to say how wide the grid is drawn.
+    label = own.isEmpty() || own.matches("[\\dx+]+") ? label : own;
+    grid = Optional.of(new GridReader(meter, problems));
+    gridLine = line;
+  }
+
+  private void endGrid(int line, int column) {
+    if (grid.isEmpty()) {
+      problem(line, column, "expected {start_of_grid} before the grid ends");
+    }
+    closeGrid();
+  }
+
+  private void closeGrid() {
+    grid.map(GridReader::bars)
+        .filter(bars -> !bars.isEmpty())
+        .ifPresent(bars -> sections.add(new Section(label, bars)));
+    grid = Optional.empty();
+    label = "";
+  }
+
+  private ChordProReading finish() {
+    if (grid.isPresent()) {
+      problem(gridLine, 1, "expected {end_of_grid} for the grid that starts here");
+      closeGrid();
+    }
+    if (sections.stream().map(Section::bars).allMatch(List<Bar>::isEmpty)) {
+      problem(1, 1, "expected bars between {start_of_grid} and {end_of_grid}, found none");
+    }
+    Song read =
+        new Song(
+            title,
+            key,
+            meter,
+            song.tempo(),
+            song.guitar(),
+            song.hand(),
+            song.school(),
+            song.pattern(),
+            sections,
+            lyrics,
+            Map.of());
+    return new ChordProReading(read, problems);
+  }
+}

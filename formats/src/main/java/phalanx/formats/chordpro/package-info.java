@@ -1,0 +1,2 @@
+/** Charts in the open ChordPro format, with bars in a grid. */
+package phalanx.formats.chordpro;

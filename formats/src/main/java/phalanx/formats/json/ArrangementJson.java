@@ -1,0 +1,121 @@
+package phalanx.formats.json;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Hold;
+import phalanx.arrangement.Note;
+import phalanx.arrangement.Slot;
+import phalanx.fretting.Shape;
+import phalanx.fretting.StringSign;
+import phalanx.instrument.Finger;
+import phalanx.instrument.Tuning;
+import phalanx.song.Harmony;
+import phalanx.theory.Ticks;
+
+/** An arrangement as JSON. Strings are numbered as players do, 6 the lowest. */
+public final class ArrangementJson {
+
+  private static final ObjectMapper MAPPER = new ObjectMapper();
+
+  private ArrangementJson() {}
+
+  /** The whole arrangement, indented. */
+  public static String write(Arrangement arrangement) {
+    try {
+      return MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(node(arrangement)) + "\n";
+    } catch (JsonProcessingException e) {
+      throw new IllegalStateException("a tree of plain nodes is always written", e);
+    }
+  }
+
+  private static ObjectNode node(Arrangement a) {
+    ObjectNode root = MAPPER.createObjectNode();
+    root.put("title", a.song().title());
+    root.put("tempo", a.song().tempo());
+    root.put("divisions", Ticks.PER_QUARTER);
+    ArrayNode tuning = root.putArray("tuning");
+    for (int midi : a.song().guitar().tuning().midi()) {
+      tuning.add(midi);
+    }
+    root.put("capo", a.song().guitar().capo());
+    ArrayNode bars = root.putArray("bars");
+    a.timeline()
+        .bars()
+        .forEach(
+            b ->
+                bars.addObject()
+                    .put("number", b.number())
+                    .put("startTick", b.startTick())
+                    .put("lengthTicks", b.lengthTicks()));
+    ArrayNode slots = root.putArray("slots");
+    a.slots().forEach(s -> slot(slots.addObject(), s));
+    ArrayNode notes = root.putArray("notes");
+    a.notes().forEach(n -> note(notes.addObject(), n));
+    ArrayNode holds = root.putArray("holds");
+    a.holds().forEach(h -> hold(holds.addObject(), h));
+    root.putArray("hits");
+    return root;
+  }
+
+  private static void slot(ObjectNode node, Slot slot) {
+    node.put("bar", slot.played().bar());
+    node.put("tick", slot.played().tick());
+    node.put("lengthTicks", slot.played().lengthTicks());
+    Harmony harmony = slot.played().harmony();
+    node.put("chord", harmony instanceof Harmony.Sounding s ? s.chord().ascii() : harmony.label());
+    frets(node.putArray("frets"), slot.shape().orElse(Shape.NOTHING));
+    fingers(node.putArray("fingers"), slot.shape().orElse(Shape.NOTHING));
+  }
+
+  static void frets(ArrayNode array, Shape shape) {
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      if (shape.sounds(s)) {
+        array.add(shape.fret(s).orElseThrow());
+      } else {
+        array.add("x");
+      }
+    }
+  }
+
+  static void fingers(ArrayNode array, Shape shape) {
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      array.add(shape.finger(s).map(Finger::sign).orElse(""));
+    }
+  }
+
+  private static void note(ObjectNode node, Note note) {
+    node.put("tick", note.tick());
+    node.put("lengthTicks", note.lengthTicks());
+    node.put("string", StringSign.number(note.string()));
+    node.put("fret", note.fret());
+    node.put("midi", note.midi());
+    node.put("pick", note.pick().letter());
+    note.fretFinger()
+        .ifPresentOrElse(f -> finger(node, "fretFinger", f), () -> node.putNull("fretFinger"));
+    node.put("role", note.part().name().toLowerCase());
+    node.put("technique", "pluck");
+  }
+
+  /** A finger as its number, the thumb as T. */
+  private static void finger(ObjectNode node, String field, Finger finger) {
+    if (finger == Finger.THUMB) {
+      node.put(field, finger.sign());
+    } else {
+      node.put(field, finger.ordinal());
+    }
+  }
+
+  private static void hold(ObjectNode node, Hold hold) {
+    finger(node, "finger", hold.finger());
+    node.put("string", StringSign.number(hold.lowString()));
+    if (hold.highString() > hold.lowString()) {
+      node.put("toString", StringSign.number(hold.highString()));
+    }
+    node.put("fret", hold.fret());
+    node.put("fromTick", hold.fromTick());
+    node.put("toTick", hold.toTick());
+  }
+}

@@ -1,0 +1,207 @@
+package phalanx.formats.musicxml;
+
+import java.io.ByteArrayOutputStream;
+import java.math.BigDecimal;
+import java.math.BigInteger;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import org.audiveris.proxymusic.Attributes;
+import org.audiveris.proxymusic.Backup;
+import org.audiveris.proxymusic.Clef;
+import org.audiveris.proxymusic.ClefSign;
+import org.audiveris.proxymusic.Direction;
+import org.audiveris.proxymusic.DirectionType;
+import org.audiveris.proxymusic.Key;
+import org.audiveris.proxymusic.Metronome;
+import org.audiveris.proxymusic.ObjectFactory;
+import org.audiveris.proxymusic.PartList;
+import org.audiveris.proxymusic.PartName;
+import org.audiveris.proxymusic.PerMinute;
+import org.audiveris.proxymusic.ScorePart;
+import org.audiveris.proxymusic.ScorePartwise;
+import org.audiveris.proxymusic.Sound;
+import org.audiveris.proxymusic.StaffDetails;
+import org.audiveris.proxymusic.StaffTuning;
+import org.audiveris.proxymusic.Step;
+import org.audiveris.proxymusic.Time;
+import org.audiveris.proxymusic.Transpose;
+import org.audiveris.proxymusic.Work;
+import org.audiveris.proxymusic.util.Marshalling;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Slot;
+import phalanx.instrument.Tuning;
+import phalanx.song.Harmony;
+import phalanx.song.Song;
+import phalanx.song.Timeline.PlayedBar;
+import phalanx.theory.Pitch;
+import phalanx.theory.Ticks;
+
+/**
+ * Writes an arrangement as MusicXML 4.0: one part with a notation staff and a tablature staff, each
+ * with a voice for the fingers and one for the thumb. Notes are written as fretted, as if the capo
+ * were the nut; a transposition says how they sound. Repeats are written out.
+ */
+public final class MusicXmlWriter {
+
+  private static final ObjectFactory FACTORY = new ObjectFactory();
+
+  /** Scale steps that 0 to 11 semitones of transposition are read as. */
+  private static final int[] DIATONIC = {0, 1, 1, 2, 2, 3, 3, 4, 5, 5, 6, 6};
+
+  private final Arrangement arrangement;
+  private final Song song;
+
+  private MusicXmlWriter(Arrangement arrangement) {
+    this.arrangement = arrangement;
+    song = arrangement.song();
+  }
+
+  /** The whole arrangement as an XML document. */
+  public static String write(Arrangement arrangement) {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try {
+      Marshalling.marshal(new MusicXmlWriter(arrangement).score(), bytes, false, 2);
+    } catch (Marshalling.MarshallingException e) {
+      throw new IllegalStateException("a score of known elements is always written", e);
+    }
+    return bytes.toString(StandardCharsets.UTF_8);
+  }
+
+  static BigInteger whole(long value) {
+    return BigInteger.valueOf(value);
+  }
+
+  private ScorePartwise score() {
+    ScorePartwise score = FACTORY.createScorePartwise();
+    score.setVersion("4.0");
+    Work work = FACTORY.createWork();
+    work.setWorkTitle(song.title());
+    score.setWork(work);
+    ScorePart listed = FACTORY.createScorePart();
+    listed.setId("P1");
+    PartName name = FACTORY.createPartName();
+    name.setValue("Guitar");
+    listed.setPartName(name);
+    PartList parts = FACTORY.createPartList();
+    parts.getPartGroupOrScorePart().add(listed);
+    score.setPartList(parts);
+    ScorePartwise.Part part = FACTORY.createScorePartwisePart();
+    part.setId(listed);
+    for (PlayedBar bar : arrangement.timeline().bars()) {
+      part.getMeasure().add(measure(bar));
+    }
+    score.getPart().add(part);
+    return score;
+  }
+
+  private ScorePartwise.Part.Measure measure(PlayedBar bar) {
+    ScorePartwise.Part.Measure measure = FACTORY.createScorePartwisePartMeasure();
+    measure.setNumber(String.valueOf(bar.number()));
+    List<Object> items = measure.getNoteOrBackupOrForward();
+    if (bar.number() == 1) {
+      items.add(attributes());
+      items.add(tempo());
+    }
+    for (Slot slot : arrangement.slots()) {
+      if (slot.played().bar() == bar.number()
+          && slot.played().harmony() instanceof Harmony.Sounding sounding) {
+        int offset = slot.played().tick() - bar.startTick();
+        items.add(ChordSymbolXml.harmony(sounding.chord(), slot.shape(), offset));
+      }
+    }
+    List<VoiceXml> voices = new ArrayList<>();
+    for (VoiceXml.Staff staff : VoiceXml.Staff.values()) {
+      voices.add(new VoiceXml(arrangement, bar, staff, false));
+      voices.add(new VoiceXml(arrangement, bar, staff, true));
+    }
+    for (int v = 0; v < voices.size(); v++) {
+      if (v > 0) {
+        Backup backup = FACTORY.createBackup();
+        backup.setDuration(BigDecimal.valueOf(bar.lengthTicks()));
+        items.add(backup);
+      }
+      items.addAll(voices.get(v).notes());
+    }
+    return measure;
+  }
+
+  private Attributes attributes() {
+    Attributes attributes = FACTORY.createAttributes();
+    attributes.setDivisions(BigDecimal.valueOf(Ticks.PER_QUARTER));
+    song.key()
+        .ifPresent(
+            k -> {
+              Key key = FACTORY.createKey();
+              key.setFifths(whole(k.fifths()));
+              key.setMode(k.minor() ? "minor" : "major");
+              attributes.getKey().add(key);
+            });
+    Time time = FACTORY.createTime();
+    String beats = String.valueOf(song.meter().count());
+    String unit = String.valueOf(song.meter().unit());
+    time.getTimeSignature().add(FACTORY.createTimeBeats(beats));
+    time.getTimeSignature().add(FACTORY.createTimeBeatType(unit));
+    attributes.getTime().add(time);
+    attributes.setStaves(whole(2));
+    Clef treble = clef(1, ClefSign.G, 2);
+    // A guitar sounds an octave below its written notes; the small 8 under the clef says so.
+    treble.setClefOctaveChange(whole(-1));
+    attributes.getClef().add(treble);
+    attributes.getClef().add(clef(2, ClefSign.TAB, 5));
+    attributes.getStaffDetails().add(tablature());
+    int capo = song.guitar().capo();
+    if (capo > 0) {
+      Transpose transpose = FACTORY.createTranspose();
+      transpose.setDiatonic(whole(DIATONIC[capo]));
+      transpose.setChromatic(BigDecimal.valueOf(capo));
+      attributes.getTranspose().add(transpose);
+    }
+    return attributes;
+  }
+
+  private static Clef clef(int staff, ClefSign sign, int line) {
+    Clef clef = FACTORY.createClef();
+    clef.setNumber(whole(staff));
+    clef.setSign(sign);
+    clef.setLine(whole(line));
+    return clef;
+  }
+
+  private StaffDetails tablature() {
+    StaffDetails details = FACTORY.createStaffDetails();
+    details.setNumber(whole(2));
+    details.setStaffLines(whole(Tuning.STRINGS));
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      Pitch pitch = song.guitar().tuning().strings().get(s);
+      StaffTuning tuning = FACTORY.createStaffTuning();
+      tuning.setLine(whole(s + 1L));
+      tuning.setTuningStep(Step.valueOf(pitch.name().letter().name()));
+      if (pitch.name().alteration() != 0) {
+        tuning.setTuningAlter(BigDecimal.valueOf(pitch.name().alteration()));
+      }
+      tuning.setTuningOctave(pitch.octave());
+      details.getStaffTuning().add(tuning);
+    }
+    if (song.guitar().capo() > 0) {
+      details.setCapo(whole(song.guitar().capo()));
+    }
+    return details;
+  }
+
+  private Direction tempo() {
+    Metronome metronome = FACTORY.createMetronome();
+    metronome.setBeatUnit("quarter");
+    PerMinute perMinute = FACTORY.createPerMinute();
+    perMinute.setValue("%.0f".formatted(song.tempo()));
+    metronome.setPerMinute(perMinute);
+    DirectionType type = FACTORY.createDirectionType();
+    type.setMetronome(metronome);
+    Direction direction = FACTORY.createDirection();
+    direction.getDirectionType().add(type);
+    Sound sound = FACTORY.createSound();
+    sound.setTempo(BigDecimal.valueOf(song.tempo()));
+    direction.setSound(sound);
+    return direction;
+  }
+}

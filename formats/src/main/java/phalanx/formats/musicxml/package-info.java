@@ -1,0 +1,2 @@
+/** Arrangements as MusicXML 4.0. */
+package phalanx.formats.musicxml;

@@ -1,0 +1,2 @@
+/** Arrangements as plain text tablature. */
+package phalanx.formats.tab;
