@@ -9,10 +9,7 @@ import phalanx.theory.Interval;
 import picocli.CommandLine.Command;
 
 /** {@code phalanx chord SYMBOL}: the chord's tones. */
-@Command(
-    name = "chord",
-    description = "the tones of a chord",
-    mixinStandardHelpOptions = true)
+@Command(name = "chord", description = "the tones of a chord", mixinStandardHelpOptions = true)
 final class ChordCommand extends QueryCommand {
 
   /** Reads a chord symbol given on the command line. */

@@ -33,7 +33,8 @@ final class GuitarOptions {
       guitar =
           guitar.withTuning(
               Tuning.parse(tuning)
-                  .orElseThrow(() -> usage("--tuning: expected six notes, found \"" + tuning + "\"")));
+                  .orElseThrow(
+                      () -> usage("--tuning: expected six notes, found \"" + tuning + "\"")));
     }
     if (capo != null && (capo < 0 || capo > Guitar.HIGHEST_CAPO)) {
       throw usage("--capo: expected a fret from 0 to " + Guitar.HIGHEST_CAPO);

@@ -53,7 +53,7 @@ final class NameCommand extends QueryCommand {
     List<Integer> midi = new ArrayList<>();
     for (int s = 0; s < Tuning.STRINGS; s++) {
       if (frets.get(s) != Shape.SILENT) {
-        midi.add(guitar.midi(s, frets.get(s)));
+        midi.add(guitar.shapeMidi(s, frets.get(s)));
       }
     }
     midi.sort(null);

@@ -32,7 +32,10 @@ final class ShapesCommand extends QueryCommand {
   @Option(names = "--frets", defaultValue = "15", description = "highest fret to use")
   private int frets;
 
-  @Option(names = "--tune", paramLabel = "PITCH", description = "note that must be on top, such as G4")
+  @Option(
+      names = "--tune",
+      paramLabel = "PITCH",
+      description = "note that must be on top, such as G4")
   private String tune;
 
   @Option(names = "--bass", paramLabel = "NOTE", description = "note that must be lowest")

@@ -46,11 +46,11 @@ public enum CostTerm {
   /** The thumb holds string ⑥ over the neck. */
   THUMB("thumb over the neck", 0.45),
   /** Silent strings between sounding ones. */
-  MUTED_INSIDE("muted string inside", 0.5),
-  /** Strings below the bass that do not sound. */
-  NO_LOW_STRING("low string unused", 0.15),
-  /** Strings above the highest sounding one, which the fingers would pluck. */
-  NO_HIGH_STRING("high string unused", 0.3),
+  MUTED_INSIDE("muted string inside", 0.7),
+  /** Strings below the bass that do not sound: 1, 3, 6 for 1, 2, 3. */
+  NO_LOW_STRING("low string unused", 0.12),
+  /** Strings above the highest sounding one, which the fingers would pluck: 1, 3, 6 for 1, 2, 3. */
+  NO_HIGH_STRING("high string unused", 0.5),
   /** The chord's plain fifth is not there. */
   NO_FIFTH("no fifth", 0.25),
   /** Tones of the chord, beyond the essential ones and the fifth, that are not there. */

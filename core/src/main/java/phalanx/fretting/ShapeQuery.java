@@ -10,7 +10,7 @@ import phalanx.theory.NoteName;
 /**
  * A question to the {@link ShapeSearch}: which shapes can this hand hold for this chord?
  *
- * @param chord the chord
+ * @param chord the chord, counted from the capo as if it were the nut
  * @param bass the note the lowest sounding string must have; empty for any tone of the chord
  * @param rootless whether the root may be left out
  * @param top MIDI note that must be the highest sounding, capo included, if any

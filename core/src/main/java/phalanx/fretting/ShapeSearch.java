@@ -137,7 +137,7 @@ public final class ShapeSearch {
   }
 
   private void sound(int string, int fret, int covered, int sounding, int held, boolean touched) {
-    int chroma = Math.floorMod(query.guitar().midi(string, fret), 12);
+    int chroma = Math.floorMod(query.guitar().shapeMidi(string, fret), 12);
     int bits = toneBit[chroma];
     if (bits == 0) {
       return;
@@ -202,8 +202,8 @@ public final class ShapeSearch {
     double[] units = new double[CostTerm.values().length];
     int lowFret = Arrays.stream(f).filter(x -> x > 0).min().orElse(0);
     units[CostTerm.MUTED_INSIDE.ordinal()] = mutedInside(f);
-    units[CostTerm.NO_LOW_STRING.ordinal()] = lowest(f);
-    units[CostTerm.NO_HIGH_STRING.ordinal()] = Tuning.STRINGS - 1 - highest(f);
+    units[CostTerm.NO_LOW_STRING.ordinal()] = triangle(lowest(f));
+    units[CostTerm.NO_HIGH_STRING.ordinal()] = triangle(Tuning.STRINGS - 1 - highest(f));
     units[CostTerm.POSITION.ordinal()] = Math.max(0, lowFret - 1);
     int tones = (1 << query.chord().tones().size()) - 1;
     int missing = tones & ~covered;
@@ -213,13 +213,18 @@ public final class ShapeSearch {
     return units;
   }
 
+  /** Each further string missing weighs more than the one before. */
+  private static double triangle(int strings) {
+    return strings * (strings + 1) / 2.0;
+  }
+
   private Cost explained(Shape shape) {
     int[] f = new int[Tuning.STRINGS];
     int covered = 0;
     for (int s = 0; s < Tuning.STRINGS; s++) {
       f[s] = shape.fret(s).orElse(Shape.SILENT);
       if (shape.sounds(s)) {
-        covered |= toneBit[Math.floorMod(query.guitar().midi(s, f[s]), 12)];
+        covered |= toneBit[Math.floorMod(query.guitar().shapeMidi(s, f[s]), 12)];
       }
     }
     double[] units = chordUnits(f, covered);

@@ -45,6 +45,14 @@ public record Guitar(
     return new Guitar(other, scaleLength, frets, nutSpan, bridgeSpan, capo);
   }
 
+  /**
+   * MIDI note of a string (0 for ⑥ to 5 for ①) at a fret, as if the capo were the nut: the note a
+   * chart with capo means.
+   */
+  public int shapeMidi(int string, int fret) {
+    return tuning.midi(string) + fret;
+  }
+
   /** Sounding MIDI note of a string (0 for ⑥ to 5 for ①) at a fret counted from the capo. */
   public int midi(int string, int fret) {
     return tuning.midi(string) + capo + fret;

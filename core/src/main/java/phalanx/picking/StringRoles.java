@@ -76,7 +76,7 @@ public final class StringRoles {
 
   /** A string left out of the shape may still serve the thumb open, if it is a chord tone. */
   private static boolean rings(int string, Chord chord, Guitar guitar) {
-    return chord.intervalOf(Math.floorMod(guitar.midi(string, 0), 12)).isPresent();
+    return chord.intervalOf(Math.floorMod(guitar.shapeMidi(string, 0), 12)).isPresent();
   }
 
   private static void layFinger(

@@ -17,6 +17,12 @@ public final class ChordReader {
   /** What each mark does, longest first within a first letter so that {@code maj7} is not an m. */
   private static final List<Map.Entry<String, Consumer<ChordRecipe>>> MARKS =
       List.of(
+          mark(
+              "madd",
+              r -> {
+                r.minor();
+                r.add();
+              }),
           mark("major", ChordRecipe::major),
           mark("maj", ChordRecipe::major),
           mark("Maj", ChordRecipe::major),

@@ -109,8 +109,7 @@ final class ChordSymbolXml {
   }
 
   private static Frame frame(Shape shape) {
-    int lowest =
-        shape.grips().values().stream().mapToInt(Grip::fret).min().orElse(1);
+    int lowest = shape.grips().values().stream().mapToInt(Grip::fret).min().orElse(1);
     int highest = shape.grips().values().stream().mapToInt(Grip::fret).max().orElse(1);
     int first = highest <= FEWEST_FRAME_FRETS ? 1 : lowest;
     Frame frame = FACTORY.createFrame();

@@ -72,8 +72,11 @@ public final class TextTab {
                 song.key().map(k -> "key " + k.tonic().ascii() + (k.minor() ? " minor" : "")),
                 Optional.of(song.meter().toString()),
                 Optional.of("%.0f quarter notes a minute".formatted(song.tempo())),
-                Optional.of("tuning " + song.guitar().tuning().strings().stream()
-                    .map(p -> p.name().ascii()).collect(Collectors.joining(" "))),
+                Optional.of(
+                    "tuning "
+                        + song.guitar().tuning().strings().stream()
+                            .map(p -> p.name().ascii())
+                            .collect(Collectors.joining(" "))),
                 Optional.of("capo " + song.guitar().capo()).filter(c -> song.guitar().capo() > 0))
             .flatMap(Optional::stream)
             .collect(Collectors.joining(", "));

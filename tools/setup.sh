@@ -1,0 +1,40 @@
+# Sourced by ./phalanx and ./check: installs what the machine lacks, where it may.
+
+WINDOW_PACKAGES="libgtk-3-0 libgl1 libxtst6 libxxf86vm1 libfreetype6 libpango-1.0-0 fontconfig xvfb xauth"
+
+# Runs a command as root if that needs no password; fails otherwise.
+as_root() {
+    if [ "$(id -u)" = 0 ]; then
+        "$@"
+    elif command -v sudo >/dev/null && sudo -n true 2>/dev/null; then
+        sudo -n "$@"
+    else
+        return 1
+    fi
+}
+
+need_java() {
+    if ! command -v java >/dev/null || ! command -v mvn >/dev/null; then
+        echo "Phalanx needs a JDK 17 and Maven; on Debian: apt-get install openjdk-17-jdk maven" >&2
+        exit 1
+    fi
+}
+
+# The system libraries a window needs, and a virtual display for machines without a monitor.
+need_window() {
+    local gtk
+    gtk=$(ldconfig -p 2>/dev/null | grep -c 'libgtk-3.so.0' || true)
+    if [ "$gtk" != 0 ] && command -v Xvfb >/dev/null && command -v xauth >/dev/null; then
+        return
+    fi
+    if ! command -v apt-get >/dev/null; then
+        echo "Phalanx needs GTK 3 and, without a monitor, Xvfb: install them with your package manager." >&2
+        return
+    fi
+    echo "Installing the system libraries of the window …" >&2
+    if ! { as_root apt-get update -qq &&
+        as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq $WINDOW_PACKAGES; } >/dev/null; then
+        echo "Could not install them here. As root, run: apt-get install $WINDOW_PACKAGES" >&2
+        exit 1
+    fi
+}
