@@ -1,0 +1,140 @@
+package phalanx.desktop;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.ShapeChoice;
+import phalanx.arrangement.Slot;
+import phalanx.desktop.model.Workspace;
+import phalanx.desktop.neck.NeckView;
+import phalanx.fretting.Muting;
+import phalanx.fretting.Reach;
+import phalanx.fretting.Shape;
+import phalanx.fretting.StringSign;
+
+/** What is known of the selected slot: its shape on the neck, its span, and what else would do. */
+final class Inspector extends VBox {
+
+  static final double WIDTH = 320;
+
+  /** Cards shown; the digit keys reach as many. */
+  static final int CARDS = 9;
+
+  private final Workspace workspace;
+  private final NeckView neck;
+  private final Label title = label("inspector-title");
+  private final Label span = label("inspector-span");
+  private final Label details = label("inspector-details");
+  private final VBox cards = new VBox();
+  private List<ShapeChoice> choices = List.of();
+
+  Inspector(Workspace workspace, Palette palette) {
+    this.workspace = workspace;
+    neck = new NeckView(WIDTH - 28, 152, palette);
+    setId("inspector");
+    getStyleClass().add("inspector");
+    setMinWidth(WIDTH);
+    setMaxWidth(WIDTH);
+    cards.getStyleClass().add("cards");
+    ScrollPane scroll = new ScrollPane(cards);
+    scroll.setFitToWidth(true);
+    scroll.setFocusTraversable(false);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    VBox.setVgrow(scroll, Priority.ALWAYS);
+    Label heading = label("cards-title");
+    heading.setText("Shapes, the best for the whole song first");
+    getChildren().addAll(title, neck, span, details, heading, scroll);
+    workspace.arrangementProperty().addListener(o -> show());
+    workspace.selectedProperty().addListener(o -> show());
+  }
+
+  private static Label label(String style) {
+    Label label = new Label();
+    label.setId(style);
+    label.getStyleClass().add(style);
+    label.setWrapText(true);
+    label.setMaxWidth(WIDTH - 28);
+    return label;
+  }
+
+  private void show() {
+    Optional<Slot> selected = workspace.selectedSlot();
+    if (selected.isEmpty()) {
+      return;
+    }
+    Arrangement arrangement = workspace.arrangementProperty().get();
+    int index = workspace.selectedProperty().get();
+    Slot slot = selected.get();
+    Shape shape = slot.shape().orElse(Shape.NOTHING);
+    Optional<Slot> next =
+        index + 1 < arrangement.slots().size()
+            ? Optional.of(arrangement.slots().get(index + 1))
+            : Optional.empty();
+    String pinned = slot.pinned() ? " · pinned" : "";
+    title.setText(slot.played().harmony().label() + " · bar " + slot.played().bar() + pinned);
+    neck.show(arrangement.song(), shape, next.flatMap(Slot::shape));
+    choices = ShapeChoice.of(arrangement, index, CARDS);
+    span.setText(spanWords(next));
+    details.setText(detailWords(arrangement, index, slot, shape));
+    details.setManaged(!details.getText().isEmpty());
+    List<ShapeCard> shown = new ArrayList<>();
+    for (ShapeChoice choice : choices) {
+      shown.add(new ShapeCard(shown.size() + 1, choice, slot.pinned(), workspace::pin));
+    }
+    cards.getChildren().setAll(shown);
+  }
+
+  private String spanWords(Optional<Slot> next) {
+    Optional<Reach.Span> widest =
+        choices.stream().filter(ShapeChoice::chosen).findFirst().flatMap(ShapeChoice::span);
+    String words =
+        widest
+            .map(
+                s ->
+                    "%s→%s span %.0f mm · at ease to %.0f, limit %.0f"
+                        .formatted(
+                            s.from().sign(),
+                            s.to().sign(),
+                            s.millimetres(),
+                            s.comfortable(),
+                            s.limit()))
+            .orElse("no span to stretch");
+    return words
+        + next.map(n -> "\ndashed: next, " + n.played().harmony().label()).orElse("");
+  }
+
+  private static String detailWords(Arrangement arrangement, int index, Slot slot, Shape shape) {
+    List<String> lines = new ArrayList<>();
+    String moves =
+        ShapeChoice.movesAfter(arrangement, index).stream()
+            .map(m -> m.words())
+            .collect(Collectors.joining(", "));
+    if (!moves.isEmpty()) {
+      lines.add("Then " + moves + ".");
+    }
+    if (slot.shape().isPresent()) {
+      String muted =
+          Muting.of(shape).stream()
+              .map(m -> StringSign.of(m.string()) + " " + m.words())
+              .collect(Collectors.joining(", "));
+      if (!muted.isEmpty()) {
+        lines.add(muted + ".");
+      }
+    }
+    slot.remarks().forEach(r -> lines.add(r + "."));
+    return String.join("\n", lines);
+  }
+
+  /** Pins the shape of a card, counted from 1; nothing where there is no such card. */
+  void pinCard(int number) {
+    if (number >= 1 && number <= choices.size()) {
+      workspace.pin(choices.get(number - 1).shape());
+    }
+  }
+}

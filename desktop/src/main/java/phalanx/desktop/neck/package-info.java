@@ -1,0 +1,2 @@
+/** The neck in true scale: layout, painter, view. */
+package phalanx.desktop.neck;

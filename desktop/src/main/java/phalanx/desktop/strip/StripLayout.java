@@ -1,0 +1,229 @@
+package phalanx.desktop.strip;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Slot;
+import phalanx.instrument.Finger;
+import phalanx.instrument.Tuning;
+import phalanx.song.Section;
+import phalanx.song.Timeline.PlayedBar;
+
+/**
+ * Where everything of the two-hand strip is, in pixels from the top left of the whole strip. Pure
+ * geometry: systems of bars below each other, and inside a system, from top to bottom, chord names,
+ * a lane a fretting finger, six strings, the picking letters, the count.
+ */
+public final class StripLayout {
+
+  /** Room at the left for the names of lanes and strings. */
+  static final double LEFT = 44;
+
+  static final double LANE = 20;
+  static final double STRING_GAP = 15;
+  static final double LANES_TOP = 44;
+  static final double HEADING = 30;
+  static final double SYSTEM_GAP = 14;
+
+  /** Width of a bar at zoom 1. */
+  private static final double BAR = 390;
+
+  private static final double BAR_LEAD = 14;
+  private static final double BAR_TAIL = 8;
+
+  /** From the last lane to string ①, and from string ⑥ to the letters. */
+  private static final double STRINGS_LEAD = 26;
+
+  private static final double LETTERS_LEAD = 30;
+  private static final double THUMB_ROW = 17;
+  private static final double COUNT_ROW = 36;
+  private static final double BOTTOM = 48;
+
+  private final Arrangement arrangement;
+  private final double barWidth;
+  private final List<Finger> lanes;
+  private final List<StripSystem> systems = new ArrayList<>();
+  private double height;
+
+  /**
+   * One row of bars.
+   *
+   * @param y top of its panel
+   * @param label the section's name where one begins here, drawn above the panel
+   * @param bars its bars
+   */
+  public record StripSystem(double y, Optional<String> label, List<PlayedBar> bars) {
+
+    int startTick() {
+      return bars.get(0).startTick();
+    }
+
+    int endTick() {
+      PlayedBar last = bars.get(bars.size() - 1);
+      return last.startTick() + last.lengthTicks();
+    }
+  }
+
+  /**
+   * Lays an arrangement out.
+   *
+   * @param width width of the strip, px
+   * @param zoom 1 for the usual size of a bar
+   */
+  public StripLayout(Arrangement arrangement, double width, double zoom) {
+    this.arrangement = arrangement;
+    int perSystem = (int) Math.max(1, (width - LEFT) / (BAR * zoom));
+    barWidth = Math.max(120, (width - LEFT) / perSystem);
+    boolean thumb = arrangement.holds().stream().anyMatch(h -> h.finger() == Finger.THUMB);
+    lanes =
+        thumb
+            ? List.of(Finger.values())
+            : List.of(Finger.INDEX, Finger.MIDDLE, Finger.RING, Finger.LITTLE);
+    layOut(perSystem);
+  }
+
+  private void layOut(int perSystem) {
+    List<PlayedBar> bars = arrangement.timeline().bars();
+    int from = 0;
+    int section = -1;
+    while (from < bars.size()) {
+      boolean begins = bars.get(from).section() != section;
+      section = bars.get(from).section();
+      int to = from;
+      while (to < bars.size() && to - from < perSystem && bars.get(to).section() == section) {
+        to++;
+      }
+      Section written = arrangement.song().sections().get(section);
+      Optional<String> label = begins ? Optional.of(written.label()) : Optional.empty();
+      height += begins ? HEADING : 0;
+      systems.add(new StripSystem(height, label, bars.subList(from, to)));
+      height += systemHeight() + SYSTEM_GAP;
+      from = to;
+    }
+  }
+
+  /** Height of the whole strip, px. */
+  public double height() {
+    return height;
+  }
+
+  double systemHeight() {
+    return lettersY() + BOTTOM;
+  }
+
+  double barWidth() {
+    return barWidth;
+  }
+
+  List<Finger> lanes() {
+    return lanes;
+  }
+
+  /** Top of a finger's lane from the top of its system. */
+  double laneY(Finger finger) {
+    return LANES_TOP + lanes.indexOf(finger) * LANE;
+  }
+
+  /** A string's line (0 for ⑥) from the top of its system. */
+  double stringY(int string) {
+    double first = LANES_TOP + lanes.size() * LANE + STRINGS_LEAD;
+    return first + (Tuning.STRINGS - 1 - string) * STRING_GAP;
+  }
+
+  /** Base line of the fingers' letters from the top of a system. */
+  double lettersY() {
+    return stringY(0) + LETTERS_LEAD;
+  }
+
+  double thumbY() {
+    return lettersY() + THUMB_ROW;
+  }
+
+  double countY() {
+    return lettersY() + COUNT_ROW;
+  }
+
+  /** All systems, top to bottom. */
+  public List<StripSystem> systems() {
+    return systems;
+  }
+
+  /** The systems that show between two heights; found without looking at the others. */
+  public List<StripSystem> visible(double top, double bottom) {
+    int first = firstEndingBelow(top);
+    int last = first;
+    while (last < systems.size() && systems.get(last).y() - HEADING < bottom) {
+      last++;
+    }
+    return systems.subList(first, last);
+  }
+
+  private int firstEndingBelow(double y) {
+    int low = 0;
+    int high = systems.size();
+    while (low < high) {
+      int middle = (low + high) >>> 1;
+      if (systems.get(middle).y() + systemHeight() < y) {
+        low = middle + 1;
+      } else {
+        high = middle;
+      }
+    }
+    return low;
+  }
+
+  /** Left edge of a bar in its system. */
+  double barX(StripSystem system, PlayedBar bar) {
+    return LEFT + system.bars().indexOf(bar) * barWidth;
+  }
+
+  /** Where a tick of a system is. The end of a bar lies just before the next bar's line. */
+  double x(StripSystem system, int tick) {
+    int length = system.bars().get(0).lengthTicks();
+    int bar = Math.min(system.bars().size() - 1, (tick - system.startTick()) / length);
+    double within = (tick - system.startTick() - (double) bar * length) / length;
+    return LEFT + bar * barWidth + BAR_LEAD + within * (barWidth - BAR_LEAD - BAR_TAIL);
+  }
+
+  /** The system a slot is drawn in. */
+  public StripSystem systemOf(int slot) {
+    int tick = arrangement.slots().get(slot).played().tick();
+    return systems.stream().filter(s -> tick < s.endTick()).findFirst().orElseThrow();
+  }
+
+  /** The slot at a point of the strip. */
+  public Optional<Integer> slotAt(double x, double y) {
+    return systems.stream()
+        .filter(s -> y >= s.y() && y <= s.y() + systemHeight())
+        .findFirst()
+        .flatMap(s -> slotAt(s, x));
+  }
+
+  private Optional<Integer> slotAt(StripSystem system, double x) {
+    Optional<Integer> found = Optional.empty();
+    List<Slot> slots = arrangement.slots();
+    for (int i = 0; i < slots.size(); i++) {
+      int tick = slots.get(i).played().tick();
+      boolean here = tick >= system.startTick() && tick < system.endTick();
+      if (here && x >= x(system, tick) - BAR_LEAD) {
+        found = Optional.of(i);
+      }
+    }
+    boolean inside = x >= LEFT && x <= LEFT + system.bars().size() * barWidth;
+    return inside ? found : Optional.empty();
+  }
+
+  /** The nearest slot one system further down (1) or up (-1), at the same place across. */
+  public int slotAcross(int slot, int direction) {
+    StripSystem here = systemOf(slot);
+    int target = systems.indexOf(here) + direction;
+    if (target < 0 || target >= systems.size()) {
+      return slot;
+    }
+    StripSystem there = systems.get(target);
+    double x = x(here, arrangement.slots().get(slot).played().tick());
+    double right = LEFT + there.bars().size() * barWidth - 1;
+    return slotAt(there, Math.min(x, right)).orElse(slot);
+  }
+}

@@ -1,0 +1,228 @@
+package phalanx.desktop.strip;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.Text;
+import javafx.scene.text.TextAlignment;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Hold;
+import phalanx.arrangement.Note;
+import phalanx.arrangement.Slot;
+import phalanx.desktop.Palette;
+import phalanx.desktop.TypeFace;
+import phalanx.desktop.strip.StripLayout.StripSystem;
+import phalanx.fretting.StringSign;
+import phalanx.instrument.Finger;
+import phalanx.instrument.Tuning;
+import phalanx.picking.PickFinger;
+import phalanx.song.Harmony;
+import phalanx.song.Meter;
+import phalanx.song.Timeline.PlayedBar;
+
+/** Draws the systems of a strip that can be seen. Knows colours and lines, decides nothing. */
+final class StripPainter {
+
+  private static final double RING = 7.4;
+  private static final double TAIL = 5;
+  private static final double HOLD = 16;
+
+  private final GraphicsContext gc;
+  private final Palette palette;
+  private Arrangement arrangement;
+  private StripLayout layout;
+
+  StripPainter(GraphicsContext gc, Palette palette) {
+    this.gc = gc;
+    this.palette = palette;
+  }
+
+  /** Draws what lies between two heights of the strip. */
+  void paint(
+      Arrangement painted, StripLayout where, int selected, double top, double width, double height) {
+    arrangement = painted;
+    layout = where;
+    gc.clearRect(0, 0, width, height);
+    gc.save();
+    gc.translate(0, -top);
+    for (StripSystem system : layout.visible(top, top + height)) {
+      gc.save();
+      gc.translate(0, system.y());
+      paintSystem(system, width, selected);
+      gc.restore();
+    }
+    gc.restore();
+  }
+
+  private void paintSystem(StripSystem system, double width, int selected) {
+    system.label().ifPresent(l -> text(l, 2, -9, TypeFace.bold(14), "text", TextAlignment.LEFT));
+    gc.setFill(palette.get("paper"));
+    gc.fillRoundRect(0.5, 0.5, width - 1, layout.systemHeight() - 1, 20, 20);
+    paintSelection(system, selected);
+    gc.setStroke(palette.get("line"));
+    gc.setLineWidth(1);
+    gc.strokeRoundRect(0.5, 0.5, width - 1, layout.systemHeight() - 1, 20, 20);
+    paintRulings(system);
+    for (PlayedBar bar : system.bars()) {
+      paintBarLine(system, bar);
+    }
+    for (int i = 0; i < arrangement.slots().size(); i++) {
+      Slot slot = arrangement.slots().get(i);
+      if (in(system, slot.played().tick())) {
+        paintChord(system, slot, i);
+      }
+    }
+    for (Hold hold : arrangement.holds()) {
+      if (hold.fromTick() < system.endTick() && hold.toTick() > system.startTick()) {
+        paintHold(system, hold);
+      }
+    }
+    List<Note> notes = arrangement.notes();
+    notes.stream().filter(n -> in(system, n.tick())).forEach(n -> paintTail(system, n));
+    notes.stream().filter(n -> in(system, n.tick())).forEach(n -> paintNote(system, n));
+  }
+
+  private static boolean in(StripSystem system, int tick) {
+    return tick >= system.startTick() && tick < system.endTick();
+  }
+
+  private void paintSelection(StripSystem system, int selected) {
+    if (selected >= arrangement.slots().size()) {
+      return;
+    }
+    Slot slot = arrangement.slots().get(selected);
+    if (in(system, slot.played().tick())) {
+      double from = layout.x(system, slot.played().tick()) - 14;
+      double to = layout.x(system, slot.endTick() - 1) + 6;
+      gc.setFill(palette.get("selection"));
+      gc.fillRoundRect(from, 3, to - from, layout.systemHeight() - 6, 12, 12);
+    }
+  }
+
+  private void paintRulings(StripSystem system) {
+    double right = StripLayout.LEFT + system.bars().size() * layout.barWidth() - 8;
+    gc.setLineWidth(1);
+    for (Finger finger : layout.lanes()) {
+      double y = layout.laneY(finger) + StripLayout.LANE / 2;
+      gc.setStroke(palette.get("rule"));
+      gc.strokeLine(StripLayout.LEFT, y, right, y);
+      text(finger.sign(), 22, y + 4, TypeFace.plain(11), "muted", TextAlignment.CENTER);
+    }
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      double y = layout.stringY(s);
+      gc.setStroke(palette.get("string"));
+      gc.setLineWidth(0.7 + (Tuning.STRINGS - 1 - s) * 0.18);
+      gc.strokeLine(StripLayout.LEFT, y, right, y);
+      text(StringSign.of(s), 22, y + 4, TypeFace.plain(12), "muted", TextAlignment.CENTER);
+    }
+    text("fingers", 2, layout.lettersY(), TypeFace.plain(10), "muted", TextAlignment.LEFT);
+    text("thumb", 2, layout.thumbY(), TypeFace.plain(10), "muted", TextAlignment.LEFT);
+    text("count", 2, layout.countY(), TypeFace.plain(10), "muted", TextAlignment.LEFT);
+  }
+
+  private void paintBarLine(StripSystem system, PlayedBar bar) {
+    double x = layout.barX(system, bar);
+    gc.setStroke(palette.get("line"));
+    gc.setLineWidth(1);
+    gc.strokeLine(x, 34, x, layout.systemHeight() - 10);
+    text(String.valueOf(bar.number()), x + 4, 15, TypeFace.plain(10), "muted", TextAlignment.LEFT);
+    for (Meter.Syllable word : arrangement.song().meter().syllables()) {
+      double at = layout.x(system, bar.startTick() + word.tick());
+      String ink = word.onBeat() ? "text-2" : "muted";
+      Font font = word.onBeat() ? TypeFace.bold(10.5) : TypeFace.plain(10);
+      text(word.word(), at, layout.countY(), font, ink, TextAlignment.CENTER);
+    }
+  }
+
+  private void paintChord(StripSystem system, Slot slot, int index) {
+    double x = layout.x(system, slot.played().tick()) - 6;
+    Harmony harmony = slot.played().harmony();
+    boolean wrong = harmony instanceof Harmony.Unread;
+    Font font = TypeFace.bold(17);
+    text(harmony.label(), x + 8, 24, font, wrong ? "attention" : "text", TextAlignment.LEFT);
+    double after = x + 8 + width(harmony.label(), font) + 8;
+    Optional<String> numeral =
+        harmony instanceof Harmony.Sounding s
+            ? arrangement.song().key().map(k -> k.numeral(s.chord()))
+            : Optional.empty();
+    if (numeral.isPresent()) {
+      text(numeral.get(), after, 24, TypeFace.plain(11), "muted", TextAlignment.LEFT);
+      after += width(numeral.get(), TypeFace.plain(11)) + 8;
+    }
+    if (slot.pinned()) {
+      gc.setFill(palette.get("attention"));
+      gc.fillOval(after, 12, 7, 7);
+      gc.fillRect(after + 2.9, 18, 1.3, 7);
+    }
+    if (!slot.remarks().isEmpty() && slot.shape().isEmpty()) {
+      double y = layout.laneY(Finger.MIDDLE) + 14;
+      text("nothing held", x + 8, y, TypeFace.plain(11), "attention", TextAlignment.LEFT);
+    }
+  }
+
+  private void paintHold(StripSystem system, Hold hold) {
+    int from = Math.max(hold.fromTick(), system.startTick());
+    int to = Math.min(hold.toTick(), system.endTick());
+    double x = layout.x(system, from) - RING;
+    boolean ends = hold.toTick() <= system.endTick();
+    double right = layout.x(system, to - 1) + (hold.guides() && ends ? 22 : 0);
+    double y = layout.laneY(hold.finger()) + 2;
+    gc.setFill(palette.get(hold.guides() ? "hold-guide" : "hold"));
+    gc.fillRoundRect(x, y, right - x, HOLD, HOLD, HOLD);
+    gc.setStroke(palette.get(hold.guides() ? "accent" : "hold-edge"));
+    gc.setLineWidth(1);
+    gc.strokeRoundRect(x, y, right - x, HOLD, HOLD, HOLD);
+    String strings = StringSign.of(hold.lowString());
+    if (hold.highString() > hold.lowString()) {
+      strings += "–" + StringSign.of(hold.highString());
+    }
+    text(
+        strings + " " + hold.fret(), x + 6, y + 12, TypeFace.plain(11), "text", TextAlignment.LEFT);
+  }
+
+  private void paintTail(StripSystem system, Note note) {
+    double x = layout.x(system, note.tick());
+    double end = layout.x(system, Math.min(note.tick() + note.lengthTicks(), system.endTick()) - 1);
+    Color ink = palette.pick(note.pick());
+    double strength = note.part() == Note.Part.TUNE ? 0.38 : 0.18;
+    gc.setFill(ink.deriveColor(0, 1, 1, strength));
+    double y = layout.stringY(note.string()) - TAIL / 2;
+    gc.fillRoundRect(x, y, end - x, TAIL, TAIL, TAIL);
+  }
+
+  private void paintNote(StripSystem system, Note note) {
+    double x = layout.x(system, note.tick());
+    double y = layout.stringY(note.string());
+    boolean tune = note.part() == Note.Part.TUNE;
+    gc.setFill(palette.get("paper"));
+    gc.fillOval(x - RING, y - RING, 2 * RING, 2 * RING);
+    gc.setStroke(palette.pick(note.pick()));
+    gc.setLineWidth(tune ? 2.4 : 1.3);
+    gc.strokeOval(x - RING, y - RING, 2 * RING, 2 * RING);
+    Font font = tune ? TypeFace.bold(10.5) : TypeFace.plain(10.5);
+    text(String.valueOf(note.fret()), x, y + 3.8, font, "text", TextAlignment.CENTER);
+    boolean thumb = note.pick() == PickFinger.P;
+    gc.setFont(TypeFace.boldItalic(12.5));
+    gc.setFill(palette.pick(note.pick()));
+    gc.setTextAlign(TextAlignment.CENTER);
+    gc.fillText(note.pick().letter(), x, thumb ? layout.thumbY() : layout.lettersY());
+  }
+
+  private void text(
+      String text, double x, double y, Font font, String ink, TextAlignment alignment) {
+    gc.setFont(font);
+    gc.setFill(palette.get(ink));
+    gc.setTextAlign(alignment);
+    gc.setTextBaseline(VPos.BASELINE);
+    gc.fillText(text, x, y);
+  }
+
+  private static double width(String text, Font font) {
+    Text node = new Text(text);
+    node.setFont(font);
+    return node.getLayoutBounds().getWidth();
+  }
+}
