@@ -90,7 +90,9 @@ def main(source, target, style, weight):
         if name not in order:
             order.append(name)
     font.setGlyphOrder(list(dict.fromkeys(font.getGlyphOrder())))
-    names = {1: "Phalanx Sans", 2: style, 4: "Phalanx Sans " + style, 6: "PhalanxSans-" + style.replace(" ", "")}
+    # A slanted cut is a family of its own: JavaFX would take it for the upright heavier one.
+    family = "Phalanx Sans Letters" if "Italic" in style else "Phalanx Sans"
+    names = {1: family, 2: style, 4: family + " " + style, 6: family.replace(" ", "") + "-" + style.replace(" ", "")}
     for record in list(font["name"].names):
         if record.nameID in (16, 17, 21, 22, 25):
             font["name"].removeNames(nameID=record.nameID)
@@ -98,6 +100,11 @@ def main(source, target, style, weight):
         font["name"].setName(text, number, 3, 1, 0x409)
         font["name"].setName(text, number, 1, 0, 0)
     font["OS/2"].usWeightClass = int(weight)
+    # The flags must say what the names say, or the cuts are taken for each other.
+    bold, italic = "Bold" in style, "Italic" in style
+    font["head"].macStyle = bold + 2 * italic
+    kept = font["OS/2"].fsSelection & ~0x61
+    font["OS/2"].fsSelection = kept | 0x20 * bold | 0x01 * italic | 0x40 * (not bold and not italic)
     font.save(target)
 
 

@@ -33,7 +33,9 @@ public record ShapeChoice(
     int keptAfter,
     double extraCost) {
 
-  /** The shapes a slot could hold, the best for the whole song first, one fingering of each frets. */
+  /**
+   * The shapes a slot could hold, the best for the whole song first, one fingering of each frets.
+   */
   public static List<ShapeChoice> of(Arrangement arrangement, int slot, int limit) {
     if (arrangement.slots().get(slot).shape().isEmpty()) {
       return List.of();
@@ -96,7 +98,7 @@ public record ShapeChoice(
     return grips.values().stream().anyMatch(g -> g.isBarre()) ? words + ", barre" : words;
   }
 
-  /** The span and the fingers kept, in words. */
+  /** The span, and how many fingers stay from the shape before and into the next, in words. */
   public String workWords() {
     String width =
         span.map(
@@ -104,6 +106,6 @@ public record ShapeChoice(
                     "span %.0f mm%s".formatted(s.millimetres(), s.isStretch() ? ", a stretch" : ""))
             .orElse("no span");
     int kept = keptBefore + keptAfter;
-    return width + (kept == 0 ? "" : " · keeps " + keptBefore + " in, " + keptAfter + " out");
+    return kept == 0 ? width : width + " · keeps " + kept;
   }
 }

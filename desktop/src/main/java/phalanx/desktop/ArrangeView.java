@@ -71,7 +71,8 @@ final class ArrangeView extends VBox {
 
   private String place(Slot slot) {
     int bars = workspace.arrangementProperty().get().timeline().bars().size();
-    return "bar %d of %d · %s".formatted(slot.played().bar(), bars, workspace.song().pattern().words());
+    return "bar %d of %d · %s"
+        .formatted(slot.played().bar(), bars, workspace.song().pattern().words());
   }
 
   /** What of the file could not be read, each with its place; gone when all of it could. */
@@ -81,7 +82,8 @@ final class ArrangeView extends VBox {
     label.getStyleClass().add("problems");
     label.setWrapText(true);
     label.setMaxWidth(Double.MAX_VALUE);
-    label.textProperty()
+    label
+        .textProperty()
         .bind(
             Bindings.createStringBinding(
                 () -> String.join("\n", workspace.problems()), workspace.problems()));

@@ -60,6 +60,7 @@ final class Inspector extends VBox {
     label.getStyleClass().add(style);
     label.setWrapText(true);
     label.setMaxWidth(WIDTH - 28);
+    label.setMinHeight(USE_PREF_SIZE);
     return label;
   }
 
@@ -105,8 +106,7 @@ final class Inspector extends VBox {
                             s.comfortable(),
                             s.limit()))
             .orElse("no span to stretch");
-    return words
-        + next.map(n -> "\ndashed: next, " + n.played().harmony().label()).orElse("");
+    return words + next.map(n -> " · dashed: next, " + n.played().harmony().label()).orElse("");
   }
 
   private static String detailWords(Arrangement arrangement, int index, Slot slot, Shape shape) {

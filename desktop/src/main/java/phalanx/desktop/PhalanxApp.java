@@ -32,8 +32,7 @@ public final class PhalanxApp extends Application {
             thread.setDaemon(true);
             return thread;
           });
-  private final Workspace workspace =
-      new Workspace(new PlanService(worker, Platform::runLater));
+  private final Workspace workspace = new Workspace(new PlanService(worker, Platform::runLater));
   private Stage window;
 
   /** Starts the program. */
@@ -94,8 +93,7 @@ public final class PhalanxApp extends Application {
     String name = file.getFileName().toString();
     try {
       ChordProReading reading = ChordProReader.read(Files.readString(file));
-      workspace.open(
-          reading.song(), reading.problems().stream().map(p -> p.in(name)).toList());
+      workspace.open(reading.song(), reading.problems().stream().map(p -> p.in(name)).toList());
       window.setTitle(reading.song().title() + " – Phalanx");
     } catch (IOException e) {
       workspace.problems().setAll(name + ":1:1: this file cannot be read as text in UTF-8");

@@ -29,7 +29,8 @@ final class ShapeCard extends Button {
     setGraphic(row);
     setMaxWidth(Double.MAX_VALUE);
     setAccessibleText(
-        "%s, %s, %s, %s".formatted(choice.shape(), fingers.getText(), work.getText(), cost.getText()));
+        "%s, %s, %s, %s"
+            .formatted(choice.shape(), fingers.getText(), work.getText(), cost.getText()));
     setOnAction(e -> pin.accept(choice.shape()));
   }
 

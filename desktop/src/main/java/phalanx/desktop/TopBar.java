@@ -146,8 +146,7 @@ final class TopBar extends HBox {
     return edit.apply(workspace.song(), value).equals(workspace.song());
   }
 
-  private Button step(
-      String id, String words, Runnable action, Predicate<History<Song>> possible) {
+  private Button step(String id, String words, Runnable action, Predicate<History<Song>> possible) {
     Button button = new Button(words);
     button.setId(id);
     button.getStyleClass().add("tool");

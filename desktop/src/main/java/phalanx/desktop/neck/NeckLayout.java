@@ -9,7 +9,7 @@ import phalanx.instrument.Tuning;
 /** Where frets and strings lie in a picture of the neck, true to scale along and across. */
 final class NeckLayout {
 
-  static final double LEFT = 26;
+  static final double LEFT = 34;
   static final double EDGE = 10;
   private static final int FEWEST_FRETS = 5;
   private static final int FRETS_BEYOND = 2;

@@ -99,8 +99,8 @@ final class NeckPainter {
       gc.setLineDashes();
       boolean open = shape.fret(s).orElse(Shape.SILENT) == 0;
       Color ink = palette.get(silent ? "muted" : "text");
-      text(StringSign.of(s), 6, left + 4, TypeFace.plain(11), ink);
-      text(silent ? "×" : open ? "○" : "", 18, left + 4, TypeFace.bold(11), ink);
+      text(StringSign.of(s), 8, left + 4, TypeFace.plain(11), ink);
+      text(silent ? "×" : open ? "○" : "", 23, left + 4, TypeFace.bold(11), ink);
     }
   }
 

@@ -27,7 +27,7 @@ public final class StripLayout {
   static final double SYSTEM_GAP = 14;
 
   /** Width of a bar at zoom 1. */
-  private static final double BAR = 390;
+  private static final double BAR = 380;
 
   private static final double BAR_LEAD = 14;
   private static final double BAR_TAIL = 8;

@@ -42,7 +42,12 @@ final class StripPainter {
 
   /** Draws what lies between two heights of the strip. */
   void paint(
-      Arrangement painted, StripLayout where, int selected, double top, double width, double height) {
+      Arrangement painted,
+      StripLayout where,
+      int selected,
+      double top,
+      double width,
+      double height) {
     arrangement = painted;
     layout = where;
     gc.clearRect(0, 0, width, height);
@@ -116,11 +121,11 @@ final class StripPainter {
       gc.setStroke(palette.get("string"));
       gc.setLineWidth(0.7 + (Tuning.STRINGS - 1 - s) * 0.18);
       gc.strokeLine(StripLayout.LEFT, y, right, y);
-      text(StringSign.of(s), 22, y + 4, TypeFace.plain(12), "muted", TextAlignment.CENTER);
+      text(StringSign.of(s), 22, y + 3.6, TypeFace.plain(10), "muted", TextAlignment.CENTER);
     }
-    text("fingers", 2, layout.lettersY(), TypeFace.plain(10), "muted", TextAlignment.LEFT);
-    text("thumb", 2, layout.thumbY(), TypeFace.plain(10), "muted", TextAlignment.LEFT);
-    text("count", 2, layout.countY(), TypeFace.plain(10), "muted", TextAlignment.LEFT);
+    text("fingers", 7, layout.lettersY(), TypeFace.plain(10), "muted", TextAlignment.LEFT);
+    text("thumb", 7, layout.thumbY(), TypeFace.plain(10), "muted", TextAlignment.LEFT);
+    text("count", 7, layout.countY(), TypeFace.plain(10), "muted", TextAlignment.LEFT);
   }
 
   private void paintBarLine(StripSystem system, PlayedBar bar) {

@@ -13,8 +13,8 @@ import phalanx.desktop.Palette;
 import phalanx.desktop.model.Workspace;
 
 /**
- * The two-hand strip on the screen: scrolls, zooms and selects. Only what can be seen is drawn, on a
- * canvas of the size of the view.
+ * The two-hand strip on the screen: scrolls, zooms and selects. Only what can be seen is drawn, on
+ * a canvas of the size of the view.
  */
 public final class StripView extends Region {
 
