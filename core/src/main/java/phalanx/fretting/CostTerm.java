@@ -11,38 +11,32 @@ package phalanx.fretting;
 public enum CostTerm {
   /** Sum over pairs of fingers: 0 up to the comfortable span, growing squared to 1 at the limit. */
   STRETCH("stretch", 1.0),
-  /** Frets between neighbouring fingers beyond one a finger. */
-  SPREAD("fingers spread", 0.005),
   /** Frets between neighbouring fingers short of one a finger. */
-  CROWDED("fingers skipped", 0.115),
+  CROWDED("fingers skipped", 0.12),
   /** Fingers left out between two on the same fret. */
-  SKIPPED_ON_FRET("finger skipped on a fret", 0.145),
+  SKIPPED_ON_FRET("finger skipped on a fret", 0.152),
   /** Fingers that hold something. */
   FINGERS("fingers used", 0.2),
-  /** The little finger is used. */
-  LITTLE("little finger", 0.005),
   /** The ring finger stands on string ① past an index barre, where the little finger falls. */
-  RING_ON_FIRST("ring finger on ① past a barre", 0.11),
+  RING_ON_FIRST("ring finger on ① past a barre", 0.112),
   /** A barre of the index finger. */
-  BARRE("barre", 0.16),
+  BARRE("barre", 0.157),
   /** Strings an index barre lies across, beyond two. */
   BARRE_WIDTH("width of the barre", 0.06),
   /** A flat finger lies next to a thinner string that must ring open. */
-  BARRE_BY_OPEN("barre beside an open string", 0.85),
+  BARRE_BY_OPEN("barre beside an open string", 0.867),
   /** A barre of the middle finger. */
-  MIDDLE_BARRE("barre of finger 2", 0.7),
+  MIDDLE_BARRE("barre of finger 2", 0.832),
   /** A barre of the ring finger. */
-  RING_BARRE("barre of finger 3", 1.2),
+  RING_BARRE("barre of finger 3", 1.184),
   /** A barre of the little finger. */
-  LITTLE_BARRE("barre of finger 4", 1.5),
+  LITTLE_BARRE("barre of finger 4", 1.479),
   /** Strings a barre of finger 2, 3 or 4 lies across, beyond two. */
-  SMALL_BARRE_WIDTH("width of a small barre", 0.8),
-  /** Strings held higher up between the ends of an index barre. */
-  BARRE_BRIDGED("strings bridged by the barre", 0.015),
+  SMALL_BARRE_WIDTH("width of a small barre", 0.651),
   /** Silent strings a barre passes over. */
-  BARRE_OVER_SILENT("barre over a silent string", 0.21),
+  BARRE_OVER_SILENT("barre over a silent string", 0.193),
   /** A higher finger stands on a lower string of the same fret. */
-  ORDER("fingers out of order", 0.5),
+  ORDER("fingers out of order", 0.497),
   /** The thumb holds string ⑥ over the neck. */
   THUMB("thumb over the neck", 0.45),
   /** Silent strings between sounding ones. */

@@ -91,8 +91,6 @@ final class ShapeMeasure {
     if (finger == 3) {
       boolean first = g.high[k] == Tuning.STRINGS - 1 && g.low[k] == g.high[k];
       add(CostTerm.RING_ON_FIRST, first && g.isBarre(0) ? 1 : 0);
-    } else if (finger == FingerCode.LITTLE) {
-      add(CostTerm.LITTLE, 1);
     }
     if (g.isBarre(k)) {
       int width = g.high[k] - g.low[k] + 1;
@@ -101,22 +99,11 @@ final class ShapeMeasure {
       if (finger == FingerCode.INDEX) {
         add(CostTerm.BARRE, 1);
         add(CostTerm.BARRE_WIDTH, width - 2);
-        add(CostTerm.BARRE_BRIDGED, bridged(g, k));
       } else {
         add(SMALL_BARRES[finger - 2], 1);
         add(CostTerm.SMALL_BARRE_WIDTH, width - 2);
       }
     }
-  }
-
-  private static int bridged(GripTable g, int barre) {
-    int strings = 0;
-    for (int k = 0; k < g.count; k++) {
-      if (g.low[k] > g.low[barre] && g.high[k] < g.high[barre]) {
-        strings += g.high[k] - g.low[k] + 1;
-      }
-    }
-    return strings;
   }
 
   /** 0 up to the comfortable span, 1 at the limit, more than 1 beyond it. */
@@ -144,10 +131,8 @@ final class ShapeMeasure {
     }
     if (frets == 0) {
       add(CostTerm.SKIPPED_ON_FRET, fingers - 1);
-    } else if (frets > fingers) {
-      add(CostTerm.SPREAD, frets - fingers);
     } else {
-      add(CostTerm.CROWDED, fingers - frets);
+      add(CostTerm.CROWDED, Math.max(0, fingers - frets));
     }
   }
 }

@@ -293,7 +293,9 @@ final class ChordRecipe {
           tones.add(new ChordTone(Interval.of(degree, a), true));
         }
       } else if (additions.contains(degree) || extension == degree) {
-        tones.add(new ChordTone(Interval.of(degree, 0), true));
+        // Six strings seldom hold the ninth below a named ♯11 as well.
+        boolean top = additions.contains(degree) || alterations.tailMap(degree, false).isEmpty();
+        tones.add(new ChordTone(Interval.of(degree, 0), top));
       } else if (extension > degree && degree == 9) {
         tones.add(new ChordTone(Interval.of(9, 0), false));
       }
