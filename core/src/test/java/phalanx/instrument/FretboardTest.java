@@ -14,7 +14,9 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 class FretboardTest {
 
-  /** The makers' rule: each fret takes 1/17.817 of the length that remains (published fret tables). */
+  /**
+   * The makers' rule: each fret takes 1/17.817 of the length that remains (published fret tables).
+   */
   @ParameterizedTest
   @ValueSource(doubles = {630, 645, 648, 650, 660})
   void frets_lieWhereTheMakersRulePutsThem(double scale) {
@@ -57,10 +59,16 @@ class FretboardTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"E A D G B E,40 45 50 55 59 64", "D A D G A D,38 45 50 55 57 62", "D2 G2 D3 G3 B3 E4,38 43 50 55 59 64"})
+  @CsvSource({
+    "E A D G B E,40 45 50 55 59 64",
+    "D A D G A D,38 45 50 55 57 62",
+    "D2 G2 D3 G3 B3 E4,38 43 50 55 59 64"
+  })
   void readsATuningNearTheStandardOne(String text, String midi) {
     int[] notes = Tuning.parse(text).orElseThrow().midi();
-    assertThat(notes).containsExactly(java.util.Arrays.stream(midi.split(" ")).mapToInt(Integer::parseInt).toArray());
+    assertThat(notes)
+        .containsExactly(
+            java.util.Arrays.stream(midi.split(" ")).mapToInt(Integer::parseInt).toArray());
   }
 
   @ParameterizedTest
@@ -71,6 +79,7 @@ class FretboardTest {
 
   @Test
   void refusesACapoOffTheNeck() {
-    assertThatThrownBy(() -> Guitar.STEEL.withCapo(12)).isInstanceOf(IllegalArgumentException.class);
+    assertThatThrownBy(() -> Guitar.STEEL.withCapo(12))
+        .isInstanceOf(IllegalArgumentException.class);
   }
 }

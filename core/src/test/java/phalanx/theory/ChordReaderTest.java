@@ -37,16 +37,36 @@ class ChordReaderTest {
   void spellsChordsAsTheReferenceTableDoes(String row) {
     String[] cells = row.split(",");
     Chord chord = chord(cells[0]);
-    assertThat(chord.intervals().stream().map(Interval::toString)).containsExactly(cells[1].split(" "));
+    assertThat(chord.intervals().stream().map(Interval::toString))
+        .containsExactly(cells[1].split(" "));
     assertThat(chord.notes().stream().map(NoteName::ascii)).containsExactly(cells[2].split(" "));
   }
 
   /** Spellings of the same chord that players write (common practice, no source). */
   @ParameterizedTest
   @CsvSource({
-    "Cmin,Cm", "C-,Cm", "CM7,Cmaj7", "CΔ,Cmaj7", "Cø,Cm7b5", "Cø7,Cm7b5", "C°7,Cdim7", "C+,Caug",
-    "C69,C6/9", "Csus,Csus4", "C-7,Cm7", "Cm(maj7),CmMaj7", "C7(b9),C7b9", "C+7,C7#5", "C7+,C7#5",
-    "C7+9,C7#9", "C2,Csus2", "Cadd2,Cadd9", "C♯m/G♯,C#m/G#", "Bb7,Bb7", "C/C,C", "C7alt,C7alt"
+    "Cmin,Cm",
+    "C-,Cm",
+    "CM7,Cmaj7",
+    "CΔ,Cmaj7",
+    "Cø,Cm7b5",
+    "Cø7,Cm7b5",
+    "C°7,Cdim7",
+    "C+,Caug",
+    "C69,C6/9",
+    "Csus,Csus4",
+    "C-7,Cm7",
+    "Cm(maj7),CmMaj7",
+    "C7(b9),C7b9",
+    "C+7,C7#5",
+    "C7+,C7#5",
+    "C7+9,C7#9",
+    "C2,Csus2",
+    "Cadd2,Cadd9",
+    "C♯m/G♯,C#m/G#",
+    "Bb7,Bb7",
+    "C/C,C",
+    "C7alt,C7alt"
   })
   void readsCommonSpellings(String typed, String canonical) {
     assertThat(chord(typed).ascii()).isEqualTo(canonical);

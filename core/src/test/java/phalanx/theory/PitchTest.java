@@ -15,8 +15,14 @@ class PitchTest {
   /** ISO 16:1975 sets A4 to 440 Hz; the others follow from twelve equal semitones. */
   @ParameterizedTest
   @CsvSource({
-    "A4,69,440.000", "E2,40,82.407", "A2,45,110.000", "D3,50,146.832", "G3,55,195.998",
-    "B3,59,246.942", "E4,64,329.628", "C4,60,261.626"
+    "A4,69,440.000",
+    "E2,40,82.407",
+    "A2,45,110.000",
+    "D3,50,146.832",
+    "G3,55,195.998",
+    "B3,59,246.942",
+    "E4,64,329.628",
+    "C4,60,261.626"
   })
   void hasTheFrequencyOfEqualTemperament(String name, int midi, double hertz) {
     Pitch pitch = Pitch.parse(name).orElseThrow();

@@ -1,0 +1,55 @@
+package phalanx.architecture;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+/** Core stands on the JDK alone, and its packages form layers. */
+@AnalyzeClasses(packages = "phalanx", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArrowsTest {
+
+  @ArchTest
+  static final ArchRule CORE_NEEDS_ONLY_THE_JDK =
+      classes()
+          .should()
+          .onlyDependOnClassesThat()
+          .resideInAnyPackage("phalanx..", "java..", "org.slf4j..");
+
+  @ArchTest
+  static final ArchRule CORE_KNOWS_NO_FILES_SCREENS_OR_CLOCKS =
+      noClasses()
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage(
+              "java.io..", "java.nio..", "java.awt..", "javax.swing..", "java.time..");
+
+  @ArchTest
+  static final ArchRule PACKAGES_FORM_NO_CYCLE =
+      slices().matching("phalanx.(*)..").should().beFreeOfCycles();
+
+  @ArchTest
+  static final ArchRule THEORY_STANDS_BELOW_ALL =
+      classes()
+          .that()
+          .resideInAPackage("phalanx.theory")
+          .should()
+          .onlyDependOnClassesThat()
+          .resideInAnyPackage("phalanx.theory", "java..");
+
+  @ArchTest
+  static final ArchRule NO_CLASS_IS_A_DRAWER_FOR_ODDMENTS =
+      noClasses()
+          .should()
+          .haveSimpleNameEndingWith("Util")
+          .orShould()
+          .haveSimpleNameEndingWith("Utils")
+          .orShould()
+          .haveSimpleNameEndingWith("Helper")
+          .orShould()
+          .haveSimpleNameEndingWith("Manager");
+}
