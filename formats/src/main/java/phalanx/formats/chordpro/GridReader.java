@@ -111,7 +111,8 @@ final class GridReader {
       return new Bar(bars.get(bars.size() - 1).changes());
     }
     int length = meter.barTicks();
-    if (length % cells.size() != 0) {
+    int counts = meter.count();
+    if (counts % cells.size() != 0 && cells.size() % counts != 0) {
       problem(
           cells.get(0).column(),
           "expected cells that share a bar of %s evenly, found %d".formatted(meter, cells.size()));

@@ -1,0 +1,171 @@
+package phalanx.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class PhalanxCommandTest {
+
+  private static final Path DEMO = Path.of("..", "demo", "harbour-lamp.cho");
+
+  @TempDir private Path folder;
+  private final StringWriter out = new StringWriter();
+  private final StringWriter err = new StringWriter();
+
+  private int run(String... args) {
+    return PhalanxCommand.run(new PrintWriter(out), new PrintWriter(err), args);
+  }
+
+  private JsonNode json(String text) throws Exception {
+    return new ObjectMapper().readTree(text);
+  }
+
+  @Test
+  void chordAnswersInTheDocumentedForm() throws Exception {
+    assertThat(run("chord", "F7", "--json")).isZero();
+    assertThat(out.toString().strip())
+        .isEqualTo(
+            "{\"symbol\":\"F7\",\"canonical\":\"F7\",\"notes\":[\"F\",\"A\",\"C\",\"Eb\"],"
+                + "\"intervals\":[\"1P\",\"3M\",\"5P\",\"7m\"]}");
+  }
+
+  @Test
+  void shapesKeepsToItsLimitAndSaysHowManyThereAre() throws Exception {
+    assertThat(run("shapes", "C", "--limit", "5", "--json")).isZero();
+    JsonNode answer = json(out.toString());
+    assertThat(answer.get("shapes")).hasSize(5);
+    assertThat(answer.get("count").asInt()).isGreaterThan(100);
+    JsonNode first = answer.get("shapes").get(0);
+    assertThat(first.fieldNames())
+        .toIterable()
+        .containsExactly("frets", "fingers", "midi", "cost", "widestSpanMm", "barre");
+    assertThat(first.get("frets").toString()).isEqualTo("[\"x\",3,2,0,1,0]");
+    assertThat(first.get("fingers").toString()).isEqualTo("[\"\",\"3\",\"2\",\"\",\"1\",\"\"]");
+  }
+
+  @Test
+  void shapesObeysTuneBassAndFrets() throws Exception {
+    assertThat(
+            run(
+                "shapes", "C", "--tune", "G4", "--bass", "E", "--frets", "5", "--limit", "0",
+                "--json"))
+        .isZero();
+    for (JsonNode shape : json(out.toString()).get("shapes")) {
+      assertThat(shape.get("midi").get(0).asInt() % 12).isEqualTo(4);
+      assertThat(shape.get("midi").get(shape.get("midi").size() - 1).asInt()).isEqualTo(67);
+      shape.get("frets").forEach(f -> assertThat(f.asInt(0)).isLessThanOrEqualTo(5));
+    }
+  }
+
+  @Test
+  void nameRanksTheUsualNameFirst() throws Exception {
+    assertThat(run("name", "x 3 2 0 1 0", "--json")).isZero();
+    assertThat(json(out.toString()).get("names").get(0).get("symbol").asText()).isEqualTo("C");
+  }
+
+  @Test
+  void aBatchAnswersLineByLineAndGoesOnAfterABadOne() throws Exception {
+    Path batch = Files.writeString(folder.resolve("q.txt"), "C\nQx\n\nAm7\n");
+    assertThat(run("chord", "--batch", batch.toString())).isZero();
+    List<String> lines = out.toString().lines().toList();
+    assertThat(lines).hasSize(3);
+    assertThat(json(lines.get(0)).get("canonical").asText()).isEqualTo("C");
+    assertThat(json(lines.get(1)).get("error").asText()).contains("Qx");
+    assertThat(json(lines.get(2)).get("canonical").asText()).isEqualTo("Am7");
+  }
+
+  @Test
+  void planWritesEveryFormatAskedFor() throws Exception {
+    Path xml = folder.resolve("x.musicxml");
+    Path txt = folder.resolve("x.txt");
+    Path js = folder.resolve("x.json");
+    assertThat(
+            run(
+                "plan",
+                DEMO.toString(),
+                "--out",
+                xml.toString(),
+                "--out",
+                txt.toString(),
+                "--out",
+                js.toString()))
+        .isZero();
+    assertThat(Files.readString(xml)).contains("<score-partwise");
+    assertThat(Files.readString(txt)).startsWith("Harbour Lamp");
+    assertThat(json(Files.readString(js)).get("capo").asInt()).isEqualTo(2);
+    assertThat(out.toString()).isEmpty();
+  }
+
+  @Test
+  void planTakesSchoolPatternAndTempo() throws Exception {
+    assertThat(
+            run(
+                "plan",
+                DEMO.toString(),
+                "--json",
+                "--school",
+                "two",
+                "--pattern",
+                "pinch-and-between",
+                "--tempo",
+                "70"))
+        .isZero();
+    JsonNode plan = json(out.toString());
+    assertThat(plan.get("tempo").asDouble()).isEqualTo(70);
+    assertThat(plan.get("notes")).noneMatch(n -> n.get("pick").asText().equals("a"));
+  }
+
+  @Test
+  void aChartWithAFaultIsRefusedWithItsPlaceAndLeavesNoFile() throws Exception {
+    Path chart = Files.writeString(folder.resolve("torn.cho"), "{sog}\n| C | Qx |\n{eog}\n");
+    Path target = folder.resolve("x.txt");
+    assertThat(run("plan", chart.toString(), "--out", target.toString())).isEqualTo(1);
+    assertThat(err.toString()).contains("torn.cho:2:7: ").contains("Qx");
+    assertThat(target).doesNotExist();
+  }
+
+  @Test
+  void aMissingOrBinaryFileIsNamed() throws Exception {
+    assertThat(run("plan", folder.resolve("none.cho").toString())).isEqualTo(1);
+    assertThat(err.toString()).contains("none.cho:1:1: cannot be read");
+    Path binary = Files.write(folder.resolve("b.cho"), new byte[] {(byte) 0xff, (byte) 0xfe, 0, 1});
+    assertThat(run("plan", binary.toString())).isEqualTo(1);
+    assertThat(err.toString()).contains("expected text in UTF-8");
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "plan",
+        "shapes",
+        "nonsense",
+        "plan x.cho --out x.doc",
+        "shapes C --tuning E",
+        "shapes C --capo 40",
+        "shapes C --hand huge",
+        "shapes C --frets 99",
+        "chord C --batch x"
+      })
+  void wrongUsageEndsWithTwoAndSaysSo(String line) {
+    assertThat(run(line.split(" "))).isEqualTo(2);
+    assertThat(err.toString()).isNotBlank();
+    assertThat(out.toString()).isEmpty();
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"chord|H", "name|3 2 0", "name|x x x y 0 0", "name|99 0 0 0 0 0"})
+  void aQueryThatCannotBeAnsweredEndsWithOne(String line) {
+    assertThat(run(line.split("\\|"))).isEqualTo(1);
+    assertThat(err.toString()).contains("expected");
+  }
+}

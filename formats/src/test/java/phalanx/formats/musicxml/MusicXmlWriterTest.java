@@ -1,0 +1,215 @@
+package phalanx.formats.musicxml;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import jakarta.xml.bind.JAXBElement;
+import java.io.ByteArrayInputStream;
+import java.io.InputStream;
+import java.io.StringReader;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import javax.xml.XMLConstants;
+import javax.xml.transform.stream.StreamSource;
+import javax.xml.validation.Schema;
+import javax.xml.validation.SchemaFactory;
+import org.audiveris.proxymusic.Backup;
+import org.audiveris.proxymusic.Fingering;
+import org.audiveris.proxymusic.Fret;
+import org.audiveris.proxymusic.Harmony;
+import org.audiveris.proxymusic.Note;
+import org.audiveris.proxymusic.PlacementText;
+import org.audiveris.proxymusic.ScorePartwise;
+import org.audiveris.proxymusic.StartStop;
+import org.audiveris.proxymusic.Technical;
+import org.audiveris.proxymusic.util.Marshalling;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.w3c.dom.ls.LSInput;
+import org.w3c.dom.ls.LSResourceResolver;
+import org.xml.sax.SAXParseException;
+import phalanx.arrangement.Arrangement;
+import phalanx.formats.Songs;
+import phalanx.fretting.StringSign;
+import phalanx.instrument.Finger;
+
+/** Against the MusicXML 4.0 schema that the binding library carries, and read back with it. */
+class MusicXmlWriterTest {
+
+  private static Schema schema;
+
+  @BeforeAll
+  static void loadSchema() throws Exception {
+    SchemaFactory factory = SchemaFactory.newInstance(XMLConstants.W3C_XML_SCHEMA_NS_URI);
+    factory.setResourceResolver(new EmptyImports());
+    try (InputStream in = Note.class.getResourceAsStream("/META-INF/jaxb/xsd/musicxml.xsd")) {
+      schema = factory.newSchema(new StreamSource(in));
+    }
+  }
+
+  /** The schema imports two small ones from the net: what it uses of them is declared here. */
+  private static final class EmptyImports implements LSResourceResolver {
+
+    private static final String XML =
+        "<xs:schema xmlns:xs='http://www.w3.org/2001/XMLSchema' targetNamespace='http://www.w3.org/XML/1998/namespace'>"
+            + "<xs:attribute name='lang' type='xs:language'/><xs:attribute name='space' type='xs:NCName'/></xs:schema>";
+    private static final String XLINK =
+        "<xs:schema xmlns:xs='http://www.w3.org/2001/XMLSchema' targetNamespace='http://www.w3.org/1999/xlink'>"
+            + "<xs:attribute name='href' type='xs:anyURI'/><xs:attribute name='type' type='xs:string'/>"
+            + "<xs:attribute name='role' type='xs:token'/><xs:attribute name='title' type='xs:token'/>"
+            + "<xs:attribute name='show' type='xs:token'/><xs:attribute name='actuate' type='xs:token'/></xs:schema>";
+
+    @Override
+    public LSInput resolveResource(String type, String ns, String id, String system, String base) {
+      try {
+        LSInput input =
+            ((org.w3c.dom.ls.DOMImplementationLS)
+                    org.w3c.dom.bootstrap.DOMImplementationRegistry.newInstance()
+                        .getDOMImplementation("LS"))
+                .createLSInput();
+        input.setSystemId(system);
+        input.setCharacterStream(new StringReader(ns.endsWith("namespace") ? XML : XLINK));
+        return input;
+      } catch (ReflectiveOperationException e) {
+        throw new IllegalStateException(e);
+      }
+    }
+  }
+
+  private record Played(int tick, int string, int fret, int midi, String pick, String finger) {}
+
+  private static ScorePartwise read(String xml) throws Exception {
+    byte[] bytes = xml.getBytes(StandardCharsets.UTF_8);
+    return (ScorePartwise) Marshalling.unmarshal(new ByteArrayInputStream(bytes));
+  }
+
+  /** The struck notes of one staff; tied ends are left out. */
+  private static List<Played> struck(ScorePartwise score, int staff, int capo) {
+    List<Played> notes = new ArrayList<>();
+    int barStart = 0;
+    for (ScorePartwise.Part.Measure measure : score.getPart().get(0).getMeasure()) {
+      int at = barStart;
+      int longest = barStart;
+      int before = at;
+      for (Object item : measure.getNoteOrBackupOrForward()) {
+        if (item instanceof Backup b) {
+          at -= b.getDuration().intValue();
+        } else if (item instanceof Note n) {
+          int start = n.getChord() == null ? at : before;
+          if (n.getChord() == null) {
+            before = at;
+            at += n.getDuration().intValue();
+          }
+          boolean tiedOn = n.getTie().stream().anyMatch(t -> t.getType() == StartStop.STOP);
+          if (n.getPitch() != null && !tiedOn && n.getStaff().intValue() == staff) {
+            notes.add(played(n, start, capo));
+          }
+          longest = Math.max(longest, at);
+        }
+      }
+      barStart = longest;
+    }
+    notes.sort((a, b) -> a.tick() != b.tick() ? a.tick() - b.tick() : b.string() - a.string());
+    return notes;
+  }
+
+  private static Played played(Note n, int start, int capo) {
+    Map<String, String> marks = new TreeMap<>();
+    n.getNotations().stream()
+        .flatMap(x -> x.getTiedOrSlurOrTuplet().stream())
+        .filter(Technical.class::isInstance)
+        .flatMap(t -> ((Technical) t).getUpBowOrDownBowOrHarmonic().stream())
+        .forEach(m -> marks.put(m.getName().getLocalPart(), text(m)));
+    int alter = n.getPitch().getAlter() == null ? 0 : n.getPitch().getAlter().intValue();
+    int natural =
+        List.of(0, 2, 4, 5, 7, 9, 11).get("CDEFGAB".indexOf(n.getPitch().getStep().name()));
+    int midi = 12 * (n.getPitch().getOctave() + 1) + natural + alter + capo;
+    return new Played(
+        start,
+        Integer.parseInt(marks.getOrDefault("string", "0")),
+        Integer.parseInt(marks.getOrDefault("fret", "-1")),
+        midi,
+        marks.get("pluck"),
+        marks.getOrDefault("fingering", ""));
+  }
+
+  private static String text(JAXBElement<?> mark) {
+    Object value = mark.getValue();
+    if (value instanceof org.audiveris.proxymusic.String s) {
+      return s.getValue().toString();
+    }
+    if (value instanceof Fret f) {
+      return f.getValue().toString();
+    }
+    return value instanceof Fingering f ? f.getValue() : ((PlacementText) value).getValue();
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {Songs.FOUR, Songs.SIX})
+  void isValidAgainstTheSchema(String chart) throws Exception {
+    String xml = MusicXmlWriter.write(Songs.arranged(chart));
+    assertThat(xml).contains("version=\"4.0\"");
+    schema.newValidator().validate(new StreamSource(new StringReader(xml)));
+  }
+
+  @Test
+  void theSchemaWouldNoticeAFault() {
+    String xml =
+        MusicXmlWriter.write(Songs.arranged(Songs.SIX))
+            .replace("<fret>", "<frett>")
+            .replace("</fret>", "</frett>");
+    org.assertj.core.api.Assertions.assertThatThrownBy(
+            () -> schema.newValidator().validate(new StreamSource(new StringReader(xml))))
+        .isInstanceOf(SAXParseException.class);
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {Songs.FOUR, Songs.SIX})
+  void readsBackToTheSameNotes(String chart) throws Exception {
+    Arrangement a = Songs.arranged(chart);
+    List<Played> wanted =
+        a.notes().stream()
+            .map(
+                n ->
+                    new Played(
+                        n.tick(),
+                        StringSign.number(n.string()),
+                        n.fret(),
+                        n.midi(),
+                        n.pick().letter(),
+                        n.fretFinger().map(Finger::sign).orElse("")))
+            .toList();
+    ScorePartwise score = read(MusicXmlWriter.write(a));
+    int capo = a.song().guitar().capo();
+    assertThat(struck(score, 2, capo)).isEqualTo(wanted);
+    assertThat(struck(score, 1, capo))
+        .extracting(Played::tick, Played::midi, Played::pick, Played::finger)
+        .containsExactlyElementsOf(
+            wanted.stream()
+                .map(
+                    w ->
+                        org.assertj.core.api.Assertions.tuple(
+                            w.tick(), w.midi(), w.pick(), w.finger()))
+                .toList());
+  }
+
+  @Test
+  void carriesEveryChordWithItsFrame() throws Exception {
+    Arrangement a = Songs.arranged(Songs.FOUR);
+    List<Harmony> harmonies =
+        read(MusicXmlWriter.write(a)).getPart().get(0).getMeasure().stream()
+            .flatMap(m -> m.getNoteOrBackupOrForward().stream())
+            .filter(Harmony.class::isInstance)
+            .map(Harmony.class::cast)
+            .toList();
+    assertThat(harmonies).hasSize(a.slots().size());
+    for (int i = 0; i < harmonies.size(); i++) {
+      int sounding = a.slots().get(i).shape().orElseThrow().soundingStrings().size();
+      assertThat(harmonies.get(i).getFrame().getFrameNote()).hasSize(sounding);
+    }
+  }
+}
