@@ -6,7 +6,7 @@ import java.io.IOException;
 import java.net.URL;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import javafx.application.Application;
@@ -42,6 +42,11 @@ public final class PhalanxApp extends Application {
 
   @Override
   public void start(Stage stage) {
+    show(stage, getParameters().getUnnamed().stream().findFirst().map(Path::of));
+  }
+
+  /** Shows the window with a chart, or with an empty song. */
+  void show(Stage stage, Optional<Path> chart) {
     window = stage;
     TypeFace.load();
     setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
@@ -54,10 +59,7 @@ public final class PhalanxApp extends Application {
     stage.setMinWidth(960);
     stage.setMinHeight(600);
     stage.setScene(scene);
-    List<String> files = getParameters().getUnnamed();
-    if (!files.isEmpty()) {
-      open(Path.of(files.get(0)));
-    }
+    chart.ifPresent(this::open);
     stage.show();
     bench.start();
   }

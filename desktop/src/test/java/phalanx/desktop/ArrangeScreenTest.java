@@ -1,0 +1,167 @@
+package phalanx.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.function.BooleanSupplier;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.framework.junit5.Stop;
+import org.testfx.util.WaitForAsyncUtils;
+import phalanx.arrangement.Slot;
+import phalanx.desktop.model.Workspace;
+import phalanx.desktop.strip.StripView;
+
+/** Drives the window as a player does and looks at what the player sees. */
+@ExtendWith(ApplicationExtension.class)
+class ArrangeScreenTest {
+
+  private PhalanxApp app;
+
+  @Start
+  void start(Stage stage) {
+    app = new PhalanxApp();
+    app.show(stage, java.util.Optional.of(Demo.FILE));
+  }
+
+  @Stop
+  void stop() {
+    app.stop();
+  }
+
+  @BeforeEach
+  void planned() throws TimeoutException {
+    until(() -> workspace().arrangementProperty().get() != null);
+  }
+
+  private Workspace workspace() {
+    return app.workspace();
+  }
+
+  private static void until(BooleanSupplier reached) throws TimeoutException {
+    WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, reached::getAsBoolean);
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  private static String text(FxRobot robot, String id) {
+    return robot.lookup(id).queryAs(Label.class).getText();
+  }
+
+  private Slot selected() {
+    return workspace().selectedSlot().orElseThrow();
+  }
+
+  @Test
+  void opensTheDemoWithBothHandsPlanned(FxRobot robot) {
+    assertThat(text(robot, "#song-title")).isEqualTo("Harbour Lamp");
+    assertThat(text(robot, "#inspector-title")).isEqualTo("G · bar 1");
+    assertThat(text(robot, "#where")).startsWith("bar 1 of 28");
+    assertThat(robot.lookup("#problems").query().isVisible()).isFalse();
+    assertThat(robot.lookup(".card").queryAll().size()).isGreaterThanOrEqualTo(4);
+  }
+
+  @Test
+  void arrowKeysWalkFromChordToChordAndTheViewFollows(FxRobot robot) {
+    robot.type(KeyCode.RIGHT, 5);
+    assertThat(text(robot, "#inspector-title")).isEqualTo("D/F♯ · bar 6");
+    robot.type(KeyCode.LEFT);
+    assertThat(text(robot, "#inspector-title")).isEqualTo("G · bar 5");
+    robot.type(KeyCode.DOWN);
+    assertThat(text(robot, "#inspector-title")).isEqualTo("Em7 · bar 7");
+    robot.type(KeyCode.END);
+    StripView strip = robot.lookup("#strip").queryAs(StripView.class);
+    assertThat(text(robot, "#where")).startsWith("bar 28 of 28");
+    assertThat(strip.scrolled()).isGreaterThan(500);
+    robot.type(KeyCode.HOME);
+    assertThat(strip.scrolled()).isZero();
+  }
+
+  @Test
+  void aClickOnACardPinsItsShapeAndUndoTakesItBack(FxRobot robot) throws TimeoutException {
+    robot.type(KeyCode.RIGHT, 5);
+    Button card = robot.lookup("#card-3").queryAs(Button.class);
+    String held = selected().shape().orElseThrow().fretText();
+    String wanted = card.getAccessibleText().split(" ")[0];
+    robot.clickOn(card);
+    until(() -> selected().pinned());
+    assertThat(selected().shape().orElseThrow().fretText()).isEqualTo(wanted).isNotEqualTo(held);
+    assertThat(text(robot, "#inspector-title")).endsWith("pinned");
+    robot.clickOn("#undo");
+    until(() -> !selected().pinned());
+    assertThat(selected().shape().orElseThrow().fretText()).isEqualTo(held);
+    robot.push(KeyCode.CONTROL, KeyCode.Y);
+    until(() -> selected().pinned());
+    robot.push(KeyCode.CONTROL, KeyCode.Z);
+    until(() -> !selected().pinned());
+  }
+
+  @Test
+  void digitsAndPPinFromTheKeyboard(FxRobot robot) throws TimeoutException {
+    robot.type(KeyCode.DIGIT2);
+    until(() -> selected().pinned());
+    robot.type(KeyCode.P);
+    until(() -> !selected().pinned());
+  }
+
+  @Test
+  void aClickOnTheStripSelectsTheChordThere(FxRobot robot) {
+    StripView strip = robot.lookup("#strip").queryAs(StripView.class);
+    robot.clickOn(robot.offset(strip, 200, -100));
+    assertThat(text(robot, "#inspector-title")).isEqualTo("Cadd9 · bar 2");
+  }
+
+  @Test
+  void zoomsWithTheKeyboard(FxRobot robot) {
+    StripView strip = robot.lookup("#strip").queryAs(StripView.class);
+    robot.type(KeyCode.MINUS, 2);
+    assertThat(strip.zoom()).isLessThan(0.8);
+    robot.type(KeyCode.DIGIT0);
+    assertThat(strip.zoom()).isEqualTo(1);
+  }
+
+  @Test
+  void choosingAnotherSchoolChangesTheFingersAtOnce(FxRobot robot) throws TimeoutException {
+    robot.clickOn("#school");
+    robot.clickOn("thumb and two");
+    until(
+        () ->
+            workspace().arrangementProperty().get().notes().stream()
+                .noneMatch(n -> n.pick().letter().equals("a")));
+    assertThat(workspace().song().school().words()).isEqualTo("thumb and two");
+  }
+
+  @Test
+  void theKeySheetComesAndGoes(FxRobot robot) {
+    robot.type(KeyCode.F1);
+    assertThat(robot.lookup("#shortcuts").query().isVisible()).isTrue();
+    robot.type(KeyCode.ESCAPE);
+    assertThat(robot.lookup("#shortcuts").query().isVisible()).isFalse();
+  }
+
+  @Test
+  void aFaultyChartShowsItsProblemsAndTheRest(FxRobot robot, @TempDir Path folder)
+      throws IOException, TimeoutException {
+    Path chart =
+        Files.writeString(
+            folder.resolve("torn.cho"), "{title: Torn}\n{sog}\n| C | Qx | G |\n{eog}\n");
+    robot.interact(() -> app.open(chart));
+    until(() -> workspace().arrangementProperty().get().slots().size() == 3);
+    assertThat(text(robot, "#problems")).startsWith("torn.cho:3:7: cannot read the chord “Qx”");
+    assertThat(robot.lookup("#problems").query().isVisible()).isTrue();
+    robot.clickOn("#strip").type(KeyCode.HOME).type(KeyCode.RIGHT);
+    assertThat(text(robot, "#inspector-details")).contains("is not a chord");
+  }
+}

@@ -1,0 +1,80 @@
+package phalanx.desktop.model;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Queue;
+import org.junit.jupiter.api.Test;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.ShapeChoice;
+import phalanx.desktop.Demo;
+import phalanx.fretting.Shape;
+import phalanx.song.Song;
+
+class WorkspaceTest {
+
+  private final Queue<Runnable> waiting = new ArrayDeque<>();
+
+  private Workspace opened() {
+    Workspace workspace = new Workspace(new PlanService(Runnable::run, Runnable::run));
+    workspace.open(Demo.song(), List.of());
+    return workspace;
+  }
+
+  @Test
+  void aPinIsPlannedUndoneAndRedone() {
+    Workspace workspace = opened();
+    workspace.select(3);
+    Shape held = workspace.selectedSlot().orElseThrow().shape().orElseThrow();
+    Shape other =
+        ShapeChoice.of(workspace.arrangementProperty().get(), 3, 5).stream()
+            .filter(c -> !c.chosen())
+            .findFirst()
+            .orElseThrow()
+            .shape();
+    workspace.pin(other);
+    assertThat(workspace.selectedSlot().orElseThrow().shape()).contains(other);
+    workspace.undo();
+    assertThat(workspace.selectedSlot().orElseThrow().shape()).contains(held);
+    workspace.redo();
+    assertThat(workspace.selectedSlot().orElseThrow().shape()).contains(other);
+    workspace.togglePin();
+    assertThat(workspace.song().pins()).isEmpty();
+  }
+
+  @Test
+  void selectionStaysInsideTheSong() {
+    Workspace workspace = opened();
+    workspace.select(-3);
+    assertThat(workspace.selectedProperty().get()).isZero();
+    workspace.select(Integer.MAX_VALUE);
+    int last = workspace.arrangementProperty().get().slots().size() - 1;
+    assertThat(workspace.selectedProperty().get()).isEqualTo(last);
+  }
+
+  @Test
+  void onlyTheNewestQuestionIsAnswered() {
+    PlanService service = new PlanService(waiting::add, Runnable::run);
+    List<Arrangement> answers = new ArrayList<>();
+    Song song = Demo.song();
+    service.plan(song, answers::add);
+    service.plan(song.withTempo(120), answers::add);
+    while (!waiting.isEmpty()) {
+      waiting.remove().run();
+    }
+    assertThat(answers).extracting(a -> a.song().tempo()).containsExactly(120.0);
+  }
+
+  @Test
+  void anAnswerOvertakenWhileItWasMadeIsDropped() {
+    Queue<Runnable> toInterface = new ArrayDeque<>();
+    PlanService service = new PlanService(Runnable::run, toInterface::add);
+    List<Arrangement> answers = new ArrayList<>();
+    service.plan(Demo.song(), answers::add);
+    service.plan(Demo.song().withTempo(70), answers::add);
+    toInterface.forEach(Runnable::run);
+    assertThat(answers).extracting(a -> a.song().tempo()).containsExactly(70.0);
+  }
+}

@@ -1,0 +1,69 @@
+package phalanx.desktop.strip;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import phalanx.arrangement.Arrangement;
+import phalanx.desktop.Demo;
+
+class StripLayoutTest {
+
+  private static final Arrangement DEMO = Demo.arrangement();
+
+  @ParameterizedTest
+  @ValueSource(doubles = {0.4, 0.7, 1, 1.6, 2.2})
+  void everySlotIsFoundWhereItIsDrawn(double zoom) {
+    StripLayout layout = new StripLayout(DEMO, 820, zoom);
+    for (int i = 0; i < DEMO.slots().size(); i++) {
+      StripLayout.StripSystem system = layout.systemOf(i);
+      double x = layout.x(system, DEMO.slots().get(i).played().tick());
+      assertThat(layout.slotAt(x, system.y() + 60)).contains(i);
+    }
+  }
+
+  @Test
+  void showsTwoBarsAcrossAtTheUsualSizeAndMoreWhenSmaller() {
+    assertThat(new StripLayout(DEMO, 820, 1).systems().get(0).bars()).hasSize(2);
+    assertThat(new StripLayout(DEMO, 820, 0.4).systems().get(1).bars().size()).isGreaterThan(2);
+  }
+
+  @Test
+  void nothingOverlapsFromTopToBottom() {
+    StripLayout layout = new StripLayout(DEMO, 820, 1);
+    double bottom = 0;
+    for (StripLayout.StripSystem system : layout.systems()) {
+      assertThat(system.y()).isGreaterThanOrEqualTo(bottom);
+      bottom = system.y() + layout.systemHeight();
+    }
+    assertThat(layout.height()).isGreaterThanOrEqualTo(bottom);
+    assertThat(layout.stringY(5)).isGreaterThan(layout.laneY(layout.lanes().get(3)));
+    assertThat(layout.lettersY()).isLessThan(layout.thumbY());
+    assertThat(layout.thumbY()).isLessThan(layout.countY());
+  }
+
+  @Test
+  void onlyWhatCanBeSeenIsVisible() {
+    StripLayout layout = new StripLayout(DEMO, 820, 1);
+    assertThat(layout.visible(0, 400).size()).isLessThanOrEqualTo(2);
+    assertThat(layout.visible(layout.height() - 10, layout.height()))
+        .contains(layout.systems().get(layout.systems().size() - 1));
+    assertThat(layout.visible(0, layout.height())).isEqualTo(layout.systems());
+  }
+
+  @Test
+  void upAndDownComeBackToTheSamePlace() {
+    StripLayout layout = new StripLayout(DEMO, 820, 1);
+    int slot = 5;
+    assertThat(layout.slotAcross(layout.slotAcross(slot, 1), -1)).isEqualTo(slot);
+    assertThat(layout.slotAcross(0, -1)).isZero();
+  }
+
+  @Test
+  void aPointBesideTheBarsIsNoSlot() {
+    StripLayout layout = new StripLayout(DEMO, 820, 1);
+    assertThat(layout.slotAt(10, 100)).isEmpty();
+    assertThat(layout.slotAt(400, layout.height() + 50)).isEmpty();
+  }
+}
