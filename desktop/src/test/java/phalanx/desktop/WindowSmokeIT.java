@@ -11,11 +11,15 @@ import java.util.concurrent.atomic.AtomicReference;
 import javafx.application.Platform;
 import javafx.scene.image.WritableImage;
 import javafx.scene.robot.Robot;
+import javafx.stage.Screen;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 
 /** Once in a real window on a real display: start, look, close. */
 class WindowSmokeIT {
+
+  /** The strip alone draws in some dozens of shades; a blank window has one or two. */
+  private static final int FEWEST_COLOURS = 50;
 
   private static void onInterfaceThread(Runnable task) throws InterruptedException {
     CountDownLatch done = new CountDownLatch(1);
@@ -50,24 +54,23 @@ class WindowSmokeIT {
     for (int wait = 0; wait < 100 && app.workspace().arrangementProperty().get() == null; wait++) {
       Thread.sleep(100);
     }
-    Thread.sleep(500);
     AtomicReference<Set<Integer>> colours = new AtomicReference<>(new HashSet<>());
-    onInterfaceThread(() -> colours.set(coloursOf(window.get())));
+    // A new window takes some frames to reach the screen.
+    for (int look = 0; look < 40 && colours.get().size() <= FEWEST_COLOURS; look++) {
+      Thread.sleep(250);
+      onInterfaceThread(() -> colours.set(coloursOnScreen()));
+    }
     onInterfaceThread(
         () -> {
           window.get().close();
           app.stop();
         });
-    // The strip alone draws in some dozens of shades; a blank window has one or two.
-    assertThat(colours.get().size()).isGreaterThan(50);
+    assertThat(colours.get().size()).isGreaterThan(FEWEST_COLOURS);
     assertThat(window.get().isShowing()).isFalse();
   }
 
-  private static Set<Integer> coloursOf(Stage window) {
-    WritableImage shot =
-        new Robot()
-            .getScreenCapture(
-                null, window.getX(), window.getY(), window.getWidth(), window.getHeight());
+  private static Set<Integer> coloursOnScreen() {
+    WritableImage shot = new Robot().getScreenCapture(null, Screen.getPrimary().getBounds());
     Set<Integer> colours = new HashSet<>();
     for (int y = 0; y < shot.getHeight(); y += 2) {
       for (int x = 0; x < shot.getWidth(); x += 2) {
