@@ -45,6 +45,8 @@ public enum CostTerm {
   NO_LOW_STRING("low string unused", 0.12),
   /** Strings above the highest sounding one, which the fingers would pluck: 1, 3, 6 for 1, 2, 3. */
   NO_HIGH_STRING("high string unused", 0.5),
+  /** Strings that sound the very note another string sounds. */
+  UNISON("same note on two strings", 0.2),
   /** The chord's plain fifth is not there. */
   NO_FIFTH("no fifth", 0.25),
   /** Tones of the chord, beyond the essential ones and the fifth, that are not there. */

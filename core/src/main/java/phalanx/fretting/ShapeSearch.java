@@ -197,6 +197,20 @@ public final class ShapeSearch {
     return muted;
   }
 
+  private int unisons(int[] f) {
+    int same = 0;
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      boolean twice = false;
+      for (int other = 0; other < s && f[s] != Shape.SILENT; other++) {
+        twice |=
+            f[other] != Shape.SILENT
+                && query.guitar().midi(s, f[s]) == query.guitar().midi(other, f[other]);
+      }
+      same += twice ? 1 : 0;
+    }
+    return same;
+  }
+
   /** The units of the terms that do not depend on the fingers. */
   private double[] chordUnits(int[] f, int covered) {
     double[] units = new double[CostTerm.values().length];
@@ -204,6 +218,7 @@ public final class ShapeSearch {
     units[CostTerm.MUTED_INSIDE.ordinal()] = mutedInside(f);
     units[CostTerm.NO_LOW_STRING.ordinal()] = triangle(lowest(f));
     units[CostTerm.NO_HIGH_STRING.ordinal()] = triangle(Tuning.STRINGS - 1 - highest(f));
+    units[CostTerm.UNISON.ordinal()] = unisons(f);
     units[CostTerm.POSITION.ordinal()] = Math.max(0, lowFret - 1);
     int tones = (1 << query.chord().tones().size()) - 1;
     int missing = tones & ~covered;

@@ -106,7 +106,9 @@ final class Inspector extends VBox {
                             s.comfortable(),
                             s.limit()))
             .orElse("no span to stretch");
-    return words + next.map(n -> " · dashed: next, " + n.played().harmony().label()).orElse("");
+    return words
+        + next.map(n -> "\ndashed: where fingers go for " + n.played().harmony().label())
+            .orElse("");
   }
 
   private static String detailWords(Arrangement arrangement, int index, Slot slot, Shape shape) {

@@ -173,7 +173,8 @@ final class StripPainter {
     int to = Math.min(hold.toTick(), system.endTick());
     double x = layout.x(system, from) - RING;
     boolean ends = hold.toTick() <= system.endTick();
-    double right = layout.x(system, to - 1) + (hold.guides() && ends ? 22 : 0);
+    double edge = StripLayout.LEFT + system.bars().size() * layout.barWidth() - 3;
+    double right = Math.min(edge, layout.x(system, to - 1) + (hold.guides() && ends ? 22 : 0));
     double y = layout.laneY(hold.finger()) + 2;
     gc.setFill(palette.get(hold.guides() ? "hold-guide" : "hold"));
     gc.fillRoundRect(x, y, right - x, HOLD, HOLD, HOLD);
