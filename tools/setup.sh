@@ -23,7 +23,7 @@ need_java() {
 # The system libraries a window needs, and a virtual display for machines without a monitor.
 need_window() {
     local gtk
-    gtk=$(ldconfig -p 2>/dev/null | grep -c 'libgtk-3.so.0' || true)
+    gtk=$(PATH=$PATH:/sbin:/usr/sbin ldconfig -p 2>/dev/null | grep -c 'libgtk-3.so.0' || true)
     if [ "$gtk" != 0 ] && command -v Xvfb >/dev/null && command -v xauth >/dev/null; then
         return
     fi

@@ -104,7 +104,8 @@ final class FingerSearch {
         return;
       }
       for (int s = high + 1; s < notes[next]; s++) {
-        if (frets[s] == 0) {
+        // Under a barre a string can sound only at the barre or higher up.
+        if (frets[s] >= 0 && frets[s] < fret) {
           return;
         }
         silent += frets[s] == Shape.SILENT ? 1 : 0;

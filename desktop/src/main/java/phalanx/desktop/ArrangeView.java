@@ -6,6 +6,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import phalanx.arrangement.Slot;
 import phalanx.desktop.model.Workspace;
@@ -22,8 +23,9 @@ final class ArrangeView extends VBox {
     this.workspace = workspace;
     strip = new StripView(workspace, palette);
     getStyleClass().add("arrange");
-    VBox.setVgrow(strip, Priority.ALWAYS);
-    getChildren().addAll(header(), problems(), strip);
+    StackPane body = new StackPane(strip, empty());
+    VBox.setVgrow(body, Priority.ALWAYS);
+    getChildren().addAll(header(), problems(), body);
   }
 
   private HBox header() {
@@ -57,11 +59,33 @@ final class ArrangeView extends VBox {
                 workspace.arrangementProperty(),
                 workspace.selectedProperty()));
     pin.setOnAction(e -> workspace.togglePin());
+    pin.disableProperty()
+        .bind(
+            Bindings.createBooleanBinding(
+                () -> workspace.selectedSlot().flatMap(Slot::shape).isEmpty(),
+                workspace.arrangementProperty(),
+                workspace.selectedProperty()));
     Label keys = new Label("F1 keys");
     keys.getStyleClass().add("where");
     HBox header = new HBox(section, where, busy, grow, keys, pin);
     header.getStyleClass().add("arrange-header");
     return header;
+  }
+
+  /** What to do while no chart is open. */
+  private Label empty() {
+    Label label =
+        new Label(
+            "No bars yet. Press Ctrl O and open a ChordPro chart with its bars in a grid:\n\n"
+                + "{start_of_grid: Verse}\n| G . . . | D/F# . Em7 . |\n{end_of_grid}");
+    label.setId("empty");
+    label.getStyleClass().add("empty");
+    label
+        .visibleProperty()
+        .bind(
+            Bindings.createBooleanBinding(
+                () -> workspace.song().sections().isEmpty(), workspace.historyProperty()));
+    return label;
   }
 
   private String sectionName(Slot slot) {

@@ -52,6 +52,7 @@ final class Inspector extends VBox {
     getChildren().addAll(title, neck, span, details, heading, scroll);
     workspace.arrangementProperty().addListener(o -> show());
     workspace.selectedProperty().addListener(o -> show());
+    show();
   }
 
   private static Label label(String style) {
@@ -66,7 +67,9 @@ final class Inspector extends VBox {
 
   private void show() {
     Optional<Slot> selected = workspace.selectedSlot();
+    setVisible(selected.isPresent());
     if (selected.isEmpty()) {
+      choices = List.of();
       return;
     }
     Arrangement arrangement = workspace.arrangementProperty().get();

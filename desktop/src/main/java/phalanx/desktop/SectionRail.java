@@ -2,6 +2,7 @@ package phalanx.desktop;
 
 import java.util.ArrayList;
 import java.util.List;
+import javafx.beans.binding.Bindings;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -23,6 +24,7 @@ final class SectionRail extends VBox {
     screen.getStyleClass().add("rail-screen");
     Label heading = new Label("Jump to");
     heading.getStyleClass().add("rail-heading");
+    heading.visibleProperty().bind(Bindings.isNotEmpty(sections.getChildren()));
     getChildren().addAll(screen, heading, sections);
     workspace.arrangementProperty().addListener(o -> show());
     workspace.selectedProperty().addListener(o -> mark());
@@ -34,6 +36,7 @@ final class SectionRail extends VBox {
     for (int s = 0; s < arrangement.song().sections().size(); s++) {
       String label = arrangement.song().sections().get(s).label();
       Button button = new Button(label.isEmpty() ? "Part " + (s + 1) : label);
+      button.setId("section-" + (s + 1));
       button.getStyleClass().add("rail-section");
       button.setMaxWidth(Double.MAX_VALUE);
       int section = s;

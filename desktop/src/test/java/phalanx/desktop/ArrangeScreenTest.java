@@ -164,4 +164,63 @@ class ArrangeScreenTest {
     robot.clickOn("#strip").type(KeyCode.HOME).type(KeyCode.RIGHT);
     assertThat(text(robot, "#inspector-details")).contains("is not a chord");
   }
+
+  @Test
+  void withoutBarsItSaysHowToBegin(FxRobot robot, @TempDir Path folder)
+      throws IOException, TimeoutException {
+    assertThat(robot.lookup("#empty").query().isVisible()).isFalse();
+    Path chart = Files.writeString(folder.resolve("blank.cho"), "{title: Blank}\n");
+    robot.interact(() -> app.open(chart));
+    until(() -> workspace().arrangementProperty().get().slots().isEmpty());
+    assertThat(robot.lookup("#empty").query().isVisible()).isTrue();
+    assertThat(robot.lookup("#inspector").query().isVisible()).isFalse();
+    assertThat(text(robot, "#problems")).startsWith("blank.cho:1:1: expected bars");
+  }
+
+  @Test
+  void theRailJumpsToASection(FxRobot robot) {
+    robot.clickOn("#section-3");
+    assertThat(text(robot, "#inspector-title")).isEqualTo("C · bar 21");
+    assertThat(robot.lookup("#section-3").query().getStyleClass()).contains("here");
+    assertThat(robot.lookup("#section-1").query().getStyleClass()).doesNotContain("here");
+  }
+
+  @Test
+  void aChipChangesTheCapoAndUndoBringsItBack(FxRobot robot) throws TimeoutException {
+    int before = workspace().arrangementProperty().get().notes().get(0).midi();
+    robot.clickOn("#capo");
+    robot.clickOn("fret 4");
+    until(() -> workspace().arrangementProperty().get().song().guitar().capo() == 4);
+    assertThat(workspace().arrangementProperty().get().notes().get(0).midi()).isEqualTo(before + 2);
+    assertThat(robot.lookup("#capo").queryAs(javafx.scene.control.MenuButton.class).getText())
+        .isEqualTo("Capo 4");
+    robot.push(KeyCode.CONTROL, KeyCode.Z);
+    until(() -> workspace().arrangementProperty().get().song().guitar().capo() == 2);
+    assertThat(robot.lookup("#undo").query().isDisabled()).isTrue();
+    assertThat(robot.lookup("#redo").query().isDisabled()).isFalse();
+  }
+
+  @Test
+  void thePinButtonSaysWhatItDoes(FxRobot robot) throws TimeoutException {
+    Button pin = robot.lookup("#pin").queryAs(Button.class);
+    assertThat(pin.getText()).isEqualTo("Pin shape");
+    robot.clickOn(pin);
+    until(() -> selected().pinned());
+    assertThat(pin.getText()).isEqualTo("Unpin shape");
+    assertThat(robot.lookup("#card-1").queryAs(Button.class).getAccessibleText())
+        .contains("pinned by you");
+  }
+
+  @Test
+  void everyControlIsReachedByTab(FxRobot robot) {
+    java.util.Set<String> reached = new java.util.HashSet<>();
+    for (int press = 0; press < 40; press++) {
+      robot.type(KeyCode.TAB);
+      String id = robot.lookup("#strip").query().getScene().getFocusOwner().getId();
+      reached.add(String.valueOf(id));
+    }
+    assertThat(reached)
+        .contains(
+            "strip", "capo", "hand", "school", "pattern", "tempo", "pin", "card-1", "section-2");
+  }
 }

@@ -26,21 +26,34 @@ public final class PlanService {
     this.interfaceThread = interfaceThread;
   }
 
-  /** Plans a song and hands the plan over, unless a newer question came meanwhile. */
-  public void plan(Song song, Consumer<Arrangement> answer) {
+  /**
+   * Plans a song and hands the plan over, unless a newer question came meanwhile.
+   *
+   * @param answer takes the plan
+   * @param fault takes what went wrong instead
+   */
+  public void plan(Song song, Consumer<Arrangement> answer, Consumer<RuntimeException> fault) {
     long question = newest.incrementAndGet();
     worker.execute(
         () -> {
           if (newest.get() != question) {
             return;
           }
-          Arrangement arrangement = arranger.arrange(song);
-          interfaceThread.execute(
-              () -> {
-                if (newest.get() == question) {
-                  answer.accept(arrangement);
-                }
-              });
+          try {
+            Arrangement arrangement = arranger.arrange(song);
+            deliver(question, () -> answer.accept(arrangement));
+          } catch (RuntimeException e) {
+            deliver(question, () -> fault.accept(e));
+          }
+        });
+  }
+
+  private void deliver(long question, Runnable news) {
+    interfaceThread.execute(
+        () -> {
+          if (newest.get() == question) {
+            news.run();
+          }
         });
   }
 }

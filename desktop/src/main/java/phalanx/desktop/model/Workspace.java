@@ -74,6 +74,10 @@ public final class Workspace {
           arrangement.set(done);
           planning.set(false);
           select(selected.get());
+        },
+        fault -> {
+          planning.set(false);
+          problems.add("This song could not be planned; undo the last change. (" + fault + ")");
         });
   }
 

@@ -39,6 +39,7 @@ public final class StripView extends Region {
     setAccessibleRole(AccessibleRole.NODE);
     bar.setOrientation(Orientation.VERTICAL);
     bar.setFocusTraversable(false);
+    bar.setVisible(false);
     getChildren().addAll(canvas, bar);
     bar.valueProperty().addListener(o -> paint());
     workspace.arrangementProperty().addListener(o -> rebuild());

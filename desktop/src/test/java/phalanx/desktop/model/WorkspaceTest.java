@@ -59,8 +59,8 @@ class WorkspaceTest {
     PlanService service = new PlanService(waiting::add, Runnable::run);
     List<Arrangement> answers = new ArrayList<>();
     Song song = Demo.song();
-    service.plan(song, answers::add);
-    service.plan(song.withTempo(120), answers::add);
+    service.plan(song, answers::add, WorkspaceTest::unexpected);
+    service.plan(song.withTempo(120), answers::add, WorkspaceTest::unexpected);
     while (!waiting.isEmpty()) {
       waiting.remove().run();
     }
@@ -72,9 +72,21 @@ class WorkspaceTest {
     Queue<Runnable> toInterface = new ArrayDeque<>();
     PlanService service = new PlanService(Runnable::run, toInterface::add);
     List<Arrangement> answers = new ArrayList<>();
-    service.plan(Demo.song(), answers::add);
-    service.plan(Demo.song().withTempo(70), answers::add);
+    service.plan(Demo.song(), answers::add, WorkspaceTest::unexpected);
+    service.plan(Demo.song().withTempo(70), answers::add, WorkspaceTest::unexpected);
     toInterface.forEach(Runnable::run);
     assertThat(answers).extracting(a -> a.song().tempo()).containsExactly(70.0);
+  }
+
+  private static void unexpected(RuntimeException fault) {
+    throw fault;
+  }
+
+  @Test
+  void aFaultWhilePlanningIsToldAndTheOldPlanStays() {
+    PlanService service = new PlanService(Runnable::run, Runnable::run);
+    List<RuntimeException> faults = new ArrayList<>();
+    service.plan(null, a -> {}, faults::add);
+    assertThat(faults).hasSize(1);
   }
 }

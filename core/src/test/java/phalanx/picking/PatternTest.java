@@ -1,0 +1,70 @@
+package phalanx.picking;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class PatternTest {
+
+  private static final Pattern BAR = AlternatingThumb.FINGERS_BETWEEN.bar(20160, 5040, false);
+
+  @Test
+  void theThumbKeepsTheBeatAndTheFingersAnswer() {
+    assertThat(BAR.steps())
+        .extracting(Pattern.Step::tick)
+        .containsExactly(0, 2520, 5040, 7560, 10080, 12600, 15120, 17640);
+    assertThat(BAR.steps())
+        .extracting(s -> s.roles().get(0))
+        .containsExactly(
+            Role.ROOT,
+            Role.MIDDLE,
+            Role.ALTERNATE,
+            Role.UPPER,
+            Role.ROOT,
+            Role.MIDDLE,
+            Role.ALTERNATE,
+            Role.TUNE);
+    assertThat(BAR.closestSteps()).isEqualTo(2520);
+  }
+
+  @Test
+  void aCompoundBeatHasTwoAnswers() {
+    Pattern six = AlternatingThumb.FINGERS_BETWEEN.bar(15120, 7560, true);
+    assertThat(six.steps())
+        .extracting(Pattern.Step::tick)
+        .containsExactly(0, 2520, 5040, 7560, 10080, 12600);
+  }
+
+  @Test
+  void aPinchIsOneStepOfTwoRoles() {
+    Pattern pinch = AlternatingThumb.PINCH_AND_BETWEEN.bar(20160, 5040, false);
+    assertThat(pinch.steps().get(0).roles()).containsExactly(Role.ROOT, Role.TUNE);
+  }
+
+  @ParameterizedTest
+  @EnumSource(AlternatingThumb.class)
+  void fillsOddMetresToo(AlternatingThumb pattern) {
+    Pattern five = pattern.bar(25200, 5040, false);
+    assertThat(five.steps().stream().filter(s -> s.roles().get(0).isThumb())).hasSize(5);
+  }
+
+  @Test
+  void aPartOfABarHasItsOwnSteps() {
+    assertThat(BAR.between(10080, 20160)).hasSize(4);
+    assertThat(BAR.between(1, 2520)).isEmpty();
+  }
+
+  @Test
+  void stepsMustComeInOrderInsideTheBar() {
+    Pattern.Step late = new Pattern.Step(20160, List.of(Role.ROOT));
+    Pattern.Step first = new Pattern.Step(0, List.of(Role.ROOT));
+    assertThatThrownBy(() -> new Pattern("x", 20160, List.of(late)))
+        .isInstanceOf(IllegalArgumentException.class);
+    assertThatThrownBy(() -> new Pattern("x", 20160, List.of(first, first)))
+        .isInstanceOf(IllegalArgumentException.class);
+  }
+}
