@@ -42,7 +42,7 @@ public enum CostTerm {
   /** Silent strings between sounding ones. */
   MUTED_INSIDE("muted string inside", 0.7),
   /** Strings below the bass that do not sound: 1, 3, 6 for 1, 2, 3. */
-  NO_LOW_STRING("low string unused", 0.12),
+  NO_LOW_STRING("low string unused", 0.18),
   /** Strings above the highest sounding one, which the fingers would pluck: 1, 3, 6 for 1, 2, 3. */
   NO_HIGH_STRING("high string unused", 0.5),
   /** Strings that sound the very note another string sounds. */
