@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import phalanx.instrument.Finger;
-import phalanx.instrument.Hand;
 
 /**
  * What it costs the fretting hand to go from one shape to the next.
@@ -49,11 +48,6 @@ public final class ChangeCosts {
 
   public ChangeCosts(Reach reach) {
     this.reach = reach;
-  }
-
-  /** The hand these costs are for. */
-  public Hand hand() {
-    return reach.hand();
   }
 
   /**

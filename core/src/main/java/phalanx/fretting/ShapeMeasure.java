@@ -25,17 +25,8 @@ final class ShapeMeasure {
   private final double[] units = new double[TERMS];
 
   ShapeMeasure(Reach reach) {
-    this(reach, Stream.of(CostTerm.values()).mapToDouble(CostTerm::weight).toArray());
-  }
-
-  /** With other weights than the usual ones, in the order of {@link CostTerm}. */
-  ShapeMeasure(Reach reach, double[] weights) {
     this.reach = reach;
-    this.weights = weights.clone();
-  }
-
-  double weight(CostTerm term) {
-    return weights[term.ordinal()];
+    weights = Stream.of(CostTerm.values()).mapToDouble(CostTerm::weight).toArray();
   }
 
   /** What the fingers cost, or {@link #OUT_OF_REACH}. */

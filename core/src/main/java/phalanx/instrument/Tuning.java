@@ -76,9 +76,4 @@ public record Tuning(List<Pitch> strings) {
   public String toString() {
     return String.join(" ", strings.stream().map(p -> p.name().toString()).toList());
   }
-
-  /** The note names and octaves in plain characters, {@code E2 A2 D3 G3 B3 E4}. */
-  public String ascii() {
-    return String.join(" ", strings.stream().map(p -> p.name().ascii() + p.octave()).toList());
-  }
 }

@@ -56,7 +56,7 @@ public final class PhalanxApp extends Application {
         .getStylesheets()
         .setAll(resource(TOKENS).toExternalForm(), resource(RULES).toExternalForm());
     stage.setTitle("Phalanx");
-    stage.setMinWidth(960);
+    stage.setMinWidth(1100);
     stage.setMinHeight(600);
     stage.setScene(scene);
     chart.ifPresent(this::open);
