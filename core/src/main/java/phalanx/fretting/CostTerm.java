@@ -5,38 +5,39 @@ package phalanx.fretting;
  * a weight.
  *
  * <p>The weights of the terms that decide between fingerings of the same frets were fitted on the
- * fingered positions of the open data set {@code @tombatossals/chords-db} (npm, MIT licence); the
+ * fingered positions of the open data set {@code @tombatossals/chords-db} (npm, MIT licence), with
+ * a margin between the data's fingering and the next, so that they hold for positions not seen; the
  * others order shapes of the same chord as players meet them (common practice, no source).
  */
 public enum CostTerm {
   /** Sum over pairs of fingers: 0 up to the comfortable span, growing squared to 1 at the limit. */
   STRETCH("stretch", 1.0),
   /** Frets between neighbouring fingers short of one a finger. */
-  CROWDED("fingers skipped", 0.12),
+  CROWDED("fingers skipped", 0.128),
   /** Fingers left out between two on the same fret. */
-  SKIPPED_ON_FRET("finger skipped on a fret", 0.152),
+  SKIPPED_ON_FRET("finger skipped on a fret", 0.174),
   /** Fingers that hold something. */
   FINGERS("fingers used", 0.2),
   /** The ring finger stands on string ① past an index barre, where the little finger falls. */
-  RING_ON_FIRST("ring finger on ① past a barre", 0.112),
+  RING_ON_FIRST("ring finger on ① past a barre", 0.129),
   /** A barre of the index finger. */
-  BARRE("barre", 0.157),
+  BARRE("barre", 0.122),
   /** Strings an index barre lies across, beyond two. */
   BARRE_WIDTH("width of the barre", 0.06),
   /** A flat finger lies next to a thinner string that must ring open. */
-  BARRE_BY_OPEN("barre beside an open string", 0.867),
+  BARRE_BY_OPEN("barre beside an open string", 0.977),
   /** A barre of the middle finger. */
-  MIDDLE_BARRE("barre of finger 2", 0.832),
+  MIDDLE_BARRE("barre of finger 2", 0.511),
   /** A barre of the ring finger. */
-  RING_BARRE("barre of finger 3", 1.184),
+  RING_BARRE("barre of finger 3", 1.409),
   /** A barre of the little finger. */
-  LITTLE_BARRE("barre of finger 4", 1.479),
+  LITTLE_BARRE("barre of finger 4", 1.969),
   /** Strings a barre of finger 2, 3 or 4 lies across, beyond two. */
-  SMALL_BARRE_WIDTH("width of a small barre", 0.651),
+  SMALL_BARRE_WIDTH("width of a small barre", 0.287),
   /** Silent strings a barre passes over. */
-  BARRE_OVER_SILENT("barre over a silent string", 0.193),
+  BARRE_OVER_SILENT("barre over a silent string", 0.176),
   /** A higher finger stands on a lower string of the same fret. */
-  ORDER("fingers out of order", 0.497),
+  ORDER("fingers out of order", 0.568),
   /** The thumb holds string ⑥ over the neck. */
   THUMB("thumb over the neck", 0.45),
   /** Silent strings between sounding ones. */
