@@ -34,6 +34,12 @@ public final class ChordNaming {
     "C", "C#", "D", "Eb", "E", "F", "F#", "G", "Ab", "A", "Bb", "B"
   };
 
+  /** Every quality on every root, read once: a naming looks at all of them. */
+  private static final Chord[][] CATALOGUE =
+      Arrays.stream(ROOTS)
+          .map(root -> Arrays.stream(QUALITIES).map(q -> chord(root + q)).toArray(Chord[]::new))
+          .toArray(Chord[][]::new);
+
   private record Scored(ChordName name, double score) {}
 
   private ChordNaming() {}
@@ -53,7 +59,7 @@ public final class ChordNaming {
     List<Scored> found = new ArrayList<>();
     for (int root = 0; root < 12; root++) {
       for (int q = 0; q < QUALITIES.length; q++) {
-        Chord chord = chord(ROOTS[root] + QUALITIES[q]);
+        Chord chord = CATALOGUE[root][q];
         score(chord, bass, sounding, q * QUALITY_STEP).ifPresent(found::add);
         int upper = bits(midi.stream().skip(1)) & ~(1 << bass);
         boolean foreign = chord.intervalOf(bass).isEmpty();

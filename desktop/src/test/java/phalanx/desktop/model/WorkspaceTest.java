@@ -83,10 +83,12 @@ class WorkspaceTest {
   }
 
   @Test
-  void aFaultWhilePlanningIsToldAndTheOldPlanStays() {
+  void aFaultWhilePlanningIsToldInsteadOfAnAnswer() {
     PlanService service = new PlanService(Runnable::run, Runnable::run);
     List<RuntimeException> faults = new ArrayList<>();
-    service.plan(null, a -> {}, faults::add);
+    List<Arrangement> answers = new ArrayList<>();
+    service.plan(null, answers::add, faults::add);
+    assertThat(answers).isEmpty();
     assertThat(faults).hasSize(1);
   }
 }
