@@ -1,6 +1,7 @@
 package phalanx.arrangement;
 
 import java.util.List;
+import java.util.function.ToIntFunction;
 import phalanx.fretting.ShapePlan;
 import phalanx.song.Song;
 import phalanx.song.Timeline;
@@ -27,5 +28,34 @@ public record Arrangement(
     slots = List.copyOf(slots);
     notes = List.copyOf(notes);
     holds = List.copyOf(holds);
+  }
+
+  /** The notes struck from one tick up to, not including, another. */
+  public List<Note> notesFrom(int from, int to) {
+    return between(notes, Note::tick, from, to);
+  }
+
+  /** The slots that begin from one tick up to, not including, another. */
+  public List<Slot> slotsFrom(int from, int to) {
+    return between(slots, s -> s.played().tick(), from, to);
+  }
+
+  /** The part of a list, ordered by tick, that lies between two ticks; found by halving. */
+  private static <T> List<T> between(List<T> list, ToIntFunction<T> tick, int from, int to) {
+    return list.subList(firstFrom(list, tick, from), firstFrom(list, tick, to));
+  }
+
+  private static <T> int firstFrom(List<T> list, ToIntFunction<T> tick, int from) {
+    int low = 0;
+    int high = list.size();
+    while (low < high) {
+      int middle = (low + high) >>> 1;
+      if (tick.applyAsInt(list.get(middle)) < from) {
+        low = middle + 1;
+      } else {
+        high = middle;
+      }
+    }
+    return low;
   }
 }

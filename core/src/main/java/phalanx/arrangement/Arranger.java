@@ -1,11 +1,15 @@
 package phalanx.arrangement;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.concurrent.ConcurrentHashMap;
+import phalanx.findings.Finding;
+import phalanx.findings.StretchRule;
+import phalanx.fretting.Candidates;
 import phalanx.fretting.ChangeCosts;
 import phalanx.fretting.Cost;
 import phalanx.fretting.PlanProblem;
@@ -19,11 +23,12 @@ import phalanx.fretting.ShapeQuery;
 import phalanx.fretting.ShapeSearch;
 import phalanx.picking.Pattern;
 import phalanx.song.Harmony;
-import phalanx.song.Meter;
 import phalanx.song.Song;
+import phalanx.song.Swing;
 import phalanx.song.Timeline;
 import phalanx.song.Timeline.PlayedSlot;
 import phalanx.theory.Chord;
+import phalanx.theory.Meter;
 import phalanx.theory.Ticks;
 
 /**
@@ -38,35 +43,91 @@ public final class Arranger {
   /** Shapes of one chord the planner chooses from. */
   private static final int CANDIDATES = 60;
 
+  /** The same in songs of more slots than {@link #ENDLESS}. */
+  private static final int FEWER_CANDIDATES = 15;
+
+  /** Slots from which on memory counts more than the last candidate. */
+  private static final int ENDLESS = 20_000;
+
   /** Fingerings of the same frets among them. */
   private static final int FINGERINGS_EACH = 3;
 
-  /** The hand off the strings, for slots where nothing is held. */
-  private static final List<RatedShape> RESTING = List.of(new RatedShape(Shape.NOTHING, 0));
+  /** Chords kept searched, before all are forgotten. */
+  private static final int MOST_KNOWN = 4_000;
 
-  private final Map<ShapeQuery, List<RatedShape>> known = new ConcurrentHashMap<>();
+  /** The hand off the strings, for slots where nothing is held. */
+  private static final Candidates RESTING =
+      Candidates.of(List.of(new RatedShape(Shape.NOTHING, 0)));
+
+  /** What was asked: the shapes of a chord, so many of them, perhaps with one the player wants. */
+  private record Asked(ShapeQuery query, int limit, Optional<Shape> pin) {}
+
+  /** Why a chord has no shape, and what would help. */
+  private record Stuck(String reason, List<WayOut> ways) {}
+
+  private final Map<Asked, Candidates> known = new ConcurrentHashMap<>();
+  private final Map<ShapeQuery, Stuck> noShape = new ConcurrentHashMap<>();
+  private volatile ChangeCosts changes = changes(Song.untitled());
+  private volatile Optional<ShapePlan> last = Optional.empty();
+
+  private static ChangeCosts changes(Song song) {
+    return new ChangeCosts(new Reach(song.guitar(), song.hand()));
+  }
 
   /** Plans a song. */
   public Arrangement arrange(Song song) {
     Timeline timeline = Timeline.of(song);
-    Pattern pattern = pattern(song);
-    Reach reach = new Reach(song.guitar(), song.hand());
-    double changeMillis = Ticks.millis(pattern.closestSteps(), song.tempo());
-    List<PlanSlot> planned =
-        timeline.slots().stream().map(s -> planSlot(song, s, changeMillis, reach)).toList();
-    ShapePlan plan = PlanSolver.solve(new PlanProblem(planned, new ChangeCosts(reach), false));
+    ChangeCosts costs = changesFor(song);
+    int limit = timeline.slots().size() > ENDLESS ? FEWER_CANDIDATES : CANDIDATES;
+    Map<Meter, Double> hurry = new HashMap<>();
+    List<PlanSlot> planned = new ArrayList<>();
+    for (PlayedSlot slot : timeline.slots()) {
+      Meter meter = timeline.barOf(slot).meter();
+      double millis = hurry.computeIfAbsent(meter, m -> changeMillis(song, m));
+      planned.add(planSlot(song, slot, millis, limit, costs.reach()));
+    }
+    PlanProblem problem = new PlanProblem(planned, costs, false);
+    ShapePlan plan =
+        last.map(before -> PlanSolver.solve(problem, before))
+            .orElseGet(() -> PlanSolver.solve(problem));
+    last = Optional.of(plan);
     List<Slot> slots = new ArrayList<>();
     for (int i = 0; i < timeline.slots().size(); i++) {
-      slots.add(slot(song, timeline.slots().get(i), plan.chosen(i).shape()));
+      slots.add(slot(song, timeline.slots().get(i), plan.chosen(i).shape(), costs.reach()));
     }
-    Picking picking = Picking.of(song, pattern, slots);
+    Picking picking = Picking.of(song, timeline, slots);
     return new Arrangement(song, timeline, picking.slots(), picking.notes(), Holds.of(slots), plan);
   }
 
-  /** The song's pattern for its metre. */
-  public static Pattern pattern(Song song) {
-    Meter meter = song.meter();
-    return song.pattern().bar(meter.barTicks(), meter.beatTicks(), meter.isCompound());
+  private ChangeCosts changesFor(Song song) {
+    ChangeCosts now = changes;
+    boolean same =
+        now.reach().guitar().equals(song.guitar()) && now.reach().hand().equals(song.hand());
+    if (!same) {
+      now = changes(song);
+      changes = now;
+    }
+    if (known.size() > MOST_KNOWN) {
+      known.clear();
+    }
+    return now;
+  }
+
+  /** The time a change may take, ms: that between the closest two strokes of the pattern. */
+  private static double changeMillis(Song song, Meter meter) {
+    Pattern pattern = pattern(song, meter);
+    Swing swing = meter.isCompound() ? Swing.STRAIGHT : song.feel().swing();
+    long closest = pattern.lengthTicks();
+    for (int i = 1; i < pattern.steps().size(); i++) {
+      long from = swing.played(pattern.steps().get(i - 1).tick());
+      closest = Math.min(closest, swing.played(pattern.steps().get(i).tick()) - from);
+    }
+    return Ticks.millis(closest, song.tempo());
+  }
+
+  /** The song's pattern for a metre. */
+  public static Pattern pattern(Song song, Meter meter) {
+    return song.pattern().in(meter);
   }
 
   /** The question the planner asks for a chord of a song. */
@@ -81,48 +142,68 @@ public final class Arranger {
         : Cost.term("rest", 0);
   }
 
-  private PlanSlot planSlot(Song song, PlayedSlot slot, double changeMillis, Reach reach) {
-    List<RatedShape> candidates = candidates(song, slot.harmony(), reach);
-    Optional<Shape> pin = Optional.ofNullable(song.pins().get(slot.ref()));
-    if (pin.isEmpty()) {
-      return new PlanSlot(candidates, OptionalInt.empty(), changeMillis);
+  private PlanSlot planSlot(
+      Song song, PlayedSlot slot, double changeMillis, int limit, Reach reach) {
+    Optional<Shape> pin = song.pins().shape(slot.ref()).filter(p -> fits(p, reach));
+    Candidates row = candidates(song, slot.harmony(), limit, pin, reach);
+    OptionalInt pinned = OptionalInt.empty();
+    for (int c = 0; pin.isPresent() && c < row.size(); c++) {
+      pinned = row.get(c).shape().equals(pin.get()) ? OptionalInt.of(c) : pinned;
     }
-    for (int c = 0; c < candidates.size(); c++) {
-      if (candidates.get(c).shape().equals(pin.get())) {
-        return new PlanSlot(candidates, OptionalInt.of(c), changeMillis);
-      }
-    }
-    List<RatedShape> more = new ArrayList<>(candidates);
-    double cost = explain(song, slot.harmony(), pin.get()).value();
-    more.add(new RatedShape(pin.get(), cost));
-    return new PlanSlot(more, OptionalInt.of(more.size() - 1), changeMillis);
+    return new PlanSlot(row, pinned, changeMillis);
   }
 
-  private List<RatedShape> candidates(Song song, Harmony harmony, Reach reach) {
-    if (harmony instanceof Harmony.Sounding s) {
-      List<RatedShape> found =
-          known.computeIfAbsent(
-              query(song, s.chord()),
-              q -> ShapeSearch.find(q, reach).candidates(CANDIDATES, FINGERINGS_EACH));
-      return found.isEmpty() ? RESTING : found;
-    }
-    return RESTING;
+  private static boolean fits(Shape shape, Reach reach) {
+    return shape.grips().values().stream().allMatch(g -> g.fret() <= reach.highestFret());
   }
 
-  private static Slot slot(Song song, PlayedSlot played, Shape shape) {
-    boolean pinned = song.pins().containsKey(played.ref());
+  private Candidates candidates(
+      Song song, Harmony harmony, int limit, Optional<Shape> pin, Reach reach) {
+    if (!(harmony instanceof Harmony.Sounding sounding)) {
+      return pin.map(p -> Candidates.of(List.of(new RatedShape(p, 0)))).orElse(RESTING);
+    }
+    ShapeQuery query = query(song, sounding.chord());
+    Candidates found =
+        known.computeIfAbsent(
+            new Asked(query, limit, Optional.empty()), asked -> search(asked, reach));
+    if (pin.isEmpty() || found.stream().anyMatch(r -> r.shape().equals(pin.get()))) {
+      return found;
+    }
+    return known.computeIfAbsent(
+        new Asked(query, limit, pin),
+        asked -> {
+          List<RatedShape> more = new ArrayList<>(found == RESTING ? List.of() : found);
+          more.add(new RatedShape(pin.get(), ShapeSearch.explain(query, pin.get()).value()));
+          return Candidates.of(more);
+        });
+  }
+
+  private static Candidates search(Asked asked, Reach reach) {
+    List<RatedShape> found =
+        ShapeSearch.find(asked.query(), reach).candidates(asked.limit(), FINGERINGS_EACH);
+    return found.isEmpty() ? RESTING : Candidates.of(found);
+  }
+
+  private Slot slot(Song song, PlayedSlot played, Shape shape, Reach reach) {
+    Optional<Shape> pin = song.pins().shape(played.ref());
+    List<String> remarks = new ArrayList<>();
+    pin.filter(p -> !fits(p, reach))
+        .ifPresent(p -> remarks.add("the pinned shape " + p.fretText() + " is beyond this neck"));
     if (!shape.equals(Shape.NOTHING)) {
-      return new Slot(played, Optional.of(shape), pinned, List.of());
+      StretchRule.of(shape, reach).map(Finding::message).ifPresent(remarks::add);
+      return new Slot(played, Optional.of(shape), pin.isPresent(), remarks, List.of());
     }
-    return new Slot(played, Optional.empty(), pinned, whyNothing(played.harmony()));
-  }
-
-  private static List<String> whyNothing(Harmony harmony) {
-    if (harmony instanceof Harmony.Sounding s) {
-      return List.of("no shape of " + s.label() + " is within reach with this tuning and capo");
+    List<WayOut> ways = List.of();
+    if (played.harmony() instanceof Harmony.Sounding s) {
+      Stuck stuck =
+          noShape.computeIfAbsent(
+              query(song, s.chord()),
+              q -> new Stuck(WaysOut.reason(song, s.chord()), WaysOut.of(song, s.chord())));
+      remarks.add(stuck.reason());
+      ways = stuck.ways();
+    } else if (played.harmony() instanceof Harmony.Unread u) {
+      remarks.add("“" + u.text() + "” is not a chord: the hands rest");
     }
-    return harmony instanceof Harmony.Unread u
-        ? List.of("“" + u.text() + "” is not a chord: the hands rest")
-        : List.of();
+    return new Slot(played, Optional.empty(), pin.isPresent(), remarks, ways);
   }
 }

@@ -3,6 +3,7 @@ package phalanx.arrangement;
 import java.util.Optional;
 import phalanx.instrument.Finger;
 import phalanx.picking.PickFinger;
+import phalanx.song.NoteRef;
 
 /**
  * One sounding note.
@@ -15,6 +16,7 @@ import phalanx.picking.PickFinger;
  * @param pick the finger that plucks it
  * @param fretFinger the finger that holds it; empty for an open string
  * @param part what it does in the texture
+ * @param ref where its stroke is written
  */
 public record Note(
     int tick,
@@ -24,7 +26,8 @@ public record Note(
     int midi,
     PickFinger pick,
     Optional<Finger> fretFinger,
-    Part part) {
+    Part part,
+    NoteRef ref) {
 
   /** The voice a note belongs to. */
   public enum Part {

@@ -1,18 +1,21 @@
 package phalanx.arrangement;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
+import java.util.Set;
 import phalanx.fretting.ChangeCosts;
 import phalanx.fretting.ChangeCosts.FingerMove;
 import phalanx.fretting.ChangeCosts.Motion;
+import phalanx.fretting.RatedShape;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
+import phalanx.fretting.ShapePlan;
 import phalanx.fretting.ShapePlan.Alternative;
-import phalanx.fretting.StringSign;
 import phalanx.instrument.Finger;
-import phalanx.song.Song;
+import phalanx.instrument.StringSign;
 
 /**
  * One shape a slot could hold, with what a player weighs when choosing.
@@ -40,26 +43,38 @@ public record ShapeChoice(
     if (arrangement.slots().get(slot).shape().isEmpty()) {
       return List.of();
     }
-    Shape held = arrangement.slots().get(slot).shape().get();
+    List<RatedShape> planned =
+        arrangement.plan().alternatives(slot).stream().map(Alternative::shape).toList();
+    return of(arrangement, slot, planned, limit);
+  }
+
+  /** The best of some shapes for a slot, the one that is held among them; one of each frets. */
+  static List<ShapeChoice> of(
+      Arrangement arrangement, int slot, List<RatedShape> shapes, int limit) {
+    ShapePlan plan = arrangement.plan();
+    List<Alternative> ranked =
+        shapes.stream()
+            .map(s -> new Alternative(s, plan.extraCost(slot, s)))
+            .sorted(Comparator.comparingDouble(Alternative::extraCost))
+            .toList();
+    Optional<Shape> held = arrangement.slots().get(slot).shape();
     List<ShapeChoice> choices = new ArrayList<>();
-    choices.add(of(arrangement, slot, held, 0));
-    for (Alternative a : arrangement.plan().alternatives(slot)) {
-      Shape shape = a.shape().shape();
-      boolean seen = choices.stream().anyMatch(c -> c.shape().sameFrets(shape));
-      if (!seen && choices.size() < limit) {
-        choices.add(of(arrangement, slot, shape, a.extraCost()));
+    held.ifPresent(h -> choices.add(of(arrangement, slot, h, 0)));
+    Set<String> seen = new HashSet<>(held.map(Shape::fretText).stream().toList());
+    for (Alternative a : ranked) {
+      if (choices.size() < limit && seen.add(a.shape().shape().fretText())) {
+        choices.add(of(arrangement, slot, a.shape().shape(), a.extraCost()));
       }
     }
-    choices.sort((x, y) -> Double.compare(x.extraCost(), y.extraCost()));
+    choices.sort(Comparator.comparingDouble(ShapeChoice::extraCost));
     return choices;
   }
 
   private static ShapeChoice of(Arrangement a, int slot, Shape shape, double extra) {
-    Song song = a.song();
     return new ShapeChoice(
         shape,
         a.slots().get(slot).shape().filter(shape::equals).isPresent(),
-        new Reach(song.guitar(), song.hand()).widestSpan(shape),
+        changes(a).reach().widestSpan(shape),
         slot == 0 ? 0 : kept(a, a.plan().chosen(slot - 1).shape(), shape),
         slot + 1 == a.slots().size() ? 0 : kept(a, shape, a.plan().chosen(slot + 1).shape()),
         extra);
@@ -84,28 +99,38 @@ public record ShapeChoice(
     return changes(arrangement).moves(from, slots.get(slot + 1).shape().get());
   }
 
-  /** The fingers in words: {@code fingers 2·1·3}, {@code barre 1}, {@code thumb over ⑥}. */
+  /** The fingers in words: {@code fingers 2·1·3}, {@code thumb ⑥, 1·2, barre}. */
   public String handWords() {
     var grips = shape.grips();
     if (grips.isEmpty()) {
       return "all open";
     }
-    String row = grips.keySet().stream().map(Finger::sign).collect(Collectors.joining("·"));
-    String words = (grips.size() == 1 ? "finger " : "fingers ") + row;
+    List<String> words = new ArrayList<>();
     if (grips.containsKey(Finger.THUMB)) {
-      words += ", thumb over " + StringSign.of(0);
+      words.add("thumb " + StringSign.of(0));
     }
-    return grips.values().stream().anyMatch(g -> g.isBarre()) ? words + ", barre" : words;
+    List<String> fingers =
+        grips.keySet().stream().filter(f -> f != Finger.THUMB).map(Finger::sign).toList();
+    if (!fingers.isEmpty()) {
+      String start = !words.isEmpty() ? "" : fingers.size() == 1 ? "finger " : "fingers ";
+      words.add(start + String.join("·", fingers));
+    }
+    if (grips.values().stream().anyMatch(g -> g.isBarre())) {
+      words.add("barre");
+    }
+    return String.join(", ", words);
   }
 
-  /** The span, and how many fingers stay from the shape before and into the next, in words. */
-  public String workWords() {
-    String width =
-        span.map(
-                s ->
-                    "span %.0f mm%s".formatted(s.millimetres(), s.isStretch() ? ", a stretch" : ""))
-            .orElse("no span");
+  /** The span in words. */
+  public String spanWords() {
+    return span.map(
+            s -> "span %.0f mm%s".formatted(s.millimetres(), s.isStretch() ? ", a stretch" : ""))
+        .orElse("no span");
+  }
+
+  /** How many fingers stay from the shape before and into the next, in words; empty for none. */
+  public String keptWords() {
     int kept = keptBefore + keptAfter;
-    return kept == 0 ? width : width + " · keeps " + kept;
+    return kept == 0 ? "" : " · keeps " + kept;
   }
 }

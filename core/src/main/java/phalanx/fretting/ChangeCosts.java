@@ -3,7 +3,10 @@ package phalanx.fretting;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import phalanx.instrument.Finger;
+import phalanx.instrument.Hand;
+import phalanx.instrument.Tuning;
 
 /**
  * What it costs the fretting hand to go from one shape to the next.
@@ -14,76 +17,132 @@ import phalanx.instrument.Finger;
  */
 public final class ChangeCosts {
 
-  /** Cost of a finger's way, per mm. A jump over two frets at the nut costs about 0.35. */
-  static final double MOVE_PER_MM = 0.005;
+  /** Cost of a finger's way, per mm. A jump over two frets at the nut costs about 0.7. */
+  static final double MOVE_PER_MM = 0.01;
 
   /** Share of the way's cost that remains when the finger slides along its string as a guide. */
   static final double GUIDE_SHARE = 0.4;
 
   /** Putting down or moving a finger, whatever the way. */
-  static final double LANDING = 0.1;
+  static final double LANDING = 0.2;
 
   /** Lifting a finger that is not needed any more. */
-  static final double LIFTING = 0.02;
+  static final double LIFTING = 0.04;
 
   /** Laying a finger from one string across several at the same fret, or back. */
-  static final double ROLLING = 0.06;
+  static final double ROLLING = 0.12;
 
   /** Shift of the whole hand, per mm that the lowest held fret moves. */
-  static final double SHIFT_PER_MM = 0.006;
+  static final double SHIFT_PER_MM = 0.012;
 
   /** Per share of the available time by which a change is late. */
-  static final double LATE = 1.5;
+  static final double LATE = 3;
 
-  /** Time to start a change, ms; from memory, adjustable later in the player's profile. */
-  static final double REACTION_MS = 60;
-
-  /** Time a doubling of the way takes, ms; from memory. */
-  static final double MS_PER_DOUBLING = 90;
+  /**
+   * A finger gives up a note that sounds on under another finger, although the next shape can be
+   * fingered so that it stays. More than two shapes with fingers out of order cost, because a relay
+   * may stay so for a while.
+   */
+  static final double HANDOVER = 1.6;
 
   /** The way the doubling starts from, mm: about a fingertip. */
   static final double TARGET_MM = 10;
 
   private final Reach reach;
+  private final ChangeTables tables = new ChangeTables(this);
+  private final Map<Integer, byte[]> keepable = new ConcurrentHashMap<>();
 
   public ChangeCosts(Reach reach) {
     this.reach = reach;
+  }
+
+  /** The guitar and hand they are for. */
+  public Reach reach() {
+    return reach;
+  }
+
+  ChangeTables tables() {
+    return tables;
   }
 
   /**
    * Time a change needs, ms.
    *
    * @param way what the furthest finger travels, mm
-   * @param guided whether it slides along its string
+   * @param guided whether it slides along its string, which takes half the time
    */
-  public static double millisNeeded(double way, boolean guided) {
-    double time = REACTION_MS + MS_PER_DOUBLING * Math.log(1 + way / TARGET_MM) / Math.log(2);
+  public double millisNeeded(double way, boolean guided) {
+    Hand.Pace pace = reach.hand().pace();
+    double doublings = Math.log(1 + way / TARGET_MM) / Math.log(2);
+    double time = pace.reactionMs() + pace.doublingMs() * doublings;
     return guided ? time / 2 : time;
   }
 
-  /** Cost of a change for hands in a hurry: {@code available} is the time it may take, ms. */
-  double cost(HandState from, HandState to, double available) {
+  /** Where the fingers are in a shape. */
+  HandState state(Shape shape) {
+    return HandState.of(shape, keepable.computeIfAbsent(packed(shape), p -> keepable(shape)));
+  }
+
+  private static int packed(Shape shape) {
+    int packed = 0;
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      packed = packed << 5 | shape.fret(s).orElse(Shape.SILENT) + 1;
+    }
+    return packed;
+  }
+
+  /** For each string the fingers that hold it in some fingering of the shape's frets, as bits. */
+  private byte[] keepable(Shape shape) {
+    byte[] fingers = new byte[Tuning.STRINGS];
+    int[] frets = new int[Tuning.STRINGS];
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      frets[s] = shape.fret(s).orElse(Shape.SILENT);
+    }
+    new FingerSearch(new ShapeMeasure(reach), reach.hand().thumbOver())
+        .search(
+            frets,
+            (grips, cost) -> {
+              for (int g = 0; g < grips.count; g++) {
+                for (int s = grips.low[g]; s <= grips.high[g]; s++) {
+                  fingers[s] |= (byte) (1 << grips.finger[g]);
+                }
+              }
+            });
+    return fingers;
+  }
+
+  /** Cost of a change for hands that have the time for it. */
+  double unhurried(HandState from, HandState to) {
     double cost = 0;
+    for (int f = 1; f <= FingerCode.THUMB; f++) {
+      Motion motion = from.motion(to, f);
+      cost += motionCost(motion, motion.travels() ? way(from, to, f) : 0);
+      cost += from.givesUp(to, f) ? HANDOVER : 0;
+    }
+    return cost + shift(from, to) * SHIFT_PER_MM;
+  }
+
+  private static double motionCost(Motion motion, double way) {
+    return switch (motion) {
+      case NONE, STAYS -> 0;
+      case LIFTS -> LIFTING;
+      case LANDS -> LANDING;
+      case ROLLS -> ROLLING;
+      case SLIDES -> GUIDE_SHARE * MOVE_PER_MM * way;
+      case MOVES -> LANDING + MOVE_PER_MM * way;
+    };
+  }
+
+  /** The time a change needs, ms: that of its slowest finger. */
+  double millisNeeded(HandState from, HandState to) {
     double needed = 0;
     for (int f = 1; f <= FingerCode.THUMB; f++) {
-      switch (from.motion(to, f)) {
-        case NONE, STAYS -> {}
-        case LIFTS -> cost += LIFTING;
-        case LANDS -> cost += LANDING;
-        case ROLLS -> cost += ROLLING;
-        case SLIDES -> {
-          double way = way(from, to, f);
-          cost += GUIDE_SHARE * MOVE_PER_MM * way;
-          needed = Math.max(needed, millisNeeded(way, true));
-        }
-        case MOVES -> {
-          double way = way(from, to, f);
-          cost += LANDING + MOVE_PER_MM * way;
-          needed = Math.max(needed, millisNeeded(way, false));
-        }
+      Motion motion = from.motion(to, f);
+      if (motion.travels()) {
+        needed = Math.max(needed, millisNeeded(way(from, to, f), motion == Motion.SLIDES));
       }
     }
-    return cost + shift(from, to) * SHIFT_PER_MM + late(needed, available);
+    return needed;
   }
 
   private double way(HandState from, HandState to, int f) {
@@ -97,34 +156,26 @@ public final class ChangeCosts {
         : reach.along(from.lowestFret, to.lowestFret);
   }
 
-  private static double late(double needed, double available) {
+  static double late(double needed, double available) {
     return needed <= available ? 0 : LATE * (needed / available - 1);
   }
 
   /** The cost of a change, finger by finger in words; it sums to what the planner uses. */
   public Cost explain(Shape from, Shape to, double available) {
-    HandState a = HandState.of(from);
-    HandState b = HandState.of(to);
+    HandState a = state(from);
+    HandState b = state(to);
     List<Cost> terms = new ArrayList<>();
-    double needed = 0;
     for (FingerMove move : moves(from, to)) {
-      double cost =
-          switch (move.motion()) {
-            case NONE, STAYS -> 0;
-            case LIFTS -> LIFTING;
-            case LANDS -> LANDING;
-            case ROLLS -> ROLLING;
-            case SLIDES -> GUIDE_SHARE * MOVE_PER_MM * move.millimetres();
-            case MOVES -> LANDING + MOVE_PER_MM * move.millimetres();
-          };
-      if (move.motion() == Motion.SLIDES || move.motion() == Motion.MOVES) {
-        boolean guided = move.motion() == Motion.SLIDES;
-        needed = Math.max(needed, millisNeeded(move.millimetres(), guided));
-      }
+      double cost = motionCost(move.motion(), move.millimetres());
       if (cost > 0) {
         terms.add(Cost.term(move.words(), cost));
       }
+      if (a.givesUp(b, FingerCode.of(move.finger()))) {
+        String words = "%s gives up a note it could keep".formatted(move.name());
+        terms.add(Cost.term(words, HANDOVER));
+      }
     }
+    double needed = millisNeeded(a, b);
     double shift = shift(a, b);
     if (shift > 0) {
       terms.add(Cost.term("hand shifts %.0f mm".formatted(shift), shift * SHIFT_PER_MM));
@@ -139,8 +190,8 @@ public final class ChangeCosts {
 
   /** What each finger does in a change, thumb first; fingers in neither shape are left out. */
   public List<FingerMove> moves(Shape from, Shape to) {
-    HandState a = HandState.of(from);
-    HandState b = HandState.of(to);
+    HandState a = state(from);
+    HandState b = state(to);
     Map<Finger, Grip> before = from.grips();
     Map<Finger, Grip> after = to.grips();
     List<FingerMove> moves = new ArrayList<>();
@@ -170,7 +221,11 @@ public final class ChangeCosts {
     /** It keeps its string as a guide finger and slides along it. */
     SLIDES,
     /** It jumps. */
-    MOVES
+    MOVES;
+
+    boolean travels() {
+      return this == SLIDES || this == MOVES;
+    }
   }
 
   /**
@@ -182,10 +237,13 @@ public final class ChangeCosts {
    */
   public record FingerMove(Finger finger, Motion motion, double millimetres) {
 
+    private String name() {
+      return finger == Finger.THUMB ? "thumb" : "finger " + finger.sign();
+    }
+
     /** In the player's words. */
     public String words() {
-      String name = finger == Finger.THUMB ? "thumb" : "finger " + finger.sign();
-      return name
+      return name()
           + switch (motion) {
             case NONE -> " idle";
             case STAYS -> " stays";

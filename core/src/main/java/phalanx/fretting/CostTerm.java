@@ -6,8 +6,10 @@ package phalanx.fretting;
  *
  * <p>The weights of the terms that decide between fingerings of the same frets were fitted on the
  * fingered positions of the open data set {@code @tombatossals/chords-db} (npm, MIT licence), with
- * a margin between the data's fingering and the next, so that they hold for positions not seen; the
- * others order shapes of the same chord as players meet them (common practice, no source).
+ * a margin between the data's fingering and the next, so that they hold for positions not seen.
+ * Those from {@link #MUTED_INSIDE} to {@link #CLOSED_BY_NUT} order the shapes of one chord; they
+ * were fitted so that the position the data gives first is likeliest, by logistic regression over
+ * all shapes of each chord. The body's and the thumb's are common practice, no source.
  */
 public enum CostTerm {
   /** Sum over pairs of fingers: 0 up to the comfortable span, growing squared to 1 at the limit. */
@@ -41,21 +43,37 @@ public enum CostTerm {
   /** The thumb holds string ⑥ over the neck. */
   THUMB("thumb over the neck", 0.45),
   /** Silent strings between sounding ones. */
-  MUTED_INSIDE("muted string inside", 0.7),
+  MUTED_INSIDE("muted string inside", 2.05),
   /** Strings below the bass that do not sound: 1, 3, 6 for 1, 2, 3. */
-  NO_LOW_STRING("low string unused", 0.18),
+  NO_LOW_STRING("low string unused", 0.35),
+  /** The lowest sounding string is ③ or higher: the thumb has no bass string to start on. */
+  NO_BASS_STRING("no bass string for the thumb", 2.5),
   /** Strings above the highest sounding one, which the fingers would pluck: 1, 3, 6 for 1, 2, 3. */
-  NO_HIGH_STRING("high string unused", 0.5),
+  NO_HIGH_STRING("high string unused", 1.2),
   /** Strings that sound the very note another string sounds. */
-  UNISON("same note on two strings", 0.2),
+  UNISON("same note on two strings", 0.95),
   /** The chord's plain fifth is not there. */
-  NO_FIFTH("no fifth", 0.25),
+  NO_FIFTH("no fifth", 0.54),
   /** Tones of the chord, beyond the essential ones and the fifth, that are not there. */
-  MISSING("tone left out", 0.15),
+  MISSING("tone left out", 0.69),
   /** The root is not there. */
-  NO_ROOT("no root", 0.8),
-  /** Frets of the lowest finger above the first. */
-  POSITION("up the neck", 0.07);
+  NO_ROOT("no root", 1.82),
+  /** Frets of the lowest finger above the first, five at most: further up it is all the same. */
+  POSITION("up the neck", 0.77),
+  /** Frets from the lowest to the highest finger. */
+  FRET_SPREAD("frets apart", 0.57),
+  /** For each open string the frets that the highest finger is above the fourth. */
+  OPEN_FAR_BELOW("open string far below the hand", 0.42),
+  /** Open strings: they ring with the chord, so this is a bonus. */
+  OPEN_RINGS("open strings ring", -0.1),
+  /**
+   * No string rings open and the lowest finger is on fret 1 or 2: a bonus for a closed shape there.
+   */
+  CLOSED_BY_NUT("closed shape near the nut", -1.04),
+  /** Frets of the highest finger beyond the body join, without a cutaway. */
+  PAST_BODY("past the body", 0.6),
+  /** The same where a cutaway leaves room for the hand. */
+  PAST_BODY_CUTAWAY("past the body, cutaway", 0.12);
 
   private final String words;
   private final double weight;

@@ -115,6 +115,7 @@ final class FingerSearch {
   }
 
   private void assign(int count) {
+    grips.measure(measure.reach(), count);
     for (int[] subset : SUBSETS[count]) {
       System.arraycopy(subset, 0, grips.finger, 0, count);
       tryFingers(count);

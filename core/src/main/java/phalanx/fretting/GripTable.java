@@ -21,7 +21,20 @@ final class GripTable {
   final int[] finger = new int[MOST];
   final int[] silentUnder = new int[MOST];
   final boolean[] openAbove = new boolean[MOST];
+
+  /** Distances between the grips placed so far, mm; the same however they are fingered. */
+  final double[][] apart = new double[MOST][MOST];
+
   int count;
+
+  /** Measures the distances between the first grips. */
+  void measure(Reach reach, int grips) {
+    for (int b = 1; b < grips; b++) {
+      for (int a = 0; a < b; a++) {
+        apart[a][b] = reach.distance(fret[a], low[a], high[a], fret[b], low[b], high[b]);
+      }
+    }
+  }
 
   void set(int index, int gripFret, int lowString, int highString, int silent, boolean open) {
     fret[index] = gripFret;

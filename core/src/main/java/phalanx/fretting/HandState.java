@@ -1,6 +1,7 @@
 package phalanx.fretting;
 
 import phalanx.fretting.ChangeCosts.Motion;
+import phalanx.instrument.Tuning;
 
 /** Where each finger is, in plain arrays by finger code, for the planner's inner loop. */
 final class HandState {
@@ -12,7 +13,13 @@ final class HandState {
   /** Lowest fret a finger holds; 0 if none does. */
   final int lowestFret;
 
-  private HandState(Shape shape) {
+  /** Strings by which fingers could hold them in some fingering of the same frets, as bits. */
+  private final byte[] keepable;
+
+  private final byte[] frets = new byte[Tuning.STRINGS];
+
+  private HandState(Shape shape, byte[] keepable) {
+    this.keepable = keepable;
     int lowest = 0;
     for (var entry : shape.grips().entrySet()) {
       int f = FingerCode.of(entry.getKey());
@@ -23,10 +30,25 @@ final class HandState {
       lowest = lowest == 0 ? grip.fret() : Math.min(lowest, grip.fret());
     }
     lowestFret = lowest;
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      frets[s] = (byte) shape.fret(s).orElse(Shape.SILENT);
+    }
   }
 
-  static HandState of(Shape shape) {
-    return new HandState(shape);
+  static HandState of(Shape shape, byte[] keepable) {
+    return new HandState(shape, keepable);
+  }
+
+  /** Whether a finger leaves a note that goes on under another finger, and need not. */
+  boolean givesUp(HandState to, int f) {
+    for (int s = low[f]; fret[f] > 0 && s <= high[f]; s++) {
+      boolean goesOn = frets[s] == fret[f] && to.frets[s] == fret[f];
+      boolean stays = to.fret[f] == fret[f] && to.low[f] <= s && s <= to.high[f];
+      if (goesOn && !stays && (to.keepable[s] >> f & 1) == 1) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** What a finger does on the way to another state. */

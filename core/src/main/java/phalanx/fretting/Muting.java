@@ -56,6 +56,9 @@ public final class Muting {
           ? new Muted(s, Reason.THUMB, "muted by the thumb")
           : new Muted(s, Reason.TIP, "muted by the tip of finger " + below.sign());
     }
-    return new Muted(s, Reason.NOT_STRUCK, "not struck");
+    boolean byThumb = s == 0 && shape.grips().size() > 0 && shape.finger(1).isEmpty();
+    return byThumb
+        ? new Muted(s, Reason.THUMB, "not struck, or touched by the thumb")
+        : new Muted(s, Reason.NOT_STRUCK, "not struck");
   }
 }

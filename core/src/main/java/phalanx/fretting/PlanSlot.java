@@ -13,16 +13,17 @@ import java.util.OptionalInt;
 public record PlanSlot(List<RatedShape> candidates, OptionalInt pinned, double changeMillis) {
 
   public PlanSlot {
-    candidates = List.copyOf(candidates);
-    if (candidates.isEmpty()) {
-      throw new IllegalArgumentException("a slot needs a candidate");
-    }
+    candidates = Candidates.of(candidates);
     if (pinned.isPresent() && (pinned.getAsInt() < 0 || pinned.getAsInt() >= candidates.size())) {
       throw new IllegalArgumentException("pinned candidate out of range: " + pinned.getAsInt());
     }
     if (!(changeMillis > 0)) {
       throw new IllegalArgumentException("time for the change out of range: " + changeMillis);
     }
+  }
+
+  Candidates row() {
+    return (Candidates) candidates;
   }
 
   boolean allows(int candidate) {

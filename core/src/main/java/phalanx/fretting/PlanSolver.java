@@ -1,9 +1,8 @@
 package phalanx.fretting;
 
-import java.util.HashMap;
-import java.util.IdentityHashMap;
+import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
+import java.util.Optional;
 
 /**
  * Solves a {@link PlanProblem} as a shortest path through a layered graph: a layer a slot, a node a
@@ -12,77 +11,102 @@ import java.util.Map;
  * <p>Dynamic programming runs from both ends, so that the cheapest plan through every candidate is
  * known as well, which is what the player is shown beside the chosen shape. Time O(n·k²), memory
  * O(n·k + distinct pairs·k²) for n slots of k candidates; the changes between two equal rows of
- * candidates are worked out once. Method: S. Sayegh, "Fingering for String Instruments with the
- * Optimum Path Paradigm", Computer Music Journal 13(3), 1989.
+ * candidates are worked out once. After an edit the arrivals in front of the first slot that
+ * changed and the departures behind the last one are those of the plan before. Method: S. Sayegh,
+ * "Fingering for String Instruments with the Optimum Path Paradigm", Computer Music Journal 13(3),
+ * 1989.
  */
 public final class PlanSolver {
 
   private final PlanProblem problem;
-  private final Map<List<RatedShape>, HandState[]> states = new IdentityHashMap<>();
-  private final Map<Pair, double[][]> changes = new HashMap<>();
-
-  /** Two rows of candidates by identity, and the time between them. */
-  private record Pair(HandState[] from, HandState[] to, double millis) {
-
-    @Override
-    public boolean equals(Object o) {
-      return o instanceof Pair p && p.from == from && p.to == to && p.millis == millis;
-    }
-
-    @Override
-    public int hashCode() {
-      return 31 * (31 * System.identityHashCode(from) + System.identityHashCode(to))
-          + Double.hashCode(millis);
-    }
-  }
+  private final List<PlanSlot> slots;
 
   private PlanSolver(PlanProblem problem) {
     this.problem = problem;
+    slots = problem.slots();
   }
 
   /** The cheapest plan; among equals the one with the earlier candidates. */
   public static ShapePlan solve(PlanProblem problem) {
-    return new PlanSolver(problem).solve();
+    return new PlanSolver(problem).solve(Optional.empty());
   }
 
-  private ShapePlan solve() {
-    int n = problem.slots().size();
+  /** The same, sooner where much of a problem solved before is still the same. */
+  public static ShapePlan solve(PlanProblem problem, ShapePlan before) {
+    boolean sameHand = before.problem().changes() == problem.changes();
+    return new PlanSolver(problem).solve(Optional.of(before).filter(b -> sameHand));
+  }
+
+  private ShapePlan solve(Optional<ShapePlan> known) {
+    int n = slots.size();
     double[][] before = new double[n][];
     double[][] after = new double[n][];
-    for (int i = 0; i < n; i++) {
+    int head = known.map(k -> copyHead(k, before)).orElse(0);
+    int tail = known.map(k -> copyTail(k, after, head)).orElse(n);
+    for (int i = head; i < n; i++) {
       before[i] = i == 0 ? new double[size(0)] : arrivals(i, before[i - 1]);
     }
-    for (int i = n - 1; i >= 0; i--) {
+    for (int i = tail - 1; i >= 0; i--) {
       after[i] = i == n - 1 ? new double[size(i)] : departures(i, after[i + 1]);
     }
-    double[][] through = new double[n][];
-    for (int i = 0; i < n; i++) {
-      through[i] = new double[size(i)];
-      for (int c = 0; c < size(i); c++) {
-        through[i][c] = before[i][c] + shapeCost(i, c) + after[i][c];
-      }
+    return new ShapePlan(problem, trace(before), before, after);
+  }
+
+  /** Takes over the arrivals up to the first slot that changed; says how many. */
+  private int copyHead(ShapePlan known, double[][] before) {
+    List<PlanSlot> old = known.problem().slots();
+    int same = 0;
+    while (same < Math.min(slots.size(), old.size()) && slots.get(same).equals(old.get(same))) {
+      before[same] = known.before()[same];
+      same++;
     }
-    return new ShapePlan(problem, trace(before, through), through);
+    return same;
+  }
+
+  /** Takes over the departures behind the last slot that changed; says where they begin. */
+  private int copyTail(ShapePlan known, double[][] after, int head) {
+    List<PlanSlot> old = known.problem().slots();
+    int shift = old.size() - slots.size();
+    int from = slots.size();
+    while (from > head
+        && from + shift > 0
+        && slots.get(from - 1).equals(old.get(from - 1 + shift))) {
+      from--;
+      after[from] = known.after()[from + shift];
+    }
+    return from;
   }
 
   private int size(int slot) {
-    return problem.slots().get(slot).candidates().size();
+    return slots.get(slot).candidates().size();
   }
 
   private double shapeCost(int slot, int candidate) {
-    return problem.slots().get(slot).candidates().get(candidate).cost();
+    return slots.get(slot).candidates().get(candidate).cost();
+  }
+
+  private static ChangeTables.Table changesInto(PlanProblem problem, int slot) {
+    List<PlanSlot> slots = problem.slots();
+    return problem.changes().tables().between(slots.get(slot - 1).row(), slots.get(slot).row());
+  }
+
+  /** What a change into a slot costs, between a candidate before and one there. */
+  static double change(PlanProblem problem, int slot, int from, int to) {
+    return changesInto(problem, slot).cost(from, to, problem.slots().get(slot).changeMillis());
   }
 
   /** Cheapest way to come to each candidate of slot i, its own cost not counted. */
   private double[] arrivals(int i, double[] before) {
-    double[][] change = changesInto(i);
-    PlanSlot from = problem.slots().get(i - 1);
+    ChangeTables.Table change = changesInto(problem, i);
+    double millis = slots.get(i).changeMillis();
+    PlanSlot from = slots.get(i - 1);
     double[] cost = new double[size(i)];
-    for (int c = 0; c < cost.length; c++) {
-      cost[c] = Double.POSITIVE_INFINITY;
-      for (int p = 0; p < before.length; p++) {
-        if (from.allows(p)) {
-          cost[c] = Math.min(cost[c], before[p] + shapeCost(i - 1, p) + change[p][c]);
+    Arrays.fill(cost, Double.POSITIVE_INFINITY);
+    for (int p = 0; p < before.length; p++) {
+      if (from.allows(p)) {
+        double here = before[p] + shapeCost(i - 1, p);
+        for (int c = 0; c < cost.length; c++) {
+          cost[c] = Math.min(cost[c], here + change.cost(p, c, millis));
         }
       }
     }
@@ -91,28 +115,30 @@ public final class PlanSolver {
 
   /** Cheapest way to go on from each candidate of slot i to the end, its own cost not counted. */
   private double[] departures(int i, double[] after) {
-    double[][] change = changesInto(i + 1);
-    PlanSlot to = problem.slots().get(i + 1);
+    ChangeTables.Table change = changesInto(problem, i + 1);
+    double millis = slots.get(i + 1).changeMillis();
+    PlanSlot to = slots.get(i + 1);
     double[] cost = new double[size(i)];
-    for (int c = 0; c < cost.length; c++) {
-      cost[c] = Double.POSITIVE_INFINITY;
-      for (int s = 0; s < after.length; s++) {
-        if (to.allows(s)) {
-          cost[c] = Math.min(cost[c], change[c][s] + shapeCost(i + 1, s) + after[s]);
+    Arrays.fill(cost, Double.POSITIVE_INFINITY);
+    for (int s = 0; s < after.length; s++) {
+      if (to.allows(s)) {
+        double onward = shapeCost(i + 1, s) + after[s];
+        for (int c = 0; c < cost.length; c++) {
+          cost[c] = Math.min(cost[c], change.cost(c, s, millis) + onward);
         }
       }
     }
     return cost;
   }
 
-  private int[] trace(double[][] before, double[][] through) {
-    int n = through.length;
+  private int[] trace(double[][] before) {
+    int n = before.length;
     int[] choice = new int[n];
     for (int i = n - 1; i >= 0; i--) {
-      PlanSlot slot = problem.slots().get(i);
+      PlanSlot slot = slots.get(i);
       double best = Double.POSITIVE_INFINITY;
-      for (int c = 0; c < through[i].length; c++) {
-        double onward = i == n - 1 ? 0 : changesInto(i + 1)[c][choice[i + 1]];
+      for (int c = 0; c < before[i].length; c++) {
+        double onward = i == n - 1 ? 0 : change(problem, i + 1, c, choice[i + 1]);
         double cost = before[i][c] + shapeCost(i, c) + onward;
         if (slot.allows(c) && cost < best) {
           best = cost;
@@ -121,28 +147,5 @@ public final class PlanSolver {
       }
     }
     return choice;
-  }
-
-  private double[][] changesInto(int slot) {
-    PlanSlot to = problem.slots().get(slot);
-    HandState[] a = states(problem.slots().get(slot - 1).candidates());
-    HandState[] b = states(to.candidates());
-    return changes.computeIfAbsent(
-        new Pair(a, b, to.changeMillis()),
-        pair -> {
-          double[][] table = new double[a.length][b.length];
-          for (int p = 0; p < a.length; p++) {
-            for (int c = 0; c < b.length; c++) {
-              table[p][c] = problem.changes().cost(a[p], b[c], pair.millis());
-            }
-          }
-          return table;
-        });
-  }
-
-  private HandState[] states(List<RatedShape> candidates) {
-    return states.computeIfAbsent(
-        candidates,
-        row -> row.stream().map(r -> HandState.of(r.shape())).toArray(HandState[]::new));
   }
 }

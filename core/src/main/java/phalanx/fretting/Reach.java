@@ -23,6 +23,7 @@ public final class Reach {
   private final int highestFret;
   private final double[] tipX;
   private final double[][] tipY;
+  private final double[][] apart;
   private final double[][] comfortable = new double[FINGERS][FINGERS];
   private final double[][] limit = new double[FINGERS][FINGERS];
 
@@ -39,6 +40,7 @@ public final class Reach {
         tipY[s][fret] = board.stringY(s, tipX[fret]);
       }
     }
+    apart = measured();
     for (int a = FingerCode.INDEX; a <= FingerCode.LITTLE; a++) {
       for (int b = FingerCode.INDEX; b <= FingerCode.LITTLE; b++) {
         comfortable[a][b] = hand.comfortable(Finger.numbered(a), Finger.numbered(b));
@@ -74,14 +76,35 @@ public final class Reach {
   }
 
   double distance(int fretA, int lowA, int highA, int fretB, int lowB, int highB) {
-    double dx = tipX[fretA] - tipX[fretB];
-    double dy = 0;
     if (lowA > highB) {
-      dy = tipY[lowA][fretA] - tipY[highB][fretB];
-    } else if (lowB > highA) {
-      dy = tipY[lowB][fretB] - tipY[highA][fretA];
+      return apart[place(lowA, fretA)][place(highB, fretB)];
     }
-    return Math.sqrt(dx * dx + dy * dy);
+    if (lowB > highA) {
+      return apart[place(lowB, fretB)][place(highA, fretA)];
+    }
+    return along(fretA, fretB);
+  }
+
+  private int place(int string, int fret) {
+    return string * (highestFret + 1) + fret;
+  }
+
+  /** Distances between all pairs of fingertips on different strings. */
+  private double[][] measured() {
+    int places = Tuning.STRINGS * (highestFret + 1);
+    double[][] distances = new double[places][places];
+    for (int a = 1; a < Tuning.STRINGS; a++) {
+      for (int b = 0; b < a; b++) {
+        for (int fretA = 1; fretA <= highestFret; fretA++) {
+          for (int fretB = 1; fretB <= highestFret; fretB++) {
+            double dx = tipX[fretA] - tipX[fretB];
+            double dy = tipY[a][fretA] - tipY[b][fretB];
+            distances[place(a, fretA)][place(b, fretB)] = Math.sqrt(dx * dx + dy * dy);
+          }
+        }
+      }
+    }
+    return distances;
   }
 
   double comfortable(int fingerA, int fingerB) {

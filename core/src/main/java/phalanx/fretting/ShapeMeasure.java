@@ -1,79 +1,102 @@
 package phalanx.fretting;
 
-import java.util.Arrays;
 import java.util.stream.Stream;
+import phalanx.instrument.Hand;
 import phalanx.instrument.Tuning;
 
 /**
  * Measures a fingered shape in the units of {@link CostTerm} and weighs the measures.
  *
- * <p>Not for two threads: it keeps its working array.
+ * <p>Not for two threads: it keeps its running sum.
  */
 final class ShapeMeasure {
 
   /** Cost of a fingering the hand cannot take; far above any cost it can. */
   static final double OUT_OF_REACH = 1e6;
 
+  /** Cost of a span as wide as a hand that allows stretches goes. */
+  static final double STRETCHED = 5;
+
   private static final CostTerm[] SMALL_BARRES = {
     CostTerm.MIDDLE_BARRE, CostTerm.RING_BARRE, CostTerm.LITTLE_BARRE
   };
+
+  /** While searching, only the sum is wanted. */
+  private static final double[] NOT_KEPT = {};
 
   private static final int TERMS = CostTerm.values().length;
 
   private final Reach reach;
   private final double[] weights;
-  private final double[] units = new double[TERMS];
+  private double[] units = NOT_KEPT;
+  private double cost;
 
   ShapeMeasure(Reach reach) {
     this.reach = reach;
     weights = Stream.of(CostTerm.values()).mapToDouble(CostTerm::weight).toArray();
   }
 
-  /** What the fingers cost, or {@link #OUT_OF_REACH}. */
+  /** The distances and limits it measures with. */
+  Reach reach() {
+    return reach;
+  }
+
+  /** What the fingers cost, their distances measured before, or {@link #OUT_OF_REACH}. */
   double fingeringCost(GripTable grips) {
-    if (!measureFingers(grips)) {
-      return OUT_OF_REACH;
-    }
-    double cost = 0;
-    for (int t = 0; t < TERMS; t++) {
-      cost += units[t] * weights[t];
-    }
-    return cost;
+    return measureFingers(grips) ? cost : OUT_OF_REACH;
   }
 
   /** The units of each term for a fingering, in the order of {@link CostTerm}. */
   double[] fingeringUnits(GripTable grips) {
+    grips.measure(reach, grips.count);
+    units = new double[TERMS];
     measureFingers(grips);
-    return units.clone();
+    double[] taken = units;
+    units = NOT_KEPT;
+    return taken;
   }
 
   private void add(CostTerm term, double amount) {
-    units[term.ordinal()] += amount;
+    cost += amount * weights[term.ordinal()];
+    if (units != NOT_KEPT) {
+      units[term.ordinal()] += amount;
+    }
   }
 
   private boolean measureFingers(GripTable g) {
-    Arrays.fill(units, 0);
+    cost = 0;
+    // Most fingerings fail by their reach, so that is asked first.
+    if (!measureReach(g)) {
+      return false;
+    }
     int previous = -1;
     for (int k = 0; k < g.count; k++) {
-      int finger = g.finger[k];
       add(CostTerm.FINGERS, 1);
-      if (finger == FingerCode.THUMB) {
+      if (g.finger[k] == FingerCode.THUMB) {
         add(CostTerm.THUMB, 1);
         continue;
       }
       measureGrip(g, k);
-      for (int other = 0; other < k; other++) {
-        double stretch = stretch(g, other, k);
-        if (stretch > 1) {
-          return false;
-        }
-        add(CostTerm.STRETCH, stretch);
-      }
       if (previous >= 0) {
         measureNeighbours(g, previous, k);
       }
       previous = k;
     }
+    return true;
+  }
+
+  private boolean measureReach(GripTable g) {
+    double stretches = 0;
+    for (int k = g.count - 1; k > 0; k--) {
+      for (int other = 0; other < k && g.finger[k] != FingerCode.THUMB; other++) {
+        double stretch = stretch(g, other, k);
+        if (stretch == OUT_OF_REACH) {
+          return false;
+        }
+        stretches += stretch;
+      }
+    }
+    add(CostTerm.STRETCH, stretches);
     return true;
   }
 
@@ -97,17 +120,20 @@ final class ShapeMeasure {
     }
   }
 
-  /** 0 up to the comfortable span, 1 at the limit, more than 1 beyond it. */
+  /**
+   * 0 up to the comfortable span, 1 at the limit; beyond it, where the hand allows stretches, up to
+   * {@link #STRETCHED}.
+   */
   private double stretch(GripTable g, int a, int b) {
-    double distance =
-        reach.distance(g.fret[a], g.low[a], g.high[a], g.fret[b], g.low[b], g.high[b]);
+    double distance = g.apart[a][b];
     double limit = reach.limit(g.finger[a], g.finger[b]);
     double over = distance - reach.comfortable(g.finger[a], g.finger[b]);
     if (over <= 0) {
       return 0;
     }
     if (distance > limit) {
-      return 2;
+      double beyond = (distance / limit - 1) / (Hand.STRETCH - 1);
+      return beyond > 1 || !reach.hand().stretches() ? OUT_OF_REACH : 1 + (STRETCHED - 1) * beyond;
     }
     double share = over / (limit - reach.comfortable(g.finger[a], g.finger[b]));
     return share * share;

@@ -3,6 +3,7 @@ package phalanx.fretting;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 
 /** The cheapest row of shapes for a {@link PlanProblem}. Knows its cost and can explain it. */
@@ -10,12 +11,41 @@ public final class ShapePlan {
 
   private final PlanProblem problem;
   private final int[] choice;
-  private final double[][] through;
+  private final double[][] before;
+  private final double[][] after;
 
-  ShapePlan(PlanProblem problem, int[] choice, double[][] through) {
+  ShapePlan(PlanProblem problem, int[] choice, double[][] before, double[][] after) {
     this.problem = problem;
     this.choice = choice;
-    this.through = through;
+    this.before = before;
+    this.after = after;
+  }
+
+  double[][] before() {
+    return before;
+  }
+
+  double[][] after() {
+    return after;
+  }
+
+  /** What the best plan through a candidate of a slot costs in all. */
+  private double through(int slot, int candidate) {
+    return before[slot][candidate] + shapeCost(slot, candidate) + after[slot][candidate];
+  }
+
+  /**
+   * The cheapest plans, this one first, each a different row of candidates.
+   *
+   * @param limit how many at most
+   */
+  public List<ShapePlan> best(int limit) {
+    List<ShapePlan> plans = new ArrayList<>();
+    BestPlans rows = new BestPlans(this);
+    while (plans.size() < limit && rows.hasNext()) {
+      plans.add(new ShapePlan(problem, rows.next(), before, after));
+    }
+    return plans;
   }
 
   /** The problem this answers. */
@@ -35,7 +65,12 @@ public final class ShapePlan {
 
   /** Cost of the whole plan. */
   public double cost() {
-    return choice.length == 0 ? 0 : through[0][choice[0]];
+    double cost = 0;
+    for (int i = 0; i < choice.length; i++) {
+      cost += chosen(i).cost();
+      cost += i == 0 ? 0 : PlanSolver.change(problem, i, choice[i - 1], choice[i]);
+    }
+    return cost;
   }
 
   /** Whether no better plan exists at all, or only none among the candidates kept. */
@@ -48,23 +83,69 @@ public final class ShapePlan {
    * the chosen shape is the one at 0, or, in a pinned slot, may have better ones before it.
    */
   public List<Alternative> alternatives(int slot) {
-    double now = through[slot][choice[slot]];
+    double now = through(slot, choice[slot]);
     List<RatedShape> candidates = problem.slots().get(slot).candidates();
     return IntStream.range(0, candidates.size())
-        .mapToObj(c -> new Alternative(candidates.get(c), through[slot][c] - now))
+        .mapToObj(c -> new Alternative(candidates.get(c), through(slot, c) - now))
         .sorted(Comparator.comparingDouble(Alternative::extraCost))
         .toList();
+  }
+
+  /**
+   * What the whole song would cost more with a shape in a slot, whether the planner considered it
+   * there or not; its neighbours are chosen anew among their candidates.
+   */
+  public double extraCost(int slot, RatedShape shape) {
+    HandState mine = problem.changes().state(shape.shape());
+    boolean first = slot == 0;
+    boolean last = slot == choice.length - 1;
+    double arrive = first ? 0 : Double.POSITIVE_INFINITY;
+    for (int p = 0; !first && p < before[slot - 1].length; p++) {
+      if (problem.slots().get(slot - 1).allows(p)) {
+        double to = change(slot, state(slot - 1, p), mine);
+        arrive = Math.min(arrive, before[slot - 1][p] + shapeCost(slot - 1, p) + to);
+      }
+    }
+    double leave = last ? 0 : Double.POSITIVE_INFINITY;
+    for (int s = 0; !last && s < after[slot + 1].length; s++) {
+      if (problem.slots().get(slot + 1).allows(s)) {
+        double from = change(slot + 1, mine, state(slot + 1, s));
+        leave = Math.min(leave, from + shapeCost(slot + 1, s) + after[slot + 1][s]);
+      }
+    }
+    return arrive + shape.cost() + leave - through(slot, choice[slot]);
+  }
+
+  private double shapeCost(int slot, int candidate) {
+    return problem.slots().get(slot).candidates().get(candidate).cost();
+  }
+
+  private HandState state(int slot, int candidate) {
+    return problem.slots().get(slot).row().states(problem.changes())[candidate];
+  }
+
+  private double change(int slot, HandState from, HandState to) {
+    ChangeCosts changes = problem.changes();
+    return changes.unhurried(from, to)
+        + ChangeCosts.late(
+            changes.millisNeeded(from, to), problem.slots().get(slot).changeMillis());
+  }
+
+  /** What it costs to come to a slot's shape from the one before, finger by finger. */
+  public Optional<Cost> explainArrival(int slot) {
+    if (slot == 0) {
+      return Optional.empty();
+    }
+    double millis = problem.slots().get(slot).changeMillis();
+    Shape from = chosen(slot - 1).shape();
+    return Optional.of(problem.changes().explain(from, chosen(slot).shape(), millis));
   }
 
   /** The whole cost as a tree: each slot's shape, each change. */
   public Cost explain(ShapeCostExplainer explainer) {
     List<Cost> parts = new ArrayList<>();
     for (int i = 0; i < choice.length; i++) {
-      if (i > 0) {
-        PlanSlot slot = problem.slots().get(i);
-        Shape before = chosen(i - 1).shape();
-        parts.add(problem.changes().explain(before, chosen(i).shape(), slot.changeMillis()));
-      }
+      explainArrival(i).ifPresent(parts::add);
       parts.add(explainer.explain(i, chosen(i).shape()));
     }
     return Cost.sum("plan", parts);

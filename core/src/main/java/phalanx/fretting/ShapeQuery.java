@@ -2,6 +2,7 @@ package phalanx.fretting;
 
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.theory.Chord;
@@ -16,6 +17,7 @@ import phalanx.theory.NoteName;
  * @param top MIDI note that must be the highest sounding, capo included, if any
  * @param highestFret no finger above this fret, counted from the capo; 0 to 24
  * @param thumb whether the thumb may hold string ⑥
+ * @param sounding strings that must sound because the picking hand wants them, 0 for ⑥ to 5 for ①
  * @param guitar the guitar, with its capo
  * @param hand the fretting hand
  */
@@ -26,6 +28,7 @@ public record ShapeQuery(
     OptionalInt top,
     int highestFret,
     boolean thumb,
+    Set<Integer> sounding,
     Guitar guitar,
     Hand hand) {
 
@@ -36,9 +39,10 @@ public record ShapeQuery(
     if (highestFret < 0 || highestFret > 24) {
       throw new IllegalArgumentException("highest fret out of range: " + highestFret);
     }
+    sounding = Set.copyOf(sounding);
   }
 
-  /** The usual question: the chord's own bass lowest, root present, thumb allowed. */
+  /** The usual question: the chord's own bass lowest, root present, thumb as the hand allows. */
   public static ShapeQuery of(Chord chord, Guitar guitar, Hand hand) {
     return new ShapeQuery(
         chord,
@@ -46,34 +50,40 @@ public record ShapeQuery(
         false,
         OptionalInt.empty(),
         USUAL_HIGHEST_FRET,
-        true,
+        hand.thumbOver(),
+        Set.of(),
         guitar,
         hand);
   }
 
   /** With another bass; empty for any tone of the chord. */
   public ShapeQuery withBass(Optional<NoteName> wanted) {
-    return new ShapeQuery(chord, wanted, rootless, top, highestFret, thumb, guitar, hand);
+    return new ShapeQuery(chord, wanted, rootless, top, highestFret, thumb, sounding, guitar, hand);
   }
 
   /** With the root left out where that helps. */
   public ShapeQuery withRootless() {
-    return new ShapeQuery(chord, bass, true, top, highestFret, thumb, guitar, hand);
+    return new ShapeQuery(chord, bass, true, top, highestFret, thumb, sounding, guitar, hand);
   }
 
   /** With this MIDI note on top. */
   public ShapeQuery withTop(int midi) {
     return new ShapeQuery(
-        chord, bass, rootless, OptionalInt.of(midi), highestFret, thumb, guitar, hand);
+        chord, bass, rootless, OptionalInt.of(midi), highestFret, thumb, sounding, guitar, hand);
   }
 
   /** Up to another fret. */
   public ShapeQuery withHighestFret(int fret) {
-    return new ShapeQuery(chord, bass, rootless, top, fret, thumb, guitar, hand);
+    return new ShapeQuery(chord, bass, rootless, top, fret, thumb, sounding, guitar, hand);
   }
 
   /** With the thumb staying behind the neck. */
   public ShapeQuery withoutThumb() {
-    return new ShapeQuery(chord, bass, rootless, top, highestFret, false, guitar, hand);
+    return new ShapeQuery(chord, bass, rootless, top, highestFret, false, sounding, guitar, hand);
+  }
+
+  /** With strings that must sound. */
+  public ShapeQuery withSounding(Set<Integer> strings) {
+    return new ShapeQuery(chord, bass, rootless, top, highestFret, thumb, strings, guitar, hand);
   }
 }

@@ -1,8 +1,8 @@
 package phalanx.fretting;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
+import phalanx.instrument.Hand;
 import phalanx.instrument.Tuning;
 import phalanx.theory.ChordTone;
 
@@ -29,11 +29,13 @@ public final class ShapeSearch {
   private final FingerSearch fingers;
   private final int highestFret;
   private final int essential;
-  private final int fifth;
-  private final int[] toneBit = new int[12];
-  private final int bassChroma;
+  private final int bassBit;
+  private final int[][] midi;
+  private final int[][] toneBits;
+  private final boolean[] mustSound = new boolean[Tuning.STRINGS];
+  private final ChordUnits chordUnits;
   private final int[] frets = new int[Tuning.STRINGS];
-  private final List<RankedShapes.Found> found = new ArrayList<>();
+  private final PackedShapes found = new PackedShapes();
   private int low;
   private int high;
   private double chordCost;
@@ -44,24 +46,29 @@ public final class ShapeSearch {
     measure = new ShapeMeasure(reach);
     fingers = new FingerSearch(measure, query.thumb());
     highestFret = Math.min(query.highestFret(), reach.highestFret());
+    midi = new int[Tuning.STRINGS][reach.highestFret() + 1];
+    toneBits = new int[Tuning.STRINGS][reach.highestFret() + 1];
     int required = 0;
-    int fifthBit = 0;
     List<ChordTone> tones = query.chord().tones();
+    int[] toneBit = new int[12];
     for (int t = 0; t < tones.size(); t++) {
       ChordTone tone = tones.get(t);
       toneBit[Math.floorMod(query.chord().root().chroma() + tone.interval().chroma(), 12)] |=
           1 << t;
       boolean mayGo = t == 0 && query.rootless();
       required |= tone.essential() && !mayGo ? 1 << t : 0;
-      fifthBit |= !tone.essential() && tone.interval().number() == 5 ? 1 << t : 0;
     }
-    bassChroma = query.bass().map(b -> b.chroma()).orElse(-1);
-    if (bassChroma >= 0) {
-      toneBit[bassChroma] |= 1 << tones.size();
-      required |= 1 << tones.size();
+    bassBit = query.bass().isPresent() ? 1 << tones.size() : 0;
+    query.bass().ifPresent(b -> toneBit[b.chroma()] |= bassBit);
+    essential = required | bassBit;
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      for (int fret = 0; fret <= reach.highestFret(); fret++) {
+        midi[s][fret] = query.guitar().midi(s, fret);
+        toneBits[s][fret] = toneBit[Math.floorMod(query.guitar().shapeMidi(s, fret), 12)];
+      }
+      mustSound[s] = query.sounding().contains(s);
     }
-    essential = required;
-    fifth = fifthBit;
+    chordUnits = new ChordUnits(query.chord(), query.guitar(), midi);
   }
 
   /** Every shape that answers the query, cheapest first; empty if the hand can hold none. */
@@ -73,7 +80,7 @@ public final class ShapeSearch {
   public static RankedShapes find(ShapeQuery query, Reach reach) {
     ShapeSearch search = new ShapeSearch(query, reach);
     search.allPositions();
-    return new RankedShapes(search.found.toArray(RankedShapes.Found[]::new));
+    return new RankedShapes(search.found);
   }
 
   /** What a shape costs as this query sees it, term by term. */
@@ -95,7 +102,8 @@ public final class ShapeSearch {
   }
 
   private double widest() {
-    return reach.limit(FingerCode.INDEX, FingerCode.LITTLE);
+    double limit = reach.limit(FingerCode.INDEX, FingerCode.LITTLE);
+    return reach.hand().stretches() ? limit * Hand.STRETCH : limit;
   }
 
   /**
@@ -118,7 +126,8 @@ public final class ShapeSearch {
       }
       return;
     }
-    if (FEWEST_SOUNDING - sounding < left || sounding >= FEWEST_SOUNDING) {
+    if (!mustSound[string] && FEWEST_SOUNDING - sounding < left
+        || !mustSound[string] && sounding >= FEWEST_SOUNDING) {
       frets[string] = Shape.SILENT;
       descend(string + 1, covered, sounding, held, touched);
     }
@@ -133,16 +142,12 @@ public final class ShapeSearch {
 
   /** The bass and a chord tone may be one note, so one string can bring two missing bits. */
   private int sharedTones() {
-    return bassChroma >= 0 ? 1 : 0;
+    return bassBit != 0 ? 1 : 0;
   }
 
   private void sound(int string, int fret, int covered, int sounding, int held, boolean touched) {
-    int chroma = Math.floorMod(query.guitar().shapeMidi(string, fret), 12);
-    int bits = toneBit[chroma];
-    if (bits == 0) {
-      return;
-    }
-    if (bassChroma >= 0 && sounding == 0 && chroma != bassChroma) {
+    int bits = toneBits[string][fret];
+    if (bits == 0 || bassBit != 0 && sounding == 0 && (bits & bassBit) == 0) {
       return;
     }
     frets[string] = fret;
@@ -150,99 +155,50 @@ public final class ShapeSearch {
   }
 
   private void complete(int covered) {
-    if (!query.top().isEmpty() && highestSounding(frets) != query.top().getAsInt()) {
+    if (!query.top().isEmpty() && highestSounding() != query.top().getAsInt()) {
       return;
     }
-    if (mutedInside(frets) > MOST_MUTED_INSIDE) {
+    if (mutedInside() > MOST_MUTED_INSIDE) {
       return;
     }
-    double[] units = chordUnits(frets, covered);
     chordCost = 0;
-    for (CostTerm term : CostTerm.values()) {
-      chordCost += units[term.ordinal()] * term.weight();
-    }
+    chordUnits.measure(frets, covered, (term, units) -> chordCost += units * term.weight());
+    long packed = PackedShapes.frets(frets);
     fingers.search(
-        frets, (grips, cost) -> found.add(RankedShapes.Found.pack(frets, grips, cost + chordCost)));
+        frets,
+        (grips, cost) -> found.add(PackedShapes.pack(packed, frets, grips), cost + chordCost));
   }
 
-  private int highestSounding(int[] f) {
+  private int highestSounding() {
     int top = 0;
     for (int s = 0; s < Tuning.STRINGS; s++) {
-      top = f[s] == Shape.SILENT ? top : Math.max(top, query.guitar().midi(s, f[s]));
+      top = frets[s] == Shape.SILENT ? top : Math.max(top, midi[s][frets[s]]);
     }
     return top;
   }
 
-  private static int lowest(int[] f) {
-    int string = 0;
-    while (f[string] == Shape.SILENT) {
-      string++;
-    }
-    return string;
-  }
-
-  private static int highest(int[] f) {
-    int string = Tuning.STRINGS - 1;
-    while (f[string] == Shape.SILENT) {
-      string--;
-    }
-    return string;
-  }
-
-  private static int mutedInside(int[] f) {
+  private int mutedInside() {
     int muted = 0;
-    for (int s = lowest(f); s < highest(f); s++) {
-      muted += f[s] == Shape.SILENT ? 1 : 0;
+    for (int s = ChordUnits.lowest(frets); s < ChordUnits.highest(frets); s++) {
+      muted += frets[s] == Shape.SILENT ? 1 : 0;
     }
     return muted;
   }
 
-  private int unisons(int[] f) {
-    int same = 0;
-    for (int s = 0; s < Tuning.STRINGS; s++) {
-      boolean twice = false;
-      for (int other = 0; other < s && f[s] != Shape.SILENT; other++) {
-        twice |=
-            f[other] != Shape.SILENT
-                && query.guitar().midi(s, f[s]) == query.guitar().midi(other, f[other]);
-      }
-      same += twice ? 1 : 0;
-    }
-    return same;
-  }
-
-  /** The units of the terms that do not depend on the fingers. */
-  private double[] chordUnits(int[] f, int covered) {
-    double[] units = new double[CostTerm.values().length];
-    int lowFret = Arrays.stream(f).filter(x -> x > 0).min().orElse(0);
-    units[CostTerm.MUTED_INSIDE.ordinal()] = mutedInside(f);
-    units[CostTerm.NO_LOW_STRING.ordinal()] = triangle(lowest(f));
-    units[CostTerm.NO_HIGH_STRING.ordinal()] = triangle(Tuning.STRINGS - 1 - highest(f));
-    units[CostTerm.UNISON.ordinal()] = unisons(f);
-    units[CostTerm.POSITION.ordinal()] = Math.max(0, lowFret - 1);
-    int tones = (1 << query.chord().tones().size()) - 1;
-    int missing = tones & ~covered;
-    units[CostTerm.NO_ROOT.ordinal()] = missing & 1;
-    units[CostTerm.NO_FIFTH.ordinal()] = (missing & fifth) == 0 ? 0 : 1;
-    units[CostTerm.MISSING.ordinal()] = Integer.bitCount(missing & ~fifth & ~1);
-    return units;
-  }
-
-  /** Each further string missing weighs more than the one before. */
-  private static double triangle(int strings) {
-    return strings * (strings + 1) / 2.0;
-  }
-
   private Cost explained(Shape shape) {
+    if (shape.soundingStrings().isEmpty()) {
+      return Cost.sum(shape.fretText(), List.of());
+    }
     int[] f = new int[Tuning.STRINGS];
     int covered = 0;
     for (int s = 0; s < Tuning.STRINGS; s++) {
       f[s] = shape.fret(s).orElse(Shape.SILENT);
       if (shape.sounds(s)) {
-        covered |= toneBit[Math.floorMod(query.guitar().shapeMidi(s, f[s]), 12)];
+        covered |= toneBits[s][f[s]];
       }
     }
-    double[] units = chordUnits(f, covered);
+    double[] units = new double[CostTerm.values().length];
+    chordUnits.measure(f, covered, (term, amount) -> units[term.ordinal()] = amount);
     GripTable grips = GripTable.of(shape);
     double[] fingerUnits = measure.fingeringUnits(grips);
     List<Cost> terms = new ArrayList<>();

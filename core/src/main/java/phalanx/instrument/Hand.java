@@ -9,19 +9,57 @@ package phalanx.instrument;
  *
  * @param size what the player calls it
  * @param scale factor on the spans of a medium hand, 0.7 to 1.4
+ * @param thumbOver whether the thumb may come over the neck to hold string ⑥
+ * @param stretches whether spans beyond the limit, up to {@link #STRETCH} times, are allowed
+ * @param leftHanded whether drawings show the neck for a left-handed player
+ * @param pace how quickly the fingers change place
  */
-public record Hand(Size size, double scale) {
+public record Hand(
+    Size size, double scale, boolean thumbOver, boolean stretches, boolean leftHanded, Pace pace) {
 
   /** The three hands to choose from before measuring one's own. */
   public enum Size {
     SMALL,
     MEDIUM,
-    LARGE
+    LARGE,
+    MEASURED
   }
 
-  public static final Hand SMALL = new Hand(Size.SMALL, 0.90);
-  public static final Hand MEDIUM = new Hand(Size.MEDIUM, 1);
-  public static final Hand LARGE = new Hand(Size.LARGE, 1.10);
+  /**
+   * The time a finger needs for its way, in the form of Fitts's law: reaction + doubling · log2(1 +
+   * way / 10 mm).
+   *
+   * @param reactionMs time to start, ms, 0 to 500
+   * @param doublingMs time for each doubling of the way, ms, 10 to 500
+   */
+  public record Pace(double reactionMs, double doublingMs) {
+
+    /** A practised player's; from memory. */
+    public static final Pace USUAL = new Pace(60, 90);
+
+    public Pace {
+      if (!(reactionMs >= 0 && reactionMs <= 500 && doublingMs >= 10 && doublingMs <= 500)) {
+        throw new IllegalArgumentException(
+            "pace out of range: " + reactionMs + " ms, " + doublingMs + " ms");
+      }
+    }
+  }
+
+  public static final Hand SMALL = of(Size.SMALL, 0.90);
+  public static final Hand MEDIUM = of(Size.MEDIUM, 1);
+  public static final Hand LARGE = of(Size.LARGE, 1.10);
+
+  /** How far beyond its limit a span may go where stretches are allowed. */
+  public static final double STRETCH = 1.15;
+
+  /** From index tip to little finger tip of a medium hand spread on a table, mm; from memory. */
+  public static final double MEDIUM_SPREAD = 140;
+
+  /** Smallest spread that can be entered, mm. */
+  public static final double LEAST_SPREAD = 0.7 * MEDIUM_SPREAD;
+
+  /** Largest spread that can be entered, mm. */
+  public static final double MOST_SPREAD = 1.4 * MEDIUM_SPREAD;
 
   /** Comfortable spans of a medium hand, mm, by finger numbers less one. */
   private static final double[][] COMFORTABLE = {
@@ -34,7 +72,7 @@ public record Hand(Size size, double scale) {
   };
 
   public Hand {
-    if (scale < 0.7 || scale > 1.4) {
+    if (!(scale >= 0.7 && scale <= 1.4)) {
       throw new IllegalArgumentException("hand scale out of range: " + scale);
     }
   }
@@ -45,7 +83,52 @@ public record Hand(Size size, double scale) {
       case SMALL -> SMALL;
       case MEDIUM -> MEDIUM;
       case LARGE -> LARGE;
+      case MEASURED -> measured(MEDIUM_SPREAD);
     };
+  }
+
+  private static Hand of(Size size, double scale) {
+    return new Hand(size, scale, true, false, false, Pace.USUAL);
+  }
+
+  /**
+   * A hand measured by its spread.
+   *
+   * @param spread from index tip to little finger tip, spread on a table, mm, {@link #LEAST_SPREAD}
+   *     to {@link #MOST_SPREAD}
+   */
+  public static Hand measured(double spread) {
+    return of(Size.MEASURED, spread / MEDIUM_SPREAD);
+  }
+
+  /** From index tip to little finger tip, spread on a table, mm. */
+  public double spread() {
+    return scale * MEDIUM_SPREAD;
+  }
+
+  /** The same player with a hand of another size. */
+  public Hand sizedAs(Hand other) {
+    return new Hand(other.size, other.scale, thumbOver, stretches, leftHanded, pace);
+  }
+
+  /** With or without the thumb over the neck. */
+  public Hand withThumbOver(boolean over) {
+    return new Hand(size, scale, over, stretches, leftHanded, pace);
+  }
+
+  /** With or without spans beyond the limit. */
+  public Hand withStretches(boolean allowed) {
+    return new Hand(size, scale, thumbOver, allowed, leftHanded, pace);
+  }
+
+  /** With the neck drawn for the left or the right hand. */
+  public Hand withLeftHanded(boolean left) {
+    return new Hand(size, scale, thumbOver, stretches, left, pace);
+  }
+
+  /** With quicker or slower fingers. */
+  public Hand withPace(Pace other) {
+    return new Hand(size, scale, thumbOver, stretches, leftHanded, other);
   }
 
   /** Span between two fingers that costs nothing, mm. The thumb has no measured span. */
@@ -53,7 +136,7 @@ public record Hand(Size size, double scale) {
     return scale * COMFORTABLE[a.ordinal() - 1][b.ordinal() - 1];
   }
 
-  /** Widest allowed span between two fingers, mm. The thumb has no measured span. */
+  /** Widest span between two fingers without the stretch, mm. The thumb has no measured span. */
   public double limit(Finger a, Finger b) {
     return scale * LIMIT[a.ordinal() - 1][b.ordinal() - 1];
   }

@@ -2,12 +2,13 @@ package phalanx.picking;
 
 import java.util.ArrayList;
 import java.util.List;
+import phalanx.theory.Meter;
 
 /**
  * The family of patterns in which the thumb alternates on the beats from the chord's bass, and the
  * fingers play between. Made for any metre from the length of its beats.
  */
-public enum AlternatingThumb {
+public enum AlternatingThumb implements PickingStyle {
   /** The thumb by itself, where learning starts. */
   THUMB_ALONE("thumb alone", "thumb on every beat"),
   /** The fingers answer between the beats. */
@@ -27,26 +28,21 @@ public enum AlternatingThumb {
     this.words = words;
   }
 
-  /** What the player calls it; also its name on the command line. */
+  @Override
   public String title() {
     return title;
   }
 
-  /** What the hand does, in a few words. */
+  @Override
   public String words() {
     return words;
   }
 
-  /**
-   * The pattern for a bar.
-   *
-   * @param barTicks length of the bar, a multiple of the beat
-   * @param beatTicks length of a felt beat
-   * @param compound whether a beat divides in three instead of two
-   */
-  public Pattern bar(int barTicks, int beatTicks, boolean compound) {
-    int parts = compound ? 3 : 2;
-
+  @Override
+  public Pattern in(Meter meter) {
+    int parts = meter.isCompound() ? 3 : 2;
+    int beatTicks = meter.beatTicks();
+    int barTicks = meter.barTicks();
     List<Pattern.Step> steps = new ArrayList<>();
     int answer = 0;
     for (int beat = 0; beat * beatTicks < barTicks; beat++) {

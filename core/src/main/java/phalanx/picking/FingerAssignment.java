@@ -33,9 +33,6 @@ public final class FingerAssignment {
   /** Cost of a hurried repeat at the shortest allowed time; falls to 0 at {@link #QUICK_MS}. */
   static final double HURRY = 2;
 
-  /** Small cost of the same finger twice in a row on different strings, however slow. */
-  static final double REPEAT = 0.1;
-
   private static final int LONG_AGO = Integer.MAX_VALUE;
 
   private final HandSchool school;
@@ -131,7 +128,7 @@ public final class FingerAssignment {
     for (int k = 0; k < fingers.length; k++) {
       cost += AWAY * school.away(fingers[k], strike.strings().get(k));
       if (state.latest().contains(fingers[k])) {
-        cost += REPEAT;
+        cost += school.repeat();
       }
       int last = state.last().get(fingers[k]);
       double since =

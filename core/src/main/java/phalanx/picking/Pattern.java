@@ -3,10 +3,10 @@ package phalanx.picking;
 import java.util.List;
 
 /**
- * One bar of picking, written on roles so that it fits any shape.
+ * One or more bars of picking, written on roles so that it fits any shape.
  *
  * @param name what the player calls it
- * @param lengthTicks length of the bar it fills
+ * @param lengthTicks length of the bars it fills
  * @param steps what is struck when, in order
  */
 public record Pattern(String name, int lengthTicks, List<Step> steps) {
@@ -36,7 +36,15 @@ public record Pattern(String name, int lengthTicks, List<Step> steps) {
 
   /** The steps from one tick of the bar up to, not including, another. */
   public List<Step> between(int from, int to) {
-    return steps.stream().filter(s -> s.tick() >= from && s.tick() < to).toList();
+    return between(from, to, 0);
+  }
+
+  /** The same in a later bar of the pattern, which begins so many ticks ahead. */
+  public List<Step> between(int from, int to, int ahead) {
+    return steps.stream()
+        .filter(s -> s.tick() >= from + ahead && s.tick() < to + ahead)
+        .map(s -> new Step(s.tick() - ahead, s.roles()))
+        .toList();
   }
 
   /** Time between the closest two steps, in ticks. */

@@ -1,5 +1,8 @@
 package phalanx.picking;
 
+import java.util.Optional;
+import java.util.stream.Stream;
+
 /** What a stroke does in the texture, whatever string that turns out to be on a shape. */
 public enum Role {
   /** The thumb on the chord's bass. */
@@ -21,6 +24,16 @@ public enum Role {
   Role(boolean thumb, int home) {
     this.thumb = thumb;
     this.home = home;
+  }
+
+  /** What a row of it is called in a written pattern; one row is all the thumb needs. */
+  String written() {
+    return thumb ? "thumb" : name().toLowerCase();
+  }
+
+  /** The role whose row has a name. */
+  static Optional<Role> written(String word) {
+    return Stream.of(values()).filter(r -> r.written().equals(word)).findFirst();
   }
 
   /** Whether the thumb plays it. */

@@ -3,12 +3,15 @@ package phalanx.picking;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.IntStream;
 import phalanx.fretting.Shape;
-import phalanx.fretting.StringSign;
 import phalanx.instrument.Guitar;
+import phalanx.instrument.StringSign;
 import phalanx.theory.Chord;
 
 /**
@@ -28,12 +31,19 @@ public final class StringRoles {
   private static final Map<Integer, List<Integer>> ALTERNATES =
       Map.of(0, List.of(2, 1, 3), 1, List.of(2, 0, 3), 2, List.of(1, 3, 0), 3, List.of(2, 1));
 
+  private static final int NO_STRING = -1;
+
   private final Map<Role, Integer> strings;
   private final List<String> remarks;
+  private final int third;
+  private final Set<Integer> held;
 
-  private StringRoles(Map<Role, Integer> strings, List<String> remarks) {
+  private StringRoles(
+      Map<Role, Integer> strings, List<String> remarks, int third, Set<Integer> held) {
     this.strings = strings;
     this.remarks = List.copyOf(remarks);
+    this.third = third;
+    this.held = held;
   }
 
   /** Lays every role on a shape that holds a chord on a guitar. */
@@ -42,9 +52,9 @@ public final class StringRoles {
     List<String> remarks = new ArrayList<>();
     List<Integer> sounding = shape.soundingStrings();
     if (sounding.isEmpty()) {
-      return new StringRoles(strings, remarks);
+      return new StringRoles(strings, remarks, NO_STRING, Set.of());
     }
-    int bass = sounding.get(0);
+    int bass = bass(sounding, shape, chord, guitar);
     strings.put(Role.ROOT, bass);
     Optional<Integer> alternate = alternate(bass, shape, chord, guitar);
     alternate.ifPresentOrElse(
@@ -58,7 +68,27 @@ public final class StringRoles {
     for (Role role : List.of(Role.INNER, Role.MIDDLE, Role.UPPER, Role.TUNE)) {
       layFinger(role, free, strings, remarks);
     }
-    return new StringRoles(strings, remarks);
+    Set<Integer> held = new HashSet<>(sounding);
+    held.removeIf(s -> shape.finger(s).isEmpty());
+    int third =
+        IntStream.rangeClosed(0, FOURTH)
+            .filter(s -> s != bass && !alternate.equals(Optional.of(s)) && alternate.isPresent())
+            .filter(s -> shape.sounds(s) || rings(s, chord, guitar))
+            .findFirst()
+            .orElse(NO_STRING);
+    return new StringRoles(strings, remarks, third, held);
+  }
+
+  /** The thumb starts on the chord's own bass where a bass string has it, else on the lowest. */
+  private static int bass(List<Integer> sounding, Shape shape, Chord chord, Guitar guitar) {
+    return sounding.stream()
+        .filter(s -> s <= FOURTH)
+        .filter(
+            s ->
+                Math.floorMod(guitar.shapeMidi(s, shape.fret(s).orElseThrow()), 12)
+                    == chord.bass().chroma())
+        .findFirst()
+        .orElse(sounding.get(0));
   }
 
   private static Optional<Integer> alternate(int bass, Shape shape, Chord chord, Guitar guitar) {
@@ -95,6 +125,46 @@ public final class StringRoles {
           }
         });
   }
+
+  /**
+   * The strings the thumb takes in turn while the chord lasts, 0 for ⑥ to 5 for ①; none where
+   * nothing sounds. What the shape has no string for is done otherwise and said.
+   *
+   * @param pedal the open string that a pedal stays on, if the song has one
+   */
+  public Route route(ThumbRoute wanted, Optional<Integer> pedal) {
+    if (!strings.containsKey(Role.ROOT)) {
+      return new Route(List.of(), List.of());
+    }
+    int root = strings.get(Role.ROOT);
+    int alternate = strings.get(Role.ALTERNATE);
+    return switch (wanted) {
+      case ALTERNATING -> new Route(List.of(root, alternate), List.of());
+      case STEADY -> new Route(List.of(root), List.of());
+      case THREE_VOICES ->
+          third == NO_STRING
+              ? new Route(
+                  List.of(root, alternate), List.of("no third bass here: the thumb alternates"))
+              : new Route(List.of(root, alternate, third, alternate), List.of());
+      case PEDAL ->
+          pedal
+              .filter(p -> !held.contains(p))
+              .map(p -> new Route(List.of(p), List.of()))
+              .orElseGet(
+                  () ->
+                      new Route(
+                          List.of(root),
+                          List.of("no pedal string here: the thumb stays on the bass")));
+    };
+  }
+
+  /**
+   * The thumb's way over a chord.
+   *
+   * @param strings the strings it takes in turn, 0 for ⑥ to 5 for ①
+   * @param remarks what had to be done otherwise than the route says
+   */
+  public record Route(List<Integer> strings, List<String> remarks) {}
 
   /** The string of a role, 0 for ⑥ to 5 for ①; empty where the shape has none for it. */
   public Optional<Integer> string(Role role) {

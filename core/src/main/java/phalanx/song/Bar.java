@@ -1,40 +1,96 @@
 package phalanx.song;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import phalanx.theory.Meter;
 
 /**
  * One written bar.
  *
- * @param changes its chords in order; a bar without one goes on with the chord before
+ * @param id its identity in the song, 1 or more; it keeps it wherever it is moved
+ * @param borrows identity of the bar whose chords it takes over, if it does
+ * @param changes its chords in order; in a bar that borrows, what it has instead of the other's
+ * @param meter the metre that begins here, if another one does
  * @param repeatStart whether a repeated passage starts with this bar
  * @param plays how often the passage ending here is played; 1 where no repeat ends
+ * @param passes the times through in which it is played, as a first or second ending; empty for all
  */
-public record Bar(List<ChordChange> changes, boolean repeatStart, int plays) {
+public record Bar(
+    int id,
+    Optional<Integer> borrows,
+    List<ChordChange> changes,
+    Optional<Meter> meter,
+    boolean repeatStart,
+    int plays,
+    Set<Integer> passes) {
+
+  /** A passage is played at most this often. */
+  public static final int MOST_PLAYS = 16;
 
   public Bar {
     changes = List.copyOf(changes);
-    if (plays < 1) {
-      throw new IllegalArgumentException("a passage is played once at least: " + plays);
+    passes = Set.copyOf(passes);
+    if (plays < 1 || plays > MOST_PLAYS) {
+      throw new IllegalArgumentException("a passage is played 1 to 16 times: " + plays);
     }
     for (int i = 1; i < changes.size(); i++) {
       if (changes.get(i).tick() <= changes.get(i - 1).tick()) {
         throw new IllegalArgumentException("chords out of order in a bar");
       }
     }
+    if (passes.stream().anyMatch(p -> p < 1 || p > MOST_PLAYS)) {
+      throw new IllegalArgumentException("an ending belongs to times 1 to 16: " + passes);
+    }
   }
 
-  /** A bar without repeat signs. */
-  public Bar(List<ChordChange> changes) {
-    this(changes, false, 1);
+  /** A plain bar without signs. */
+  public static Bar of(int id, List<ChordChange> changes) {
+    return new Bar(id, Optional.empty(), changes, Optional.empty(), false, 1, Set.of());
   }
 
-  /** The same bar at the start of a repeated passage. */
-  public Bar startingRepeat() {
-    return new Bar(changes, true, plays);
+  /** A bar that takes over the chords of another. */
+  public static Bar like(int id, int other) {
+    return of(id, List.of()).borrowing(Optional.of(other));
   }
 
-  /** The same bar at the end of a passage played this often. */
+  /** The same bar under another identity. */
+  public Bar withId(int other) {
+    return new Bar(other, borrows, changes, meter, repeatStart, plays, passes);
+  }
+
+  /** With other chords of its own. */
+  public Bar withChanges(List<ChordChange> other) {
+    return new Bar(id, borrows, other, meter, repeatStart, plays, passes);
+  }
+
+  /** Taking over another bar's chords, or no longer. */
+  public Bar borrowing(Optional<Integer> other) {
+    return new Bar(id, other, changes, meter, repeatStart, plays, passes);
+  }
+
+  /** With another metre from here on, or the one before going on. */
+  public Bar withMeter(Optional<Meter> other) {
+    return new Bar(id, borrows, changes, other, repeatStart, plays, passes);
+  }
+
+  /** With or without the start of a repeat. */
+  public Bar startingRepeat(boolean starts) {
+    return new Bar(id, borrows, changes, meter, starts, plays, passes);
+  }
+
+  /** At the end of a passage played this often; 1 for no repeat. */
   public Bar endingRepeat(int times) {
-    return new Bar(changes, repeatStart, times);
+    return new Bar(id, borrows, changes, meter, repeatStart, times, passes);
+  }
+
+  /** Played in some times through only; empty for all. */
+  public Bar inPasses(Set<Integer> times) {
+    return new Bar(id, borrows, changes, meter, repeatStart, plays, times);
+  }
+
+  /** With another bar's repeat signs, endings and metre. */
+  Bar signedAs(Bar other) {
+    return new Bar(id, borrows, changes, other.meter, other.repeatStart, other.plays, other.passes);
   }
 }

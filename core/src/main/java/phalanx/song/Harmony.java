@@ -1,12 +1,24 @@
 package phalanx.song;
 
 import phalanx.theory.Chord;
+import phalanx.theory.Interval;
+import phalanx.theory.NoteNaming;
 
 /** What stands in a chart where a chord may stand. */
 public sealed interface Harmony {
 
-  /** What the chart shows. */
-  String label();
+  /** What the chart shows, with notes as the player calls them. */
+  String label(NoteNaming naming);
+
+  /** What the chart shows, in English. */
+  default String label() {
+    return label(NoteNaming.ENGLISH);
+  }
+
+  /** The same an interval higher. */
+  default Harmony up(Interval interval) {
+    return this;
+  }
 
   /**
    * A chord sounds.
@@ -15,15 +27,20 @@ public sealed interface Harmony {
    */
   record Sounding(Chord chord) implements Harmony {
     @Override
-    public String label() {
-      return chord.toString();
+    public String label(NoteNaming naming) {
+      return naming.name(chord);
+    }
+
+    @Override
+    public Harmony up(Interval interval) {
+      return new Sounding(chord.up(interval));
     }
   }
 
   /** The hands rest: N.C. */
   record NoChord() implements Harmony {
     @Override
-    public String label() {
+    public String label(NoteNaming naming) {
       return "N.C.";
     }
   }
@@ -35,7 +52,7 @@ public sealed interface Harmony {
    */
   record Unread(String text) implements Harmony {
     @Override
-    public String label() {
+    public String label(NoteNaming naming) {
       return text;
     }
   }

@@ -1,10 +1,9 @@
 package phalanx.song;
 
 /**
- * Where a chord is written: it names the same chord in every repeat.
+ * Where a chord is written: it names the same chord in every repeat, and after bars were moved.
  *
- * @param section section, from 0
- * @param bar bar in the section, from 0
- * @param change chord in the bar, from 0; 0 also for a bar that goes on with the chord before
+ * @param bar identity of the bar
+ * @param tick where in the bar it begins, 0 also for a chord held over from the bar before
  */
-public record SlotRef(int section, int bar, int change) {}
+public record SlotRef(int bar, int tick) {}

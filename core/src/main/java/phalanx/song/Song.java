@@ -1,56 +1,49 @@
 package phalanx.song;
 
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.HandSchool;
+import phalanx.picking.PickingStyle;
+import phalanx.picking.ThumbRoute;
+import phalanx.theory.Key;
+import phalanx.theory.Meter;
 
 /**
  * A song as the player decided it. What both hands do with it is derived, never kept here.
  *
  * @param title its title
  * @param key the key the chart is written in, if it says so
- * @param meter its metre
- * @param tempo quarter notes a minute, 20 to 400
+ * @param feel metre, tempo, swing, pick-up
  * @param guitar the guitar with tuning and capo; chords are counted from the capo
  * @param hand the fretting hand
  * @param school how the picking hand shares the strings
  * @param pattern the picking pattern
- * @param sections the chart
+ * @param thumb the way the thumb takes over the bass strings
+ * @param chart sections and bars
  * @param lyrics the words, line by line as they were written
- * @param pins shapes the player insists on, by where the chord is written
+ * @param pins what the player insists on
  */
 public record Song(
     String title,
     Optional<Key> key,
-    Meter meter,
-    double tempo,
+    Feel feel,
     Guitar guitar,
     Hand hand,
     HandSchool school,
-    AlternatingThumb pattern,
-    List<Section> sections,
+    PickingStyle pattern,
+    ThumbRoute thumb,
+    Chart chart,
     List<String> lyrics,
-    Map<SlotRef, Shape> pins) {
-
-  public static final double SLOWEST = 20;
-  public static final double FASTEST = 400;
-
-  /** Tempo of a chart that names none, quarter notes a minute. */
-  public static final double USUAL_TEMPO = 90;
+    Pins pins) {
 
   public Song {
-    if (!(tempo >= SLOWEST && tempo <= FASTEST)) {
-      throw new IllegalArgumentException("tempo out of range: " + tempo);
-    }
-    sections = List.copyOf(sections);
     lyrics = List.copyOf(lyrics);
-    pins = Map.copyOf(pins);
   }
 
   /** An empty song with the usual settings: steel-string guitar, medium hand, thumb and three. */
@@ -58,60 +51,140 @@ public record Song(
     return new Song(
         "Untitled",
         Optional.empty(),
-        Meter.FOUR_FOUR,
-        USUAL_TEMPO,
+        Feel.USUAL,
         Guitar.STEEL,
         Hand.MEDIUM,
         HandSchool.THUMB_AND_THREE,
         AlternatingThumb.FINGERS_BETWEEN,
+        ThumbRoute.ALTERNATING,
+        Chart.EMPTY,
         List.of(),
-        List.of(),
-        Map.of());
+        Pins.NONE);
+  }
+
+  /** The metre it begins in. */
+  public Meter meter() {
+    return feel.meter();
+  }
+
+  /** Quarter notes a minute. */
+  public double tempo() {
+    return feel.tempo();
+  }
+
+  /** The sections of the chart. */
+  public List<Section> sections() {
+    return chart.sections();
+  }
+
+  /**
+   * With a chart made from this song's by an edit. Pins stay where their chord stayed; what
+   * borrowed from bars that are gone keeps its chords.
+   */
+  public Song editChart(UnaryOperator<Chart> edit) {
+    Chart next = edit.apply(chart).settled(chart);
+    return withChart(next).withPins(keptPins(next));
+  }
+
+  private Pins keptPins(Chart next) {
+    Map<Integer, Bar> before = chart.byId();
+    Map<Integer, Bar> after = next.byId();
+    Pins kept = pins.in(after::containsKey);
+    for (SlotRef at : kept.shapes().keySet()) {
+      Optional<Harmony> was = harmony(at, before);
+      if (!was.equals(harmony(at, after))) {
+        kept = kept.without(at);
+      }
+    }
+    return kept;
+  }
+
+  private static Optional<Harmony> harmony(SlotRef at, Map<Integer, Bar> bars) {
+    return Optional.ofNullable(bars.get(at.bar()))
+        .flatMap(
+            b ->
+                Chart.changes(b, bars).stream()
+                    .filter(c -> c.tick() == at.tick())
+                    .map(ChordChange::harmony)
+                    .findFirst());
   }
 
   /** With a shape pinned where a chord is written. */
   public Song pin(SlotRef at, Shape shape) {
-    Map<SlotRef, Shape> more = new HashMap<>(pins);
-    more.put(at, shape);
+    return withPins(pins.with(at, shape));
+  }
+
+  /** With a shape pinned wherever the same harmony stands. */
+  public Song pinEverywhere(Harmony harmony, Shape shape) {
+    Pins more = pins;
+    for (Timeline.PlayedSlot slot : Timeline.of(this).slots()) {
+      more = slot.harmony().equals(harmony) ? more.with(slot.ref(), shape) : more;
+    }
     return withPins(more);
   }
 
   /** Without the pin at a place. */
   public Song unpin(SlotRef at) {
-    Map<SlotRef, Shape> fewer = new HashMap<>(pins);
-    fewer.remove(at);
-    return withPins(fewer);
+    return withPins(pins.without(at));
   }
 
-  private Song withPins(Map<SlotRef, Shape> other) {
-    return new Song(
-        title, key, meter, tempo, guitar, hand, school, pattern, sections, lyrics, other);
+  /** Under another title. */
+  public Song withTitle(String other) {
+    return new Song(other, key, feel, guitar, hand, school, pattern, thumb, chart, lyrics, pins);
   }
 
-  /** At another tempo. */
-  public Song withTempo(double other) {
-    return new Song(
-        title, key, meter, other, guitar, hand, school, pattern, sections, lyrics, pins);
+  /** In another key; the chords stay as they are written. */
+  public Song withKey(Optional<Key> other) {
+    return new Song(title, other, feel, guitar, hand, school, pattern, thumb, chart, lyrics, pins);
+  }
+
+  /** With another metre, tempo, swing or pick-up. */
+  public Song withFeel(Feel other) {
+    return new Song(title, key, other, guitar, hand, school, pattern, thumb, chart, lyrics, pins);
   }
 
   /** On another guitar, or the same with another tuning or capo. */
   public Song withGuitar(Guitar other) {
-    return new Song(title, key, meter, tempo, other, hand, school, pattern, sections, lyrics, pins);
+    return new Song(title, key, feel, other, hand, school, pattern, thumb, chart, lyrics, pins);
   }
 
   /** For another hand. */
   public Song withHand(Hand other) {
-    return new Song(
-        title, key, meter, tempo, guitar, other, school, pattern, sections, lyrics, pins);
+    return new Song(title, key, feel, guitar, other, school, pattern, thumb, chart, lyrics, pins);
   }
 
   /** For another way of sharing the strings. */
   public Song withSchool(HandSchool other) {
-    return new Song(title, key, meter, tempo, guitar, hand, other, pattern, sections, lyrics, pins);
+    return new Song(title, key, feel, guitar, hand, other, pattern, thumb, chart, lyrics, pins);
   }
 
   /** With another pattern. */
-  public Song withPattern(AlternatingThumb other) {
-    return new Song(title, key, meter, tempo, guitar, hand, school, other, sections, lyrics, pins);
+  public Song withPattern(PickingStyle other) {
+    return new Song(title, key, feel, guitar, hand, school, other, thumb, chart, lyrics, pins);
+  }
+
+  /** With the thumb on another way. */
+  public Song withThumb(ThumbRoute other) {
+    return new Song(title, key, feel, guitar, hand, school, pattern, other, chart, lyrics, pins);
+  }
+
+  /** With another chart; edits go through {@link #editChart}. */
+  public Song withChart(Chart other) {
+    return new Song(title, key, feel, guitar, hand, school, pattern, thumb, other, lyrics, pins);
+  }
+
+  /** With other words. */
+  public Song withLyrics(List<String> other) {
+    return new Song(title, key, feel, guitar, hand, school, pattern, thumb, chart, other, pins);
+  }
+
+  /** With other pins. */
+  public Song withPins(Pins other) {
+    return new Song(title, key, feel, guitar, hand, school, pattern, thumb, chart, lyrics, other);
+  }
+
+  /** At another tempo, quarter notes a minute. */
+  public Song withTempo(double other) {
+    return withFeel(feel.withTempo(other));
   }
 }

@@ -2,9 +2,12 @@ package phalanx.song;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import phalanx.theory.Meter;
 
 /**
- * A song as it is played: repeats unrolled, bars numbered from 1, ticks from the start.
+ * A song as it is played: repeats unrolled, bars numbered from 1, or from 0 where a pick-up comes
+ * first, ticks from the start.
  *
  * @param bars the bars in playing order
  * @param slots the chords in playing order, each with the time it lasts; a chord that goes on into
@@ -15,24 +18,65 @@ public record Timeline(List<PlayedBar> bars, List<PlayedSlot> slots) {
   /**
    * A bar at its time.
    *
-   * @param number from 1, as played
-   * @param section section it is written in, from 0
-   * @param written bar in that section, from 0
+   * @param number from 1, as played; 0 for a pick-up
+   * @param section place of its section, from 0
+   * @param written identity of the bar as it is written
    * @param startTick start of the bar
    * @param lengthTicks its length
+   * @param meter its metre
+   * @param metreTick where in a full bar of its metre it starts; more than 0 only in a pick-up
    */
-  public record PlayedBar(int number, int section, int written, int startTick, int lengthTicks) {}
+  public record PlayedBar(
+      int number,
+      int section,
+      int written,
+      int startTick,
+      int lengthTicks,
+      Meter meter,
+      int metreTick) {
+
+    /** When it ends. */
+    public int endTick() {
+      return startTick + lengthTicks;
+    }
+
+    /** Where in a full bar of the metre a tick of the song falls. */
+    public int inMetre(int tick) {
+      return tick - startTick + metreTick;
+    }
+
+    /** When a written tick of this bar is played with swing; compound metres do not swing. */
+    public int played(int tick, Swing swing) {
+      return meter.isCompound()
+          ? tick
+          : (int) (startTick - metreTick + swing.played(inMetre(tick)));
+    }
+
+    /** The words of the count that fall into this bar, with their ticks in the song. */
+    public List<Meter.Syllable> count() {
+      return meter.syllables().stream()
+          .filter(s -> s.tick() >= metreTick)
+          .map(s -> new Meter.Syllable(s.tick() - metreTick + startTick, s.word(), s.onBeat()))
+          .toList();
+    }
+  }
 
   /**
    * A chord at its time.
    *
    * @param ref where it is written
-   * @param bar number of its bar as played, from 1
+   * @param bar number of its bar as played
    * @param tick where it starts
    * @param lengthTicks how long it lasts, at most to the end of its bar
    * @param harmony what sounds
    */
-  public record PlayedSlot(SlotRef ref, int bar, int tick, int lengthTicks, Harmony harmony) {}
+  public record PlayedSlot(SlotRef ref, int bar, int tick, int lengthTicks, Harmony harmony) {
+
+    /** When it ends. */
+    public int endTick() {
+      return tick + lengthTicks;
+    }
+  }
 
   public Timeline {
     bars = List.copyOf(bars);
@@ -41,58 +85,95 @@ public record Timeline(List<PlayedBar> bars, List<PlayedSlot> slots) {
 
   /** Unrolls a song. A repeat without a start goes back to the start of its section. */
   public static Timeline of(Song song) {
-    List<SlotRef> order = new ArrayList<>();
+    Laying laying = new Laying(song);
     for (int s = 0; s < song.sections().size(); s++) {
-      unroll(song.sections().get(s).bars(), s, order);
-    }
-    return lay(song, order);
-  }
-
-  private static void unroll(List<Bar> bars, int section, List<SlotRef> order) {
-    int from = 0;
-    for (int b = 0; b < bars.size(); b++) {
-      from = bars.get(b).repeatStart() ? b : from;
-      order.add(new SlotRef(section, b, 0));
-      if (bars.get(b).plays() > 1) {
-        for (int again = 1; again < bars.get(b).plays(); again++) {
-          for (int r = from; r <= b; r++) {
-            order.add(new SlotRef(section, r, 0));
-          }
-        }
-        from = b + 1;
+      for (Bar bar : unrolled(song.sections().get(s).bars())) {
+        laying.add(bar, s);
       }
     }
+    return new Timeline(laying.bars, laying.slots);
   }
 
-  private static Timeline lay(Song song, List<SlotRef> order) {
-    int length = song.meter().barTicks();
-    List<PlayedBar> bars = new ArrayList<>();
-    List<PlayedSlot> slots = new ArrayList<>();
-    Harmony current = new Harmony.NoChord();
-    for (SlotRef at : order) {
-      int number = bars.size() + 1;
-      int start = bars.size() * length;
-      bars.add(new PlayedBar(number, at.section(), at.bar(), start, length));
-      List<ChordChange> changes = song.sections().get(at.section()).bars().get(at.bar()).changes();
+  /** The bars of a section in the order they are played, endings in their times through. */
+  static List<Bar> unrolled(List<Bar> bars) {
+    List<Bar> order = new ArrayList<>();
+    int from = 0;
+    int pass = 1;
+    boolean passageOver = false;
+    int at = 0;
+    while (at < bars.size()) {
+      Bar bar = bars.get(at);
+      if (bar.repeatStart() && at > from || passageOver && bar.passes().isEmpty()) {
+        from = at;
+        pass = 1;
+        passageOver = false;
+      }
+      boolean skipped = !bar.passes().isEmpty() && !bar.passes().contains(pass);
+      if (!skipped) {
+        order.add(bar);
+      }
+      if (bar.plays() > 1 && !skipped && pass < bar.plays()) {
+        pass++;
+        at = from;
+      } else {
+        passageOver |= bar.plays() > 1;
+        at++;
+      }
+    }
+    return order;
+  }
+
+  /** Lays bars one after the other. */
+  private static final class Laying {
+
+    private final Map<Integer, Bar> index;
+    private final Map<Integer, Meter> meters;
+    private final int pickup;
+    private final List<PlayedBar> bars = new ArrayList<>();
+    private final List<PlayedSlot> slots = new ArrayList<>();
+    private Harmony current = new Harmony.NoChord();
+    private int tick;
+
+    Laying(Song song) {
+      index = song.chart().byId();
+      meters = song.chart().meters(song.meter());
+      pickup = song.feel().pickupTicks();
+    }
+
+    void add(Bar bar, int section) {
+      Meter meter = meters.get(bar.id());
+      boolean isPickup = bars.isEmpty() && pickup > 0;
+      int length = isPickup ? Math.min(pickup, meter.barTicks()) : meter.barTicks();
+      int number = bars.size() + (pickup > 0 ? 0 : 1);
+      bars.add(
+          new PlayedBar(number, section, bar.id(), tick, length, meter, meter.barTicks() - length));
+      // Chords written beyond a bar that became shorter wait there unheard.
+      List<ChordChange> changes =
+          Chart.changes(bar, index).stream().filter(c -> c.tick() < length).toList();
       if (changes.isEmpty() || changes.get(0).tick() > 0) {
-        int until = changes.isEmpty() ? length : changes.get(0).tick();
-        slots.add(new PlayedSlot(at, number, start, until, current));
+        slot(bar, number, 0, changes.isEmpty() ? length : changes.get(0).tick());
       }
       for (int c = 0; c < changes.size(); c++) {
-        ChordChange change = changes.get(c);
+        current = changes.get(c).harmony();
         int end = c + 1 < changes.size() ? changes.get(c + 1).tick() : length;
-        // A held-over chord at the start of the bar has taken reference 0.
-        int index = changes.get(0).tick() > 0 ? c + 1 : c;
-        SlotRef ref = new SlotRef(at.section(), at.bar(), index);
-        current = change.harmony();
-        slots.add(new PlayedSlot(ref, number, start + change.tick(), end - change.tick(), current));
+        slot(bar, number, changes.get(c).tick(), end);
       }
+      tick += length;
     }
-    return new Timeline(bars, slots);
+
+    private void slot(Bar bar, int number, int from, int to) {
+      SlotRef ref = new SlotRef(bar.id(), from);
+      slots.add(new PlayedSlot(ref, number, tick + from, to - from, current));
+    }
+  }
+
+  /** The bar a slot is played in. */
+  public PlayedBar barOf(PlayedSlot slot) {
+    return bars.get(slot.bar() - bars.get(0).number());
   }
 
   /** Length of the whole song in ticks. */
   public int lengthTicks() {
-    return bars.stream().mapToInt(PlayedBar::lengthTicks).sum();
+    return bars.isEmpty() ? 0 : bars.get(bars.size() - 1).endTick();
   }
 }

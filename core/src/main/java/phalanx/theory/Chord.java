@@ -2,6 +2,7 @@ package phalanx.theory;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
@@ -61,6 +62,24 @@ public record Chord(NoteName root, String suffix, List<ChordTone> tones, Optiona
     return new Chord(root, suffix, tones, Optional.empty());
   }
 
+  /** The same chord an interval higher, its notes spelled with one accidental at most. */
+  public Chord up(Interval interval) {
+    return new Chord(
+        root.plus(interval).simplified(),
+        suffix,
+        tones,
+        slash.map(b -> b.plus(interval).simplified()));
+  }
+
+  /** The same chord, in which a tone may be left out. */
+  public Chord easing(Interval interval) {
+    List<ChordTone> eased =
+        tones.stream()
+            .map(t -> t.interval().equals(interval) ? new ChordTone(interval, false) : t)
+            .toList();
+    return new Chord(root, suffix, eased, slash);
+  }
+
   /** The canonical symbol in plain characters, {@code F#m7b5/C}. */
   public String ascii() {
     return root.ascii() + suffix + slash.map(b -> "/" + b.ascii()).orElse("");
@@ -69,9 +88,13 @@ public record Chord(NoteName root, String suffix, List<ChordTone> tones, Optiona
   /** The canonical symbol with music signs, {@code F♯m7♭5/C}. */
   @Override
   public String toString() {
-    return root
+    return text(NoteName::toString);
+  }
+
+  String text(Function<NoteName, String> name) {
+    return name.apply(root)
         + suffix.replaceAll("b(?=\\d)", "♭").replace('#', '♯')
-        + slash.map(b -> "/" + b).orElse("");
+        + slash.map(b -> "/" + name.apply(b)).orElse("");
   }
 
   /** The spelled notes in one line, for messages. */

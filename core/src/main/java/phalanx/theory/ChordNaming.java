@@ -116,7 +116,9 @@ public final class ChordNaming {
 
   private static Chord over(Chord chord, int bass) {
     NoteName plain = NoteName.parse(ROOTS[bass]).orElseThrow();
-    return chord.over(chord.spelling(bass).orElse(plain));
+    // No player reads E♭♭ for D, whatever the chord would spell.
+    return chord.over(
+        chord.spelling(bass).filter(n -> Math.abs(n.alteration()) <= 1).orElse(plain));
   }
 
   /** The qualities names are made of, plainest first. */

@@ -75,6 +75,15 @@ public final class ChordReader {
           mark(",", r -> {}),
           mark(" ", r -> {}));
 
+  private static final Map<NoteNaming, String> ROOTS =
+      Map.of(
+          NoteNaming.ENGLISH,
+          "A to G",
+          NoteNaming.GERMAN,
+          "A to H",
+          NoteNaming.SOLFEGE,
+          "Do to Si");
+
   private ChordReader() {}
 
   private static Map.Entry<String, Consumer<ChordRecipe>> mark(
@@ -89,16 +98,21 @@ public final class ChordReader {
    * @return the chord, or the place in the text where reading stopped
    */
   public static ChordReading read(String symbol) {
-    Optional<NoteName.Prefix> root = NoteName.atStartOf(symbol);
+    return read(symbol, NoteNaming.ENGLISH);
+  }
+
+  /** Reads one chord symbol whose notes have the names a player uses. */
+  public static ChordReading read(String symbol, NoteNaming naming) {
+    Optional<NoteName.Prefix> root = naming.atStartOf(symbol);
     if (root.isEmpty()) {
-      return new ChordReading.Unreadable(0, "a root note A to G");
+      return new ChordReading.Unreadable(0, "a root note " + ROOTS.get(naming));
     }
     ChordRecipe recipe = new ChordRecipe();
     int at = root.get().length();
     while (at < symbol.length()) {
       String rest = symbol.substring(at);
       if (rest.startsWith("/") && !(rest.startsWith("/9") && recipe.hasSixth())) {
-        return withSlash(symbol, at + 1, root.get().note(), recipe);
+        return withSlash(symbol, at + 1, root.get().note(), recipe, naming);
       }
       if (rest.startsWith("/9")) {
         recipe.number(69);
@@ -120,10 +134,12 @@ public final class ChordReader {
     return finish(symbol.length(), root.get().note(), recipe, Optional.empty());
   }
 
-  private static ChordReading withSlash(String symbol, int at, NoteName root, ChordRecipe recipe) {
-    Optional<NoteName> bass = NoteName.parse(symbol.substring(at));
+  private static ChordReading withSlash(
+      String symbol, int at, NoteName root, ChordRecipe recipe, NoteNaming naming) {
+    Optional<NoteName> bass = naming.parse(symbol.substring(at));
     if (bass.isEmpty()) {
-      return new ChordReading.Unreadable(at, "a bass note A to G after the slash");
+      String notes = ROOTS.get(naming);
+      return new ChordReading.Unreadable(at, "a bass note " + notes + " after the slash");
     }
     return finish(at - 1, root, recipe, bass);
   }

@@ -49,6 +49,23 @@ public record Interval(int number, int semitones) implements Comparable<Interval
         });
   }
 
+  /** The interval, smaller than an octave, from one note up to another. */
+  public static Interval between(NoteName from, NoteName to) {
+    int steps = Math.floorMod(to.letter().ordinal() - from.letter().ordinal(), 7);
+    int semitones = Math.floorMod(to.chroma() - from.chroma(), 12);
+    int alteration = Math.floorMod(semitones - MAJOR_SCALE[steps] + 6, 12) - 6;
+    return of(steps + 1, alteration);
+  }
+
+  /** The interval that leads back up to the octave: a fourth for a fifth. */
+  public Interval inverted() {
+    return of(9 - Math.min(8, number), 0).resized(12 - chroma());
+  }
+
+  private Interval resized(int wanted) {
+    return new Interval(number, semitones + Math.floorMod(wanted - semitones + 6, 12) - 6);
+  }
+
   private static int natural(int number) {
     return MAJOR_SCALE[(number - 1) % 7] + 12 * ((number - 1) / 7);
   }

@@ -29,8 +29,13 @@ public record NoteName(Letter letter, int alteration) {
     if (text.isEmpty() || "CDEFGAB".indexOf(text.charAt(0)) < 0) {
       return Optional.empty();
     }
-    int alteration = 0;
-    int end = 1;
+    return withAccidentals(Letter.valueOf(text.substring(0, 1)), 0, text, 1);
+  }
+
+  /** Reads the accidentals that stand in a text from a place on. */
+  static Optional<Prefix> withAccidentals(Letter letter, int altered, String text, int from) {
+    int alteration = altered;
+    int end = from;
     while (end < text.length() && Math.abs(alteration) < MOST_ALTERED) {
       int step = accidental(text.charAt(end));
       if (step == 0 || alteration * step < 0) {
@@ -39,8 +44,7 @@ public record NoteName(Letter letter, int alteration) {
       alteration += step;
       end++;
     }
-    return Optional.of(
-        new Prefix(new NoteName(Letter.valueOf(text.substring(0, 1)), alteration), end));
+    return Optional.of(new Prefix(new NoteName(letter, alteration), end));
   }
 
   private static int accidental(char sign) {
@@ -72,6 +76,24 @@ public record NoteName(Letter letter, int alteration) {
     return new NoteName(target, change);
   }
 
+  /** The same sound with at most one accidental: G for F♯♯, kept as it is otherwise. */
+  public NoteName simplified() {
+    if (Math.abs(alteration) <= 1) {
+      return this;
+    }
+    int step = alteration > 0 ? 1 : -1;
+    for (Letter other : Letter.values()) {
+      if (other.semitones() == chroma()) {
+        return new NoteName(other, 0);
+      }
+    }
+    Letter near = letter;
+    while (Math.floorMod(near.semitones() + step, 12) != chroma()) {
+      near = near.plus(step);
+    }
+    return new NoteName(near, step);
+  }
+
   /** The name in plain characters, {@code Bb} or {@code F#}, for files and the command line. */
   public String ascii() {
     return letter + (alteration < 0 ? "b".repeat(-alteration) : "#".repeat(alteration));
@@ -80,7 +102,12 @@ public record NoteName(Letter letter, int alteration) {
   /** The name with music signs, {@code B♭} or {@code F♯}, for screens. */
   @Override
   public String toString() {
-    return letter + (alteration < 0 ? "♭".repeat(-alteration) : "♯".repeat(alteration));
+    return letter + signs(alteration);
+  }
+
+  /** Sharps or flats as music signs. */
+  static String signs(int alteration) {
+    return alteration < 0 ? "♭".repeat(-alteration) : "♯".repeat(alteration);
   }
 
   /**

@@ -6,8 +6,6 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
@@ -19,15 +17,13 @@ import phalanx.instrument.Tuning;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.HandSchool;
 import phalanx.picking.PickFinger;
-import phalanx.song.Bar;
-import phalanx.song.ChordChange;
+import phalanx.picking.ThumbRoute;
+import phalanx.song.Feel;
 import phalanx.song.Harmony;
-import phalanx.song.Meter;
-import phalanx.song.Section;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
-import phalanx.theory.ChordReader;
-import phalanx.theory.ChordReading;
+import phalanx.song.TestSongs;
+import phalanx.theory.Meter;
 
 class ArrangerTest {
 
@@ -37,24 +33,10 @@ class ArrangerTest {
   private static final Arranger ARRANGER = new Arranger();
 
   private static Song song(Meter meter, int capo, String... symbols) {
-    List<Bar> bars =
-        Stream.of(symbols)
-            .map(s -> ((ChordReading.Read) ChordReader.read(s)).chord())
-            .map(c -> new Bar(List.of(new ChordChange(0, new Harmony.Sounding(c)))))
-            .toList();
-    Song empty = Song.untitled();
-    return new Song(
-        "t",
-        Optional.empty(),
-        meter,
-        92,
-        empty.guitar().withCapo(capo),
-        empty.hand(),
-        empty.school(),
-        empty.pattern(),
-        List.of(new Section("A", bars)),
-        List.of(),
-        Map.of());
+    Song empty = TestSongs.of(String.join(" | ", symbols));
+    return empty
+        .withFeel(Feel.USUAL.withMeter(meter).withTempo(92))
+        .withGuitar(empty.guitar().withCapo(capo));
   }
 
   @Property(tries = 60)
@@ -63,10 +45,11 @@ class ArrangerTest {
       @ForAll boolean compound,
       @ForAll HandSchool school,
       @ForAll AlternatingThumb pattern,
+      @ForAll ThumbRoute thumb,
       @ForAll @IntRange(max = 5) int capo) {
     String[] symbols = row.stream().map(i -> CHORDS[i]).toArray(String[]::new);
     Song song = song(compound ? new Meter(6, 8) : Meter.FOUR_FOUR, capo, symbols);
-    Arrangement a = ARRANGER.arrange(song.withSchool(school).withPattern(pattern));
+    Arrangement a = ARRANGER.arrange(song.withSchool(school).withPattern(pattern).withThumb(thumb));
     assertThat(a.notes()).isNotEmpty();
     int[] busyUntil = new int[Tuning.STRINGS];
     Map<Integer, List<Note>> together = new java.util.TreeMap<>();
@@ -131,7 +114,7 @@ class ArrangerTest {
     Arrangement before = ARRANGER.arrange(song);
     ShapeChoice other =
         ShapeChoice.of(before, 1, 6).stream().filter(c -> !c.chosen()).findFirst().orElseThrow();
-    Arrangement after = ARRANGER.arrange(song.pin(new SlotRef(0, 1, 0), other.shape()));
+    Arrangement after = ARRANGER.arrange(song.pin(new SlotRef(2, 0), other.shape()));
     assertThat(after.slots().get(1).shape()).contains(other.shape());
     assertThat(after.slots().get(1).pinned()).isTrue();
     assertThat(after.plan().cost() - before.plan().cost())
@@ -158,21 +141,7 @@ class ArrangerTest {
 
   @Test
   void whatCannotBeReadOrHeldRestsAndSaysWhy() {
-    Song empty = song(Meter.FOUR_FOUR, 0, "G");
-    Bar odd = new Bar(List.of(new ChordChange(0, new Harmony.Unread("Qx"))));
-    Song song =
-        new Song(
-            "t",
-            Optional.empty(),
-            Meter.FOUR_FOUR,
-            90,
-            empty.guitar(),
-            empty.hand(),
-            empty.school(),
-            empty.pattern(),
-            List.of(new Section("", List.of(odd))),
-            List.of(),
-            Map.of());
+    Song song = TestSongs.of("Qx");
     Arrangement a = ARRANGER.arrange(song);
     assertThat(a.notes()).isEmpty();
     assertThat(a.slots().get(0).remarks()).containsExactly("“Qx” is not a chord: the hands rest");

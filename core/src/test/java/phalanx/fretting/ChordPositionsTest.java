@@ -42,14 +42,16 @@ class ChordPositionsTest {
           Map.entry("mmaj9", "mMaj9"),
           Map.entry("mmaj11", "mMaj11"));
 
+  /** Shapes a player sees first. */
+  private static final int SHOWN = 5;
+
   private record Row(String name, Chord chord, List<Integer> frets, List<Integer> fingers) {}
 
-  private static List<Row> rows() throws IOException {
+  private static List<Row> rows(String table) throws IOException {
     try (BufferedReader in =
         new BufferedReader(
             new InputStreamReader(
-                ChordPositionsTest.class.getResourceAsStream("chord-positions.csv"),
-                StandardCharsets.UTF_8))) {
+                ChordPositionsTest.class.getResourceAsStream(table), StandardCharsets.UTF_8))) {
       return in.lines().skip(2).map(ChordPositionsTest::row).toList();
     }
   }
@@ -91,6 +93,51 @@ class ChordPositionsTest {
     return fingers;
   }
 
+  /**
+   * The position the data gives first for a chord is among the first shapes a player is shown.
+   * Where the data's position does not stand on the chord's bass, any bass is asked for.
+   */
+  @Test
+  void ranksTheFirstPositionOfEachChordHigh() throws IOException {
+    List<String> late = new ArrayList<>();
+    int asked = 0;
+    for (Row row : rows("first-positions.csv")) {
+      if (foreign(row)) {
+        continue;
+      }
+      asked++;
+      ShapeQuery usual = ShapeQuery.of(row.chord(), Guitar.NYLON, Hand.MEDIUM);
+      List<RatedShape> shown =
+          ShapeSearch.find(onItsBass(row) ? usual : query(row)).candidates(SHOWN, 1);
+      if (shown.stream().noneMatch(r -> frets(r.shape()).equals(row.frets()))) {
+        late.add(row.name());
+      }
+    }
+    double share = 1 - late.size() / (double) asked;
+    System.out.printf(
+        "first positions: %d chords asked; the first position is among our first %d for %.1f %%%n"
+            + "  later: %s%n",
+        asked, SHOWN, 100 * share, late);
+    assertThat(share).isGreaterThanOrEqualTo(0.85);
+  }
+
+  private static boolean onItsBass(Row row) {
+    int low = 0;
+    while (row.frets().get(low) < 0) {
+      low++;
+    }
+    int chroma = Math.floorMod(Guitar.NYLON.shapeMidi(low, row.frets().get(low)), 12);
+    return chroma == row.chord().bass().chroma();
+  }
+
+  private static List<Integer> frets(Shape shape) {
+    List<Integer> frets = new ArrayList<>();
+    for (int s = 0; s < 6; s++) {
+      frets.add(shape.fret(s).orElse(Shape.SILENT));
+    }
+    return frets;
+  }
+
   @Test
   void findsTheKnownPositionsAndFingersThemAsPlayersDo() throws IOException {
     Map<ShapeQuery, RankedShapes> searched = new HashMap<>();
@@ -98,7 +145,7 @@ class ChordPositionsTest {
     List<String> missed = new ArrayList<>();
     int asked = 0;
     int same = 0;
-    for (Row row : rows()) {
+    for (Row row : rows("chord-positions.csv")) {
       if (foreign(row)) {
         aside.add(row.name());
         continue;

@@ -118,6 +118,61 @@ class PlanSolverTest {
     return new DijkstraShortestPath<>(graph).getPathWeight("start", "end");
   }
 
+  private static void allCosts(PlanProblem problem, int[] choice, int slot, List<Double> costs) {
+    if (slot == choice.length) {
+      costs.add(problem.cost(choice));
+      return;
+    }
+    for (int c = 0; c < problem.slots().get(slot).candidates().size(); c++) {
+      if (problem.slots().get(slot).allows(c)) {
+        choice[slot] = c;
+        allCosts(problem, choice, slot + 1, costs);
+      }
+    }
+  }
+
+  @Test
+  void theBestPlansEqualBruteForceInOrder() {
+    Random random = new Random(99);
+    for (int song = 0; song < 120; song++) {
+      PlanProblem problem = random(random, 1 + random.nextInt(4), 4, song % 3 == 0);
+      List<Double> costs = new ArrayList<>();
+      allCosts(problem, new int[problem.slots().size()], 0, costs);
+      costs.sort(null);
+      List<ShapePlan> best = PlanSolver.solve(problem).best(20);
+      assertThat(best).hasSize(Math.min(20, costs.size()));
+      for (int k = 0; k < best.size(); k++) {
+        assertThat(best.get(k).cost())
+            .as("song %d plan %d", song, k)
+            .isCloseTo(costs.get(k), within(1e-9));
+      }
+    }
+  }
+
+  @Test
+  void solvingAgainAfterAnEditGivesTheSamePlan() {
+    Random random = new Random(5);
+    for (int song = 0; song < 60; song++) {
+      PlanProblem problem = random(random, 12, 12, false);
+      ShapePlan before = PlanSolver.solve(problem);
+      List<PlanSlot> edited = new ArrayList<>(problem.slots());
+      int at = random.nextInt(12);
+      switch (song % 3) {
+        case 0 -> edited.remove(at);
+        case 1 -> edited.add(at, random(random, 1, 12, false).slots().get(0));
+        default -> edited.set(at, random(random, 1, 12, true).slots().get(0));
+      }
+      PlanProblem next = new PlanProblem(edited, CHANGES, true);
+      ShapePlan again = PlanSolver.solve(next, before);
+      ShapePlan fresh = PlanSolver.solve(next);
+      assertThat(again.shapes()).isEqualTo(fresh.shapes());
+      assertThat(again.cost()).isCloseTo(fresh.cost(), within(1e-9));
+      for (int slot = 0; slot < edited.size(); slot++) {
+        assertThat(again.alternatives(slot)).isEqualTo(fresh.alternatives(slot));
+      }
+    }
+  }
+
   @Test
   void theExplanationAddsUpToTheCost() {
     PlanProblem problem = random(new Random(3), 12, 10, false);
@@ -158,10 +213,10 @@ class PlanSolverTest {
   /** The form of Fitts's law: each doubling of the way takes the same time more. */
   @Test
   void theTimeForAChangeGrowsWithTheDoublingsOfTheWay() {
-    assertThat(ChangeCosts.millisNeeded(0, false)).isCloseTo(60, within(1e-9));
-    assertThat(ChangeCosts.millisNeeded(10, false)).isCloseTo(150, within(1e-9));
-    assertThat(ChangeCosts.millisNeeded(30, false)).isCloseTo(240, within(1e-9));
-    assertThat(ChangeCosts.millisNeeded(30, true)).isCloseTo(120, within(1e-9));
+    assertThat(CHANGES.millisNeeded(0, false)).isCloseTo(60, within(1e-9));
+    assertThat(CHANGES.millisNeeded(10, false)).isCloseTo(150, within(1e-9));
+    assertThat(CHANGES.millisNeeded(30, false)).isCloseTo(240, within(1e-9));
+    assertThat(CHANGES.millisNeeded(30, true)).isCloseTo(120, within(1e-9));
   }
 
   @Test

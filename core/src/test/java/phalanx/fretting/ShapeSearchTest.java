@@ -135,6 +135,6 @@ class ShapeSearchTest {
     Shape d = Shape.of(new int[] {-1, -1, 0, 2, 3, 2}, new int[] {0, 0, 0, 1, 3, 2});
     assertThat(Muting.of(d))
         .extracting(Muting.Muted::reason)
-        .containsOnly(Muting.Reason.NOT_STRUCK);
+        .containsExactly(Muting.Reason.THUMB, Muting.Reason.NOT_STRUCK);
   }
 }

@@ -9,6 +9,7 @@ import phalanx.fretting.ChangeCosts.Motion;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
+import phalanx.instrument.StringSign;
 
 class ShapeTest {
 

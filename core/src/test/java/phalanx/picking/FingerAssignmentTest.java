@@ -30,6 +30,22 @@ class FingerAssignmentTest {
     assertThat(letters(up, HandSchool.THUMB_AND_THREE)).isEqualTo("ima");
     assertThat(letters(up, HandSchool.THUMB_AND_TWO)).isIn("imm", "imi");
     assertThat(letters(List.of(strike(0, 3, 4, 5)), HandSchool.THUMB_AND_THREE)).isEqualTo("ima");
+    List<Strike> four = List.of(strike(0, 2), strike(0.5, 3), strike(1, 4), strike(1.5, 5));
+    assertThat(letters(four, HandSchool.THUMB_AND_FOUR)).isEqualTo("imac");
+    assertThat(letters(List.of(strike(0, 2, 3, 4, 5)), HandSchool.THUMB_AND_FOUR))
+        .isEqualTo("imac");
+  }
+
+  /** Lines are played by strict alternation of i and m, on whatever strings (common practice). */
+  @Test
+  void alternatesStrictlyInALine() {
+    List<Strike> line = new ArrayList<>();
+    int[] strings = {3, 3, 4, 4, 4, 5, 4, 3};
+    for (int i = 0; i < strings.length; i++) {
+      line.add(strike(i / 2.0, strings[i]));
+    }
+    assertThat(letters(line, HandSchool.LINE_PLAYING)).isIn("imimimim", "mimimimi");
+    assertThat(letters(List.of(strike(0, 3, 4, 5)), HandSchool.LINE_PLAYING)).isEqualTo("ima");
   }
 
   @Test
@@ -52,7 +68,7 @@ class FingerAssignmentTest {
   void equalsBruteForceOnThreeHundredSmallRows() {
     Random random = new Random(5);
     for (int trial = 0; trial < 300; trial++) {
-      HandSchool school = HandSchool.values()[trial % 2];
+      HandSchool school = HandSchool.values()[trial % HandSchool.values().length];
       List<Strike> strikes = new ArrayList<>();
       double at = 0;
       for (int i = 0; i < 5; i++) {

@@ -7,10 +7,11 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import phalanx.theory.Meter;
 
 class PatternTest {
 
-  private static final Pattern BAR = AlternatingThumb.FINGERS_BETWEEN.bar(20160, 5040, false);
+  private static final Pattern BAR = AlternatingThumb.FINGERS_BETWEEN.in(Meter.FOUR_FOUR);
 
   @Test
   void theThumbKeepsTheBeatAndTheFingersAnswer() {
@@ -33,7 +34,7 @@ class PatternTest {
 
   @Test
   void aCompoundBeatHasTwoAnswers() {
-    Pattern six = AlternatingThumb.FINGERS_BETWEEN.bar(15120, 7560, true);
+    Pattern six = AlternatingThumb.FINGERS_BETWEEN.in(new Meter(6, 8));
     assertThat(six.steps())
         .extracting(Pattern.Step::tick)
         .containsExactly(0, 2520, 5040, 7560, 10080, 12600);
@@ -41,14 +42,14 @@ class PatternTest {
 
   @Test
   void aPinchIsOneStepOfTwoRoles() {
-    Pattern pinch = AlternatingThumb.PINCH_AND_BETWEEN.bar(20160, 5040, false);
+    Pattern pinch = AlternatingThumb.PINCH_AND_BETWEEN.in(Meter.FOUR_FOUR);
     assertThat(pinch.steps().get(0).roles()).containsExactly(Role.ROOT, Role.TUNE);
   }
 
   @ParameterizedTest
   @EnumSource(AlternatingThumb.class)
   void fillsOddMetresToo(AlternatingThumb pattern) {
-    Pattern five = pattern.bar(25200, 5040, false);
+    Pattern five = pattern.in(new Meter(5, 4));
     assertThat(five.steps().stream().filter(s -> s.roles().get(0).isThumb())).hasSize(5);
   }
 

@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
+import java.util.stream.Collectors;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
 import net.jqwik.api.constraints.Size;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -15,6 +15,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import phalanx.theory.Chord;
 import phalanx.theory.ChordReader;
 import phalanx.theory.ChordReading;
+import phalanx.theory.Key;
+import phalanx.theory.Meter;
 
 class SongTest {
 
@@ -22,33 +24,17 @@ class SongTest {
     return ((ChordReading.Read) ChordReader.read(symbol)).chord();
   }
 
-  private static Bar bar(String symbol) {
-    return new Bar(List.of(new ChordChange(0, new Harmony.Sounding(chord(symbol)))));
-  }
-
-  private static Song song(Bar... bars) {
-    Song empty = Song.untitled();
-    return new Song(
-        "t",
-        Optional.empty(),
-        Meter.FOUR_FOUR,
-        90,
-        empty.guitar(),
-        empty.hand(),
-        empty.school(),
-        empty.pattern(),
-        List.of(new Section("A", List.of(bars))),
-        List.of(),
-        Map.of());
-  }
-
   private static List<String> played(Song song) {
     return Timeline.of(song).slots().stream().map(s -> s.harmony().label()).toList();
   }
 
+  private static List<String> played(String chart) {
+    return played(TestSongs.of(chart));
+  }
+
   @Test
   void unrollsRepeatsWhereTheyStand() {
-    Song song = song(bar("C"), bar("G").startingRepeat(), bar("Am").endingRepeat(3), bar("F"));
+    Song song = TestSongs.of("C |: G | Am :| x3 F");
     assertThat(played(song)).containsExactly("C", "G", "Am", "G", "Am", "G", "Am", "F");
     assertThat(Timeline.of(song).bars())
         .extracting(Timeline.PlayedBar::number)
@@ -58,39 +44,81 @@ class SongTest {
 
   @Test
   void aRepeatWithoutStartGoesBackToTheSection() {
-    assertThat(played(song(bar("C"), bar("G").endingRepeat(2))))
-        .containsExactly("C", "G", "C", "G");
+    assertThat(played("C | G :|")).containsExactly("C", "G", "C", "G");
+  }
+
+  /** First and second endings as printed music has them (common practice, no source). */
+  @ParameterizedTest
+  @CsvSource({
+    "'|: C | G |1 Am :|2 F | D |', C G Am C G F D",
+    "'|: C |1 G | Am :|2 F | D |', C G Am C F D",
+    "'|: C |1,2 G :|3 F | D |', C G C G C F D",
+    "'|: C |1-3 G :|4 F |', C G C G C G C F",
+    "'|: C |1 G :|2 F |: A | B :|', C G C F A B A B",
+    "'|: C :|: D :|', C C D D"
+  })
+  void playsEachEndingInItsTimeThrough(String chart, String order) {
+    assertThat(String.join(" ", played(chart))).isEqualTo(order);
   }
 
   @Test
   void aBarWithoutChordsGoesOnWithTheOneBefore() {
-    Bar late = new Bar(List.of(new ChordChange(10080, new Harmony.Sounding(chord("G")))));
-    Song song = song(bar("C"), new Bar(List.of()), late);
+    Song song = TestSongs.of("C | . | . G");
     assertThat(played(song)).containsExactly("C", "C", "C", "G");
     List<SlotRef> refs = Timeline.of(song).slots().stream().map(Timeline.PlayedSlot::ref).toList();
     assertThat(refs).doesNotHaveDuplicates();
   }
 
+  @Test
+  void aPickUpIsShortAndNumberedZeroAndCountsFromTheEndOfItsBar() {
+    Song song = TestSongs.of("D7 | G | C");
+    Timeline timeline = Timeline.of(song.withFeel(song.feel().withPickup(5040)));
+    assertThat(timeline.bars()).extracting(Timeline.PlayedBar::number).containsExactly(0, 1, 2);
+    assertThat(timeline.bars())
+        .extracting(Timeline.PlayedBar::startTick)
+        .containsExactly(0, 5040, 25200);
+    assertThat(timeline.bars().get(0).count())
+        .extracting(Meter.Syllable::word)
+        .containsExactly("4", "&");
+    assertThat(timeline.slots()).allMatch(s -> timeline.barOf(s).number() == s.bar());
+  }
+
+  @Test
+  void aMetreChangeHoldsUntilTheNext() {
+    Timeline timeline = Timeline.of(TestSongs.of("C | 3/4 G | Am | 4/4 F"));
+    assertThat(timeline.bars())
+        .extracting(b -> b.meter().toString())
+        .containsExactly("4/4", "3/4", "3/4", "4/4");
+    assertThat(timeline.lengthTicks()).isEqualTo(2 * 20160 + 2 * 15120);
+  }
+
   @Property
-  void everySlotEndsWhereTheNextBegins(@ForAll @Size(min = 1, max = 6) List<Boolean> twoChords) {
-    Bar[] bars =
-        twoChords.stream()
-            .map(
-                two ->
-                    two
-                        ? new Bar(
-                            List.of(
-                                new ChordChange(0, new Harmony.Sounding(chord("C"))),
-                                new ChordChange(5040, new Harmony.NoChord())))
-                        : bar("G"))
-            .toArray(Bar[]::new);
-    Timeline timeline = Timeline.of(song(bars));
+  void everySlotEndsWhereTheNextBegins(
+      @ForAll @Size(min = 1, max = 6) List<Boolean> twoChords, @ForAll boolean pickup) {
+    Song song =
+        TestSongs.of(
+            twoChords.stream()
+                .map(two -> two ? "C N.C. . ." : "G")
+                .collect(Collectors.joining("|")));
+    Timeline timeline = Timeline.of(song.withFeel(song.feel().withPickup(pickup ? 2520 : 0)));
     int tick = 0;
     for (Timeline.PlayedSlot slot : timeline.slots()) {
       assertThat(slot.tick()).isEqualTo(tick);
       tick += slot.lengthTicks();
     }
     assertThat(tick).isEqualTo(timeline.lengthTicks());
+  }
+
+  /** Swing keeps the beats and the order; two thirds is the triplet (common practice). */
+  @Property
+  void swingMovesOnlyWhatLiesBetweenTheBeats(
+      @ForAll @IntRange(min = 50, max = 75) int percent, @ForAll @IntRange(max = 40_000) int tick) {
+    Swing swing = new Swing(percent);
+    assertThat(swing.played(5040L * (tick % 8))).isEqualTo(5040L * (tick % 8));
+    assertThat(swing.played(tick + 1)).isGreaterThanOrEqualTo(swing.played(tick));
+    assertThat(swing.played(tick)).isGreaterThanOrEqualTo(tick);
+    assertThat(Swing.STRAIGHT.played(tick)).isEqualTo(tick);
+    assertThat(new Swing(67).played(2520)).isEqualTo(5040 * 67 / 100);
   }
 
   @Test

@@ -1,11 +1,10 @@
-package phalanx.song;
+package phalanx.theory;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import phalanx.theory.Ticks;
 
 /**
  * A metre such as 4/4 or 6/8.

@@ -1,37 +1,60 @@
-package phalanx.song;
+package phalanx.theory;
 
+import java.util.Comparator;
 import java.util.Optional;
-import phalanx.theory.Chord;
-import phalanx.theory.Interval;
-import phalanx.theory.NoteName;
+import java.util.stream.IntStream;
 
 /**
  * The key a chart is written in; with a capo, the key of the shapes.
  *
  * @param tonic the tonic
- * @param minor whether it is a minor key
+ * @param mode its scale
  */
-public record Key(NoteName tonic, boolean minor) {
+public record Key(NoteName tonic, Mode mode) {
 
   private static final String[] NUMERALS = {"I", "II", "III", "IV", "V", "VI", "VII"};
   private static final int[] MAJOR_FIFTHS = {0, 2, 4, -1, 1, 3, 5};
 
-  /** Reads {@code G}, {@code Am} or {@code F# minor}; empty for anything else. */
+  /** Reads {@code G}, {@code Am}, {@code F# minor}, {@code D dorian}; empty for anything else. */
   public static Optional<Key> parse(String text) {
     return NoteName.atStartOf(text.trim())
         .flatMap(
             p ->
                 switch (text.trim().substring(p.length()).trim()) {
-                  case "", "major", "maj" -> Optional.of(new Key(p.note(), false));
-                  case "m", "min", "minor" -> Optional.of(new Key(p.note(), true));
-                  default -> Optional.empty();
+                  case "", "maj" -> Optional.of(new Key(p.note(), Mode.MAJOR));
+                  case "m", "min" -> Optional.of(new Key(p.note(), Mode.MINOR));
+                  default ->
+                      Mode.parse(text.trim().substring(p.length())).map(m -> new Key(p.note(), m));
                 });
   }
 
   /** Sharps (positive) or flats (negative) of the key signature. */
   public int fifths() {
-    int major = MAJOR_FIFTHS[tonic.letter().ordinal()] + 7 * tonic.alteration();
-    return minor ? major - 3 : major;
+    return MAJOR_FIFTHS[tonic.letter().ordinal()] + 7 * tonic.alteration() + mode.fifths();
+  }
+
+  /** The note of a degree, 0 for the tonic to 6. */
+  public NoteName degree(int degree) {
+    return tonic.plus(mode.degree(degree));
+  }
+
+  /** Whether a note belongs to the key's scale. */
+  public boolean has(NoteName note) {
+    return IntStream.range(0, Mode.DEGREES).anyMatch(d -> degree(d).chroma() == note.chroma());
+  }
+
+  /** The same scale on the same tonic an interval higher. */
+  public Key up(Interval interval) {
+    return new Key(tonic.plus(interval).simplified(), mode);
+  }
+
+  /** The interval up by semitones (0 to 11) that gives the key with the fewest accidentals. */
+  public Interval intervalUp(int semitones) {
+    return IntStream.rangeClosed(1, 7)
+        .mapToObj(number -> new Interval(number, semitones))
+        .filter(i -> Math.abs(i.alteration()) <= 1)
+        .min(Comparator.comparingInt(i -> Math.abs(up(i).fifths())))
+        .orElse(Interval.UNISON);
   }
 
   /**
@@ -40,7 +63,7 @@ public record Key(NoteName tonic, boolean minor) {
    */
   public String numeral(Chord chord) {
     int step = Math.floorMod(chord.root().letter().ordinal() - tonic.letter().ordinal(), 7);
-    int natural = diatonic(step).chroma();
+    int natural = degree(step).chroma();
     int off = Math.floorMod(chord.root().chroma() - natural + 6, 12) - 6;
     boolean minorThird = chord.intervals().contains(Interval.of(3, -1));
     String numeral = minorThird ? NUMERALS[step].toLowerCase() : NUMERALS[step];
@@ -48,9 +71,10 @@ public record Key(NoteName tonic, boolean minor) {
     return sign + numeral + quality(chord) + inversion(chord);
   }
 
-  private NoteName diatonic(int step) {
-    boolean lowered = minor && (step == 2 || step == 5 || step == 6);
-    return tonic.plus(Interval.of(step + 1, lowered ? -1 : 0));
+  /** The numeral of a degree (0 to 6) with the third its own scale gives it. */
+  String degreeNumeral(int degree) {
+    Interval third = Interval.between(degree(degree), degree((degree + 2) % Mode.DEGREES));
+    return third.chroma() == 3 ? NUMERALS[degree].toLowerCase() : NUMERALS[degree];
   }
 
   private static String quality(Chord chord) {
@@ -82,6 +106,11 @@ public record Key(NoteName tonic, boolean minor) {
 
   @Override
   public String toString() {
-    return tonic + (minor ? " minor" : "");
+    return text(NoteNaming.ENGLISH);
+  }
+
+  /** As a player says it: {@code G}, {@code A minor}, {@code D Dorian}. */
+  public String text(NoteNaming naming) {
+    return naming.name(tonic) + (mode == Mode.MAJOR ? "" : " " + mode.words());
   }
 }

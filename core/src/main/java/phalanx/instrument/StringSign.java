@@ -1,6 +1,4 @@
-package phalanx.fretting;
-
-import phalanx.instrument.Tuning;
+package phalanx.instrument;
 
 /** How players write a string: its number in a circle, ① the highest. */
 public final class StringSign {

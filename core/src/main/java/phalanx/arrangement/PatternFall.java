@@ -1,0 +1,103 @@
+package phalanx.arrangement;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import phalanx.fretting.Shape;
+import phalanx.picking.PickFinger;
+import phalanx.picking.Role;
+import phalanx.song.Bar;
+import phalanx.song.Chart;
+import phalanx.song.ChordChange;
+import phalanx.song.Harmony;
+import phalanx.song.Pins;
+import phalanx.song.Section;
+import phalanx.song.SlotRef;
+import phalanx.song.Song;
+import phalanx.theory.Ticks;
+
+/**
+ * How the song's pattern falls on one chord held through: what sounds on which string, with which
+ * finger.
+ *
+ * @param harmony the chord
+ * @param shape the shape it is held with
+ * @param lengthTicks length of the pattern
+ * @param notes what is struck
+ * @param remarks where the pattern had to be bent
+ */
+public record PatternFall(
+    Harmony harmony, Shape shape, int lengthTicks, List<Note> notes, List<String> remarks) {
+
+  public PatternFall {
+    notes = List.copyOf(notes);
+    remarks = List.copyOf(remarks);
+  }
+
+  /** Strokes of one finger and how soon one comes after another. */
+  public record Work(int strokes, double quickestMillis) {}
+
+  /**
+   * The pattern on the chord of a slot and on the chords that follow, each once.
+   *
+   * @param limit how many at most
+   */
+  public static List<PatternFall> of(Arranger arranger, Arrangement a, int slot, int limit) {
+    List<PatternFall> falls = new ArrayList<>();
+    int n = a.slots().size();
+    for (int i = 0; i < n && falls.size() < limit; i++) {
+      Slot at = a.slots().get((slot + i) % n);
+      Harmony harmony = at.played().harmony();
+      boolean seen = falls.stream().anyMatch(f -> f.harmony().equals(harmony));
+      if (!seen && harmony instanceof Harmony.Sounding && at.shape().isPresent()) {
+        falls.add(on(arranger, a.song(), harmony, at.shape().get()));
+      }
+    }
+    return falls;
+  }
+
+  private static PatternFall on(Arranger arranger, Song song, Harmony harmony, Shape shape) {
+    int length = Arranger.pattern(song, song.meter()).lengthTicks();
+    List<Bar> bars = new ArrayList<>();
+    Pins pins = Pins.NONE;
+    for (int bar = 1; (bar - 1) * song.meter().barTicks() < length; bar++) {
+      bars.add(Bar.of(bar, List.of(new ChordChange(0, harmony))));
+      pins = pins.with(new SlotRef(bar, 0), shape);
+    }
+    Chart held = new Chart(List.of(Section.of(bars.size() + 1, "", bars)));
+    Song alone = song.withChart(held).withPins(pins).withFeel(song.feel().withPickup(0));
+    Arrangement fall = arranger.arrange(alone);
+    return new PatternFall(harmony, shape, length, fall.notes(), fall.slots().get(0).remarks());
+  }
+
+  /**
+   * What each finger does at a tempo, quarter notes a minute; fingers without work are left out.
+   */
+  public Map<PickFinger, Work> work(double tempo) {
+    Map<PickFinger, Work> work = new EnumMap<>(PickFinger.class);
+    for (PickFinger finger : PickFinger.values()) {
+      List<Integer> ticks =
+          notes.stream().filter(n -> n.pick() == finger).map(Note::tick).distinct().toList();
+      int closest = lengthTicks;
+      for (int i = 0; i < ticks.size(); i++) {
+        int next = i + 1 < ticks.size() ? ticks.get(i + 1) : ticks.get(0) + lengthTicks;
+        closest = Math.min(closest, next - ticks.get(i));
+      }
+      if (!ticks.isEmpty()) {
+        work.put(finger, new Work(ticks.size(), Ticks.millis(closest, tempo)));
+      }
+    }
+    return work;
+  }
+
+  /** The finger a role's stroke at a tick is played with here, if it is played at all. */
+  public Optional<PickFinger> finger(Role role, int tick) {
+    return notes.stream()
+        .filter(n -> n.tick() == tick)
+        .filter(n -> n.ref().role() == role || n.ref().role().isThumb() && role.isThumb())
+        .map(Note::pick)
+        .findFirst();
+  }
+}

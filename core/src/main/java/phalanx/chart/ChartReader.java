@@ -1,0 +1,258 @@
+package phalanx.chart;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import phalanx.song.Bar;
+import phalanx.song.ChordChange;
+import phalanx.song.Harmony;
+import phalanx.theory.ChordReader;
+import phalanx.theory.ChordReading;
+import phalanx.theory.Meter;
+
+/**
+ * Reads a line of bars: {@code |: G . . . | D/F# . Em7 . |1 Am7 . D7 . :|2 G . . . |}.
+ *
+ * <p>Cells share their bar evenly; a dot or slash goes on with the chord before, {@code %} repeats
+ * the bar before, {@code =5 . . D7 .} is bar 5 with one chord changed, {@code 3/4} in front of a
+ * bar's chords changes the metre, {@code :| x3} says how often, {@code |1} and {@code |2} open
+ * first and second endings, {@code D7@5/7} stands at five sevenths of its bar. One instance reads
+ * one line; what spans lines (a repeat, an ending) is in the bars read so far.
+ */
+public final class ChartReader {
+
+  private static final Pattern TOKEN =
+      Pattern.compile(
+          "(:?\\|+[:.\\]]?(?:\\d+(?:[,-]\\d+)*(?=\\s|$))?)|([^\\s|]+?(?=:?\\|)|[^\\s|]+)");
+  private static final Pattern TIMES = Pattern.compile("[x×](\\d{1,2})");
+  private static final Pattern PLACED = Pattern.compile("(.+)@(\\d{1,5})/(\\d{1,5})");
+  private static final Pattern BORROWED = Pattern.compile("=(\\d{1,5})");
+
+  private final Notation notation;
+  private final Notation.Numbers numbers;
+  private final List<ChartProblem> problems = new ArrayList<>();
+  private final List<Bar> bars;
+  private List<Cell> cells = new ArrayList<>();
+  private Meter meter;
+  private boolean inBar;
+  private boolean repeatStarts;
+  private boolean repeatEnded;
+  private Set<Integer> ending = Set.of();
+
+  private record Cell(String text, int column) {}
+
+  private ChartReader(Notation notation, Notation.Numbers numbers, List<Bar> before) {
+    this.notation = notation;
+    this.numbers = numbers;
+    meter = notation.meter();
+    bars = new ArrayList<>(before);
+  }
+
+  /**
+   * Reads a line on its own. Bars before the first bar line count too, so that a player may just
+   * type chords.
+   *
+   * @param numbers finds the identity of the bar with a number, for bars that borrow
+   */
+  public static ChartLine read(String text, Notation notation, Notation.Numbers numbers) {
+    ChartReader reader = new ChartReader(notation, numbers, List.of());
+    reader.inBar = true;
+    reader.tokens(text);
+    reader.closeBar();
+    return new ChartLine(reader.bars, reader.problems);
+  }
+
+  /**
+   * Reads one more line of a grid. What stands before its first bar line is a margin note, and a
+   * bar must be closed by a bar line.
+   *
+   * @param before the bars of the grid so far
+   * @return all bars of the grid, and the problems of this line
+   */
+  public static ChartLine readOn(List<Bar> before, String text, Notation notation) {
+    ChartReader reader = new ChartReader(notation, Notation.Numbers.NONE, before);
+    reader.tokens(text);
+    if (!reader.inBar && !text.isBlank()) {
+      int column = text.length() - text.stripLeading().length();
+      reader.problem(column, "expected a bar line | in a grid");
+    }
+    return new ChartLine(reader.bars, reader.problems);
+  }
+
+  private void problem(int column, String message) {
+    problems.add(new ChartProblem(column, message));
+  }
+
+  private void tokens(String text) {
+    Matcher token = TOKEN.matcher(text);
+    while (token.find()) {
+      if (token.group(1) != null) {
+        barLine(token.group(), token.start());
+      } else if (repeatEnded && cells.isEmpty() && TIMES.matcher(token.group()).matches()) {
+        repeatTimes(token.group(), token.start());
+      } else {
+        cells.add(new Cell(token.group(), token.start()));
+      }
+    }
+  }
+
+  private void closeBar() {
+    if (inBar && !cells.isEmpty()) {
+      Bar bar = bar().inPasses(ending);
+      bars.add(repeatStarts ? bar.startingRepeat(true) : bar);
+      repeatStarts = false;
+      // Behind the repeat sign an ending is marked at its first bar only.
+      ending = endsAfterOneBar() ? Set.of() : ending;
+    }
+    cells = new ArrayList<>();
+  }
+
+  private boolean endsAfterOneBar() {
+    for (int b = bars.size() - 2; b >= 0 && !bars.get(b).repeatStart(); b--) {
+      if (bars.get(b).plays() > 1) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private void barLine(String sign, int column) {
+    boolean ends = sign.startsWith(":");
+    if (inBar) {
+      closeBar();
+    }
+    if (ends && bars.isEmpty()) {
+      problem(column, "expected a bar before the repeat ends");
+    } else if (ends) {
+      int last = bars.size() - 1;
+      int times = ending.stream().mapToInt(p -> p).max().orElse(1) + 1;
+      bars.set(last, bars.get(last).endingRepeat(Math.min(Bar.MOST_PLAYS, times)));
+      ending = Set.of();
+    }
+    String passes = sign.replaceFirst("^[^\\d]*", "");
+    if (!passes.isEmpty()) {
+      ending = passes(passes, column);
+    }
+    repeatStarts |= sign.replaceFirst("\\d.*", "").matches(".*\\|:");
+    cells = new ArrayList<>();
+    inBar = true;
+    repeatEnded = ends;
+  }
+
+  private Set<Integer> passes(String text, int column) {
+    Set<Integer> passes = new TreeSet<>();
+    for (String part : text.split(",")) {
+      String[] ends = part.split("-");
+      int to = Integer.parseInt(ends[ends.length - 1]);
+      for (int pass = Integer.parseInt(ends[0]); pass <= Math.min(to, Bar.MOST_PLAYS); pass++) {
+        passes.add(pass);
+      }
+    }
+    if (passes.isEmpty() || passes.contains(0)) {
+      problem(column, "expected an ending |1 to |" + Bar.MOST_PLAYS + ", found “" + text + "”");
+      return Set.of();
+    }
+    return passes;
+  }
+
+  private void repeatTimes(String text, int column) {
+    Matcher times = TIMES.matcher(text);
+    int plays = times.matches() ? Integer.parseInt(times.group(1)) : 0;
+    if (plays < 2 || plays > Bar.MOST_PLAYS) {
+      problem(column, "expected a repeat from x2 to x16, found “" + text + "”");
+      return;
+    }
+    int last = bars.size() - 1;
+    bars.set(last, bars.get(last).endingRepeat(plays));
+  }
+
+  private Bar bar() {
+    int id = bars.size() + 1;
+    Optional<Meter> change = Meter.parse(cells.get(0).text());
+    if (change.isPresent()) {
+      meter = change.get();
+      cells = cells.subList(1, cells.size());
+    }
+    Optional<Integer> borrows = borrowed();
+    if (cells.size() == 1 && cells.get(0).text().equals("%")) {
+      return Bar.of(id, repeated(cells.get(0))).withMeter(change);
+    }
+    return Bar.of(id, changes()).borrowing(borrows).withMeter(change);
+  }
+
+  private Optional<Integer> borrowed() {
+    Matcher sign = BORROWED.matcher(cells.isEmpty() ? "" : cells.get(0).text());
+    if (!sign.matches()) {
+      return Optional.empty();
+    }
+    Optional<Integer> other = numbers.apply(Integer.parseInt(sign.group(1)));
+    if (other.isEmpty()) {
+      problem(cells.get(0).column(), "expected the number of another bar that can be borrowed");
+    }
+    cells = cells.subList(1, cells.size());
+    return other;
+  }
+
+  private List<ChordChange> repeated(Cell cell) {
+    if (bars.isEmpty()) {
+      problem(cell.column(), "expected a bar before % repeats it");
+      return List.of();
+    }
+    return bars.get(bars.size() - 1).changes();
+  }
+
+  private List<ChordChange> changes() {
+    List<Cell> even = cells.stream().filter(c -> !PLACED.matcher(c.text()).matches()).toList();
+    int length = notation.barTicks(meter, bars.isEmpty());
+    int counts = Math.max(1, (int) ((long) meter.count() * length / meter.barTicks()));
+    boolean shared = even.isEmpty() || counts % even.size() == 0 || even.size() % counts == 0;
+    if (!shared) {
+      problem(
+          even.get(0).column(),
+          "expected cells that share a bar of %s evenly, found %d".formatted(meter, even.size()));
+    }
+    TreeMap<Integer, ChordChange> changes = new TreeMap<>();
+    for (int c = 0; c < even.size(); c++) {
+      put(even.get(c), even.get(c).text(), (int) ((long) length * c / even.size()), changes);
+    }
+    for (Cell cell : cells) {
+      Matcher placed = PLACED.matcher(cell.text());
+      if (placed.matches()) {
+        long share = Long.parseLong(placed.group(2)) * length;
+        int parts = Integer.parseInt(placed.group(3));
+        if (parts == 0 || share / parts >= length) {
+          problem(cell.column(), "expected a place within the bar such as @3/4");
+        } else {
+          put(cell, placed.group(1), (int) (share / parts), changes);
+        }
+      }
+    }
+    return List.copyOf(changes.values());
+  }
+
+  private void put(Cell cell, String text, int tick, TreeMap<Integer, ChordChange> changes) {
+    if (!text.equals(".") && !text.equals("/")) {
+      changes.put(tick, new ChordChange(tick, harmony(text, cell.column())));
+    }
+  }
+
+  private Harmony harmony(String text, int column) {
+    if (text.matches("(?i)n\\.?c\\.?")) {
+      return new Harmony.NoChord();
+    }
+    ChordReading reading = ChordReader.read(text, notation.naming());
+    if (reading instanceof ChordReading.Read read) {
+      return new Harmony.Sounding(read.chord()).up(notation.up().inverted());
+    }
+    ChordReading.Unreadable unreadable = (ChordReading.Unreadable) reading;
+    problem(
+        column + unreadable.column(),
+        "cannot read the chord “%s”: expected %s".formatted(text, unreadable.expected()));
+    return new Harmony.Unread(text);
+  }
+}

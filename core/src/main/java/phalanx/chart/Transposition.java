@@ -1,0 +1,59 @@
+package phalanx.chart;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import phalanx.song.ChordChange;
+import phalanx.song.Song;
+import phalanx.theory.Interval;
+import phalanx.theory.Key;
+import phalanx.theory.Mode;
+import phalanx.theory.NoteName;
+
+/** Moves a song to another key. */
+public final class Transposition {
+
+  /** The key chords are spelled in where a chart names none. */
+  private static final Key C = new Key(NoteName.parse("C").orElseThrow(), Mode.MAJOR);
+
+  private Transposition() {}
+
+  /** Every chord and the key an interval higher; pins on chords that changed are let go. */
+  public static Song up(Song song, Interval interval) {
+    return song.editChart(chart -> chart.mapBars(b -> b.withChanges(up(b.changes(), interval))))
+        .withKey(song.key().map(k -> k.up(interval)));
+  }
+
+  private static List<ChordChange> up(List<ChordChange> changes, Interval interval) {
+    return changes.stream().map(c -> new ChordChange(c.tick(), c.harmony().up(interval))).toList();
+  }
+
+  /** The song in the key on another tonic. */
+  public static Song to(Song song, NoteName tonic) {
+    return up(song, Interval.between(song.key().orElse(C).tonic(), tonic));
+  }
+
+  /**
+   * By semitones up or down, taken within an octave, spelled with as few accidentals as the key
+   * allows.
+   */
+  public static Song bySemitones(Song song, int semitones) {
+    return up(song, interval(song.key(), semitones));
+  }
+
+  /** The interval a chart moves by for so many semitones up (taken within an octave). */
+  public static Interval interval(Optional<Key> key, int semitones) {
+    return key.orElse(C).intervalUp(Math.floorMod(semitones, 12));
+  }
+
+  /** From shapes counted from the capo to what they sound like. */
+  public static Interval ofCapo(Song song) {
+    return interval(song.key(), song.guitar().capo());
+  }
+
+  /** The twelve keys a song can be moved to, its own first, going up. */
+  public static List<Key> keys(Song song) {
+    Key from = song.key().orElse(C);
+    return IntStream.range(0, 12).mapToObj(n -> from.up(from.intervalUp(n))).toList();
+  }
+}

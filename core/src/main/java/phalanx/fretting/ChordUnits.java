@@ -1,0 +1,116 @@
+package phalanx.fretting;
+
+import java.util.List;
+import java.util.function.ObjDoubleConsumer;
+import phalanx.instrument.Guitar;
+import phalanx.instrument.Tuning;
+import phalanx.theory.Chord;
+import phalanx.theory.ChordTone;
+
+/** Measures those terms of a shape's cost that do not depend on the fingers. */
+final class ChordUnits {
+
+  /** Frets up the neck that still cost; beyond, one fret is as good as the next. */
+  private static final int COUNTED_FRETS = 5;
+
+  /** Up to this fret open strings lie within a hand's usual place. */
+  private static final int NEAR_OPEN = 4;
+
+  private static final int NEAR_NUT = 2;
+
+  /** String ④, the highest the thumb takes for a bass. */
+  private static final int LAST_BASS_STRING = 2;
+
+  private final Guitar guitar;
+  private final int[][] midi;
+  private final int tones;
+  private final int fifth;
+
+  /**
+   * For one chord on one guitar.
+   *
+   * @param midi sounding MIDI notes by string and fret
+   */
+  ChordUnits(Chord chord, Guitar guitar, int[][] midi) {
+    this.guitar = guitar;
+    this.midi = midi;
+    List<ChordTone> row = chord.tones();
+    tones = (1 << row.size()) - 1;
+    int bits = 0;
+    for (int t = 0; t < row.size(); t++) {
+      boolean plainFifth = !row.get(t).essential() && row.get(t).interval().number() == 5;
+      bits |= plainFifth ? 1 << t : 0;
+    }
+    fifth = bits;
+  }
+
+  /** Hands each term with its units over. */
+  void measure(int[] f, int covered, ObjDoubleConsumer<CostTerm> sink) {
+    int first = lowest(f);
+    int last = highest(f);
+    int low = 0;
+    int high = 0;
+    int open = 0;
+    int muted = 0;
+    for (int s = first; s <= last; s++) {
+      muted += f[s] == Shape.SILENT ? 1 : 0;
+      open += f[s] == 0 ? 1 : 0;
+      if (f[s] > 0) {
+        low = low == 0 ? f[s] : Math.min(low, f[s]);
+        high = Math.max(high, f[s]);
+      }
+    }
+    sink.accept(CostTerm.MUTED_INSIDE, muted);
+    sink.accept(CostTerm.NO_LOW_STRING, triangle(first));
+    sink.accept(CostTerm.NO_BASS_STRING, first > LAST_BASS_STRING ? 1 : 0);
+    sink.accept(CostTerm.NO_HIGH_STRING, triangle(Tuning.STRINGS - 1 - last));
+    sink.accept(CostTerm.UNISON, unisons(f));
+    sink.accept(CostTerm.POSITION, Math.min(COUNTED_FRETS, Math.max(0, low - 1)));
+    sink.accept(CostTerm.FRET_SPREAD, high - low);
+    sink.accept(CostTerm.OPEN_FAR_BELOW, open * Math.max(0, high - NEAR_OPEN));
+    sink.accept(CostTerm.OPEN_RINGS, open);
+    sink.accept(CostTerm.CLOSED_BY_NUT, open == 0 && low <= NEAR_NUT ? 1 : 0);
+    int past = Math.max(0, high + guitar.capo() - guitar.bodyJoin());
+    sink.accept(guitar.cutaway() ? CostTerm.PAST_BODY_CUTAWAY : CostTerm.PAST_BODY, past);
+    int missing = tones & ~covered;
+    sink.accept(CostTerm.NO_ROOT, missing & 1);
+    sink.accept(CostTerm.NO_FIFTH, (missing & fifth) == 0 ? 0 : 1);
+    sink.accept(CostTerm.MISSING, Integer.bitCount(missing & ~fifth & ~1));
+  }
+
+  static int lowest(int[] f) {
+    int string = 0;
+    while (f[string] == Shape.SILENT) {
+      string++;
+    }
+    return string;
+  }
+
+  static int highest(int[] f) {
+    int string = Tuning.STRINGS - 1;
+    while (f[string] == Shape.SILENT) {
+      string--;
+    }
+    return string;
+  }
+
+  private int unisons(int[] f) {
+    int same = 0;
+    for (int s = 1; s < Tuning.STRINGS; s++) {
+      if (f[s] == Shape.SILENT) {
+        continue;
+      }
+      boolean twice = false;
+      for (int other = 0; other < s; other++) {
+        twice |= f[other] != Shape.SILENT && midi[s][f[s]] == midi[other][f[other]];
+      }
+      same += twice ? 1 : 0;
+    }
+    return same;
+  }
+
+  /** Each further string missing weighs more than the one before. */
+  private static double triangle(int strings) {
+    return strings * (strings + 1) / 2.0;
+  }
+}

@@ -1,0 +1,54 @@
+package phalanx.song;
+
+import phalanx.theory.Meter;
+
+/**
+ * How a song moves.
+ *
+ * @param meter the metre it begins in
+ * @param tempo quarter notes a minute, 20 to 400
+ * @param swing how eighths are played
+ * @param pickupTicks length of the first bar where it is a pick-up, less than a bar; 0 for none
+ */
+public record Feel(Meter meter, double tempo, Swing swing, int pickupTicks) {
+
+  public static final double SLOWEST = 20;
+  public static final double FASTEST = 400;
+
+  /** Tempo of a chart that names none, quarter notes a minute. */
+  public static final double USUAL_TEMPO = 90;
+
+  /** Four quarters, straight. */
+  public static final Feel USUAL = new Feel(Meter.FOUR_FOUR, USUAL_TEMPO, Swing.STRAIGHT, 0);
+
+  public Feel {
+    if (!(tempo >= SLOWEST && tempo <= FASTEST)) {
+      throw new IllegalArgumentException("tempo out of range: " + tempo);
+    }
+    if (pickupTicks < 0) {
+      throw new IllegalArgumentException("pick-up out of range: " + pickupTicks);
+    }
+    // In a shorter metre a long pick-up would be a bar of its own.
+    pickupTicks = pickupTicks < meter.barTicks() ? pickupTicks : 0;
+  }
+
+  /** In another metre from the start. */
+  public Feel withMeter(Meter other) {
+    return new Feel(other, tempo, swing, pickupTicks);
+  }
+
+  /** At another tempo. */
+  public Feel withTempo(double other) {
+    return new Feel(meter, other, swing, pickupTicks);
+  }
+
+  /** With other swing. */
+  public Feel withSwing(Swing other) {
+    return new Feel(meter, tempo, other, pickupTicks);
+  }
+
+  /** With a pick-up of this length; 0 for none. */
+  public Feel withPickup(int ticks) {
+    return new Feel(meter, tempo, swing, ticks);
+  }
+}

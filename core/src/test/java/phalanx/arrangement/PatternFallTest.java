@@ -1,0 +1,78 @@
+package phalanx.arrangement;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+import phalanx.arrangement.PatternFall.Work;
+import phalanx.picking.AlternatingThumb;
+import phalanx.picking.PatternEdits;
+import phalanx.picking.PickFinger;
+import phalanx.picking.Role;
+import phalanx.picking.WrittenPattern;
+import phalanx.song.Song;
+import phalanx.song.TestSongs;
+import phalanx.theory.Meter;
+
+class PatternFallTest {
+
+  private static final Arranger ARRANGER = new Arranger();
+
+  private static List<PatternFall> falls(Song song, int slot) {
+    return PatternFall.of(ARRANGER, ARRANGER.arrange(song), slot, 4);
+  }
+
+  @Test
+  void eachChordOfTheSongIsShownOnceFromTheSelectedOneOn() {
+    Song song = TestSongs.of("G | C | G | Em7 | D7");
+    assertThat(falls(song, 1))
+        .extracting(f -> f.harmony().label())
+        .containsExactly("C", "G", "Em7", "D7");
+    assertThat(falls(song, 4)).extracting(f -> f.harmony().label()).startsWith("D7", "G");
+  }
+
+  @Test
+  void aRestHasNothingToShow() {
+    assertThat(falls(TestSongs.of("N.C. | G"), 0))
+        .extracting(f -> f.harmony().label())
+        .containsExactly("G");
+    assertThat(falls(Song.untitled(), 0)).isEmpty();
+  }
+
+  /** Four quarters at 60 are a second apart; the index comes back after two beats. */
+  @Test
+  void theHandsWorkIsCountedAndTimed() {
+    PatternFall fall = falls(TestSongs.of("C").withTempo(60), 0).get(0);
+    Map<PickFinger, Work> work = fall.work(60);
+    assertThat(work.get(PickFinger.P)).isEqualTo(new Work(4, 1000));
+    assertThat(work.get(PickFinger.I).strokes()).isEqualTo(2);
+    assertThat(work.get(PickFinger.I).quickestMillis()).isCloseTo(2000, within(1e-6));
+    assertThat(work).doesNotContainKey(PickFinger.C);
+  }
+
+  /** A stroke put in and taken out again leaves the same strokes. */
+  @Property(tries = 100)
+  void togglingTwiceChangesNothing(
+      @ForAll AlternatingThumb style,
+      @ForAll @IntRange(max = 31) int place,
+      @ForAll @IntRange(max = 4) int row) {
+    Role role = List.of(Role.ROOT, Role.INNER, Role.MIDDLE, Role.UPPER, Role.TUNE).get(row);
+    int tick = place * 630;
+    WrittenPattern pattern = PatternEdits.written(style, Meter.FOUR_FOUR);
+    WrittenPattern once = PatternEdits.toggle(pattern, role, tick);
+    assertThat(PatternEdits.struck(once.pattern(), role, tick))
+        .isNotEqualTo(PatternEdits.struck(pattern.pattern(), role, tick));
+    WrittenPattern twice = PatternEdits.toggle(once, role, tick);
+    for (int t = 0; t < 20160; t += 630) {
+      assertThat(PatternEdits.struck(twice.pattern(), role, t))
+          .isEqualTo(PatternEdits.struck(pattern.pattern(), role, t));
+    }
+    assertThat(once.title()).endsWith("(mine)");
+    assertThat(twice.title()).isEqualTo(once.title());
+  }
+}
