@@ -3,7 +3,6 @@ package phalanx.formats;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Arranger;
 import phalanx.formats.chordpro.ChordProReader;
-import phalanx.formats.chordpro.ChordProReading;
 
 /** Small charts of our own for the tests. */
 public final class Songs {
@@ -34,7 +33,7 @@ public final class Songs {
   private Songs() {}
 
   public static Arrangement arranged(String chart) {
-    ChordProReading reading = ChordProReader.read(chart);
+    SongReading reading = ChordProReader.read(chart);
     if (!reading.problems().isEmpty()) {
       throw new IllegalArgumentException(reading.problems().toString());
     }

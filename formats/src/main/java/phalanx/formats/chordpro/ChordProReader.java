@@ -6,12 +6,19 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import phalanx.chart.ChartLine;
+import phalanx.chart.ChartReader;
+import phalanx.chart.Notation;
+import phalanx.formats.FileProblem;
+import phalanx.formats.SongReading;
 import phalanx.instrument.Guitar;
 import phalanx.song.Bar;
-import phalanx.song.Key;
-import phalanx.song.Meter;
+import phalanx.song.Chart;
+import phalanx.song.Feel;
 import phalanx.song.Section;
 import phalanx.song.Song;
+import phalanx.theory.Key;
+import phalanx.theory.Meter;
 
 /**
  * Reads a ChordPro chart whose bars stand in grids. Directives that mean nothing to the arrangement
@@ -41,7 +48,7 @@ public final class ChordProReader {
           "eog",
           "end_of_grid");
 
-  private final List<ChordProProblem> problems = new ArrayList<>();
+  private final List<FileProblem> problems = new ArrayList<>();
   private final List<Section> sections = new ArrayList<>();
   private final List<String> lyrics = new ArrayList<>();
   private Song song = Song.untitled();
@@ -49,13 +56,15 @@ public final class ChordProReader {
   private Optional<Key> key = Optional.empty();
   private Meter meter = song.meter();
   private String label = "";
-  private Optional<GridReader> grid = Optional.empty();
+  private Optional<List<Bar>> grid = Optional.empty();
+  private Meter writtenMeter = meter;
+  private int nextId = 1;
   private int gridLine;
 
   private ChordProReader() {}
 
   /** Reads a whole chart. */
-  public static ChordProReading read(String text) {
+  public static SongReading read(String text) {
     ChordProReader reader = new ChordProReader();
     List<String> lines = text.lines().toList();
     for (int i = 0; i < lines.size(); i++) {
@@ -77,7 +86,7 @@ public final class ChordProReader {
       problem(number, column, "expected a directive {name: value} closed by }");
     } else if (!line.stripLeading().startsWith("#")) {
       if (grid.isPresent()) {
-        grid.get().line(number, line);
+        gridLine(number, line);
       } else if (!line.isBlank()) {
         lyrics.add(line);
       }
@@ -85,7 +94,7 @@ public final class ChordProReader {
   }
 
   private void problem(int line, int column, String message) {
-    problems.add(new ChordProProblem(line, column, message));
+    problems.add(new FileProblem(line, column, message));
   }
 
   private void directive(String name, String value, int line, int column) {
@@ -119,13 +128,14 @@ public final class ChordProReader {
 
   private void time(String value, int line, int column) {
     Optional<Meter> read = Meter.parse(value);
-    boolean bars = !sections.isEmpty() || grid.isPresent();
     if (read.isEmpty()) {
       problem(line, column, "expected a metre such as 4/4 or 6/8, found “" + value + "”");
-    } else if (bars && !read.get().equals(meter)) {
-      problem(line, column, "expected the metre before the first bar: one metre a song so far");
     } else {
       meter = read.get();
+      if (sections.isEmpty() && grid.isEmpty()) {
+        song = song.withFeel(song.feel().withMeter(meter));
+        writtenMeter = meter;
+      }
     }
   }
 
@@ -137,7 +147,7 @@ public final class ChordProReader {
           line,
           column,
           "expected a tempo from %.0f to %.0f beats a minute, found “%s”"
-              .formatted(Song.SLOWEST, Song.FASTEST, value));
+              .formatted(Feel.SLOWEST, Feel.FASTEST, value));
     }
   }
 
@@ -160,7 +170,7 @@ public final class ChordProReader {
     String own = label(value);
     // A bare shape such as 4x4 is the older way to say how wide the grid is drawn.
     label = own.isEmpty() || own.matches("[\\dx+]+") ? label : own;
-    grid = Optional.of(new GridReader(meter, problems));
+    grid = Optional.of(List.of());
     gridLine = line;
   }
 
@@ -172,14 +182,34 @@ public final class ChordProReader {
   }
 
   private void closeGrid() {
-    grid.map(GridReader::bars)
-        .filter(bars -> !bars.isEmpty())
-        .ifPresent(bars -> sections.add(new Section(label, bars)));
+    grid.filter(bars -> !bars.isEmpty()).ifPresent(bars -> sections.add(section(bars)));
     grid = Optional.empty();
     label = "";
   }
 
-  private ChordProReading finish() {
+  private void gridLine(int number, String line) {
+    List<Bar> before = grid.orElseThrow();
+    ChartLine read = ChartReader.readOn(before, line, Notation.in(meter));
+    read.problems().forEach(p -> problem(number, p.column() + 1, p.message()));
+    List<Bar> bars = new ArrayList<>(read.bars());
+    if (bars.size() > before.size() && !meter.equals(writtenMeter)) {
+      Bar first = bars.get(before.size());
+      bars.set(before.size(), first.withMeter(first.meter().or(() -> Optional.of(meter))));
+    }
+    meter = bars.stream().flatMap(b -> b.meter().stream()).reduce(meter, (a, b) -> b);
+    writtenMeter = meter;
+    grid = Optional.of(bars);
+  }
+
+  private Section section(List<Bar> bars) {
+    List<Bar> numbered = new ArrayList<>();
+    for (Bar bar : bars) {
+      numbered.add(bar.withId(nextId++));
+    }
+    return Section.of(nextId++, label, numbered);
+  }
+
+  private SongReading finish() {
     if (grid.isPresent()) {
       problem(gridLine, 1, "expected {end_of_grid} for the grid that starts here");
       closeGrid();
@@ -188,18 +218,7 @@ public final class ChordProReader {
       problem(1, 1, "expected bars between {start_of_grid} and {end_of_grid}, found none");
     }
     Song read =
-        new Song(
-            title,
-            key,
-            meter,
-            song.tempo(),
-            song.guitar(),
-            song.hand(),
-            song.school(),
-            song.pattern(),
-            sections,
-            lyrics,
-            Map.of());
-    return new ChordProReading(read, problems);
+        song.withTitle(title).withKey(key).withChart(new Chart(sections)).withLyrics(lyrics);
+    return new SongReading(read, problems);
   }
 }

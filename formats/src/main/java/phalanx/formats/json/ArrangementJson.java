@@ -9,8 +9,8 @@ import phalanx.arrangement.Hold;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.fretting.Shape;
-import phalanx.fretting.StringSign;
 import phalanx.instrument.Finger;
+import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
 import phalanx.song.Harmony;
 import phalanx.theory.Ticks;
@@ -70,7 +70,8 @@ public final class ArrangementJson {
     fingers(node.putArray("fingers"), slot.shape().orElse(Shape.NOTHING));
   }
 
-  static void frets(ArrayNode array, Shape shape) {
+  /** The frets of a shape, low to high, x for a string that does not sound. */
+  public static void frets(ArrayNode array, Shape shape) {
     for (int s = 0; s < Tuning.STRINGS; s++) {
       if (shape.sounds(s)) {
         array.add(shape.fret(s).orElseThrow());
@@ -80,7 +81,8 @@ public final class ArrangementJson {
     }
   }
 
-  static void fingers(ArrayNode array, Shape shape) {
+  /** The fingers of a shape, low to high, empty for none. */
+  public static void fingers(ArrayNode array, Shape shape) {
     for (int s = 0; s < Tuning.STRINGS; s++) {
       array.add(shape.finger(s).map(Finger::sign).orElse(""));
     }

@@ -27,6 +27,7 @@ import org.audiveris.proxymusic.Step;
 import org.audiveris.proxymusic.Time;
 import org.audiveris.proxymusic.Transpose;
 import org.audiveris.proxymusic.Work;
+import org.audiveris.proxymusic.YesNo;
 import org.audiveris.proxymusic.util.Marshalling;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
@@ -34,6 +35,7 @@ import phalanx.instrument.Tuning;
 import phalanx.song.Harmony;
 import phalanx.song.Song;
 import phalanx.song.Timeline.PlayedBar;
+import phalanx.theory.Meter;
 import phalanx.theory.Pitch;
 import phalanx.theory.Ticks;
 
@@ -51,10 +53,12 @@ public final class MusicXmlWriter {
 
   private final Arrangement arrangement;
   private final Song song;
+  private Meter meter;
 
   private MusicXmlWriter(Arrangement arrangement) {
     this.arrangement = arrangement;
     song = arrangement.song();
+    meter = song.meter();
   }
 
   /** The whole arrangement as an XML document. */
@@ -102,11 +106,17 @@ public final class MusicXmlWriter {
   private ScorePartwise.Part.Measure measure(PlayedBar bar) {
     ScorePartwise.Part.Measure measure = FACTORY.createScorePartwisePartMeasure();
     measure.setNumber(String.valueOf(bar.number()));
+    if (bar.metreTick() > 0) {
+      measure.setImplicit(YesNo.YES);
+    }
     List<Object> items = measure.getNoteOrBackupOrForward();
-    if (bar.number() == 1) {
+    if (bar.startTick() == 0) {
       items.add(attributes());
       items.add(tempo());
+    } else if (!bar.meter().equals(meter)) {
+      items.add(metre(bar.meter()));
     }
+    meter = bar.meter();
     for (Slot slot : arrangement.slots()) {
       if (slot.played().bar() == bar.number()
           && slot.played().harmony() instanceof Harmony.Sounding sounding) {
@@ -138,15 +148,10 @@ public final class MusicXmlWriter {
             k -> {
               Key key = FACTORY.createKey();
               key.setFifths(whole(k.fifths()));
-              key.setMode(k.minor() ? "minor" : "major");
+              key.setMode(k.mode().hasSignature() ? k.mode().words().toLowerCase() : "minor");
               attributes.getKey().add(key);
             });
-    Time time = FACTORY.createTime();
-    String beats = String.valueOf(song.meter().count());
-    String unit = String.valueOf(song.meter().unit());
-    time.getTimeSignature().add(FACTORY.createTimeBeats(beats));
-    time.getTimeSignature().add(FACTORY.createTimeBeatType(unit));
-    attributes.getTime().add(time);
+    attributes.getTime().add(time(first()));
     attributes.setStaves(whole(2));
     Clef treble = clef(1, ClefSign.G, 2);
     // A guitar sounds an octave below its written notes; the small 8 under the clef says so.
@@ -161,6 +166,23 @@ public final class MusicXmlWriter {
       transpose.setChromatic(BigDecimal.valueOf(capo));
       attributes.getTranspose().add(transpose);
     }
+    return attributes;
+  }
+
+  private Meter first() {
+    return arrangement.timeline().bars().get(0).meter();
+  }
+
+  private static Time time(Meter meter) {
+    Time time = FACTORY.createTime();
+    time.getTimeSignature().add(FACTORY.createTimeBeats(String.valueOf(meter.count())));
+    time.getTimeSignature().add(FACTORY.createTimeBeatType(String.valueOf(meter.unit())));
+    return time;
+  }
+
+  private static Attributes metre(Meter meter) {
+    Attributes attributes = FACTORY.createAttributes();
+    attributes.getTime().add(time(meter));
     return attributes;
   }
 
@@ -193,6 +215,15 @@ public final class MusicXmlWriter {
     return details;
   }
 
+  /** The share of the two eighths of a beat, in hundredths. */
+  private static org.audiveris.proxymusic.Swing swing(int percent) {
+    org.audiveris.proxymusic.Swing swing = FACTORY.createSwing();
+    swing.setFirst(whole(percent));
+    swing.setSecond(whole(100L - percent));
+    swing.setSwingType("eighth");
+    return swing;
+  }
+
   private Direction tempo() {
     Metronome metronome = FACTORY.createMetronome();
     metronome.setBeatUnit("quarter");
@@ -205,6 +236,9 @@ public final class MusicXmlWriter {
     direction.getDirectionType().add(type);
     Sound sound = FACTORY.createSound();
     sound.setTempo(BigDecimal.valueOf(song.tempo()));
+    if (!song.feel().swing().isStraight()) {
+      sound.setSwing(swing(song.feel().swing().percent()));
+    }
     direction.setSound(sound);
     return direction;
   }

@@ -11,9 +11,10 @@ import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.instrument.Tuning;
 import phalanx.song.Harmony;
-import phalanx.song.Meter;
 import phalanx.song.Song;
 import phalanx.song.Timeline.PlayedBar;
+import phalanx.theory.Meter;
+import phalanx.theory.Mode;
 
 /**
  * Writes an arrangement as the plain text tablature players paste into a mail: chord names, the
@@ -31,13 +32,17 @@ public final class TextTab {
   private final Arrangement arrangement;
   private final Song song;
   private final int stepTicks;
-  private final int barWidth;
 
   private TextTab(Arrangement arrangement) {
     this.arrangement = arrangement;
     song = arrangement.song();
-    stepTicks = Math.min(Arranger.pattern(song).closestSteps(), song.meter().beatTicks());
-    barWidth = song.meter().barTicks() / stepTicks * STEP + 2;
+    stepTicks =
+        arrangement.timeline().bars().stream()
+            .map(PlayedBar::meter)
+            .distinct()
+            .mapToInt(m -> Math.min(Arranger.pattern(song, m).closestSteps(), m.beatTicks()))
+            .min()
+            .orElse(song.meter().beatTicks());
   }
 
   /** The whole arrangement as text. */
@@ -48,7 +53,6 @@ public final class TextTab {
   private String text() {
     StringBuilder out = new StringBuilder(heading());
     List<PlayedBar> bars = arrangement.timeline().bars();
-    int perLine = Math.max(1, (WIDEST_LINE - MARGIN - 1) / barWidth);
     int from = 0;
     int section = -1;
     while (from < bars.size()) {
@@ -57,9 +61,12 @@ public final class TextTab {
         out.append(song.sections().get(section).label()).append('\n');
       }
       int to = from;
-      while (to < bars.size() && to < from + perLine && bars.get(to).section() == section) {
-        to++;
-      }
+      int width = MARGIN + 1;
+      do {
+        width += width(bars.get(to++));
+      } while (to < bars.size()
+          && width + width(bars.get(to)) <= WIDEST_LINE
+          && bars.get(to).section() == section);
       system(bars.subList(from, to), out);
       from = to;
     }
@@ -69,7 +76,12 @@ public final class TextTab {
   private String heading() {
     String facts =
         Stream.of(
-                song.key().map(k -> "key " + k.tonic().ascii() + (k.minor() ? " minor" : "")),
+                song.key()
+                    .map(
+                        k ->
+                            "key "
+                                + k.tonic().ascii()
+                                + (k.mode() == Mode.MAJOR ? "" : " " + k.mode().words())),
                 Optional.of(song.meter().toString()),
                 Optional.of("%.0f quarter notes a minute".formatted(song.tempo())),
                 Optional.of(
@@ -77,11 +89,16 @@ public final class TextTab {
                         + song.guitar().tuning().strings().stream()
                             .map(p -> p.name().ascii())
                             .collect(Collectors.joining(" "))),
-                Optional.of("capo " + song.guitar().capo()).filter(c -> song.guitar().capo() > 0))
+                Optional.of("capo " + song.guitar().capoWords())
+                    .filter(c -> song.guitar().capo() > 0))
             .flatMap(Optional::stream)
             .collect(Collectors.joining(", "));
     String capo = song.guitar().capo() > 0 ? "Frets are counted from the capo.\n" : "";
     return song.title() + "\n" + facts + "\n" + capo + "\n";
+  }
+
+  private int width(PlayedBar bar) {
+    return Math.max(1, bar.lengthTicks() / stepTicks) * STEP + 2;
   }
 
   private void system(List<PlayedBar> bars, StringBuilder out) {
@@ -92,12 +109,13 @@ public final class TextTab {
     for (int s = 0; s < Tuning.STRINGS; s++) {
       strings[s] = new StringBuilder(stringName(s)).append(" |");
     }
-    for (int b = 0; b < bars.size(); b++) {
-      int column = MARGIN + b * barWidth;
-      bar(bars.get(b), column, chords, count, letters);
+    int column = MARGIN;
+    for (PlayedBar bar : bars) {
+      bar(bar, column, chords, count, letters);
       for (int s = 0; s < Tuning.STRINGS; s++) {
-        stringLine(bars.get(b), s, strings[s]);
+        stringLine(bar, s, strings[s]);
       }
+      column += width(bar);
     }
     line(out, chords);
     line(out, count);
@@ -125,9 +143,10 @@ public final class TextTab {
         put(chords, column + column(slot.played().tick() - bar.startTick()), symbol(slot));
       }
     }
-    for (Meter.Syllable word : song.meter().syllables()) {
-      if (word.tick() % stepTicks == 0) {
-        put(count, column + column(word.tick()), word.word());
+    for (Meter.Syllable word : bar.count()) {
+      int tick = word.tick() - bar.startTick();
+      if (tick % stepTicks == 0) {
+        put(count, column + column(tick), word.word());
       }
     }
     for (int tick : new TreeSet<>(notes(bar).map(Note::tick).toList())) {
@@ -150,8 +169,7 @@ public final class TextTab {
   }
 
   private Stream<Note> notes(PlayedBar bar) {
-    int end = bar.startTick() + bar.lengthTicks();
-    return arrangement.notes().stream().filter(n -> n.tick() >= bar.startTick() && n.tick() < end);
+    return arrangement.notesFrom(bar.startTick(), bar.endTick()).stream();
   }
 
   /** Puts a word at a column, or one space after what already reaches there. */
@@ -166,7 +184,7 @@ public final class TextTab {
   }
 
   private void stringLine(PlayedBar bar, int string, StringBuilder line) {
-    StringBuilder dashes = new StringBuilder("-".repeat(barWidth - 1));
+    StringBuilder dashes = new StringBuilder("-".repeat(width(bar) - 1));
     notes(bar)
         .filter(n -> n.string() == string)
         .forEach(

@@ -10,6 +10,7 @@ import net.jqwik.api.constraints.StringLength;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import phalanx.formats.SongReading;
 import phalanx.formats.Songs;
 import phalanx.song.Bar;
 import phalanx.song.Section;
@@ -19,7 +20,7 @@ import phalanx.song.Timeline;
 class ChordProReaderTest {
 
   private static List<String> played(String grid) {
-    ChordProReading reading = ChordProReader.read("{sog}\n" + grid + "\n{eog}\n");
+    SongReading reading = ChordProReader.read("{sog}\n" + grid + "\n{eog}\n");
     assertThat(reading.problems()).isEmpty();
     return Timeline.of(reading.song()).slots().stream().map(s -> s.harmony().label()).toList();
   }
@@ -56,7 +57,7 @@ class ChordProReaderTest {
 
   @Test
   void keepsTheWordsAndLeavesOutComments() {
-    ChordProReading reading =
+    SongReading reading =
         ChordProReader.read(
             "# private\n{sog}\n| C |\n{eog}\n{start_of_verse}\nFirst line\n  second\n{end_of_verse}\n");
     assertThat(reading.song().lyrics()).containsExactly("First line", "  second");
@@ -72,8 +73,23 @@ class ChordProReaderTest {
   }
 
   @Test
+  void readsEndingsAndAMetreThatChangesBetweenGrids() {
+    Song song =
+        ChordProReader.read(
+                "{time: 4/4}\n{sog}\n|: C . . . |1 F . . . :|2 G . . . |\n{eog}\n"
+                    + "{time: 3/4}\n{sog}\n| Am . . |\n{eog}\n")
+            .song();
+    assertThat(Timeline.of(song).slots())
+        .extracting(s -> s.harmony().label())
+        .containsExactly("C", "F", "C", "G", "Am");
+    assertThat(Timeline.of(song).bars())
+        .extracting(b -> b.meter().toString())
+        .containsExactly("4/4", "4/4", "4/4", "4/4", "3/4");
+  }
+
+  @Test
   void placesEveryProblemAndReadsTheRest() {
-    ChordProReading reading =
+    SongReading reading =
         ChordProReader.read(
             """
             {title: Torn Net}
@@ -90,7 +106,7 @@ class ChordProReaderTest {
             """);
     assertThat(reading.problems())
         .extracting(p -> p.line() + ":" + p.column())
-        .containsExactly("2:8", "3:9", "4:8", "5:7", "7:13", "7:28", "8:3", "8:11", "9:1", "11:1");
+        .containsExactly("2:8", "3:9", "4:8", "5:7", "7:13", "7:28", "8:3", "9:1", "11:1");
     assertThat(reading.problems()).allMatch(p -> p.message().contains("expected"));
     assertThat(reading.problems().get(4).in("net.cho"))
         .isEqualTo("net.cho:7:13: cannot read the chord “Qx”: expected a root note A to G");
@@ -113,7 +129,7 @@ class ChordProReaderTest {
       @ForAll @StringLength(max = 80) @CharRange(from = ' ', to = '~') String a,
       @ForAll @StringLength(max = 60) String b) {
     String text = "{sog}\n" + a + "\n" + b + "\n{eog}";
-    ChordProReading reading = ChordProReader.read(text);
+    SongReading reading = ChordProReader.read(text);
     int lines = (int) text.lines().count();
     assertThat(reading.problems())
         .allMatch(p -> p.line() >= 1 && p.line() <= lines && p.column() >= 1);

@@ -7,6 +7,7 @@ import java.io.ByteArrayInputStream;
 import java.io.InputStream;
 import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -33,9 +34,11 @@ import org.w3c.dom.ls.LSInput;
 import org.w3c.dom.ls.LSResourceResolver;
 import org.xml.sax.SAXParseException;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Arranger;
+import phalanx.formats.SongFiles;
 import phalanx.formats.Songs;
-import phalanx.fretting.StringSign;
 import phalanx.instrument.Finger;
+import phalanx.instrument.StringSign;
 
 /** Against the MusicXML 4.0 schema that the binding library carries, and read back with it. */
 class MusicXmlWriterTest {
@@ -156,6 +159,30 @@ class MusicXmlWriterTest {
     schema.newValidator().validate(new StreamSource(new StringReader(xml)));
   }
 
+  /** The demo songs: endings, a pick-up, changing metres, swing, a mode, a dropped string. */
+  @ParameterizedTest
+  @ValueSource(strings = {"harbour-lamp", "slate-roof-rain", "low-tide-reel"})
+  void theDemoSongsAreValidAndReadBack(String name) throws Exception {
+    Path file = Path.of("..", "demo", name + SongFiles.ENDING);
+    Arrangement a = new Arranger().arrange(SongFiles.open(file).song().orElseThrow());
+    String xml = MusicXmlWriter.write(a);
+    schema.newValidator().validate(new StreamSource(new StringReader(xml)));
+    readsBack(a);
+  }
+
+  @Test
+  void aPickUpAChangeOfMetreAndSwingAreWritten() {
+    String rain = written("slate-roof-rain");
+    assertThat(rain).contains("implicit=\"yes\"", "<beats>9</beats>", "<mode>minor</mode>");
+    String reel = written("low-tide-reel");
+    assertThat(reel).contains("<swing>", "<first>58</first>", "<mode>mixolydian</mode>");
+  }
+
+  private static String written(String name) {
+    Path file = Path.of("..", "demo", name + SongFiles.ENDING);
+    return MusicXmlWriter.write(new Arranger().arrange(SongFiles.open(file).song().orElseThrow()));
+  }
+
   @Test
   void theSchemaWouldNoticeAFault() {
     String xml =
@@ -170,7 +197,10 @@ class MusicXmlWriterTest {
   @ParameterizedTest
   @ValueSource(strings = {Songs.FOUR, Songs.SIX})
   void readsBackToTheSameNotes(String chart) throws Exception {
-    Arrangement a = Songs.arranged(chart);
+    readsBack(Songs.arranged(chart));
+  }
+
+  private static void readsBack(Arrangement a) throws Exception {
     List<Played> wanted =
         a.notes().stream()
             .map(

@@ -1,0 +1,190 @@
+package phalanx.formats.songfile;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.SerializationFeature;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.Comparator;
+import java.util.Map;
+import java.util.TreeSet;
+import phalanx.formats.json.ArrangementJson;
+import phalanx.fretting.Shape;
+import phalanx.instrument.Guitar;
+import phalanx.instrument.Hand;
+import phalanx.instrument.StringSign;
+import phalanx.picking.AlternatingThumb;
+import phalanx.picking.PatternWriter;
+import phalanx.picking.PickingStyle;
+import phalanx.picking.WrittenPattern;
+import phalanx.song.Bar;
+import phalanx.song.ChordChange;
+import phalanx.song.Feel;
+import phalanx.song.Harmony;
+import phalanx.song.NoteRef;
+import phalanx.song.Pins;
+import phalanx.song.Section;
+import phalanx.song.SlotRef;
+import phalanx.song.Song;
+import phalanx.theory.Pitch;
+
+/** Writes a song in the program's own format. The same song always gives the same text. */
+public final class SongFileWriter {
+
+  /** What the first field of the file says. */
+  static final String FORMAT = "phalanx-song";
+
+  /** The version that is written. */
+  public static final int VERSION = 2;
+
+  private static final ObjectMapper MAPPER =
+      new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
+
+  private SongFileWriter() {}
+
+  /** A whole song as JSON. */
+  public static String write(Song song) {
+    ObjectNode root = MAPPER.createObjectNode();
+    root.put("format", FORMAT);
+    root.put("version", VERSION);
+    root.put("title", song.title());
+    song.key()
+        .ifPresent(
+            k -> {
+              ObjectNode key = root.putObject("key");
+              key.put("tonic", k.tonic().ascii());
+              key.put("mode", Words.of(k.mode()));
+            });
+    feel(root.putObject("feel"), song.feel());
+    guitar(root.putObject("guitar"), song.guitar());
+    hand(root.putObject("hand"), song.hand());
+    ObjectNode picking = root.putObject("picking");
+    picking.put("school", Words.of(song.school()));
+    pattern(picking, song.pattern());
+    picking.put("thumb", Words.of(song.thumb()));
+    ArrayNode sections = root.putArray("sections");
+    song.sections().forEach(s -> section(sections.addObject(), s));
+    ArrayNode lyrics = root.putArray("lyrics");
+    song.lyrics().forEach(lyrics::add);
+    pins(root.putObject("pins"), song.pins());
+    try {
+      return MAPPER.writeValueAsString(root) + "\n";
+    } catch (JsonProcessingException e) {
+      throw new IllegalStateException("a tree of plain values is always written", e);
+    }
+  }
+
+  /** A style for every metre by its name; a written pattern goes along line by line. */
+  private static void pattern(ObjectNode picking, PickingStyle style) {
+    if (style instanceof AlternatingThumb family) {
+      picking.put("pattern", Words.of(family));
+    } else if (style instanceof WrittenPattern written) {
+      ArrayNode lines = picking.putArray("pattern");
+      PatternWriter.write(written).lines().forEach(lines::add);
+    }
+  }
+
+  private static void feel(ObjectNode node, Feel feel) {
+    node.put("meter", feel.meter().toString());
+    node.put("tempo", feel.tempo());
+    node.put("swingPercent", feel.swing().percent());
+    node.put("pickupTicks", feel.pickupTicks());
+  }
+
+  private static void guitar(ObjectNode node, Guitar guitar) {
+    ArrayNode tuning = node.putArray("tuning");
+    guitar.tuning().strings().forEach(p -> tuning.add(pitch(p)));
+    node.put("scaleLengthMm", guitar.scaleLength());
+    node.put("frets", guitar.frets());
+    node.put("nutSpanMm", guitar.nutSpan());
+    node.put("bridgeSpanMm", guitar.bridgeSpan());
+    node.put("bodyJoinFret", guitar.bodyJoin());
+    node.put("cutaway", guitar.cutaway());
+    ObjectNode capo = node.putObject("capo");
+    capo.put("fret", guitar.capo());
+    ArrayNode strings = capo.putArray("strings");
+    new TreeSet<>(guitar.capoStrings()).forEach(s -> strings.add(StringSign.number(s)));
+  }
+
+  private static String pitch(Pitch pitch) {
+    return pitch.name().ascii() + pitch.octave();
+  }
+
+  private static void hand(ObjectNode node, Hand hand) {
+    node.put("size", Words.of(hand.size()));
+    node.put("scale", hand.scale());
+    node.put("thumbOver", hand.thumbOver());
+    node.put("stretches", hand.stretches());
+    node.put("leftHanded", hand.leftHanded());
+    node.put("reactionMs", hand.pace().reactionMs());
+    node.put("doublingMs", hand.pace().doublingMs());
+  }
+
+  private static void section(ObjectNode node, Section section) {
+    node.put("id", section.id());
+    node.put("label", section.label());
+    section.borrows().ifPresent(b -> node.put("like", b));
+    ArrayNode bars = node.putArray("bars");
+    section.bars().forEach(b -> bar(bars.addObject(), b));
+  }
+
+  private static void bar(ObjectNode node, Bar bar) {
+    node.put("id", bar.id());
+    bar.borrows().ifPresent(b -> node.put("like", b));
+    bar.meter().ifPresent(m -> node.put("meter", m.toString()));
+    if (bar.repeatStart()) {
+      node.put("repeatStart", true);
+    }
+    if (bar.plays() > 1) {
+      node.put("plays", bar.plays());
+    }
+    if (!bar.passes().isEmpty()) {
+      ArrayNode passes = node.putArray("passes");
+      new TreeSet<>(bar.passes()).forEach(passes::add);
+    }
+    ArrayNode chords = node.putArray("chords");
+    bar.changes().forEach(c -> chord(chords.addObject(), c));
+  }
+
+  private static void chord(ObjectNode node, ChordChange change) {
+    node.put("tick", change.tick());
+    if (change.harmony() instanceof Harmony.Sounding s) {
+      node.put("chord", s.chord().ascii());
+    } else if (change.harmony() instanceof Harmony.Unread u) {
+      node.put("unread", u.text());
+    } else {
+      node.put("rest", true);
+    }
+  }
+
+  private static void pins(ObjectNode node, Pins pins) {
+    ArrayNode shapes = node.putArray("shapes");
+    pins.shapes().entrySet().stream()
+        .sorted(
+            Map.Entry.comparingByKey(
+                Comparator.comparingInt(SlotRef::bar).thenComparingInt(SlotRef::tick)))
+        .forEach(e -> shape(shapes.addObject(), e.getKey(), e.getValue()));
+    ArrayNode strings = node.putArray("strings");
+    pins.strings().entrySet().stream()
+        .sorted(
+            Map.Entry.comparingByKey(
+                Comparator.comparingInt(NoteRef::bar)
+                    .thenComparingInt(NoteRef::tick)
+                    .thenComparing(NoteRef::role)))
+        .forEach(
+            e -> {
+              ObjectNode pin = strings.addObject();
+              pin.put("bar", e.getKey().bar());
+              pin.put("tick", e.getKey().tick());
+              pin.put("role", Words.of(e.getKey().role()));
+              pin.put("string", StringSign.number(e.getValue()));
+            });
+  }
+
+  private static void shape(ObjectNode node, SlotRef at, Shape shape) {
+    node.put("bar", at.bar());
+    node.put("tick", at.tick());
+    ArrangementJson.frets(node.putArray("frets"), shape);
+    ArrangementJson.fingers(node.putArray("fingers"), shape);
+  }
+}

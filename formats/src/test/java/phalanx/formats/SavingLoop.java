@@ -1,0 +1,31 @@
+package phalanx.formats;
+
+import java.nio.file.Path;
+import phalanx.formats.songfile.SongFileWriter;
+import phalanx.song.Song;
+
+/** Saves two songs in turn into one file until it is killed; started by {@link KilledSaveTest}. */
+public final class SavingLoop {
+
+  private SavingLoop() {}
+
+  /** The songs, large enough that writing takes a while. */
+  static Song song(int which) {
+    String words = (which == 0 ? "low tide " : "slate roof ").repeat(40_000);
+    return Song.untitled()
+        .withTitle(which == 0 ? "Ebb" : "Flood")
+        .withLyrics(java.util.List.of(words));
+  }
+
+  /** Saves into the file named first, and says so once it has begun. */
+  public static void main(String[] args) throws Exception {
+    Path file = Path.of(args[0]);
+    String[] texts = {SongFileWriter.write(song(0)), SongFileWriter.write(song(1))};
+    for (long turn = 0; ; turn++) {
+      WholeFile.write(file, texts[(int) (turn % 2)]);
+      if (turn == 1) {
+        System.out.println("saving");
+      }
+    }
+  }
+}
