@@ -14,7 +14,13 @@ import picocli.CommandLine.Command;
     },
     mixinStandardHelpOptions = true,
     version = "Phalanx 0.1",
-    subcommands = {PlanCommand.class, ShapesCommand.class, NameCommand.class, ChordCommand.class})
+    subcommands = {
+      PlanCommand.class,
+      ConvertCommand.class,
+      ShapesCommand.class,
+      NameCommand.class,
+      ChordCommand.class
+    })
 public final class PhalanxCommand {
 
   private PhalanxCommand() {}

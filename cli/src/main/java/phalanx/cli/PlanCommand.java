@@ -1,8 +1,6 @@
 package phalanx.cli;
 
 import java.io.IOException;
-import java.nio.charset.CharacterCodingException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -14,13 +12,14 @@ import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Arranger;
 import phalanx.formats.WholeFile;
-import phalanx.formats.chordpro.ChordProReader;
-import phalanx.formats.chordpro.ChordProReading;
 import phalanx.formats.json.ArrangementJson;
 import phalanx.formats.musicxml.MusicXmlWriter;
+import phalanx.formats.patterns.PatternShelf;
 import phalanx.formats.tab.TextTab;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.HandSchool;
+import phalanx.picking.PickingStyle;
+import phalanx.song.Feel;
 import phalanx.song.Song;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -45,19 +44,32 @@ final class PlanCommand implements Callable<Integer> {
           ".json", ArrangementJson::write);
 
   private static final Map<String, HandSchool> SCHOOLS =
-      Map.of("two", HandSchool.THUMB_AND_TWO, "three", HandSchool.THUMB_AND_THREE);
+      Map.of(
+          "two",
+          HandSchool.THUMB_AND_TWO,
+          "three",
+          HandSchool.THUMB_AND_THREE,
+          "four",
+          HandSchool.THUMB_AND_FOUR,
+          "line",
+          HandSchool.LINE_PLAYING);
 
   @Spec private CommandSpec spec;
 
   @Mixin private GuitarOptions options;
 
-  @Parameters(paramLabel = "SONG", description = "a ChordPro chart with its bars in a grid")
+  @Parameters(
+      paramLabel = "SONG",
+      description = "a song file or a ChordPro chart with its bars in a grid")
   private Path song;
 
   @Option(names = "--out", paramLabel = "FILE", description = "*.musicxml, *.txt or *.json")
   private List<Path> outs = List.of();
 
-  @Option(names = "--school", paramLabel = "two|three", description = "thumb and how many fingers")
+  @Option(
+      names = "--school",
+      paramLabel = "two|three|four|line",
+      description = "thumb and how many fingers, or line playing")
   private String school;
 
   @Option(names = "--pattern", paramLabel = "NAME", description = "picking pattern")
@@ -75,7 +87,7 @@ final class PlanCommand implements Callable<Integer> {
     for (Path out : outs) {
       writers.add(writer(out));
     }
-    Song wanted = adjusted(read());
+    Song wanted = adjusted(SongArgument.read(song));
     Arrangement arrangement = new Arranger().arrange(wanted);
     if (outs.isEmpty()) {
       spec.commandLine()
@@ -104,30 +116,12 @@ final class PlanCommand implements Callable<Integer> {
             () -> usage("--out " + out + ": expected a name ending in .musicxml, .txt or .json"));
   }
 
-  private Song read() throws UnusableInput {
-    ChordProReading reading;
-    try {
-      reading = ChordProReader.read(Files.readString(song));
-    } catch (CharacterCodingException e) {
-      throw new UnusableInput(song + ":1:1: expected text in UTF-8");
-    } catch (IOException e) {
-      throw new UnusableInput(song + ":1:1: cannot be read");
-    }
-    if (!reading.problems().isEmpty()) {
-      throw new UnusableInput(
-          reading.problems().stream()
-              .map(p -> p.in(song.toString()))
-              .collect(Collectors.joining("\n")));
-    }
-    return reading.song();
-  }
-
   private Song adjusted(Song read) {
     Song wanted =
         read.withGuitar(options.guitar(read.guitar())).withHand(options.hand(read.hand()));
     if (school != null) {
       if (!SCHOOLS.containsKey(school)) {
-        throw usage("--school: expected two or three, found " + school);
+        throw usage("--school: expected two, three, four or line, found " + school);
       }
       wanted = wanted.withSchool(SCHOOLS.get(school));
     }
@@ -135,24 +129,25 @@ final class PlanCommand implements Callable<Integer> {
       wanted = wanted.withPattern(patternNamed());
     }
     if (tempo != null) {
-      if (!(tempo >= Song.SLOWEST && tempo <= Song.FASTEST)) {
-        throw usage("--tempo: expected %.0f to %.0f".formatted(Song.SLOWEST, Song.FASTEST));
+      if (!(tempo >= Feel.SLOWEST && tempo <= Feel.FASTEST)) {
+        throw usage("--tempo: expected %.0f to %.0f".formatted(Feel.SLOWEST, Feel.FASTEST));
       }
       wanted = wanted.withTempo(tempo);
     }
     return wanted;
   }
 
-  private AlternatingThumb patternNamed() {
-    return Stream.of(AlternatingThumb.values())
-        .filter(p -> p.title().equals(pattern.replace('-', ' ')))
-        .findFirst()
+  private PickingStyle patternNamed() {
+    return PatternShelf.named(pattern)
         .orElseThrow(
             () ->
                 usage(
                     "--pattern: expected one of "
-                        + Stream.of(AlternatingThumb.values())
-                            .map(p -> p.title().replace(' ', '-'))
+                        + Stream.concat(
+                                Stream.of(AlternatingThumb.values()),
+                                PatternShelf.written().stream())
+                            .map(PickingStyle::title)
+                            .map(PatternShelf::plain)
                             .collect(Collectors.joining(", "))));
   }
 

@@ -68,6 +68,33 @@ class PhalanxCommandTest {
   }
 
   @Test
+  void aConvertedSongIsPlannedAsTheChartItCameFrom(@TempDir Path folder) throws Exception {
+    Path chart =
+        Files.writeString(folder.resolve("a.cho"), "{title: A}\n{sog}\n|: C |1 F :|2 G |\n{eog}\n");
+    Path song = folder.resolve("a.phalanx.json");
+    assertThat(run("convert", chart.toString(), song.toString())).isZero();
+    assertThat(run("plan", chart.toString())).isZero();
+    String fromChart = out.toString();
+    out.getBuffer().setLength(0);
+    assertThat(run("plan", song.toString())).isZero();
+    assertThat(out).hasToString(fromChart);
+  }
+
+  @Test
+  void aDamagedSongFileIsRefusedWithItsPlaceAndNothingIsWritten(@TempDir Path folder)
+      throws Exception {
+    Path song =
+        Files.writeString(
+            folder.resolve("b.phalanx.json"),
+            "{\n  \"format\": \"phalanx-song\",\n  \"version\": 9\n}");
+    Path copy = folder.resolve("c.phalanx.json");
+    assertThat(run("convert", song.toString(), copy.toString())).isEqualTo(1);
+    assertThat(err.toString()).startsWith(song + ":3:14: this song was written by a newer Phalanx");
+    assertThat(copy).doesNotExist();
+    assertThat(run("convert", song.toString(), "d.txt")).isEqualTo(2);
+  }
+
+  @Test
   void nameRanksTheUsualNameFirst() throws Exception {
     assertThat(run("name", "x 3 2 0 1 0", "--json")).isZero();
     assertThat(json(out.toString()).get("names").get(0).get("symbol").asText()).isEqualTo("C");

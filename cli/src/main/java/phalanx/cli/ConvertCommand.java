@@ -1,0 +1,43 @@
+package phalanx.cli;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import phalanx.formats.SongFiles;
+import phalanx.song.Song;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** {@code phalanx convert IN OUT}: from one song format to another. */
+@Command(
+    name = "convert",
+    description = "read a song and write it in the program's own format",
+    mixinStandardHelpOptions = true)
+final class ConvertCommand implements Callable<Integer> {
+
+  @Spec private CommandSpec spec;
+
+  @Parameters(index = "0", paramLabel = "IN", description = "a song file or a ChordPro chart")
+  private Path in;
+
+  @Parameters(index = "1", paramLabel = "OUT", description = "*.phalanx.json")
+  private Path out;
+
+  @Override
+  public Integer call() throws UnusableInput {
+    if (!out.toString().endsWith(SongFiles.ENDING)) {
+      String words = "OUT: expected a name ending in " + SongFiles.ENDING;
+      throw new ParameterException(spec.commandLine(), words);
+    }
+    Song song = SongArgument.read(in);
+    try {
+      SongFiles.save(song, out);
+    } catch (IOException e) {
+      throw new UnusableInput(out + ": cannot be written: " + e.getMessage());
+    }
+    return 0;
+  }
+}
