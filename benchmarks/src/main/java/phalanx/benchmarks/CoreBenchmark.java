@@ -1,13 +1,10 @@
 package phalanx.benchmarks;
 
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -21,13 +18,23 @@ import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Arranger;
-import phalanx.formats.chordpro.ChordProReader;
+import phalanx.arrangement.ShapeChoice;
+import phalanx.arrangement.ShapeFilter;
+import phalanx.arrangement.Slot;
+import phalanx.arrangement.SlotBoard;
+import phalanx.formats.SongFiles;
 import phalanx.fretting.RankedShapes;
+import phalanx.fretting.ShapePlan;
 import phalanx.fretting.ShapeQuery;
 import phalanx.fretting.ShapeSearch;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.song.Bar;
+import phalanx.song.Chart;
+import phalanx.song.ChartEdits;
+import phalanx.song.ChordChange;
+import phalanx.song.Harmony;
+import phalanx.song.Pins;
 import phalanx.song.Section;
 import phalanx.song.Song;
 import phalanx.theory.Chord;
@@ -57,19 +64,41 @@ public class CoreBenchmark {
     }
   }
 
-  /** The demo song, and longer songs made of its bars. */
+  /** The demo song (36 bars as played) and what a player does to it, one edit after the other. */
   @State(Scope.Benchmark)
   public static class Songs {
 
     private Song demo;
-    private Song edited;
+    private List<Song> pins;
+    private List<Song> chords;
+    private List<Song> tempos;
     private final Arranger warm = new Arranger();
+    private Arrangement planned;
+    private int turn;
 
     @Setup
-    public void read() throws IOException {
-      demo = ChordProReader.read(Files.readString(Path.of("demo", "harbour-lamp.cho"))).song();
-      edited = demo.withTempo(93);
-      warm.arrange(demo);
+    public void read() {
+      demo = SongFiles.open(Path.of("demo", "harbour-lamp.phalanx.json")).song().orElseThrow();
+      planned = warm.arrange(demo);
+      Slot middle = planned.slots().get(planned.slots().size() / 2);
+      pins =
+          ShapeChoice.of(planned, planned.slots().size() / 2, 6).stream()
+              .map(c -> demo.pin(middle.played().ref(), c.shape()))
+              .toList();
+      Bar bar = demo.chart().bar(middle.played().ref().bar()).orElseThrow();
+      chords =
+          Stream.of("C", "F", "Am7", "Dm", "G/B", "Em")
+              .map(c -> new Harmony.Sounding(((ChordReading.Read) ChordReader.read(c)).chord()))
+              .map(h -> bar.withChanges(List.of(new ChordChange(0, h))))
+              .map(b -> demo.editChart(c -> ChartEdits.replace(c, b)))
+              .toList();
+      tempos = Stream.of(88.0, 90.0, 94.0, 96.0).map(demo::withTempo).toList();
+      Stream.of(pins, chords, tempos).flatMap(List::stream).forEach(warm::arrange);
+    }
+
+    private Song next(List<Song> edits) {
+      turn = (turn + 1) % edits.size();
+      return edits.get(turn);
     }
   }
 
@@ -83,26 +112,14 @@ public class CoreBenchmark {
     private Song song;
 
     @Setup
-    public void read() throws IOException {
-      Song demo = ChordProReader.read(Files.readString(Path.of("demo", "harbour-lamp.cho"))).song();
-      List<Bar> some = demo.sections().get(2).bars();
+    public void read() {
+      Song demo = SongFiles.open(Path.of("demo", "harbour-lamp.phalanx.json")).song().orElseThrow();
+      List<Bar> some = demo.sections().get(1).bars();
       List<Bar> many = new ArrayList<>();
       for (int b = 0; b < bars; b++) {
-        many.add(some.get(b % some.size()));
+        many.add(some.get(b % some.size()).withId(b + 2));
       }
-      song =
-          new Song(
-              demo.title(),
-              Optional.empty(),
-              demo.meter(),
-              demo.tempo(),
-              demo.guitar(),
-              demo.hand(),
-              demo.school(),
-              demo.pattern(),
-              List.of(new Section("", many)),
-              List.of(),
-              Map.of());
+      song = demo.withChart(new Chart(List.of(Section.of(1, "", many)))).withPins(Pins.NONE);
     }
   }
 
@@ -118,10 +135,34 @@ public class CoreBenchmark {
     return new Arranger().arrange(songs.demo);
   }
 
-  /** The demo song after an edit, its chords searched before. */
+  /** The demo song after another shape was pinned in its middle. */
   @Benchmark
-  public Arrangement planDemoAgain(Songs songs) {
-    return songs.warm.arrange(songs.edited);
+  public Arrangement replanAfterAPin(Songs songs) {
+    return songs.warm.arrange(songs.next(songs.pins));
+  }
+
+  /** The demo song after a chord in its middle was changed. */
+  @Benchmark
+  public Arrangement replanAfterAChord(Songs songs) {
+    return songs.warm.arrange(songs.next(songs.chords));
+  }
+
+  /** The demo song after the tempo was changed, which touches every change of shape. */
+  @Benchmark
+  public Arrangement replanAfterATempo(Songs songs) {
+    return songs.warm.arrange(songs.next(songs.tempos));
+  }
+
+  /** The four best plans of the demo song. */
+  @Benchmark
+  public List<ShapePlan> fourBestPlans(Songs songs) {
+    return songs.planned.plan().best(4);
+  }
+
+  /** What the Shapes screen shows for one chord. */
+  @Benchmark
+  public SlotBoard boardOfAChord(Songs songs) {
+    return SlotBoard.of(songs.planned, 10, ShapeFilter.ALL, 60);
   }
 
   /** How planning grows with the song. */
