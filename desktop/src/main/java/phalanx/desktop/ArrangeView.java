@@ -3,6 +3,7 @@ package phalanx.desktop;
 import javafx.beans.binding.Bindings;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -11,9 +12,12 @@ import javafx.scene.layout.VBox;
 import phalanx.arrangement.Slot;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.strip.StripView;
+import phalanx.formats.patterns.PatternShelf;
+import phalanx.picking.PickingStyle;
 import phalanx.song.Section;
+import phalanx.song.Song;
 
-/** The Arrange screen: a line that says where one is, the chart's problems, the two-hand strip. */
+/** The Arrange screen: a line that says where one is, the two-hand strip. */
 final class ArrangeView extends VBox {
 
   private final Workspace workspace;
@@ -25,7 +29,7 @@ final class ArrangeView extends VBox {
     getStyleClass().add("arrange");
     StackPane body = new StackPane(strip, empty());
     VBox.setVgrow(body, Priority.ALWAYS);
-    getChildren().addAll(header(), problems(), body);
+    getChildren().addAll(header(), body);
   }
 
   private HBox header() {
@@ -65,19 +69,39 @@ final class ArrangeView extends VBox {
                 () -> workspace.selectedSlot().flatMap(Slot::shape).isEmpty(),
                 workspace.arrangementProperty(),
                 workspace.selectedProperty()));
+    ChoiceChips chips = new ChoiceChips(workspace);
+    MenuButton school = chips.school("school");
+    MenuButton pattern =
+        chips.of(
+            "pattern",
+            s -> s.pattern().title(),
+            () -> PatternShelf.in(workspace.song().meter()),
+            ArrangeView::patternWords,
+            Song::withPattern);
+    // A long name gives way; where one is and what the button does must be read.
+    pattern.setMinWidth(90);
+    pattern.setMaxWidth(150);
+    where.setMinWidth(Region.USE_PREF_SIZE);
+    pin.setMinWidth(Region.USE_PREF_SIZE);
+    MenuButton thumb = chips.thumb("thumb");
     Label keys = new Label("F1 keys");
     keys.getStyleClass().add("where");
-    HBox header = new HBox(section, where, busy, grow, keys, pin);
+    HBox header = new HBox(section, where, busy, grow, keys, school, thumb, pattern, pin);
     header.getStyleClass().add("arrange-header");
     return header;
+  }
+
+  private static String patternWords(PickingStyle style) {
+    String start = style.title().substring(0, 1).toUpperCase() + style.title().substring(1);
+    return style.words().isEmpty() ? start : start + ": " + style.words();
   }
 
   /** What to do while no chart is open. */
   private Label empty() {
     Label label =
         new Label(
-            "No bars yet. Press Ctrl O and open a ChordPro chart with its bars in a grid:\n\n"
-                + "{start_of_grid: Verse}\n| G . . . | D/F# . Em7 . |\n{end_of_grid}");
+            "No bars yet. Open the Chart screen (Ctrl 1) and type chords,\n"
+                + "or press Ctrl O and open a song or a ChordPro chart.");
     label.setId("empty");
     label.getStyleClass().add("empty");
     label
@@ -89,32 +113,17 @@ final class ArrangeView extends VBox {
   }
 
   private String sectionName(Slot slot) {
-    Section section = workspace.song().sections().get(slot.played().ref().section());
-    return section.label();
+    return workspace
+        .song()
+        .chart()
+        .sectionOf(slot.played().ref().bar())
+        .map(Section::label)
+        .orElse("");
   }
 
   private String place(Slot slot) {
     int bars = workspace.arrangementProperty().get().timeline().bars().size();
-    return "bar %d of %d · %s"
-        .formatted(slot.played().bar(), bars, workspace.song().pattern().words());
-  }
-
-  /** What of the file could not be read, each with its place; gone when all of it could. */
-  private Label problems() {
-    Label label = new Label();
-    label.setId("problems");
-    label.getStyleClass().add("problems");
-    label.setWrapText(true);
-    label.setMaxWidth(Double.MAX_VALUE);
-    label
-        .textProperty()
-        .bind(
-            Bindings.createStringBinding(
-                () -> String.join("\n", workspace.problems()), workspace.problems()));
-    label.visibleProperty().bind(Bindings.isNotEmpty(workspace.problems()));
-    label.managedProperty().bind(label.visibleProperty());
-    label.setMinHeight(Region.USE_PREF_SIZE);
-    return label;
+    return "bar %d of %d".formatted(slot.played().bar(), bars);
   }
 
   /** The strip, where keys go when a window opens. */

@@ -3,20 +3,26 @@ package phalanx.desktop;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.stream.Collectors;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Note;
 import phalanx.arrangement.ShapeChoice;
 import phalanx.arrangement.Slot;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.neck.NeckPicture;
+import phalanx.desktop.neck.NeckSize;
 import phalanx.desktop.neck.NeckView;
+import phalanx.desktop.shapes.ShapeCard;
 import phalanx.fretting.Muting;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
-import phalanx.fretting.StringSign;
+import phalanx.instrument.StringSign;
+import phalanx.theory.NoteNaming;
 
 /** What is known of the selected slot: its shape on the neck, its span, and what else would do. */
 final class Inspector extends VBox {
@@ -36,7 +42,7 @@ final class Inspector extends VBox {
 
   Inspector(Workspace workspace, Palette palette) {
     this.workspace = workspace;
-    neck = new NeckView(WIDTH - 28, 152, palette);
+    neck = new NeckView(WIDTH - 28, 152, palette, NeckSize.SMALL);
     setId("inspector");
     getStyleClass().add("inspector");
     setMinWidth(WIDTH);
@@ -52,6 +58,8 @@ final class Inspector extends VBox {
     getChildren().addAll(title, neck, span, details, heading, scroll);
     workspace.arrangementProperty().addListener(o -> show());
     workspace.selectedProperty().addListener(o -> show());
+    workspace.namingProperty().addListener(o -> show());
+    workspace.noteProperty().addListener(o -> show());
     show();
   }
 
@@ -63,6 +71,10 @@ final class Inspector extends VBox {
     label.setMaxWidth(WIDTH - 28);
     label.setMinHeight(USE_PREF_SIZE);
     return label;
+  }
+
+  private NoteNaming naming() {
+    return workspace.namingProperty().get();
   }
 
   private void show() {
@@ -81,11 +93,21 @@ final class Inspector extends VBox {
             ? Optional.of(arrangement.slots().get(index + 1))
             : Optional.empty();
     String pinned = slot.pinned() ? " · pinned" : "";
-    title.setText(slot.played().harmony().label() + " · bar " + slot.played().bar() + pinned);
-    neck.show(arrangement.song(), shape, next.flatMap(Slot::shape));
+    title.setText(
+        slot.played().harmony().label(naming()) + " · bar " + slot.played().bar() + pinned);
+    neck.show(
+        new NeckPicture(
+            arrangement.song().guitar(),
+            arrangement.song().hand(),
+            shape,
+            next.flatMap(Slot::shape),
+            List.of(),
+            OptionalInt.empty()));
     choices = ShapeChoice.of(arrangement, index, CARDS);
     span.setText(spanWords(next));
-    details.setText(detailWords(arrangement, index, slot, shape));
+    String words = detailWords(arrangement, index, slot, shape);
+    details.setText(
+        workspace.noteProperty().get().map(n -> noteWords(n) + "\n").orElse("") + words);
     details.setManaged(!details.getText().isEmpty());
     List<ShapeCard> shown = new ArrayList<>();
     for (ShapeChoice choice : choices) {
@@ -110,7 +132,7 @@ final class Inspector extends VBox {
                             s.limit()))
             .orElse("no span to stretch");
     return words
-        + next.map(n -> "\ndashed: where fingers go for " + n.played().harmony().label())
+        + next.map(n -> "\ndashed: where fingers go for " + n.played().harmony().label(naming()))
             .orElse("");
   }
 
@@ -134,6 +156,16 @@ final class Inspector extends VBox {
     }
     slot.remarks().forEach(r -> lines.add(r + "."));
     return String.join("\n", lines);
+  }
+
+  private String noteWords(Note note) {
+    boolean pinned = workspace.song().pins().string(note.ref()).isPresent();
+    return "Note on %s fret %d, finger %s%s. Page Up or Down: another string."
+        .formatted(
+            StringSign.of(note.string()),
+            note.fret(),
+            note.pick().letter(),
+            pinned ? ", pinned here (Delete: let go)" : "");
   }
 
   /** Pins the shape of a card, counted from 1; nothing where there is no such card. */

@@ -2,38 +2,59 @@ package phalanx.desktop;
 
 import atlantafx.base.theme.PrimerLight;
 import java.io.File;
-import java.io.IOException;
 import java.net.URL;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.beans.binding.Bindings;
 import javafx.scene.Scene;
 import javafx.stage.FileChooser;
 import javafx.stage.Stage;
+import javafx.util.Duration;
+import phalanx.desktop.files.Documents;
+import phalanx.desktop.files.PlayerFolder;
+import phalanx.desktop.model.NewestAnswer;
 import phalanx.desktop.model.PlanService;
+import phalanx.desktop.model.Screen;
+import phalanx.desktop.model.ShapeTrialModel;
 import phalanx.desktop.model.Workspace;
-import phalanx.formats.chordpro.ChordProReader;
-import phalanx.formats.chordpro.ChordProReading;
+import phalanx.formats.SongFiles;
 
-/** Starts the window, with the chart named as the first argument if there is one. */
+/** Starts the window, with the song named as the first argument if there is one. */
 public final class PhalanxApp extends Application {
 
   private static final String TOKENS = "theme-light.css";
   private static final String RULES = "phalanx.css";
 
-  private final ExecutorService worker =
-      Executors.newSingleThreadExecutor(
-          task -> {
-            Thread thread = new Thread(task, "planner");
-            thread.setDaemon(true);
-            return thread;
-          });
+  /** An unsaved song is kept for recovery this often. */
+  private static final Duration KEEP_EVERY = Duration.seconds(4);
+
+  /** What is being written gets this long when the program ends, s. */
+  private static final int LAST_WRITES = 5;
+
+  private final ExecutorService worker = thread("planner");
+  private final ExecutorService disk = thread("disk");
   private final Workspace workspace = new Workspace(new PlanService(worker, Platform::runLater));
+  private Documents documents;
+  private SongDesk desk;
+  private Timeline keeping;
   private Stage window;
+
+  private static ExecutorService thread(String name) {
+    return Executors.newSingleThreadExecutor(
+        task -> {
+          Thread thread = new Thread(task, name);
+          thread.setDaemon(true);
+          return thread;
+        });
+  }
 
   /** Starts the program. */
   public static void main(String[] args) {
@@ -42,31 +63,66 @@ public final class PhalanxApp extends Application {
 
   @Override
   public void start(Stage stage) {
-    show(stage, getParameters().getUnnamed().stream().findFirst().map(Path::of));
+    Optional<Path> song = getParameters().getUnnamed().stream().findFirst().map(Path::of);
+    show(stage, song, PlayerFolder.usual());
   }
 
-  /** Shows the window with a chart, or with an empty song. */
-  void show(Stage stage, Optional<Path> chart) {
+  /** Shows the window with a song, or with an empty one to type into. */
+  void show(Stage stage, Optional<Path> song, PlayerFolder folder) {
     window = stage;
     TypeFace.load();
     setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
-    Workbench bench = new Workbench(workspace, Palette.of(resource(TOKENS)), this::chooseFile);
+    documents = new Documents(workspace, folder, disk, Platform::runLater);
+    NoticeBar notices = new NoticeBar();
+    desk = new SongDesk(workspace, documents, notices, new Chooser());
+    ShapeTrialModel trials =
+        new ShapeTrialModel(workspace, new NewestAnswer(worker, Platform::runLater));
+    workspace.screenProperty().set(song.isPresent() ? Screen.ARRANGE : Screen.CHART);
+    Palette palette = Palette.of(resource(TOKENS));
+    Workbench bench = new Workbench(workspace, trials, documents, palette, notices, desk);
     Scene scene = new Scene(bench, 1280, 800);
     scene
         .getStylesheets()
         .setAll(resource(TOKENS).toExternalForm(), resource(RULES).toExternalForm());
-    stage.setTitle("Phalanx");
+    stage
+        .titleProperty()
+        .bind(
+            Bindings.createStringBinding(
+                () -> workspace.song().title() + " – Phalanx", workspace.historyProperty()));
     stage.setMinWidth(1100);
     stage.setMinHeight(600);
     stage.setScene(scene);
-    chart.ifPresent(this::open);
+    stage.setOnCloseRequest(
+        e -> {
+          e.consume();
+          desk.guarded(this::close);
+        });
+    song.ifPresent(documents::open);
     stage.show();
     bench.start();
+    keeping = new Timeline(new KeyFrame(KEEP_EVERY, e -> documents.keep()));
+    keeping.setCycleCount(Animation.INDEFINITE);
+    keeping.play();
+    documents.findLeft(desk::offerLeft);
+  }
+
+  private void close() {
+    documents.forget();
+    window.close();
   }
 
   @Override
   public void stop() {
+    if (keeping != null) {
+      keeping.stop();
+    }
     worker.shutdownNow();
+    disk.shutdown();
+    try {
+      disk.awaitTermination(LAST_WRITES, TimeUnit.SECONDS);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
   }
 
   private static URL resource(String name) {
@@ -78,27 +134,47 @@ public final class PhalanxApp extends Application {
     return workspace;
   }
 
-  private void chooseFile() {
-    FileChooser chooser = new FileChooser();
-    chooser.setTitle("Open a chart");
-    chooser
-        .getExtensionFilters()
-        .add(new FileChooser.ExtensionFilter("ChordPro chart", "*.cho", "*.chopro", "*.chordpro"));
-    File file = chooser.showOpenDialog(window);
-    if (file != null) {
-      open(file.toPath());
-    }
+  /** What is done with songs as a whole; for tests that drive the window. */
+  SongDesk desk() {
+    return desk;
   }
 
-  /** Opens a chart; what cannot be read of it is listed above the strip, the rest is shown. */
-  void open(Path file) {
-    String name = file.getFileName().toString();
-    try {
-      ChordProReading reading = ChordProReader.read(Files.readString(file));
-      workspace.open(reading.song(), reading.problems().stream().map(p -> p.in(name)).toList());
-      window.setTitle(reading.song().title() + " – Phalanx");
-    } catch (IOException e) {
-      workspace.problems().setAll(name + ":1:1: this file cannot be read as text in UTF-8");
+  /** The songs on the disk; for tests that drive the window. */
+  Documents documents() {
+    return documents;
+  }
+
+  /** The system's own windows to choose a file. */
+  private final class Chooser implements SongDesk.FileAsker {
+
+    private FileChooser chooser(String title) {
+      FileChooser chooser = new FileChooser();
+      chooser.setTitle(title);
+      workspace
+          .fileProperty()
+          .get()
+          .map(f -> f.toAbsolutePath().getParent().toFile())
+          .filter(File::isDirectory)
+          .ifPresent(chooser::setInitialDirectory);
+      return chooser;
+    }
+
+    @Override
+    public Optional<Path> toOpen() {
+      FileChooser chooser = chooser("Open a song");
+      String[] endings = SongFiles.OPENED.stream().map(e -> "*" + e).toArray(String[]::new);
+      chooser
+          .getExtensionFilters()
+          .add(new FileChooser.ExtensionFilter("Songs and ChordPro charts", endings));
+      return Optional.ofNullable(chooser.showOpenDialog(window)).map(File::toPath);
+    }
+
+    @Override
+    public Optional<Path> toSave(String title) {
+      FileChooser chooser = chooser("Save the song");
+      chooser.setInitialFileName(
+          title.toLowerCase().replaceAll("[^\\p{L}\\d]+", "-") + SongFiles.ENDING);
+      return Optional.ofNullable(chooser.showSaveDialog(window)).map(File::toPath);
     }
   }
 }

@@ -14,14 +14,14 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.SVGPath;
+import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.Workspace;
 import phalanx.instrument.Hand;
-import phalanx.picking.AlternatingThumb;
-import phalanx.picking.HandSchool;
 import phalanx.song.History;
 import phalanx.song.Song;
+import phalanx.theory.NoteNaming;
 
-/** The song's settings as chips; those with a mark open a small choice. */
+/** The song's settings as chips; those with a mark open a small choice, the others their field. */
 final class TopBar extends HBox {
 
   /** Tempos to choose from, quarter notes a minute. */
@@ -31,54 +31,67 @@ final class TopBar extends HBox {
   private static final List<Integer> CAPOS = List.of(0, 1, 2, 3, 4, 5, 6, 7);
 
   private final Workspace workspace;
+  private final ChoiceChips chips;
 
-  TopBar(Workspace workspace) {
+  TopBar(Workspace workspace, SongMenu menu) {
     this.workspace = workspace;
+    chips = new ChoiceChips(workspace);
     getStyleClass().add("top-bar");
     Label title = new Label();
     title.setId("song-title");
     title.getStyleClass().add("song-title");
     title.setMinWidth(60);
-    title.textProperty().bind(fact(Song::title));
+    title
+        .textProperty()
+        .bind(
+            Bindings.createStringBinding(
+                () -> workspace.song().title() + (workspace.unsaved().get() ? " *" : ""),
+                workspace.historyProperty(),
+                workspace.unsaved()));
     Region grow = new Region();
     HBox.setHgrow(grow, Priority.ALWAYS);
-    getChildren().addAll(mark(), title, keyChip(), chip(s -> s.meter().toString()));
-    getChildren().add(chip(s -> "Tuning " + s.guitar().tuning()));
+    getChildren().addAll(mark(), menu, title);
     getChildren()
         .addAll(
-            choice(
+            chip(
+                "key-chip",
+                "tonic",
+                s -> s.key().map(k -> "Key " + k.text(naming())).orElse("Key …")),
+            chip("meter-chip", "meter", s -> s.meter().toString()),
+            chip("tuning-chip", "tuning", s -> "Tuning " + tuning(s)));
+    getChildren()
+        .addAll(
+            chips.of(
                 "capo",
-                s -> "Capo " + (s.guitar().capo() == 0 ? "none" : s.guitar().capo()),
+                s -> "Capo " + s.guitar().capoWords(),
                 CAPOS,
                 c -> c == 0 ? "no capo" : "fret " + c,
                 (s, c) -> s.withGuitar(s.guitar().withCapo(c))),
-            choice(
+            chips.of(
                 "hand",
                 s -> "Hand " + sizeWords(s.hand().size()),
-                List.of(Hand.Size.values()),
+                List.of(Hand.Size.SMALL, Hand.Size.MEDIUM, Hand.Size.LARGE),
                 TopBar::sizeWords,
-                (s, size) -> s.withHand(Hand.of(size))),
-            choice(
-                "school",
-                s -> s.school().words(),
-                List.of(HandSchool.values()),
-                HandSchool::words,
-                Song::withSchool),
-            choice(
-                "pattern",
-                s -> s.pattern().title(),
-                List.of(AlternatingThumb.values()),
-                AlternatingThumb::words,
-                Song::withPattern),
-            choice(
+                (s, size) -> s.withHand(s.hand().sizedAs(Hand.of(size)))),
+            chips.of(
                 "tempo",
                 s -> "♩ = %.0f".formatted(s.tempo()),
                 TEMPOS,
                 "%.0f"::formatted,
                 Song::withTempo),
             grow,
+            names(),
             step("undo", "Undo", workspace::undo, h -> h.canUndo()),
             step("redo", "Redo", workspace::redo, h -> h.canRedo()));
+  }
+
+  private NoteNaming naming() {
+    return workspace.namingProperty().get();
+  }
+
+  private String tuning(Song song) {
+    return String.join(
+        " ", song.guitar().tuning().strings().stream().map(p -> naming().name(p.name())).toList());
   }
 
   private static String sizeWords(Hand.Size size) {
@@ -94,62 +107,54 @@ final class TopBar extends HBox {
     return mark;
   }
 
-  private StringBinding fact(Function<Song, String> words) {
-    return Bindings.createStringBinding(
-        () -> words.apply(workspace.song()), workspace.historyProperty());
-  }
-
-  private Label keyChip() {
-    return chip(s -> s.key().map(k -> "Key " + k).orElse("Key not named"));
-  }
-
-  private Label chip(Function<Song, String> words) {
-    Label chip = new Label();
+  /** A chip that leads to its field on the Chart screen. */
+  private Button chip(String id, String field, Function<Song, String> words) {
+    Button chip = new Button();
+    chip.setId(id);
     chip.getStyleClass().add("chip");
-    chip.textProperty().bind(fact(words));
+    chip.setMinWidth(USE_PREF_SIZE);
+    StringBinding text =
+        Bindings.createStringBinding(
+            () -> words.apply(workspace.song()),
+            workspace.historyProperty(),
+            workspace.namingProperty());
+    chip.textProperty().bind(text);
+    chip.setOnAction(
+        e -> {
+          workspace.screenProperty().set(Screen.CHART);
+          chip.getScene().lookup("#" + field).requestFocus();
+        });
     return chip;
   }
 
-  /** An edit with a chosen value. */
-  private interface Edit<T> {
-    Song apply(Song song, T value);
-  }
-
-  private <T> MenuButton choice(
-      String id,
-      Function<Song, String> words,
-      List<T> values,
-      Function<T, String> name,
-      Edit<T> edit) {
+  /** How notes are called, wherever one is. */
+  private MenuButton names() {
     MenuButton button = new MenuButton();
-    button.setId(id);
+    button.setId("names");
     button.getStyleClass().add("chip-button");
-    button.textProperty().bind(fact(words));
+    button.setMinWidth(USE_PREF_SIZE);
+    button
+        .textProperty()
+        .bind(
+            Bindings.createStringBinding(
+                () -> "Names " + naming().words(), workspace.namingProperty()));
     ToggleGroup group = new ToggleGroup();
-    for (T value : values) {
-      RadioMenuItem item = new RadioMenuItem(name.apply(value));
+    for (NoteNaming naming : NoteNaming.values()) {
+      RadioMenuItem item = new RadioMenuItem(naming.words());
       item.setToggleGroup(group);
-      item.setOnAction(e -> workspace.edit(song -> edit.apply(song, value)));
+      item.setOnAction(e -> workspace.namingProperty().set(naming));
       button.getItems().add(item);
     }
     button.setOnShowing(
-        e -> {
-          for (int i = 0; i < values.size(); i++) {
-            RadioMenuItem item = (RadioMenuItem) button.getItems().get(i);
-            item.setSelected(isNow(edit, values.get(i)));
-          }
-        });
+        e -> ((RadioMenuItem) button.getItems().get(naming().ordinal())).setSelected(true));
     return button;
-  }
-
-  private <T> boolean isNow(Edit<T> edit, T value) {
-    return edit.apply(workspace.song(), value).equals(workspace.song());
   }
 
   private Button step(String id, String words, Runnable action, Predicate<History<Song>> possible) {
     Button button = new Button(words);
     button.setId(id);
     button.getStyleClass().add("tool");
+    button.setMinWidth(USE_PREF_SIZE);
     button.setOnAction(e -> action.run());
     button
         .disableProperty()

@@ -1,6 +1,7 @@
 /**
  * The window. {@link phalanx.desktop.PhalanxApp} starts it; {@link phalanx.desktop.Workbench} puts
- * the regions together, one class each. State is in {@code model}; the canvases are in {@code
- * strip} and {@code neck}, each as layout, painter and view.
+ * the regions together, one class each. State is in {@code model}, songs on the disk in {@code
+ * files}; each screen has a package: {@code chart}, {@code shapes}, {@code strip} for Arrange; the
+ * {@code neck} is drawn on several. Canvases are layout, painter and view.
  */
 package phalanx.desktop;

@@ -34,7 +34,7 @@ class ArrangeScreenTest {
   @Start
   void start(Stage stage) {
     app = new PhalanxApp();
-    app.show(stage, java.util.Optional.of(Demo.FILE));
+    app.show(stage, java.util.Optional.of(Demo.FILE), Demo.folder());
   }
 
   @Stop
@@ -44,7 +44,10 @@ class ArrangeScreenTest {
 
   @BeforeEach
   void planned() throws TimeoutException {
-    until(() -> workspace().arrangementProperty().get() != null);
+    until(
+        () ->
+            workspace().arrangementProperty().get() != null
+                && !workspace().arrangementProperty().get().slots().isEmpty());
   }
 
   private Workspace workspace() {
@@ -52,7 +55,7 @@ class ArrangeScreenTest {
   }
 
   private static void until(BooleanSupplier reached) throws TimeoutException {
-    WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, reached::getAsBoolean);
+    WaitForAsyncUtils.waitFor(30, TimeUnit.SECONDS, reached::getAsBoolean);
     WaitForAsyncUtils.waitForFxEvents();
   }
 
@@ -124,6 +127,23 @@ class ArrangeScreenTest {
   }
 
   @Test
+  void aNoteIsPinnedToAnotherStringAndLetGo(FxRobot robot) throws TimeoutException {
+    robot.type(KeyCode.PERIOD).type(KeyCode.PERIOD);
+    int before = workspace().noteProperty().get().orElseThrow().string();
+    assertThat(text(robot, "#inspector-details")).startsWith("Note on ③ fret 0, finger i");
+    robot.type(KeyCode.PAGE_UP);
+    until(() -> workspace().noteProperty().get().filter(n -> n.string() == before + 1).isPresent());
+    assertThat(workspace().song().pins().strings()).hasSize(1);
+    assertThat(text(robot, "#inspector-details")).contains("pinned here");
+    robot.type(KeyCode.DELETE);
+    until(() -> workspace().noteProperty().get().filter(n -> n.string() == before).isPresent());
+    StripView strip = robot.lookup("#strip").queryAs(StripView.class);
+    robot.clickOn(robot.offset(strip, -364, -105));
+    robot.type(KeyCode.ESCAPE);
+    assertThat(workspace().noteProperty().get()).isEmpty();
+  }
+
+  @Test
   void zoomsWithTheKeyboard(FxRobot robot) {
     StripView strip = robot.lookup("#strip").queryAs(StripView.class);
     robot.type(KeyCode.MINUS, 2);
@@ -157,7 +177,7 @@ class ArrangeScreenTest {
     Path chart =
         Files.writeString(
             folder.resolve("torn.cho"), "{title: Torn}\n{sog}\n| C | Qx | G |\n{eog}\n");
-    robot.interact(() -> app.open(chart));
+    robot.interact(() -> app.documents().open(chart));
     until(() -> workspace().arrangementProperty().get().slots().size() == 3);
     assertThat(text(robot, "#problems")).startsWith("torn.cho:3:7: cannot read the chord “Qx”");
     assertThat(robot.lookup("#problems").query().isVisible()).isTrue();
@@ -170,7 +190,7 @@ class ArrangeScreenTest {
       throws IOException, TimeoutException {
     assertThat(robot.lookup("#empty").query().isVisible()).isFalse();
     Path chart = Files.writeString(folder.resolve("blank.cho"), "{title: Blank}\n");
-    robot.interact(() -> app.open(chart));
+    robot.interact(() -> app.documents().open(chart));
     until(() -> workspace().arrangementProperty().get().slots().isEmpty());
     assertThat(robot.lookup("#empty").query().isVisible()).isTrue();
     assertThat(robot.lookup("#inspector").query().isVisible()).isFalse();

@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Arranger;
+import phalanx.desktop.files.PlayerFolder;
 import phalanx.formats.chordpro.ChordProReader;
 import phalanx.song.Song;
 
@@ -26,5 +27,14 @@ public final class Demo {
 
   public static Arrangement arrangement() {
     return new Arranger().arrange(song());
+  }
+
+  /** A new folder for what the program remembers. */
+  static PlayerFolder folder() {
+    try {
+      return new PlayerFolder(Files.createTempDirectory("phalanx-player"));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 }

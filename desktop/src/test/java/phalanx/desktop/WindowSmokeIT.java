@@ -49,7 +49,7 @@ class WindowSmokeIT {
     onInterfaceThread(
         () -> {
           window.set(new Stage());
-          app.show(window.get(), Optional.of(Demo.FILE));
+          app.show(window.get(), Optional.of(Demo.FILE), Demo.folder());
         });
     for (int wait = 0; wait < 100 && app.workspace().arrangementProperty().get() == null; wait++) {
       Thread.sleep(100);

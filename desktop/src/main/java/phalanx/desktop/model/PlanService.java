@@ -1,19 +1,31 @@
 package phalanx.desktop.model;
 
+import java.util.List;
 import java.util.concurrent.Executor;
-import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Arranger;
+import phalanx.arrangement.PatternFall;
+import phalanx.arrangement.ShapeFilter;
+import phalanx.arrangement.SlotBoard;
 import phalanx.song.Song;
 
 /** Plans songs away from the interface's thread; only the newest question is answered. */
 public final class PlanService {
 
+  /** Shapes shown for one chord. */
+  private static final int CARDS = 60;
+
+  /** Chords a pattern is shown on. */
+  private static final int FALLS = 4;
+
   private final Arranger arranger = new Arranger();
-  private final AtomicLong newest = new AtomicLong();
-  private final Executor worker;
-  private final Executor interfaceThread;
+  private final NewestAnswer plans;
+  private final NewestAnswer boards;
+  private final NewestAnswer falls;
+
+  /** For single chords, so that the song's plan stays known to the other. */
+  private final Arranger alone = new Arranger();
 
   /**
    * A planner.
@@ -22,38 +34,23 @@ public final class PlanService {
    * @param interfaceThread takes the answers
    */
   public PlanService(Executor worker, Executor interfaceThread) {
-    this.worker = worker;
-    this.interfaceThread = interfaceThread;
+    plans = new NewestAnswer(worker, interfaceThread);
+    boards = new NewestAnswer(worker, interfaceThread);
+    falls = new NewestAnswer(worker, interfaceThread);
   }
 
-  /**
-   * Plans a song and hands the plan over, unless a newer question came meanwhile.
-   *
-   * @param answer takes the plan
-   * @param fault takes what went wrong instead
-   */
+  /** Plans a song and hands the plan over, unless a newer question came meanwhile. */
   public void plan(Song song, Consumer<Arrangement> answer, Consumer<RuntimeException> fault) {
-    long question = newest.incrementAndGet();
-    worker.execute(
-        () -> {
-          if (newest.get() != question) {
-            return;
-          }
-          try {
-            Arrangement arrangement = arranger.arrange(song);
-            deliver(question, () -> answer.accept(arrangement));
-          } catch (RuntimeException e) {
-            deliver(question, () -> fault.accept(e));
-          }
-        });
+    plans.ask(() -> arranger.arrange(song), answer, fault);
   }
 
-  private void deliver(long question, Runnable news) {
-    interfaceThread.execute(
-        () -> {
-          if (newest.get() == question) {
-            news.run();
-          }
-        });
+  /** Lays the song's pattern on the chord of a slot and the next ones. */
+  void falls(Arrangement arrangement, int slot, Consumer<List<PatternFall>> answer) {
+    falls.ask(() -> PatternFall.of(alone, arrangement, slot, FALLS), answer, fault -> {});
+  }
+
+  /** Gathers what a player weighs at one chord. */
+  void board(Arrangement arrangement, int slot, ShapeFilter filter, Consumer<SlotBoard> answer) {
+    boards.ask(() -> SlotBoard.of(arrangement, slot, filter, CARDS), answer, fault -> {});
   }
 }

@@ -1,47 +1,106 @@
 package phalanx.desktop.model;
 
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import javafx.beans.binding.Bindings;
+import javafx.beans.binding.BooleanBinding;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.IntegerProperty;
+import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleIntegerProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Note;
+import phalanx.arrangement.PatternFall;
+import phalanx.arrangement.ShapeFilter;
 import phalanx.arrangement.Slot;
+import phalanx.arrangement.SlotBoard;
 import phalanx.fretting.Shape;
+import phalanx.instrument.Tuning;
+import phalanx.song.Bar;
 import phalanx.song.History;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
+import phalanx.theory.NoteNaming;
 
 /**
- * The open song with its history, the newest plan of it, and the selected slot. All of it is read
- * and changed on the interface's thread; the planning itself happens elsewhere.
+ * The open song with its history and its file, the newest plan of it, the selected slot, and how
+ * the player wants to see it. All of it is read and changed on the interface's thread; the planning
+ * itself happens elsewhere.
  */
 public final class Workspace {
 
   private final PlanService planner;
   private final ReadOnlyObjectWrapper<History<Song>> history = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<Song> saved = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<Optional<Path>> file =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyObjectWrapper<Arrangement> arrangement = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<Optional<SlotBoard>> board =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ReadOnlyObjectWrapper<List<PatternFall>> falls =
+      new ReadOnlyObjectWrapper<>(List.of());
   private final ReadOnlyBooleanWrapper planning = new ReadOnlyBooleanWrapper();
+  private final BooleanBinding unsaved;
   private final IntegerProperty selected = new SimpleIntegerProperty();
+  private final ObjectProperty<Screen> screen = new SimpleObjectProperty<>(Screen.ARRANGE);
+  private final ObjectProperty<NoteNaming> naming = new SimpleObjectProperty<>(NoteNaming.ENGLISH);
+  private final BooleanProperty sounding = new SimpleBooleanProperty();
+  private final ObjectProperty<ShapeFilter> filter = new SimpleObjectProperty<>(ShapeFilter.ALL);
+  private final ReadOnlyObjectWrapper<Optional<Note>> note =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private boolean settling;
   private final ObservableList<String> problems = FXCollections.observableArrayList();
 
   public Workspace(PlanService planner) {
     this.planner = planner;
     history.set(History.of(Song.untitled()));
+    saved.set(song());
+    unsaved = Bindings.createBooleanBinding(() -> !song().equals(saved.get()), history, saved);
+    Runnable ask =
+        () -> {
+          askForBoard();
+          askForFalls();
+        };
+    arrangement.addListener(o -> ask.run());
+    selected.addListener(o -> ask.run());
+    filter.addListener(o -> ask.run());
+    screen.addListener(o -> ask.run());
   }
 
-  /** Opens a song, forgetting the one before and its history. */
-  public void open(Song song, List<String> openProblems) {
+  /**
+   * Opens a song, forgetting the one before and its history.
+   *
+   * @param from the file it can be saved into, if it came from one
+   */
+  public void open(Song song, Optional<Path> from, List<String> openProblems) {
     selected.set(0);
     problems.setAll(openProblems);
+    file.set(from);
+    saved.set(song);
     history.set(History.of(song));
     plan();
+  }
+
+  /** Opens a song that lies in no file yet, so that it counts as unsaved. */
+  public void recover(Song song, Optional<Path> from) {
+    open(song, from, List.of());
+    saved.set(Song.untitled());
+  }
+
+  /** Notes that a song now lies in a file. */
+  public void savedAs(Song song, Path where) {
+    file.set(Optional.of(where));
+    saved.set(song);
   }
 
   /** Changes the song; can be undone. */
@@ -71,9 +130,13 @@ public final class Workspace {
     planner.plan(
         history.get().present(),
         done -> {
+          int place = placeIn(done);
+          settling = true;
           arrangement.set(done);
+          note.set(note.get().flatMap(n -> again(done, n)));
+          select(place);
+          settling = false;
           planning.set(false);
-          select(selected.get());
         },
         fault -> {
           planning.set(false);
@@ -81,9 +144,109 @@ public final class Workspace {
         });
   }
 
+  /** The selected chord's place in a new plan, though bars before it came or went. */
+  private int placeIn(Arrangement next) {
+    Optional<SlotRef> ref = selectedSlot().map(s -> s.played().ref());
+    if (ref.isEmpty()) {
+      return selected.get();
+    }
+    long time =
+        arrangement.get().slots().subList(0, selected.get()).stream()
+            .filter(s -> s.played().ref().equals(ref.get()))
+            .count();
+    int last = selected.get();
+    for (int i = 0; i < next.slots().size() && time >= 0; i++) {
+      if (next.slots().get(i).played().ref().equals(ref.get())) {
+        last = i;
+        time--;
+      }
+    }
+    return last;
+  }
+
+  /** The stroke of a note in a new plan, on whatever string it is now. */
+  private static Optional<Note> again(Arrangement plan, Note old) {
+    return plan.notesFrom(old.tick(), old.tick() + 1).stream()
+        .filter(n -> n.ref().equals(old.ref()))
+        .findFirst();
+  }
+
+  /** Only where it is looked at: how the pattern falls on the selected chord and the next. */
+  private void askForFalls() {
+    if (screen.get() == Screen.PICKING && arrangement.get() != null) {
+      planner.falls(arrangement.get(), selected.get(), falls::set);
+    }
+  }
+
+  /** Only where it is looked at: the shapes of the selected chord and the reasons for its own. */
+  private void askForBoard() {
+    boolean looked = screen.get() == Screen.SHAPES && selectedSlot().isPresent();
+    if (looked) {
+      planner.board(
+          arrangement.get(), selected.get(), filter.get(), b -> board.set(Optional.of(b)));
+    }
+  }
+
   /** Pins a shape where the selected chord is written. */
   public void pin(Shape shape) {
     selectedSlot().ifPresent(slot -> edit(song -> song.pin(slot.played().ref(), shape)));
+  }
+
+  /** Pins a shape wherever the selected chord stands. */
+  public void pinEverywhere(Shape shape) {
+    selectedSlot()
+        .ifPresent(slot -> edit(song -> song.pinEverywhere(slot.played().harmony(), shape)));
+  }
+
+  /** Selects a note, or none. */
+  public void selectNote(Optional<Note> chosen) {
+    note.set(chosen);
+  }
+
+  /** Selects the note played next (1) or before (-1). */
+  public void stepNote(int direction) {
+    if (arrangement.get() == null || arrangement.get().notes().isEmpty()) {
+      return;
+    }
+    List<Note> notes = arrangement.get().notes();
+    int slotTick = selectedSlot().map(s -> s.played().tick()).orElse(0);
+    int at =
+        note.get()
+            .map(n -> notes.indexOf(n) + direction)
+            .orElseGet(
+                () ->
+                    notes.size() - arrangement.get().notesFrom(slotTick, Integer.MAX_VALUE).size());
+    Note next = notes.get(Math.max(0, Math.min(notes.size() - 1, at)));
+    note.set(Optional.of(next));
+    List<Slot> before = arrangement.get().slotsFrom(0, next.tick() + 1);
+    select(before.size() - 1);
+  }
+
+  /** Pins the selected note to the next string that sounds, up (1) or down (-1). */
+  public void moveNote(int direction) {
+    if (note.get().isEmpty() || selectedSlot().flatMap(Slot::shape).isEmpty()) {
+      return;
+    }
+    Note moved = note.get().get();
+    Shape shape = selectedSlot().flatMap(Slot::shape).get();
+    int string = moved.string() + direction;
+    while (string >= 0 && string < Tuning.STRINGS && !shape.sounds(string)) {
+      string += direction;
+    }
+    if (string >= 0 && string < Tuning.STRINGS) {
+      int to = string;
+      edit(song -> song.withPins(song.pins().with(moved.ref(), to)));
+    }
+  }
+
+  /** Takes the selected note's pin away. */
+  public void unpinNote() {
+    note.get().ifPresent(n -> edit(song -> song.withPins(song.pins().without(n.ref()))));
+  }
+
+  /** The selected note, if one is. */
+  public ReadOnlyObjectProperty<Optional<Note>> noteProperty() {
+    return note.getReadOnlyProperty();
   }
 
   /** Takes the selected slot's pin away, or pins the shape it holds if it has none. */
@@ -100,10 +263,30 @@ public final class Workspace {
             });
   }
 
+  /** Whether the selection changes only because a new plan came, not because the player moved. */
+  boolean isSettling() {
+    return settling;
+  }
+
   /** Selects a slot by its place in the song, as near as the song allows. */
   public void select(int slot) {
     int last = arrangement.get() == null ? 0 : arrangement.get().slots().size() - 1;
     selected.set(Math.max(0, Math.min(slot, last)));
+  }
+
+  /** Selects the first slot played of a written bar, unless one of its slots is selected. */
+  public void selectBar(int bar) {
+    boolean there = selectedSlot().filter(s -> s.played().ref().bar() == bar).isPresent();
+    if (there || arrangement.get() == null) {
+      return;
+    }
+    List<Slot> slots = arrangement.get().slots();
+    for (int i = 0; i < slots.size(); i++) {
+      if (slots.get(i).played().ref().bar() == bar) {
+        select(i);
+        return;
+      }
+    }
   }
 
   /** The selected slot, once a plan is there. */
@@ -111,6 +294,11 @@ public final class Workspace {
     return Optional.ofNullable(arrangement.get())
         .filter(a -> selected.get() < a.slots().size())
         .map(a -> a.slots().get(selected.get()));
+  }
+
+  /** The written bar of the selected slot. */
+  public Optional<Bar> selectedBar() {
+    return selectedSlot().flatMap(s -> song().chart().bar(s.played().ref().bar()));
   }
 
   /** The song and its past and undone states. */
@@ -123,9 +311,29 @@ public final class Workspace {
     return history.get().present();
   }
 
+  /** The file the song lies in, if it does. */
+  public ReadOnlyObjectProperty<Optional<Path>> fileProperty() {
+    return file.getReadOnlyProperty();
+  }
+
+  /** Whether the song has changes that lie in no file. */
+  public BooleanBinding unsaved() {
+    return unsaved;
+  }
+
   /** The newest plan; null until the first is ready. */
   public ReadOnlyObjectProperty<Arrangement> arrangementProperty() {
     return arrangement.getReadOnlyProperty();
+  }
+
+  /** What a player weighs at the selected chord; newest where the Shapes screen is open. */
+  public ReadOnlyObjectProperty<Optional<SlotBoard>> boardProperty() {
+    return board.getReadOnlyProperty();
+  }
+
+  /** How the pattern falls on the selected chord and the next; newest on the Picking screen. */
+  public ReadOnlyObjectProperty<List<PatternFall>> fallsProperty() {
+    return falls.getReadOnlyProperty();
   }
 
   /** Whether a newer plan is being made. */
@@ -136,6 +344,26 @@ public final class Workspace {
   /** The selected slot's place in the song, from 0. */
   public IntegerProperty selectedProperty() {
     return selected;
+  }
+
+  /** The screen that is open. */
+  public ObjectProperty<Screen> screenProperty() {
+    return screen;
+  }
+
+  /** How the player calls the notes. */
+  public ObjectProperty<NoteNaming> namingProperty() {
+    return naming;
+  }
+
+  /** Whether the chart shows chords as they sound instead of as shapes counted from the capo. */
+  public BooleanProperty soundingProperty() {
+    return sounding;
+  }
+
+  /** Which shapes the player wants to look at. */
+  public ObjectProperty<ShapeFilter> filterProperty() {
+    return filter;
   }
 
   /** What could not be read of the open file, each with its place. */

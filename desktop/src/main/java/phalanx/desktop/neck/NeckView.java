@@ -1,25 +1,107 @@
 package phalanx.desktop.neck;
 
-import java.util.Optional;
+import java.util.OptionalInt;
 import javafx.scene.canvas.Canvas;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
 import phalanx.desktop.Palette;
 import phalanx.fretting.Shape;
-import phalanx.song.Song;
+import phalanx.instrument.Tuning;
 
-/** A picture of the neck with one shape. */
+/**
+ * A picture of the neck with one shape. Where a player may touch it, a click or the keyboard says
+ * string and fret.
+ */
 public final class NeckView extends Canvas {
 
   private final NeckPainter painter;
+  private final NeckSize size;
+  private NeckPicture picture;
+  private NeckLayout layout;
+  private Touch touch = (string, fret) -> {};
+  private int string = Tuning.STRINGS - 2;
+  private int fret = 1;
 
-  public NeckView(double width, double height, Palette palette) {
-    super(width, height);
-    painter = new NeckPainter(getGraphicsContext2D(), palette);
-    setId("neck");
+  /** Takes a place on the neck that the player touched. */
+  public interface Touch {
+    /** String 0 for ⑥ to 5 for ①, fret from the capo, 0 beside the nut. */
+    void at(int string, int fret);
   }
 
-  /** Shows a shape, and dashed where the fingers go for the next. */
-  public void show(Song song, Shape shape, Optional<Shape> next) {
-    painter.paint(song.guitar(), song.hand(), shape, next, getWidth(), getHeight());
-    setAccessibleText("neck with " + shape);
+  public NeckView(double width, double height, Palette palette, NeckSize size) {
+    super(width, height);
+    this.size = size;
+    painter = new NeckPainter(getGraphicsContext2D(), palette, size);
+    setId(size == NeckSize.SMALL ? "neck" : "large-neck");
+  }
+
+  /** Lets the player touch the neck. */
+  public void onTouch(Touch taker) {
+    touch = taker;
+    setFocusTraversable(true);
+    setOnMousePressed(this::press);
+    setOnKeyPressed(this::key);
+    focusedProperty().addListener(o -> repaint());
+  }
+
+  /** Shows a picture. */
+  public void show(NeckPicture shown) {
+    picture = shown;
+    repaint();
+    setAccessibleText("neck with " + shown.shape());
+  }
+
+  private void repaint() {
+    if (picture == null) {
+      return;
+    }
+    OptionalInt cursor =
+        isFocused() ? OptionalInt.of(NeckPicture.place(string, fret)) : OptionalInt.empty();
+    Shape next = picture.next().orElse(Shape.NOTHING);
+    layout =
+        new NeckLayout(
+            picture.guitar(),
+            size.lastFret(picture.shape(), next),
+            size.margin(),
+            getWidth(),
+            getHeight(),
+            picture.hand().leftHanded());
+    NeckPicture painted =
+        new NeckPicture(
+            picture.guitar(),
+            picture.hand(),
+            picture.shape(),
+            picture.next(),
+            picture.moves(),
+            cursor);
+    painter.paint(painted, layout, getWidth(), getHeight());
+  }
+
+  private void press(MouseEvent event) {
+    requestFocus();
+    layout
+        .stringAt(event.getX(), event.getY())
+        .ifPresent(
+            s -> {
+              string = s;
+              fret = layout.fretAt(event.getX());
+              touch.at(string, fret);
+            });
+  }
+
+  private void key(KeyEvent event) {
+    int along = layout.isTurned() ? -1 : 1;
+    switch (event.getCode()) {
+      case UP -> string = Math.min(Tuning.STRINGS - 1, string + 1);
+      case DOWN -> string = Math.max(0, string - 1);
+      case RIGHT -> fret = Math.max(0, Math.min(layout.lastFret(), fret + along));
+      case LEFT -> fret = Math.max(0, Math.min(layout.lastFret(), fret - along));
+      case ENTER, SPACE -> touch.at(string, fret);
+      default -> {
+        return;
+      }
+    }
+    event.consume();
+    repaint();
   }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Tuning;
@@ -28,6 +29,9 @@ public final class StripLayout {
 
   /** Width of a bar at zoom 1. */
   private static final double BAR = 380;
+
+  /** How near to its middle a note is touched. */
+  private static final double TOUCH = 9;
 
   private static final double BAR_LEAD = 14;
   private static final double BAR_TAIL = 8;
@@ -180,9 +184,12 @@ public final class StripLayout {
 
   /** Where a tick of a system is. The end of a bar lies just before the next bar's line. */
   double x(StripSystem system, int tick) {
-    int length = system.bars().get(0).lengthTicks();
-    int bar = Math.min(system.bars().size() - 1, (tick - system.startTick()) / length);
-    double within = (tick - system.startTick() - (double) bar * length) / length;
+    int bar = 0;
+    while (bar + 1 < system.bars().size() && tick >= system.bars().get(bar + 1).startTick()) {
+      bar++;
+    }
+    PlayedBar at = system.bars().get(bar);
+    double within = (tick - at.startTick()) / (double) at.lengthTicks();
     return LEFT + bar * barWidth + BAR_LEAD + within * (barWidth - BAR_LEAD - BAR_TAIL);
   }
 
@@ -198,6 +205,19 @@ public final class StripLayout {
         .filter(s -> y >= s.y() && y <= s.y() + systemHeight())
         .findFirst()
         .flatMap(s -> slotAt(s, x));
+  }
+
+  /** The note whose ring is at a point of the strip. */
+  public Optional<Note> noteAt(double x, double y) {
+    return systems.stream()
+        .filter(s -> y >= s.y() && y <= s.y() + systemHeight())
+        .findFirst()
+        .flatMap(
+            s ->
+                arrangement.notesFrom(s.startTick(), s.endTick()).stream()
+                    .filter(n -> Math.abs(x(s, n.tick()) - x) <= TOUCH)
+                    .filter(n -> Math.abs(s.y() + stringY(n.string()) - y) <= STRING_GAP / 2)
+                    .findFirst());
   }
 
   private Optional<Integer> slotAt(StripSystem system, double x) {

@@ -2,26 +2,25 @@ package phalanx.desktop.strip;
 
 import java.util.List;
 import java.util.Optional;
-import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
-import javafx.scene.text.Text;
-import javafx.scene.text.TextAlignment;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Hold;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
+import phalanx.desktop.Lettering;
 import phalanx.desktop.Palette;
 import phalanx.desktop.TypeFace;
 import phalanx.desktop.strip.StripLayout.StripSystem;
-import phalanx.fretting.StringSign;
 import phalanx.instrument.Finger;
+import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
 import phalanx.picking.PickFinger;
 import phalanx.song.Harmony;
-import phalanx.song.Meter;
 import phalanx.song.Timeline.PlayedBar;
+import phalanx.theory.Meter;
+import phalanx.theory.NoteNaming;
 
 /** Draws the systems of a strip that can be seen. Knows colours and lines, decides nothing. */
 final class StripPainter {
@@ -32,12 +31,16 @@ final class StripPainter {
 
   private final GraphicsContext gc;
   private final Palette palette;
+  private final Lettering ink;
   private Arrangement arrangement;
   private StripLayout layout;
+  private NoteNaming naming = NoteNaming.ENGLISH;
+  private Optional<Note> chosen = Optional.empty();
 
   StripPainter(GraphicsContext gc, Palette palette) {
     this.gc = gc;
     this.palette = palette;
+    ink = new Lettering(gc, palette);
   }
 
   /** Draws what lies between two heights of the strip. */
@@ -45,11 +48,15 @@ final class StripPainter {
       Arrangement painted,
       StripLayout where,
       int selected,
+      Optional<Note> selectedNote,
+      NoteNaming names,
       double top,
       double width,
       double height) {
     arrangement = painted;
     layout = where;
+    naming = names;
+    chosen = selectedNote;
     gc.clearRect(0, 0, width, height);
     gc.save();
     gc.translate(0, -top);
@@ -63,7 +70,7 @@ final class StripPainter {
   }
 
   private void paintSystem(StripSystem system, double width, int selected) {
-    system.label().ifPresent(l -> text(l, 2, -9, TypeFace.bold(14), "text", TextAlignment.LEFT));
+    system.label().ifPresent(l -> ink.left(l, 2, -9, TypeFace.bold(14), "text"));
     gc.setFill(palette.get("paper"));
     gc.fillRoundRect(0.5, 0.5, width - 1, layout.systemHeight() - 1, 20, 20);
     paintSelection(system, selected);
@@ -74,20 +81,17 @@ final class StripPainter {
     for (PlayedBar bar : system.bars()) {
       paintBarLine(system, bar);
     }
-    for (int i = 0; i < arrangement.slots().size(); i++) {
-      Slot slot = arrangement.slots().get(i);
-      if (in(system, slot.played().tick())) {
-        paintChord(system, slot, i);
-      }
+    for (Slot slot : arrangement.slotsFrom(system.startTick(), system.endTick())) {
+      paintChord(system, slot);
     }
     for (Hold hold : arrangement.holds()) {
       if (hold.fromTick() < system.endTick() && hold.toTick() > system.startTick()) {
         paintHold(system, hold);
       }
     }
-    List<Note> notes = arrangement.notes();
-    notes.stream().filter(n -> in(system, n.tick())).forEach(n -> paintTail(system, n));
-    notes.stream().filter(n -> in(system, n.tick())).forEach(n -> paintNote(system, n));
+    List<Note> notes = arrangement.notesFrom(system.startTick(), system.endTick());
+    notes.forEach(n -> paintTail(system, n));
+    notes.forEach(n -> paintNote(system, n));
   }
 
   private static boolean in(StripSystem system, int tick) {
@@ -114,18 +118,18 @@ final class StripPainter {
       double y = layout.laneY(finger) + StripLayout.LANE / 2;
       gc.setStroke(palette.get("rule"));
       gc.strokeLine(StripLayout.LEFT, y, right, y);
-      text(finger.sign(), 22, y + 4, TypeFace.plain(11), "muted", TextAlignment.CENTER);
+      ink.centre(finger.sign(), 22, y + 4, TypeFace.plain(11), "muted");
     }
     for (int s = 0; s < Tuning.STRINGS; s++) {
       double y = layout.stringY(s);
       gc.setStroke(palette.get("string"));
       gc.setLineWidth(0.7 + (Tuning.STRINGS - 1 - s) * 0.18);
       gc.strokeLine(StripLayout.LEFT, y, right, y);
-      text(StringSign.of(s), 22, y + 3.6, TypeFace.plain(10), "muted", TextAlignment.CENTER);
+      ink.centre(StringSign.of(s), 22, y + 3.6, TypeFace.plain(10), "muted");
     }
-    text("fingers", 7, layout.lettersY(), TypeFace.plain(10), "muted", TextAlignment.LEFT);
-    text("thumb", 7, layout.thumbY(), TypeFace.plain(10), "muted", TextAlignment.LEFT);
-    text("count", 7, layout.countY(), TypeFace.plain(10), "muted", TextAlignment.LEFT);
+    ink.left("fingers", 7, layout.lettersY(), TypeFace.plain(10), "muted");
+    ink.left("thumb", 7, layout.thumbY(), TypeFace.plain(10), "muted");
+    ink.left("count", 7, layout.countY(), TypeFace.plain(10), "muted");
   }
 
   private void paintBarLine(StripSystem system, PlayedBar bar) {
@@ -133,29 +137,30 @@ final class StripPainter {
     gc.setStroke(palette.get("line"));
     gc.setLineWidth(1);
     gc.strokeLine(x, 34, x, layout.systemHeight() - 10);
-    text(String.valueOf(bar.number()), x + 4, 15, TypeFace.plain(10), "muted", TextAlignment.LEFT);
-    for (Meter.Syllable word : arrangement.song().meter().syllables()) {
-      double at = layout.x(system, bar.startTick() + word.tick());
-      String ink = word.onBeat() ? "text-2" : "muted";
+    ink.left(String.valueOf(bar.number()), x + 4, 15, TypeFace.plain(10), "muted");
+    for (Meter.Syllable word : bar.count()) {
+      double at = layout.x(system, word.tick());
+      String shade = word.onBeat() ? "text-2" : "muted";
       Font font = word.onBeat() ? TypeFace.bold(10.5) : TypeFace.plain(10);
-      text(word.word(), at, layout.countY(), font, ink, TextAlignment.CENTER);
+      ink.centre(word.word(), at, layout.countY(), font, shade);
     }
   }
 
-  private void paintChord(StripSystem system, Slot slot, int index) {
+  private void paintChord(StripSystem system, Slot slot) {
     double x = layout.x(system, slot.played().tick()) - 6;
     Harmony harmony = slot.played().harmony();
     boolean wrong = harmony instanceof Harmony.Unread;
     Font font = TypeFace.bold(17);
-    text(harmony.label(), x + 8, 24, font, wrong ? "attention" : "text", TextAlignment.LEFT);
-    double after = x + 8 + width(harmony.label(), font) + 8;
+    String label = harmony.label(naming);
+    ink.left(label, x + 8, 24, font, wrong ? "attention" : "text");
+    double after = x + 8 + Lettering.width(label, font) + 8;
     Optional<String> numeral =
         harmony instanceof Harmony.Sounding s
             ? arrangement.song().key().map(k -> k.numeral(s.chord()))
             : Optional.empty();
     if (numeral.isPresent()) {
-      text(numeral.get(), after, 24, TypeFace.plain(11), "muted", TextAlignment.LEFT);
-      after += width(numeral.get(), TypeFace.plain(11)) + 8;
+      ink.left(numeral.get(), after, 24, TypeFace.plain(11), "muted");
+      after += Lettering.width(numeral.get(), TypeFace.plain(11)) + 8;
     }
     if (slot.pinned()) {
       gc.setFill(palette.get("attention"));
@@ -164,7 +169,7 @@ final class StripPainter {
     }
     if (!slot.remarks().isEmpty() && slot.shape().isEmpty()) {
       double y = layout.laneY(Finger.MIDDLE) + 14;
-      text("nothing held", x + 8, y, TypeFace.plain(11), "attention", TextAlignment.LEFT);
+      ink.left("nothing held", x + 8, y, TypeFace.plain(11), "attention");
     }
   }
 
@@ -185,16 +190,15 @@ final class StripPainter {
     if (hold.highString() > hold.lowString()) {
       strings += "–" + StringSign.of(hold.highString());
     }
-    text(
-        strings + " " + hold.fret(), x + 6, y + 12, TypeFace.plain(11), "text", TextAlignment.LEFT);
+    ink.left(strings + " " + hold.fret(), x + 6, y + 12, TypeFace.plain(11), "text");
   }
 
   private void paintTail(StripSystem system, Note note) {
     double x = layout.x(system, note.tick());
     double end = layout.x(system, Math.min(note.tick() + note.lengthTicks(), system.endTick()) - 1);
-    Color ink = palette.pick(note.pick());
+    Color tint = palette.pick(note.pick());
     double strength = note.part() == Note.Part.TUNE ? 0.38 : 0.18;
-    gc.setFill(ink.deriveColor(0, 1, 1, strength));
+    gc.setFill(tint.deriveColor(0, 1, 1, strength));
     double y = layout.stringY(note.string()) - TAIL / 2;
     gc.fillRoundRect(x, y, end - x, TAIL, TAIL, TAIL);
   }
@@ -203,32 +207,24 @@ final class StripPainter {
     double x = layout.x(system, note.tick());
     double y = layout.stringY(note.string());
     boolean tune = note.part() == Note.Part.TUNE;
+    if (chosen.filter(note::equals).isPresent()) {
+      gc.setFill(palette.get("accent"));
+      gc.fillOval(x - RING - 3.5, y - RING - 3.5, 2 * RING + 7, 2 * RING + 7);
+    }
     gc.setFill(palette.get("paper"));
     gc.fillOval(x - RING, y - RING, 2 * RING, 2 * RING);
     gc.setStroke(palette.pick(note.pick()));
     gc.setLineWidth(tune ? 2.4 : 1.3);
     gc.strokeOval(x - RING, y - RING, 2 * RING, 2 * RING);
     Font font = tune ? TypeFace.bold(10.5) : TypeFace.plain(10.5);
-    text(String.valueOf(note.fret()), x, y + 3.8, font, "text", TextAlignment.CENTER);
+    ink.centre(String.valueOf(note.fret()), x, y + 3.8, font, "text");
+    if (arrangement.song().pins().string(note.ref()).isPresent()) {
+      gc.setFill(palette.get("attention"));
+      gc.fillOval(x + RING - 2, y - RING - 2, 5, 5);
+    }
     boolean thumb = note.pick() == PickFinger.P;
-    gc.setFont(TypeFace.boldItalic(12.5));
-    gc.setFill(palette.pick(note.pick()));
-    gc.setTextAlign(TextAlignment.CENTER);
-    gc.fillText(note.pick().letter(), x, thumb ? layout.thumbY() : layout.lettersY());
-  }
-
-  private void text(
-      String text, double x, double y, Font font, String ink, TextAlignment alignment) {
-    gc.setFont(font);
-    gc.setFill(palette.get(ink));
-    gc.setTextAlign(alignment);
-    gc.setTextBaseline(VPos.BASELINE);
-    gc.fillText(text, x, y);
-  }
-
-  private static double width(String text, Font font) {
-    Text node = new Text(text);
-    node.setFont(font);
-    return node.getLayoutBounds().getWidth();
+    double row = thumb ? layout.thumbY() : layout.lettersY();
+    Color pick = palette.pick(note.pick());
+    ink.centre(note.pick().letter(), x, row, TypeFace.boldItalic(12.5), pick);
   }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Queue;
 import org.junit.jupiter.api.Test;
 import phalanx.arrangement.Arrangement;
@@ -19,7 +20,7 @@ class WorkspaceTest {
 
   private Workspace opened() {
     Workspace workspace = new Workspace(new PlanService(Runnable::run, Runnable::run));
-    workspace.open(Demo.song(), List.of());
+    workspace.open(Demo.song(), Optional.empty(), List.of());
     return workspace;
   }
 
@@ -41,7 +42,7 @@ class WorkspaceTest {
     workspace.redo();
     assertThat(workspace.selectedSlot().orElseThrow().shape()).contains(other);
     workspace.togglePin();
-    assertThat(workspace.song().pins()).isEmpty();
+    assertThat(workspace.song().pins().shapes()).isEmpty();
   }
 
   @Test

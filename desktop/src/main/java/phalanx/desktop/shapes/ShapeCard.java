@@ -1,4 +1,4 @@
-package phalanx.desktop;
+package phalanx.desktop.shapes;
 
 import java.util.function.Consumer;
 import javafx.scene.control.Button;
@@ -9,9 +9,9 @@ import phalanx.arrangement.ShapeChoice;
 import phalanx.fretting.Shape;
 
 /** A shape to choose: its frets, the fingers, what it asks of the hand. Pressing it pins it. */
-final class ShapeCard extends Button {
+public final class ShapeCard extends Button {
 
-  ShapeCard(int number, ShapeChoice choice, boolean pinned, Consumer<Shape> pin) {
+  public ShapeCard(int number, ShapeChoice choice, boolean pinned, Consumer<Shape> pin) {
     setId("card-" + number);
     getStyleClass().add("card");
     if (choice.chosen()) {
@@ -21,8 +21,8 @@ final class ShapeCard extends Button {
     frets.getStyleClass().add("card-frets");
     Label fingers = new Label(choice.handWords());
     fingers.getStyleClass().add("card-fingers");
-    Label work = new Label(choice.workWords());
-    Label cost = new Label(costWords(choice, pinned));
+    Label work = new Label(choice.spanWords());
+    Label cost = new Label(costWords(choice, pinned) + choice.keptWords());
     VBox text = new VBox(fingers, work, cost);
     HBox row = new HBox(frets, text);
     row.getStyleClass().add("card-row");
@@ -43,7 +43,7 @@ final class ShapeCard extends Button {
       return "as easy over the whole song";
     }
     return extra < 0
-        ? "song would be easier by %.2f".formatted(-extra)
-        : "song would be harder by %.2f".formatted(extra);
+        ? "song easier by %.2f".formatted(-extra)
+        : "song harder by %.2f".formatted(extra);
   }
 }

@@ -9,25 +9,52 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
+import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.Workspace;
 
-/** The left rail: the screen that is open, and the song's sections to jump to. */
-final class SectionRail extends VBox {
+/** The left rail: the screens in the order of the work, and the song's sections to jump to. */
+final class Rail extends VBox {
 
   private final Workspace workspace;
   private final VBox sections = new VBox();
 
-  SectionRail(Workspace workspace) {
+  Rail(Workspace workspace) {
     this.workspace = workspace;
     getStyleClass().add("rail");
-    Label screen = new Label("Arrange\nboth hands");
-    screen.getStyleClass().add("rail-screen");
     Label heading = new Label("Jump to");
     heading.getStyleClass().add("rail-heading");
     heading.visibleProperty().bind(Bindings.isNotEmpty(sections.getChildren()));
-    getChildren().addAll(screen, heading, sections);
+    for (Screen screen : Screen.values()) {
+      getChildren().add(screenButton(screen));
+    }
+    getChildren().addAll(heading, sections);
     workspace.arrangementProperty().addListener(o -> show());
     workspace.selectedProperty().addListener(o -> mark());
+  }
+
+  private Button screenButton(Screen screen) {
+    Label title = new Label(screen.title());
+    title.getStyleClass().add("rail-title");
+    Label about = new Label(screen.about());
+    about.getStyleClass().add("rail-about");
+    Button button = new Button();
+    button.setGraphic(new VBox(title, about));
+    button.setId("screen-" + screen.title().toLowerCase());
+    button.setAccessibleText(screen.title() + ": " + screen.about());
+    button.getStyleClass().add("rail-screen");
+    button.setMaxWidth(Double.MAX_VALUE);
+    button.setOnAction(e -> workspace.screenProperty().set(screen));
+    Runnable show = () -> setHere(button, workspace.screenProperty().get() == screen);
+    workspace.screenProperty().addListener(o -> show.run());
+    show.run();
+    return button;
+  }
+
+  private static void setHere(Node node, boolean here) {
+    node.getStyleClass().remove("here");
+    if (here) {
+      node.getStyleClass().add("here");
+    }
   }
 
   private void show() {
@@ -50,21 +77,21 @@ final class SectionRail extends VBox {
   private void jump(int section) {
     List<Slot> slots = workspace.arrangementProperty().get().slots();
     for (int i = 0; i < slots.size(); i++) {
-      if (slots.get(i).played().ref().section() == section) {
+      if (sectionOf(slots.get(i)) == section) {
         workspace.select(i);
         return;
       }
     }
   }
 
+  private int sectionOf(Slot slot) {
+    return workspace.arrangementProperty().get().timeline().barOf(slot.played()).section();
+  }
+
   private void mark() {
-    int now = workspace.selectedSlot().map(s -> s.played().ref().section()).orElse(-1);
+    int now = workspace.selectedSlot().map(this::sectionOf).orElse(-1);
     for (int s = 0; s < sections.getChildren().size(); s++) {
-      List<String> styles = sections.getChildren().get(s).getStyleClass();
-      styles.remove("here");
-      if (s == now) {
-        styles.add("here");
-      }
+      setHere(sections.getChildren().get(s), s == now);
     }
   }
 }

@@ -1,0 +1,107 @@
+package phalanx.desktop;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import phalanx.desktop.NoticeBar.Answer;
+import phalanx.desktop.files.Documents;
+import phalanx.desktop.files.Recovery;
+import phalanx.desktop.model.Workspace;
+import phalanx.formats.SongFiles;
+
+/** What a player does with songs as a whole: nothing unsaved goes without being asked about. */
+final class SongDesk {
+
+  /** Asks the player for a file. */
+  interface FileAsker {
+
+    /** A file to open; empty if the player thinks better of it. */
+    Optional<Path> toOpen();
+
+    /** A file to save a song of this title into; empty if the player thinks better of it. */
+    Optional<Path> toSave(String title);
+  }
+
+  private final Workspace workspace;
+  private final Documents documents;
+  private final NoticeBar notices;
+  private final FileAsker asker;
+
+  SongDesk(Workspace workspace, Documents documents, NoticeBar notices, FileAsker asker) {
+    this.workspace = workspace;
+    this.documents = documents;
+    this.notices = notices;
+    this.asker = asker;
+  }
+
+  /** Opens a file; asks first if that would lose changes. */
+  void open(Path file) {
+    guarded(() -> documents.open(file));
+  }
+
+  /** Lets the player choose a file to open. */
+  void chooseAndOpen() {
+    asker.toOpen().ifPresent(this::open);
+  }
+
+  /** Begins a new song; asks first if that would lose changes. */
+  void startNew() {
+    guarded(documents::startNew);
+  }
+
+  /** Saves the song where it lies, or asks where. */
+  void save(Runnable then) {
+    workspace
+        .fileProperty()
+        .get()
+        .ifPresentOrElse(f -> documents.save(f, then), () -> saveAs(then));
+  }
+
+  /** Asks where to save the song. */
+  void saveAs(Runnable then) {
+    asker
+        .toSave(workspace.song().title())
+        .map(SongDesk::ended)
+        .ifPresent(f -> documents.save(f, then));
+  }
+
+  private static Path ended(Path file) {
+    String name = file.getFileName().toString();
+    return name.endsWith(".json") ? file : file.resolveSibling(name + SongFiles.ENDING);
+  }
+
+  /** Does something that puts the song away, once its changes are saved or given up. */
+  void guarded(Runnable action) {
+    if (!workspace.unsaved().get()) {
+      action.run();
+      return;
+    }
+    notices.ask(
+        "unsaved",
+        "“%s” has changes that are not saved.".formatted(workspace.song().title()),
+        List.of(
+            new Answer("unsaved-save", "Save", () -> save(action)),
+            new Answer(
+                "unsaved-drop",
+                "Don’t save",
+                () -> {
+                  documents.forget();
+                  action.run();
+                }),
+            new Answer("unsaved-keep", "Go on editing", () -> {})));
+  }
+
+  /** Offers songs that were left behind by a program that ended without saying so. */
+  void offerLeft(List<Recovery.Left> left) {
+    for (Recovery.Left song : left) {
+      notices.ask(
+          "left-" + song.kept().getFileName(),
+          "Phalanx ended before “%s” was saved.".formatted(song.song().title()),
+          List.of(
+              new Answer(
+                  "recover", "Take it up again", () -> guarded(() -> documents.recover(song))),
+              new Answer("recover-not", "Throw it away", () -> documents.discard(song)),
+              new Answer("recover-later", "Later", () -> {})));
+    }
+  }
+}

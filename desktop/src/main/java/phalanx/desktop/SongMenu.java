@@ -1,0 +1,71 @@
+package phalanx.desktop;
+
+import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import phalanx.desktop.files.Documents;
+import phalanx.formats.SongFiles;
+
+/** Opens and saves songs. */
+final class SongMenu extends MenuButton {
+
+  private static final List<String> DEMO_SONGS =
+      List.of("harbour-lamp", "slate-roof-rain", "low-tide-reel");
+
+  private final Menu recent = new Menu("Recent");
+  private final SongDesk desk;
+
+  /** The system property that names the folder with the demo songs. */
+  private static final String DEMO = "phalanx.demo";
+
+  SongMenu(SongDesk desk, Documents documents) {
+    super("Song");
+    this.desk = desk;
+    setId("song-menu");
+    getStyleClass().add("chip-button");
+    recent.setId("recent");
+    getItems()
+        .addAll(
+            item("New    Ctrl N", desk::startNew),
+            item("Open …    Ctrl O", desk::chooseAndOpen),
+            recent,
+            demo(),
+            new SeparatorMenuItem(),
+            item("Save    Ctrl S", () -> desk.save(() -> {})),
+            item("Save as …    Ctrl Shift S", () -> desk.saveAs(() -> {})));
+    documents.preferencesProperty().addListener(o -> list(documents));
+    list(documents);
+  }
+
+  private static MenuItem item(String words, Runnable action) {
+    MenuItem item = new MenuItem(words);
+    item.setOnAction(e -> action.run());
+    return item;
+  }
+
+  /** The demo songs, where the start script says they lie. */
+  private Menu demo() {
+    Menu menu = new Menu("Demo songs");
+    String folder = System.getProperty(DEMO, "");
+    for (String name : DEMO_SONGS) {
+      Path file = Path.of(folder, name + SongFiles.ENDING);
+      menu.getItems().add(item(name.replace('-', ' '), () -> desk.open(file)));
+    }
+    menu.setVisible(!folder.isEmpty());
+    return menu;
+  }
+
+  private void list(Documents documents) {
+    List<Path> files = documents.preferencesProperty().get().recent();
+    recent.setDisable(files.isEmpty());
+    recent
+        .getItems()
+        .setAll(
+            files.stream()
+                .map(f -> item(f.getFileName() + "    " + f.getParent(), () -> desk.open(f)))
+                .toList());
+  }
+}

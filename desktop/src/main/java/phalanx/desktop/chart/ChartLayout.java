@@ -1,0 +1,141 @@
+package phalanx.desktop.chart;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import phalanx.song.Bar;
+import phalanx.song.Section;
+import phalanx.song.Song;
+
+/**
+ * Where the bars of a lead sheet are, in pixels from the top left of the whole sheet. Pure
+ * geometry: rows of bars below each other, a section's name above its first row.
+ */
+public final class ChartLayout {
+
+  static final double ROW = 84;
+  static final double ROW_GAP = 10;
+  static final double HEADING = 34;
+  static final double TOP = 6;
+
+  /** Room beside the first bar line of a row. */
+  static final double MARGIN = 2;
+
+  /** From a bar line to the first chord, past a repeat sign. */
+  private static final double INDENT = 20;
+
+  private static final double USUAL_BAR = 200;
+
+  private final double barWidth;
+  private final int perRow;
+  private final List<Row> rows = new ArrayList<>();
+  private final Map<Integer, Cell> cells = new HashMap<>();
+  private double height = TOP;
+
+  /**
+   * One bar on the sheet.
+   *
+   * @param bar the bar
+   * @param number its place among all bars, from 1
+   * @param x left edge
+   * @param y top edge
+   */
+  record Cell(Bar bar, int number, double x, double y) {}
+
+  /**
+   * One row of bars.
+   *
+   * @param y its top
+   * @param heading the section that begins with it, drawn above
+   * @param cells its bars
+   */
+  record Row(double y, Optional<Section> heading, List<Cell> cells) {}
+
+  /** Lays a song's chart out in a width, px. */
+  public ChartLayout(Song song, double width) {
+    perRow = (int) Math.max(1, Math.min(8, (width - 2 * MARGIN) / USUAL_BAR));
+    barWidth = (width - 2 * MARGIN) / perRow;
+    int number = 1;
+    for (Section section : song.sections()) {
+      height += HEADING;
+      for (int from = 0; from < section.bars().size(); from += perRow) {
+        int to = Math.min(section.bars().size(), from + perRow);
+        List<Cell> row = new ArrayList<>();
+        for (Bar bar : section.bars().subList(from, to)) {
+          Cell cell = new Cell(bar, number++, MARGIN + row.size() * barWidth, height);
+          row.add(cell);
+          cells.put(bar.id(), cell);
+        }
+        rows.add(new Row(height, from == 0 ? Optional.of(section) : Optional.empty(), row));
+        height += ROW + ROW_GAP;
+      }
+    }
+  }
+
+  /** Height of the whole sheet, px. */
+  public double height() {
+    return height;
+  }
+
+  double barWidth() {
+    return barWidth;
+  }
+
+  /** Bars in a full row. */
+  public int perRow() {
+    return perRow;
+  }
+
+  /** Where a bar is, by its identity. */
+  Optional<Cell> cell(int bar) {
+    return Optional.ofNullable(cells.get(bar));
+  }
+
+  /** The rows that show between two heights; found without looking at the others. */
+  List<Row> visible(double top, double bottom) {
+    int first = firstEndingBelow(top);
+    int last = first;
+    while (last < rows.size() && rows.get(last).y() - HEADING < bottom) {
+      last++;
+    }
+    return rows.subList(first, last);
+  }
+
+  private int firstEndingBelow(double y) {
+    int low = 0;
+    int high = rows.size();
+    while (low < high) {
+      int middle = (low + high) >>> 1;
+      if (rows.get(middle).y() + ROW < y) {
+        low = middle + 1;
+      } else {
+        high = middle;
+      }
+    }
+    return low;
+  }
+
+  /** The bar at a point of the sheet. */
+  Optional<Integer> barAt(double x, double y) {
+    return visible(y, y).stream()
+        .flatMap(r -> r.cells().stream())
+        .filter(c -> y >= c.y() && y <= c.y() + ROW && x >= c.x() && x < c.x() + barWidth)
+        .map(c -> c.bar().id())
+        .findFirst();
+  }
+
+  /** The section whose heading is at a point of the sheet. */
+  Optional<Section> headingAt(double y) {
+    return visible(y, y + HEADING).stream()
+        .filter(r -> y < r.y() && y >= r.y() - HEADING)
+        .flatMap(r -> r.heading().stream())
+        .findFirst();
+  }
+
+  /** Where in its cell a tick of a bar is. */
+  double x(Cell cell, int tick, int barTicks) {
+    return cell.x() + INDENT + (barWidth - INDENT - 8) * tick / barTicks;
+  }
+}

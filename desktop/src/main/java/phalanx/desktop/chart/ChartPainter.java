@@ -1,0 +1,276 @@
+package phalanx.desktop.chart;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.text.Font;
+import phalanx.desktop.Lettering;
+import phalanx.desktop.Palette;
+import phalanx.desktop.TypeFace;
+import phalanx.song.Bar;
+import phalanx.song.ChordChange;
+import phalanx.song.Harmony;
+import phalanx.song.Section;
+import phalanx.song.SlotRef;
+import phalanx.song.Song;
+import phalanx.theory.Borrowing;
+import phalanx.theory.Chord;
+import phalanx.theory.Interval;
+import phalanx.theory.Key;
+import phalanx.theory.Meter;
+import phalanx.theory.NoteNaming;
+
+/** Draws the rows of a lead sheet that can be seen. Knows colours and lines, decides nothing. */
+final class ChartPainter {
+
+  private static final double BASE = 42;
+  private static final double NUMERAL = 60;
+  private static final double SOURCE = 76;
+  private static final Font CHORD = TypeFace.bold(19);
+  private static final Font SMALL = TypeFace.plain(10.5);
+
+  private final GraphicsContext gc;
+  private final Palette palette;
+  private final Lettering ink;
+  private Sheet sheet;
+  private ChartLayout layout;
+  private Map<Integer, Meter> meters = Map.of();
+  private Map<Integer, Integer> numbers = Map.of();
+
+  /**
+   * What is drawn.
+   *
+   * @param song the song
+   * @param naming what notes are called
+   * @param up the interval that what is shown lies above what is meant
+   * @param cursor identity of the bar the cursor is on
+   * @param selection identities of the selected bars
+   * @param focused whether keys go to the sheet
+   */
+  record Sheet(
+      Song song,
+      NoteNaming naming,
+      Interval up,
+      int cursor,
+      Set<Integer> selection,
+      boolean focused) {}
+
+  ChartPainter(GraphicsContext gc, Palette palette) {
+    this.gc = gc;
+    this.palette = palette;
+    ink = new Lettering(gc, palette);
+  }
+
+  /** Takes over what does not change while scrolling. */
+  void prepare(Song song) {
+    meters = song.chart().meters(song.meter());
+    List<Bar> bars = song.chart().bars();
+    numbers = new HashMap<>();
+    for (Bar bar : bars) {
+      numbers.put(bar.id(), numbers.size() + 1);
+    }
+  }
+
+  /** Draws what lies between two heights of the sheet. */
+  void paint(Sheet painted, ChartLayout where, double top, double width, double height) {
+    sheet = painted;
+    layout = where;
+    gc.clearRect(0, 0, width, height);
+    gc.save();
+    gc.translate(0, -top);
+    for (ChartLayout.Row row : layout.visible(top, top + height)) {
+      row.heading().ifPresent(s -> paintHeading(s, row.y()));
+      for (int c = 0; c < row.cells().size(); c++) {
+        Set<Integer> before = c == 0 ? Set.of() : row.cells().get(c - 1).bar().passes();
+        paintCell(row.cells().get(c), c == row.cells().size() - 1, before);
+      }
+    }
+    gc.restore();
+  }
+
+  private void paintHeading(Section section, double y) {
+    String label = section.label().isEmpty() ? "Part without a name" : section.label();
+    String shade = section.label().isEmpty() ? "muted" : "text";
+    ink.left(label, 4, y - 10, TypeFace.bold(14), shade);
+    section
+        .borrows()
+        .flatMap(sheet.song().chart()::section)
+        .ifPresent(
+            s -> {
+              double x = 4 + Lettering.width(label, TypeFace.bold(14)) + 10;
+              ink.left("like " + s.label() + ", except what is dark", x, y - 10, SMALL, "muted");
+            });
+  }
+
+  private void paintCell(ChartLayout.Cell cell, boolean lastOfRow, Set<Integer> passesBefore) {
+    Bar bar = cell.bar();
+    double w = layout.barWidth();
+    boolean selected = sheet.selection().contains(bar.id());
+    boolean here = bar.id() == sheet.cursor();
+    gc.setFill(palette.get(selected ? "selection" : "paper"));
+    gc.fillRect(cell.x(), cell.y(), w, ChartLayout.ROW);
+    paintBeats(cell);
+    paintSigns(cell, lastOfRow);
+    if (!bar.passes().isEmpty()) {
+      paintEnding(cell, !bar.passes().equals(passesBefore));
+    }
+    double left = cell.x() + (bar.repeatStart() ? 12 : 7);
+    ink.left(String.valueOf(cell.number()), left, cell.y() + 14, SMALL, "muted");
+    bar.borrows()
+        .map(numbers::get)
+        .ifPresent(
+            n -> ink.right("as bar " + n, cell.x() + w - 10, cell.y() + 14, SMALL, "accent"));
+    bar.meter()
+        .ifPresent(
+            m -> ink.left(m.toString(), cell.x() + 32, cell.y() + 15, TypeFace.bold(12), "accent"));
+    paintChords(cell);
+    if (here) {
+      gc.setStroke(palette.get(sheet.focused() ? "accent" : "edge"));
+      gc.setLineWidth(2);
+      gc.strokeRect(cell.x() + 2, cell.y() + 2, w - 4, ChartLayout.ROW - 4);
+    }
+  }
+
+  private void paintBeats(ChartLayout.Cell cell) {
+    Meter meter = meters.getOrDefault(cell.bar().id(), Meter.FOUR_FOUR);
+    gc.setStroke(palette.get("edge"));
+    gc.setLineWidth(1);
+    for (int beat = 0; beat < meter.beats(); beat++) {
+      double x = layout.x(cell, beat * meter.beatTicks(), meter.barTicks());
+      gc.strokeLine(x, cell.y() + BASE + 5, x, cell.y() + BASE + 8);
+    }
+  }
+
+  private void paintSigns(ChartLayout.Cell cell, boolean lastOfRow) {
+    Bar bar = cell.bar();
+    double left = cell.x();
+    double right = cell.x() + layout.barWidth();
+    double y = cell.y();
+    if (bar.repeatStart()) {
+      thick(left + 2, y);
+      thin(left + 6.5, y);
+      dots(left + 11, y);
+    } else {
+      thin(left + 0.5, y);
+    }
+    if (bar.plays() > 1) {
+      dots(right - 11, y);
+      thin(right - 6.5, y);
+      thick(right - 2, y);
+      boolean said = !bar.passes().isEmpty() || bar.plays() == 2;
+      if (!said) {
+        ink.right(bar.plays() + " times", right - 14, y + 14, SMALL, "text-2");
+      }
+    } else if (lastOfRow) {
+      thin(right - 0.5, y);
+    }
+  }
+
+  /** The bracket of a first or second ending; its number stands where it opens. */
+  private void paintEnding(ChartLayout.Cell cell, boolean opens) {
+    double y = cell.y();
+    gc.setStroke(palette.get("text-2"));
+    gc.setLineWidth(1.4);
+    gc.strokeLine(cell.x() + 1, y - 3, cell.x() + layout.barWidth() - 4, y - 3);
+    if (opens) {
+      gc.strokeLine(cell.x() + 1, y - 3, cell.x() + 1, y + 10);
+      String times =
+          new TreeSet<>(cell.bar().passes())
+              .stream().map(p -> p + ".").collect(Collectors.joining(" "));
+      ink.left(times, cell.x() + 34, y + 14, TypeFace.bold(11), "text-2");
+    }
+  }
+
+  private void thin(double x, double y) {
+    gc.setStroke(palette.get("string"));
+    gc.setLineWidth(1.2);
+    gc.strokeLine(x, y, x, y + ChartLayout.ROW);
+  }
+
+  private void thick(double x, double y) {
+    gc.setStroke(palette.get("text-2"));
+    gc.setLineWidth(3.5);
+    gc.strokeLine(x, y, x, y + ChartLayout.ROW);
+  }
+
+  private void dots(double x, double y) {
+    gc.setFill(palette.get("text-2"));
+    gc.fillOval(x - 2, y + ChartLayout.ROW / 2 - 9, 4, 4);
+    gc.fillOval(x - 2, y + ChartLayout.ROW / 2 + 5, 4, 4);
+  }
+
+  private void paintChords(ChartLayout.Cell cell) {
+    Bar bar = cell.bar();
+    int barTicks = meters.getOrDefault(bar.id(), Meter.FOUR_FOUR).barTicks();
+    List<ChordChange> changes = sheet.song().chart().changes(bar);
+    if (changes.isEmpty()) {
+      ink.left("–", layout.x(cell, 0, barTicks), cell.y() + BASE, CHORD, "muted");
+      return;
+    }
+    double limit = cell.x() + layout.barWidth() - 6;
+    double free = 0;
+    double freeBelow = 0;
+    int hidden = 0;
+    for (ChordChange change : changes) {
+      double x = layout.x(cell, Math.min(change.tick(), barTicks - 1), barTicks);
+      String label = change.harmony().up(sheet.up()).label(sheet.naming());
+      double end = x + Lettering.width(label, CHORD);
+      if (x < free || end > limit + 4) {
+        hidden++;
+        continue;
+      }
+      boolean own = bar.borrows().isEmpty() || bar.changes().contains(change);
+      boolean wrong = change.harmony() instanceof Harmony.Unread;
+      ink.left(label, x, cell.y() + BASE, CHORD, wrong ? "attention" : own ? "text" : "muted");
+      if (sheet.song().pins().shape(new SlotRef(bar.id(), change.tick())).isPresent()) {
+        paintPin(end + 3, cell.y() + BASE - 15);
+      }
+      free = end + 6;
+      freeBelow = paintDegree(cell, change.harmony(), x, freeBelow, limit);
+    }
+    if (hidden > 0) {
+      String words = "and %d more".formatted(hidden);
+      ink.right(words, limit - 4, cell.y() + SOURCE, SMALL, "attention");
+    }
+  }
+
+  private void paintPin(double x, double y) {
+    gc.setFill(palette.get("attention"));
+    gc.fillOval(x, y, 6, 6);
+    gc.fillRect(x + 2.4, y + 5, 1.2, 6);
+  }
+
+  /** The roman numeral, and for a foreign chord where it comes from; says how far it reaches. */
+  private double paintDegree(
+      ChartLayout.Cell cell, Harmony harmony, double x, double free, double limit) {
+    Optional<Key> key = sheet.song().key();
+    if (key.isEmpty() || !(harmony instanceof Harmony.Sounding sounding)) {
+      return free;
+    }
+    Chord chord = sounding.chord();
+    Optional<Borrowing> borrowing = Borrowing.of(key.get(), chord);
+    String numeral = key.get().numeral(chord);
+    Font font = borrowing.isPresent() ? TypeFace.bold(12) : TypeFace.plain(12);
+    ink.left(numeral, x, cell.y() + NUMERAL, font, borrowing.isPresent() ? "attention" : "text-2");
+    if (borrowing.isEmpty() || x < free) {
+      return free;
+    }
+    String words = fitting(borrowing.get().words(), limit - x);
+    ink.left(words, x, cell.y() + SOURCE, SMALL, "attention");
+    return x + Lettering.width(words, SMALL) + 8;
+  }
+
+  /** As many of the words as there is room for. */
+  private static String fitting(String words, double room) {
+    String shown = words;
+    while (Lettering.width(shown, SMALL) > room && shown.contains(" ")) {
+      shown = shown.substring(0, shown.lastIndexOf(' '));
+    }
+    return shown.equals(words) ? words : shown + " …";
+  }
+}

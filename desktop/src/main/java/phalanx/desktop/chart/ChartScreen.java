@@ -1,0 +1,126 @@
+package phalanx.desktop.chart;
+
+import java.util.Optional;
+import javafx.beans.binding.Bindings;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import phalanx.chart.Transposition;
+import phalanx.desktop.Palette;
+import phalanx.desktop.model.ChartCursor;
+import phalanx.desktop.model.Workspace;
+import phalanx.song.Song;
+import phalanx.theory.Interval;
+
+/** The Chart screen: a line that says what is shown, what can be done, the lead sheet. */
+public final class ChartScreen extends VBox {
+
+  private final Workspace workspace;
+  private final ChartCursor cursor;
+  private final ChartView sheet;
+
+  public ChartScreen(Workspace workspace, ChartCursor cursor, Palette palette) {
+    this.workspace = workspace;
+    this.cursor = cursor;
+    sheet = new ChartView(workspace, cursor, palette);
+    getStyleClass().add("arrange");
+    Label empty =
+        new Label(
+            "Type your chords:  G | D/F# . Em7 . | Cadd9 |\n"
+                + "A letter begins a bar, a bar line goes on to the next. F1 lists every key.\n"
+                + "Or open a song or a ChordPro chart from the Song menu, or drop one here.");
+    empty.setId("chart-empty");
+    empty.getStyleClass().add("empty");
+    empty.setMouseTransparent(true);
+    empty
+        .visibleProperty()
+        .bind(
+            Bindings.createBooleanBinding(
+                () -> workspace.song().chart().isEmpty(), workspace.historyProperty()));
+    StackPane body = new StackPane(sheet, empty);
+    VBox.setVgrow(body, Priority.ALWAYS);
+    getChildren().addAll(header(), tools(), body);
+  }
+
+  private HBox header() {
+    Label title = new Label("Lead sheet");
+    title.getStyleClass().add("section-name");
+    Label shown = new Label();
+    shown.setId("chart-shown");
+    shown.getStyleClass().add("where");
+    Runnable tell = () -> shown.setText(shownWords());
+    workspace.historyProperty().addListener(o -> tell.run());
+    workspace.namingProperty().addListener(o -> tell.run());
+    workspace.soundingProperty().addListener(o -> tell.run());
+    tell.run();
+    ToggleButton sounding = new ToggleButton("As it sounds");
+    sounding.setId("sounding");
+    sounding.getStyleClass().add("tool");
+    sounding.selectedProperty().bindBidirectional(workspace.soundingProperty());
+    Region grow = new Region();
+    HBox.setHgrow(grow, Priority.ALWAYS);
+    HBox header = new HBox(title, shown, grow, sounding);
+    header.getStyleClass().add("arrange-header");
+    return header;
+  }
+
+  private String shownWords() {
+    Song song = workspace.song();
+    int bars = song.chart().bars().size();
+    int capo = song.guitar().capo();
+    Interval up = Transposition.ofCapo(song);
+    String key =
+        song.key()
+            .map(
+                k ->
+                    workspace.soundingProperty().get()
+                        ? " · sounds in " + k.up(up).text(workspace.namingProperty().get())
+                        : "")
+            .orElse("");
+    String view =
+        capo == 0
+            ? "no capo: shapes sound as written"
+            : workspace.soundingProperty().get()
+                ? "chords as they sound" + key
+                : "shapes counted from the capo on " + song.guitar().capoWords();
+    return "%d bars · %s".formatted(bars, view);
+  }
+
+  private HBox tools() {
+    HBox tools =
+        new HBox(
+            tool("type-bar", "Type  Enter", () -> sheet.edit(Optional.empty())),
+            tool("new-bar", "New bar  |", cursor::insertBar),
+            tool("repeat-start", "Repeat from  [", cursor::toggleRepeatStart),
+            tool("repeat-end", "Repeat to  ]", cursor::cycleRepeatEnd),
+            tool("first-ending", "Ending  1 2", () -> cursor.toggleEnding(1)),
+            tool("name-section", "Section  Ctrl Enter", sheet::nameSection),
+            tool("like-section", "Section like this  Ctrl D", cursor::repeatSection));
+    tools.getStyleClass().add("chart-tools");
+    return tools;
+  }
+
+  private Button tool(String id, String words, Runnable action) {
+    Button button = new Button(words);
+    button.setId(id);
+    button.getStyleClass().addAll("tool", "small-tool");
+    button.setFocusTraversable(false);
+    button.setMinWidth(USE_PREF_SIZE);
+    button.setOnAction(
+        e -> {
+          sheet.requestFocus();
+          action.run();
+        });
+    return button;
+  }
+
+  /** The lead sheet, where keys go when the screen opens. */
+  public ChartView sheet() {
+    return sheet;
+  }
+}

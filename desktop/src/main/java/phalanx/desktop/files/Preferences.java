@@ -1,0 +1,77 @@
+package phalanx.desktop.files;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Stream;
+import phalanx.formats.WholeFile;
+import phalanx.theory.NoteNaming;
+
+/**
+ * What the program remembers from one start to the next.
+ *
+ * @param recent files opened or saved, the newest first
+ * @param naming how the player calls the notes
+ */
+public record Preferences(List<Path> recent, NoteNaming naming) {
+
+  /** Nothing remembered yet. */
+  static final Preferences NONE = new Preferences(List.of(), NoteNaming.ENGLISH);
+
+  private static final int MOST_RECENT = 8;
+  private static final String FILE = "preferences.json";
+
+  public Preferences {
+    recent = List.copyOf(recent);
+  }
+
+  /** Reads them; the usual ones where there are none or they cannot be read. */
+  public static Preferences read(PlayerFolder folder) {
+    try {
+      JsonNode root = new ObjectMapper().readTree(Files.readString(folder.file(FILE)));
+      List<Path> recent = new ArrayList<>();
+      root.path("recent").forEach(p -> recent.add(Path.of(p.asText())));
+      NoteNaming naming =
+          Arrays.stream(NoteNaming.values())
+              .filter(n -> n.name().equals(root.path("naming").asText()))
+              .findFirst()
+              .orElse(NoteNaming.ENGLISH);
+      return new Preferences(recent, naming);
+    } catch (IOException e) {
+      // Nothing was remembered yet.
+      return NONE;
+    }
+  }
+
+  /** Keeps them for the next start. */
+  public void write(PlayerFolder folder) throws IOException {
+    ObjectNode root = JsonNodeFactory.instance.objectNode();
+    ArrayNode files = root.putArray("recent");
+    recent.forEach(p -> files.add(p.toString()));
+    root.put("naming", naming.name());
+    WholeFile.write(folder.file(FILE), root.toPrettyString());
+  }
+
+  /** With a file at the head of the recent ones. */
+  public Preferences opened(Path file) {
+    Path whole = file.toAbsolutePath().normalize();
+    return new Preferences(
+        Stream.concat(Stream.of(whole), recent.stream().filter(p -> !p.equals(whole)))
+            .limit(MOST_RECENT)
+            .toList(),
+        naming);
+  }
+
+  /** With notes called otherwise. */
+  public Preferences withNaming(NoteNaming other) {
+    return new Preferences(recent, other);
+  }
+}

@@ -1,0 +1,92 @@
+package phalanx.desktop.model;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import phalanx.fretting.Reach;
+import phalanx.fretting.Shape;
+import phalanx.fretting.ShapeTrial;
+import phalanx.instrument.Tuning;
+
+/** The shape a player is trying, started from the one the plan holds. */
+public final class ShapeTrialModel {
+
+  private static final int HIGHEST_TYPED = 24;
+
+  private final Workspace workspace;
+  private final NewestAnswer answers;
+  private final ReadOnlyObjectWrapper<Optional<ShapeTrial>> trial =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+
+  public ShapeTrialModel(Workspace workspace, NewestAnswer answers) {
+    this.workspace = workspace;
+    this.answers = answers;
+    workspace.selectedProperty().addListener(o -> stop());
+    workspace.arrangementProperty().addListener(o -> stop());
+  }
+
+  /** What is being tried; empty while the plan's own shape is looked at. */
+  public ReadOnlyObjectProperty<Optional<ShapeTrial>> trialProperty() {
+    return trial.getReadOnlyProperty();
+  }
+
+  /** Ends the trial. */
+  public void stop() {
+    answers.forget();
+    trial.set(Optional.empty());
+  }
+
+  /** Tries other frets. */
+  public void start(List<Integer> frets) {
+    if (workspace.arrangementProperty().get() == null) {
+      return;
+    }
+    Reach reach = workspace.arrangementProperty().get().plan().problem().changes().reach();
+    answers.ask(() -> ShapeTrial.of(frets, reach), t -> trial.set(Optional.of(t)), fault -> stop());
+  }
+
+  /** Touches one place: holds it, or, where it is held, silences the string. */
+  public void touch(int string, int fret) {
+    List<Integer> frets = new ArrayList<>(now());
+    frets.set(string, frets.get(string) == fret ? Shape.SILENT : fret);
+    start(frets);
+  }
+
+  /** The frets on the neck now, tried or held. */
+  public List<Integer> now() {
+    return trial
+        .get()
+        .map(ShapeTrial::frets)
+        .orElseGet(
+            () -> {
+              Shape shape = workspace.selectedSlot().flatMap(s -> s.shape()).orElse(Shape.NOTHING);
+              return IntStream.range(0, Tuning.STRINGS)
+                  .mapToObj(s -> shape.fret(s).orElse(Shape.SILENT))
+                  .toList();
+            });
+  }
+
+  /** Tries frets as players write them, {@code x32010} or set apart by spaces; says if it could. */
+  public boolean type(String text) {
+    String[] words = text.strip().split("[\\s,-]+");
+    if (words.length == 1 && words[0].length() == Tuning.STRINGS) {
+      words = words[0].split("");
+    }
+    List<Integer> frets = new ArrayList<>();
+    for (String word : words) {
+      if (word.equalsIgnoreCase("x")) {
+        frets.add(Shape.SILENT);
+      } else if (word.matches("\\d{1,2}") && Integer.parseInt(word) <= HIGHEST_TYPED) {
+        frets.add(Integer.parseInt(word));
+      }
+    }
+    boolean whole = frets.size() == Tuning.STRINGS && words.length == Tuning.STRINGS;
+    if (whole) {
+      start(frets);
+    }
+    return whole;
+  }
+}

@@ -1,0 +1,131 @@
+package phalanx.desktop.picking;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeMap;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import phalanx.arrangement.Note;
+import phalanx.arrangement.PatternFall;
+import phalanx.desktop.Lettering;
+import phalanx.desktop.Palette;
+import phalanx.desktop.TypeFace;
+import phalanx.desktop.model.Workspace;
+import phalanx.instrument.StringSign;
+import phalanx.instrument.Tuning;
+import phalanx.picking.PickFinger;
+import phalanx.theory.Meter;
+
+/** How the pattern falls on chords of the song: strings, fingers, the thumb's way. */
+final class FallsView extends Canvas {
+
+  private static final int BOXES = 4;
+  private static final double GAP = 8;
+  private static final double STRINGS_TOP = 44;
+  private static final double STRING_GAP = 14;
+  private static final double DOT = 3.8;
+  private static final double RING = 7.4;
+
+  private final Workspace workspace;
+  private final Palette palette;
+  private final Lettering ink;
+
+  FallsView(Workspace workspace, double width, double height, Palette palette) {
+    super(width, height);
+    this.workspace = workspace;
+    this.palette = palette;
+    ink = new Lettering(getGraphicsContext2D(), palette);
+    setId("falls");
+    workspace.fallsProperty().addListener(o -> repaint());
+    workspace.namingProperty().addListener(o -> repaint());
+    repaint();
+  }
+
+  private void repaint() {
+    getGraphicsContext2D().clearRect(0, 0, getWidth(), getHeight());
+    List<PatternFall> falls = workspace.fallsProperty().get();
+    double box = (getWidth() - (BOXES - 1) * GAP) / BOXES;
+    for (int f = 0; f < Math.min(BOXES, falls.size()); f++) {
+      paint(falls.get(f), f * (box + GAP), box);
+    }
+  }
+
+  private void paint(PatternFall fall, double left, double width) {
+    GraphicsContext gc = getGraphicsContext2D();
+    gc.setFill(palette.get("paper"));
+    gc.fillRoundRect(left + 0.5, 0.5, width - 1, getHeight() - 1, 20, 20);
+    gc.setStroke(palette.get("line"));
+    gc.setLineWidth(1);
+    gc.strokeRoundRect(left + 0.5, 0.5, width - 1, getHeight() - 1, 20, 20);
+    String chord = fall.harmony().label(workspace.namingProperty().get());
+    ink.left(chord, left + 12, 23, TypeFace.bold(15), "text");
+    ink.right(fall.shape().fretText(), left + width - 12, 22, TypeFace.plain(11), "muted");
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      double y = y(s);
+      ink.centre(StringSign.of(s), left + 16, y + 4, TypeFace.plain(10), "muted");
+      gc.setStroke(palette.get("string"));
+      gc.setLineWidth(0.7 + (Tuning.STRINGS - 1 - s) * 0.18);
+      gc.strokeLine(left + 28, y, left + width - 10, y);
+    }
+    paintNotes(fall, left, width);
+    Optional<String> remark = fall.remarks().stream().findFirst();
+    remark.ifPresent(
+        r ->
+            ink.left(
+                shortened(r, width - 20),
+                left + 10,
+                getHeight() - 9,
+                TypeFace.plain(10),
+                "attention"));
+  }
+
+  private static String shortened(String words, double room) {
+    String shown = words;
+    while (Lettering.width(shown, TypeFace.plain(10)) > room && shown.contains(" ")) {
+      shown = shown.substring(0, shown.lastIndexOf(' '));
+    }
+    return shown.equals(words) ? words : shown + " …";
+  }
+
+  private static double y(int string) {
+    return STRINGS_TOP + (Tuning.STRINGS - 1 - string) * STRING_GAP;
+  }
+
+  private void paintNotes(PatternFall fall, double left, double width) {
+    GraphicsContext gc = getGraphicsContext2D();
+    double from = left + 40;
+    double room = width - 56;
+    double letters = y(0) + 24;
+    Meter meter = workspace.song().meter();
+    for (int bar = 0; bar * meter.barTicks() < fall.lengthTicks(); bar++) {
+      for (Meter.Syllable word : meter.syllables()) {
+        int tick = bar * meter.barTicks() + word.tick();
+        double x = from + room * tick / fall.lengthTicks();
+        String shade = word.onBeat() ? "text-2" : "muted";
+        ink.centre(word.word(), x, letters + 32, TypeFace.plain(10), shade);
+      }
+    }
+    TreeMap<Integer, Integer> fingers = new TreeMap<>();
+    for (Note note : fall.notes()) {
+      double x = from + room * note.tick() / fall.lengthTicks();
+      boolean thumb = note.pick() == PickFinger.P;
+      if (thumb) {
+        gc.setFill(palette.get("paper"));
+        gc.fillOval(x - RING, y(note.string()) - RING, 2 * RING, 2 * RING);
+        gc.setStroke(palette.pick(note.pick()));
+        gc.setLineWidth(1.5);
+        gc.strokeOval(x - RING, y(note.string()) - RING, 2 * RING, 2 * RING);
+        ink.centre(
+            String.valueOf(note.fret()), x, y(note.string()) + 3.8, TypeFace.plain(10.5), "text");
+      } else {
+        gc.setFill(palette.pick(note.pick()));
+        gc.fillOval(x - DOT, y(note.string()) - DOT, 2 * DOT, 2 * DOT);
+      }
+      int already = thumb ? 0 : fingers.merge(note.tick(), 1, Integer::sum) - 1;
+      double row = thumb ? letters + 16 : letters;
+      double aside = already * 7;
+      ink.centre(
+          note.pick().letter(), x + aside, row, TypeFace.boldItalic(12), palette.pick(note.pick()));
+    }
+  }
+}

@@ -1,0 +1,382 @@
+package phalanx.desktop.shapes;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.stream.Collectors;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.ShapeChoice;
+import phalanx.arrangement.ShapeFilter;
+import phalanx.arrangement.ShapeFilter.Wish;
+import phalanx.arrangement.Slot;
+import phalanx.arrangement.SlotBoard;
+import phalanx.desktop.Palette;
+import phalanx.desktop.model.ShapeTrialModel;
+import phalanx.desktop.model.Workspace;
+import phalanx.desktop.neck.NeckPicture;
+import phalanx.desktop.neck.NeckSize;
+import phalanx.desktop.neck.NeckView;
+import phalanx.findings.StretchRule;
+import phalanx.fretting.RatedShape;
+import phalanx.fretting.Reach;
+import phalanx.fretting.Shape;
+import phalanx.fretting.ShapeTrial;
+import phalanx.theory.ChordName;
+
+/** The Shapes screen: neck, own shape, filters, cards. */
+public final class ShapesView extends VBox {
+
+  private static final double NECK_WIDTH = 826;
+  private static final double NECK_HEIGHT = 186;
+  private static final int NAMES = 4;
+
+  private final Workspace workspace;
+  private final ShapeTrialModel trials;
+  private final NeckView neck;
+  private final Label title = label("shapes-title", "section-name");
+  private final Label place = label("shapes-place", "where");
+  private final Label hand = label("shapes-hand", "where");
+  private final TextField frets = new TextField();
+  private final Label verdict = label("trial-verdict", "where");
+  private final Button pinTrial = tool("pin-trial", "Pin this");
+  private final Button backFromTrial = tool("stop-trial", "Back");
+  private final Button pin = tool("pin-held", "Pin shape");
+  private final Button pinAll = tool("pin-everywhere", "Pin everywhere this chord comes");
+  private final FlowPane cards = new FlowPane();
+  private final Label count = label("shapes-count", "where");
+
+  public ShapesView(Workspace workspace, ShapeTrialModel trials, Palette palette) {
+    this.workspace = workspace;
+    this.trials = trials;
+    neck = new NeckView(NECK_WIDTH, NECK_HEIGHT, palette, NeckSize.LARGE);
+    neck.onTouch(trials::touch);
+    getStyleClass().addAll("arrange", "shapes");
+    cards.getStyleClass().add("card-flow");
+    ScrollPane scroll = new ScrollPane(cards);
+    scroll.setFitToWidth(true);
+    scroll.setFocusTraversable(false);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    scroll.getStyleClass().add("bare");
+    VBox.setVgrow(scroll, Priority.ALWAYS);
+    hand.setWrapText(true);
+    hand.setMinWidth(0);
+    hand.setMinHeight(Region.USE_PREF_SIZE);
+    getChildren().addAll(header(), neck, hand, trialRow(), filterRow(), scroll);
+    workspace.arrangementProperty().addListener(o -> show());
+    workspace.selectedProperty().addListener(o -> show());
+    workspace.namingProperty().addListener(o -> show());
+    workspace.boardProperty().addListener(o -> showCards());
+    trials.trialProperty().addListener(o -> show());
+    show();
+  }
+
+  private static Label label(String id, String style) {
+    Label label = new Label();
+    label.setMinWidth(USE_PREF_SIZE);
+    label.setId(id);
+    label.getStyleClass().add(style);
+    return label;
+  }
+
+  private static Button tool(String id, String words) {
+    Button button = new Button(words);
+    button.setId(id);
+    button.getStyleClass().add("tool");
+    button.setMinWidth(USE_PREF_SIZE);
+    return button;
+  }
+
+  private static Region grow() {
+    Region region = new Region();
+    HBox.setHgrow(region, Priority.ALWAYS);
+    return region;
+  }
+
+  private HBox header() {
+    Button before = tool("chord-before", "‹");
+    before.setAccessibleText("chord before");
+    before.setOnAction(e -> workspace.select(workspace.selectedProperty().get() - 1));
+    Button after = tool("chord-after", "›");
+    after.setAccessibleText("chord after");
+    after.setOnAction(e -> workspace.select(workspace.selectedProperty().get() + 1));
+    pin.setOnAction(e -> workspace.togglePin());
+    pinAll.setOnAction(
+        e -> workspace.selectedSlot().flatMap(Slot::shape).ifPresent(workspace::pinEverywhere));
+    title.setMinWidth(USE_PREF_SIZE);
+    HBox header = new HBox(before, after, title, place, grow(), pinAll, pin);
+    header.getStyleClass().add("arrange-header");
+    return header;
+  }
+
+  private HBox trialRow() {
+    Label name = new Label("Own shape");
+    name.getStyleClass().add("row-name");
+    frets.setId("own-frets");
+    frets.getStyleClass().add("form-field");
+    frets.setPrefColumnCount(9);
+    frets.setPromptText("x32010");
+    frets.setOnAction(
+        e -> {
+          if (!trials.type(frets.getText())) {
+            verdict.setText("expected six frets from ⑥ to ①, x for a string that is silent");
+          }
+        });
+    verdict.setWrapText(true);
+    verdict.setMinWidth(0);
+    verdict.setMinHeight(USE_PREF_SIZE);
+    HBox.setHgrow(verdict, Priority.ALWAYS);
+    verdict.setMaxWidth(Double.MAX_VALUE);
+    pinTrial.setOnAction(
+        e ->
+            trials
+                .trialProperty()
+                .get()
+                .flatMap(t -> t.fingerings().stream().findFirst())
+                .map(RatedShape::shape)
+                .ifPresent(workspace::pin));
+    backFromTrial.setOnAction(e -> trials.stop());
+    HBox row = new HBox(name, frets, verdict, pinTrial, backFromTrial);
+    row.getStyleClass().add("trial-row");
+    return row;
+  }
+
+  private HBox filterRow() {
+    Label name = new Label("Show");
+    name.getStyleClass().add("row-name");
+    ComboBox<String> position = new ComboBox<>();
+    position.setId("filter-position");
+    position.getStyleClass().add("form-field");
+    position.setMinWidth(132);
+    for (ShapeFilter.Position p : ShapeFilter.Position.values()) {
+      position.getItems().add(p.words());
+    }
+    position.getSelectionModel().select(0);
+    position.setOnAction(
+        e -> {
+          int chosen = position.getSelectionModel().getSelectedIndex();
+          ShapeFilter f = filter();
+          filter(
+              new ShapeFilter(
+                  f.thumb(),
+                  f.barre(),
+                  f.stretch(),
+                  f.ringing(),
+                  ShapeFilter.Position.values()[chosen]));
+        });
+    HBox row =
+        new HBox(
+            name,
+            wish(
+                "filter-thumb",
+                "thumb over",
+                f -> f.thumb(),
+                (f, w) -> with(f, w, f.barre(), f.stretch(), f.ringing())),
+            wish(
+                "filter-barre",
+                "barre",
+                f -> f.barre(),
+                (f, w) -> with(f, f.thumb(), w, f.stretch(), f.ringing())),
+            wish(
+                "filter-stretch",
+                "stretch",
+                f -> f.stretch(),
+                (f, w) -> with(f, f.thumb(), f.barre(), w, f.ringing())),
+            wish(
+                "filter-open",
+                "open strings",
+                f -> f.ringing(),
+                (f, w) -> with(f, f.thumb(), f.barre(), f.stretch(), w)),
+            position,
+            grow(),
+            count);
+    row.getStyleClass().add("trial-row");
+    return row;
+  }
+
+  private static ShapeFilter with(ShapeFilter f, Wish thumb, Wish barre, Wish stretch, Wish open) {
+    return new ShapeFilter(thumb, barre, stretch, open, f.position());
+  }
+
+  private ShapeFilter filter() {
+    return workspace.filterProperty().get();
+  }
+
+  private void filter(ShapeFilter next) {
+    workspace.filterProperty().set(next);
+  }
+
+  private interface Change {
+    ShapeFilter to(ShapeFilter filter, Wish wish);
+  }
+
+  /** A button that goes round: either, with, without. */
+  private Button wish(
+      String id, String what, java.util.function.Function<ShapeFilter, Wish> get, Change change) {
+    Button button = tool(id, what);
+    Runnable show =
+        () -> {
+          Wish now = get.apply(filter());
+          button.setText(
+              switch (now) {
+                case EITHER -> what + ": either";
+                case WITH -> "with " + what;
+                case WITHOUT -> "without " + what;
+              });
+          button.getStyleClass().remove("on");
+          if (now != Wish.EITHER) {
+            button.getStyleClass().add("on");
+          }
+        };
+    button.setOnAction(e -> filter(change.to(filter(), get.apply(filter()).next())));
+    workspace.filterProperty().addListener(o -> show.run());
+    show.run();
+    return button;
+  }
+
+  private void show() {
+    Optional<Slot> selected = workspace.selectedSlot();
+    setVisible(selected.isPresent());
+    if (selected.isEmpty()) {
+      return;
+    }
+    Slot slot = selected.get();
+    Arrangement a = workspace.arrangementProperty().get();
+    title.setText(slot.played().harmony().label(workspace.namingProperty().get()));
+    place.setText(
+        "bar %d of %d%s"
+            .formatted(
+                slot.played().bar(),
+                a.timeline().bars().get(a.timeline().bars().size() - 1).number(),
+                slot.pinned() ? " · pinned" : ""));
+    pin.setText(slot.pinned() ? "Unpin shape" : "Pin shape");
+    pin.setDisable(slot.shape().isEmpty());
+    pinAll.setDisable(slot.shape().isEmpty());
+    showNeck(a, slot);
+    showTrial();
+  }
+
+  private void showNeck(Arrangement a, Slot slot) {
+    Optional<ShapeTrial> trial = trials.trialProperty().get();
+    int index = workspace.selectedProperty().get();
+    Shape held = slot.shape().orElse(Shape.NOTHING);
+    Shape shown = trial.map(ShapesView::drawn).orElse(held);
+    Optional<Slot> next =
+        index + 1 < a.slots().size() ? Optional.of(a.slots().get(index + 1)) : Optional.empty();
+    var moves = ShapeChoice.movesAfter(a, index);
+    neck.show(
+        new NeckPicture(
+            a.song().guitar(),
+            a.song().hand(),
+            shown,
+            trial.isPresent() ? Optional.empty() : next.flatMap(Slot::shape),
+            moves,
+            OptionalInt.empty()));
+    List<String> words = new ArrayList<>();
+    Reach reach = a.plan().problem().changes().reach();
+    reach
+        .widestSpan(shown)
+        .ifPresent(
+            s ->
+                words.add(
+                    "span %s→%s %.0f mm, at ease to %.0f, limit %.0f"
+                        .formatted(
+                            s.from().sign(),
+                            s.to().sign(),
+                            s.millimetres(),
+                            s.comfortable(),
+                            s.limit())));
+    if (trial.isEmpty() && next.isPresent() && !moves.isEmpty()) {
+      words.add(
+          "dashed: to "
+              + next.get().played().harmony().label(workspace.namingProperty().get())
+              + ", "
+              + moves.stream().map(m -> m.words()).collect(Collectors.joining(", ")));
+    }
+    if (trial.isEmpty()) {
+      slot.remarks().forEach(words::add);
+    }
+    hand.setText(String.join(" · ", words));
+  }
+
+  /** A tried shape as it is drawn: with its easiest fingering, or only where it is pressed. */
+  private static Shape drawn(ShapeTrial trial) {
+    return trial.fingerings().stream().findFirst().map(RatedShape::shape).orElse(Shape.NOTHING);
+  }
+
+  private void showTrial() {
+    Optional<ShapeTrial> trial = trials.trialProperty().get();
+    pinTrial.setVisible(trial.isPresent());
+    pinTrial.setManaged(trial.isPresent());
+    backFromTrial.setVisible(trial.isPresent());
+    backFromTrial.setManaged(trial.isPresent());
+    pinTrial.setDisable(trial.map(t -> t.fingerings().isEmpty()).orElse(true));
+    if (!frets.isFocused() || trial.isPresent()) {
+      frets.setText(
+          trials.now().stream()
+              .map(f -> f == Shape.SILENT ? "x" : String.valueOf(f))
+              .collect(Collectors.joining(trials.now().stream().anyMatch(f -> f > 9) ? " " : "")));
+    }
+    verdict.setText(
+        trial
+            .map(this::verdict)
+            .orElse("click strings and frets on the neck, or type: it is named and judged"));
+  }
+
+  private String verdict(ShapeTrial trial) {
+    List<String> words = new ArrayList<>();
+    String names =
+        trial.names().stream().limit(NAMES).map(this::name).collect(Collectors.joining(", or "));
+    words.add(names.isEmpty() ? "no chord has just these notes" : names);
+    trial.trouble().ifPresent(words::add);
+    trial.fingerings().stream()
+        .findFirst()
+        .ifPresent(
+            r -> {
+              words.add("fingers " + r.shape().fingerText());
+              Reach reach =
+                  workspace.arrangementProperty().get().plan().problem().changes().reach();
+              StretchRule.of(r.shape(), reach)
+                  .ifPresent(f -> words.add(f.message() + ": warm up first, stop on strain"));
+            });
+    return String.join(" · ", words);
+  }
+
+  private String name(ChordName name) {
+    String chord = workspace.namingProperty().get().name(name.chord());
+    return name.rootless() ? chord + " without root" : chord;
+  }
+
+  private void showCards() {
+    Optional<SlotBoard> board = workspace.boardProperty().get();
+    List<ShapeCard> shown = new ArrayList<>();
+    boolean pinned = workspace.selectedSlot().filter(Slot::pinned).isPresent();
+    for (ShapeChoice choice : board.map(SlotBoard::choices).orElse(List.of())) {
+      ShapeCard card = new ShapeCard(shown.size() + 1, choice, pinned, workspace::pin);
+      card.setPrefWidth(268);
+      shown.add(card);
+    }
+    cards.getChildren().setAll(shown);
+    count.setText(
+        board.map(b -> "%d of %,d shapes".formatted(b.choices().size(), b.found())).orElse(""));
+  }
+
+  /** Pins the shape of a card, counted from 1; nothing where there is no such card. */
+  public void pinCard(int number) {
+    List<ShapeChoice> choices =
+        workspace.boardProperty().get().map(SlotBoard::choices).orElse(List.of());
+    if (number >= 1 && number <= choices.size()) {
+      workspace.pin(choices.get(number - 1).shape());
+    }
+  }
+}

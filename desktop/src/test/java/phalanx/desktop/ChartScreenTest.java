@@ -1,0 +1,266 @@
+package phalanx.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static phalanx.desktop.OpenWindow.press;
+import static phalanx.desktop.OpenWindow.text;
+import static phalanx.desktop.OpenWindow.until;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.TimeoutException;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.framework.junit5.Stop;
+import phalanx.desktop.model.Screen;
+import phalanx.instrument.Hand;
+import phalanx.song.Bar;
+import phalanx.song.Section;
+import phalanx.song.Swing;
+import phalanx.theory.NoteNaming;
+
+/** Writes a song on the Chart screen, with the keyboard alone where a player would. */
+@ExtendWith(ApplicationExtension.class)
+class ChartScreenTest {
+
+  private final OpenWindow window = new OpenWindow();
+
+  @Start
+  void start(Stage stage) {
+    window.show(stage, Optional.empty(), Demo.folder());
+  }
+
+  @Stop
+  void stop() {
+    window.app().stop();
+  }
+
+  private void type(FxRobot robot, String line) {
+    robot.write(line, 0);
+    robot.type(KeyCode.ENTER);
+  }
+
+  private List<Bar> bars() {
+    return window.workspace().song().chart().bars();
+  }
+
+  @Test
+  void anEmptyWindowSaysHowToBeginAndASongIsTypedIntoIt(FxRobot robot) throws TimeoutException {
+    assertThat(text(robot, "#chart-empty")).startsWith("Type your chords");
+    type(robot, "G | D/F# . Em7 . | Cadd9 | . . . D7");
+    assertThat(window.chart()).isEqualTo("G | D/F♯ Em7 | Cadd9 | D7 | /");
+    assertThat(robot.lookup("#chart-empty").query().isVisible()).isFalse();
+    window.untilPlanned();
+    assertThat(window.arrangement().slots()).hasSize(6);
+    assertThat(window.workspace().unsaved().get()).isTrue();
+  }
+
+  @Test
+  void aBarIsCorrectedInPlaceAndUndoBringsItBack(FxRobot robot) {
+    type(robot, "G | C | D");
+    robot.type(KeyCode.HOME).type(KeyCode.RIGHT).type(KeyCode.ENTER);
+    TextField field = robot.lookup("#bar-text").query();
+    assertThat(field.getText()).isEqualTo("C");
+    type(robot, "maj7");
+    assertThat(window.chart()).isEqualTo("G | Cmaj7 | D | /");
+    press(robot, KeyCode.CONTROL, KeyCode.Z);
+    assertThat(window.chart()).isEqualTo("G | C | D | /");
+    press(robot, KeyCode.CONTROL, KeyCode.Y);
+    assertThat(window.chart()).isEqualTo("G | Cmaj7 | D | /");
+  }
+
+  @Test
+  void escapeLeavesTheBarAsItWas(FxRobot robot) {
+    type(robot, "G | C");
+    robot.write("Am", 0).type(KeyCode.ESCAPE);
+    assertThat(window.chart()).isEqualTo("G | C | /");
+  }
+
+  @Test
+  void tabTakesTheChordThatIsOffered(FxRobot robot) {
+    type(robot, "F#m7b5 | C");
+    robot.type(KeyCode.HOME).write("F", 0);
+    assertThat(robot.lookup(".offer").queryAllAs(Label.class))
+        .extracting(Label::getText)
+        .first()
+        .isEqualTo("F♯m7♭5");
+    robot.type(KeyCode.TAB).type(KeyCode.ENTER);
+    assertThat(window.chart()).isEqualTo("F♯m7♭5 | C | /");
+  }
+
+  @Test
+  void aMistakeIsSaidWhileItIsTypedAndNothingIsLost(FxRobot robot) {
+    robot.write("G Qx", 0);
+    assertThat(text(robot, "#bar-problem")).startsWith("cannot read the chord “Qx”");
+    robot.type(KeyCode.ENTER);
+    assertThat(window.chart()).isEqualTo("G Qx | /");
+    assertThat(text(robot, "#bar-about")).contains("“Qx” is not a chord");
+  }
+
+  @Test
+  void repeatsEndingsAndMetresAreSetFromTheKeyboard(FxRobot robot) throws TimeoutException {
+    type(robot, "G | C | D | 3/4 Am");
+    robot.type(KeyCode.HOME).write("[", 0).type(KeyCode.RIGHT).write("1", 0).write("]", 0);
+    robot.type(KeyCode.RIGHT).write("2", 0);
+    assertThat(bars().get(0).repeatStart()).isTrue();
+    assertThat(bars().get(1).passes()).containsExactly(1);
+    assertThat(bars().get(1).plays()).isEqualTo(2);
+    assertThat(bars().get(2).passes()).containsExactly(2);
+    window.untilPlanned();
+    assertThat(window.arrangement().timeline().slots())
+        .extracting(s -> s.harmony().label())
+        .containsExactly("G", "C", "G", "D", "Am");
+    assertThat(window.arrangement().timeline().bars().get(4).meter()).hasToString("3/4");
+  }
+
+  @Test
+  void barsAreSelectedCopiedMovedAndDeleted(FxRobot robot) {
+    type(robot, "G | C | D | E");
+    robot.type(KeyCode.HOME);
+    press(robot, KeyCode.SHIFT, KeyCode.RIGHT);
+    press(robot, KeyCode.CONTROL, KeyCode.C);
+    robot.type(KeyCode.END);
+    press(robot, KeyCode.CONTROL, KeyCode.V);
+    assertThat(window.chart()).isEqualTo("G | C | D | E | G | C | /");
+    press(robot, KeyCode.ALT, KeyCode.LEFT);
+    assertThat(window.chart()).isEqualTo("G | C | D | G | C | E | /");
+    robot.type(KeyCode.DELETE);
+    assertThat(window.chart()).isEqualTo("G | C | D | E | /");
+    press(robot, KeyCode.CONTROL, KeyCode.A);
+    press(robot, KeyCode.CONTROL, KeyCode.X);
+    assertThat(bars()).isEmpty();
+  }
+
+  @Test
+  void sectionsAreNamedAndOneIsLikeAnotherExceptOneChord(FxRobot robot) {
+    type(robot, "G | C | D | Em");
+    robot.type(KeyCode.HOME);
+    press(robot, KeyCode.CONTROL, KeyCode.ENTER);
+    type(robot, "Verse");
+    robot.type(KeyCode.RIGHT, 2);
+    press(robot, KeyCode.CONTROL, KeyCode.ENTER);
+    type(robot, "Bridge");
+    assertThat(window.workspace().song().sections())
+        .extracting(Section::label)
+        .containsExactly("Verse", "Bridge");
+    press(robot, KeyCode.CONTROL, KeyCode.D);
+    assertThat(window.chart()).isEqualTo("G | C | / D | Em | / D | Em | /");
+    robot.type(KeyCode.END).write("=4 . . A7 .", 0).type(KeyCode.ENTER);
+    assertThat(window.chart()).isEqualTo("G | C | / D | Em | / D | Em A7 | /");
+    robot.type(KeyCode.LEFT, 2).write("Bm", 0).type(KeyCode.ENTER);
+    assertThat(window.chart()).isEqualTo("G | C | / D | Bm | / D | Bm A7 | /");
+    assertThat(robot.lookup("#section-3").queryButton().getText()).isEqualTo("Bridge again");
+  }
+
+  @Test
+  void namesAreSwitchedAndTypedAsThePlayerCallsThem(FxRobot robot) {
+    robot.interact(() -> window.workspace().namingProperty().set(NoteNaming.GERMAN));
+    robot.clickOn("#chart");
+    type(robot, "H7 | B | G/H");
+    assertThat(window.chart()).isEqualTo("B7 | B♭ | G/B | /");
+    robot.type(KeyCode.HOME);
+    assertThat(text(robot, "#bar-about")).startsWith("Bar 1 · H7");
+    robot.clickOn("#names").clickOn("solfège");
+    assertThat(text(robot, "#bar-about")).startsWith("Bar 1 · Si7");
+    assertThat(text(robot, "#tuning-chip")).isEqualTo("Tuning Mi La Re Sol Si Mi");
+  }
+
+  @Test
+  void aBorrowedChordSaysWhereItComesFromAndTheSongMovesToAnotherKey(FxRobot robot) {
+    type(robot, "D | C");
+    robot.clickOn("#tonic").write("D", 0).type(KeyCode.ENTER).clickOn("#chart").type(KeyCode.END);
+    assertThat(text(robot, "#bar-about"))
+        .contains("C is ♭VII, from Mixolydian or the parallel minor");
+    robot.interact(
+        () -> robot.lookup("#move-to").queryAs(ComboBox.class).getSelectionModel().select(1));
+    assertThat(window.chart()).isEqualTo("E | D | /");
+    assertThat(text(robot, "#key-chip")).isEqualTo("Key E");
+  }
+
+  @Test
+  void theSoundingViewCountsTheCapoAndTypingThereMeansShapes(FxRobot robot) {
+    robot.interact(() -> window.workspace().edit(s -> s.withGuitar(s.guitar().withCapo(2))));
+    robot.clickOn("#sounding").clickOn("#chart");
+    type(robot, "A | E");
+    assertThat(window.chart()).isEqualTo("G | D | /");
+    assertThat(text(robot, "#chart-shown")).contains("chords as they sound");
+    robot.type(KeyCode.HOME);
+    assertThat(text(robot, "#bar-about")).startsWith("Bar 1 · A");
+    robot.clickOn("#sounding");
+    assertThat(text(robot, "#chart-shown")).contains("shapes counted from the capo on 2");
+  }
+
+  @Test
+  void theSettingsOfSongGuitarAndHandAreFields(FxRobot robot) {
+    fill(robot, "#title", "Ebb");
+    fill(robot, "#meter", "6/8");
+    fill(robot, "#tempo-field", "72");
+    fill(robot, "#tuning", "D A D G A D");
+    fill(robot, "#spread", "126");
+    robot.clickOn("#thumb-over");
+    assertThat(window.workspace().song().title()).isEqualTo("Ebb");
+    assertThat(window.workspace().song().meter()).hasToString("6/8");
+    assertThat(window.workspace().song().tempo()).isEqualTo(72);
+    assertThat(window.workspace().song().guitar().tuning()).hasToString("D A D G A D");
+    assertThat(window.workspace().song().hand().scale()).isEqualTo(0.9);
+    assertThat(window.workspace().song().hand().size()).isEqualTo(Hand.Size.MEASURED);
+    assertThat(window.workspace().song().hand().thumbOver()).isFalse();
+    fill(robot, "#meter", "6/7");
+    assertThat(window.workspace().song().meter()).hasToString("6/8");
+    assertThat(robot.lookup(".form-fault").queryAllAs(Label.class))
+        .anyMatch(l -> l.isVisible() && l.getText().contains("a metre such as 4/4"));
+    ComboBox<Swing> swing = robot.lookup("#swing").query();
+    robot.interact(() -> swing.setValue(Swing.TRIPLET));
+    assertThat(window.workspace().song().feel().swing()).isEqualTo(Swing.TRIPLET);
+  }
+
+  private static void fill(FxRobot robot, String id, String text) {
+    robot.interact(() -> robot.lookup(id).queryAs(TextField.class).clear());
+    robot.clickOn(id).write(text, 0).type(KeyCode.ENTER);
+  }
+
+  @Test
+  void aPartialCapoStopsChosenStrings(FxRobot robot) {
+    robot.interact(() -> window.workspace().edit(s -> s.withGuitar(s.guitar().withCapo(2))));
+    robot.clickOn("#capo-string-6").clickOn("#capo-string-1");
+    assertThat(window.workspace().song().guitar().capoStrings())
+        .containsExactlyInAnyOrder(1, 2, 3, 4);
+    assertThat(text(robot, "#capo")).isEqualTo("Capo 2 on ⑤④③②");
+  }
+
+  @Test
+  void aClickSelectsABarAndTheRailOpensTheOtherScreens(FxRobot robot) throws TimeoutException {
+    type(robot, "G | C | D");
+    window.untilPlanned();
+    robot.clickOn(robot.offset("#chart", -100, -260));
+    robot.clickOn("#screen-arrange");
+    assertThat(window.workspace().screenProperty().get()).isEqualTo(Screen.ARRANGE);
+    until(() -> text(robot, "#inspector-title").startsWith("C · bar 2"));
+    press(robot, KeyCode.CONTROL, KeyCode.DIGIT1);
+    assertThat(window.workspace().screenProperty().get()).isEqualTo(Screen.CHART);
+  }
+
+  /** Absurd charts stay usable. */
+  @Test
+  void twoThousandBarsAndSixtyFourChordsInABarStayUsable(FxRobot robot) throws TimeoutException {
+    String many = "G | D/F# | Em7 | C | ".repeat(500);
+    robot.interact(
+        () ->
+            javafx.scene.input.Clipboard.getSystemClipboard()
+                .setContent(java.util.Map.of(javafx.scene.input.DataFormat.PLAIN_TEXT, many)));
+    press(robot, KeyCode.CONTROL, KeyCode.V);
+    assertThat(bars()).hasSize(2000);
+    robot.type(KeyCode.END);
+    type(robot, "C G ".repeat(32).strip());
+    assertThat(bars().get(1999).changes()).hasSize(64);
+    until(() -> window.arrangement() != null && window.arrangement().slots().size() == 1999 + 64);
+    assertThat(text(robot, "#bar-about")).startsWith("Bar 2000");
+  }
+}

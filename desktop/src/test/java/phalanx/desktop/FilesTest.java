@@ -1,0 +1,199 @@
+package phalanx.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static phalanx.desktop.OpenWindow.press;
+import static phalanx.desktop.OpenWindow.text;
+import static phalanx.desktop.OpenWindow.until;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.TimeoutException;
+import javafx.event.Event;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.input.DragEvent;
+import javafx.scene.input.Dragboard;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.PickResult;
+import javafx.scene.input.TransferMode;
+import javafx.stage.Stage;
+import javafx.stage.WindowEvent;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.mockito.Mockito;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.framework.junit5.Stop;
+import phalanx.desktop.files.PlayerFolder;
+import phalanx.desktop.files.Preferences;
+import phalanx.desktop.files.Recovery;
+import phalanx.formats.SongFiles;
+import phalanx.song.Song;
+import phalanx.theory.NoteNaming;
+
+/** Saves, reopens, is interrupted: nothing a player did is lost. */
+@ExtendWith(ApplicationExtension.class)
+class FilesTest {
+
+  /** No process has this number. */
+  private static final long ENDED = 999_999_999_999L;
+
+  private final OpenWindow window = new OpenWindow();
+  private Path folder;
+  private Stage stage;
+
+  @Start
+  void start(Stage shown) throws IOException {
+    stage = shown;
+    folder = Files.createTempDirectory("phalanx-files");
+    Song left = Song.untitled().withTitle("Left behind");
+    new Recovery(new PlayerFolder(folder), ENDED).keep(left, Optional.empty());
+    window.show(stage, Optional.empty(), new PlayerFolder(folder));
+  }
+
+  @Stop
+  void stop() {
+    window.app().stop();
+  }
+
+  private void rename(FxRobot robot, String title) {
+    robot.interact(() -> window.workspace().edit(s -> s.withTitle(title)));
+  }
+
+  @Test
+  void aSongLeftBehindByACrashIsOfferedAndTakenUp(FxRobot robot) throws TimeoutException {
+    until(() -> robot.lookup("#recover").tryQuery().isPresent());
+    robot.clickOn("#recover");
+    until(() -> window.workspace().song().title().equals("Left behind"));
+    assertThat(window.workspace().unsaved().get()).isTrue();
+    Path kept = folder.resolve("recovery").resolve(ENDED + SongFiles.ENDING);
+    until(() -> !Files.exists(kept));
+  }
+
+  @Test
+  void aSongLeftBehindCanBeThrownAway(FxRobot robot) throws TimeoutException {
+    until(() -> robot.lookup("#recover-not").tryQuery().isPresent());
+    robot.clickOn("#recover-not");
+    until(() -> !Files.exists(folder.resolve("recovery").resolve(ENDED + SongFiles.ENDING)));
+    assertThat(window.workspace().song().title()).isEqualTo("Untitled");
+  }
+
+  @Test
+  void anUnsavedSongIsKeptEveryFewSecondsUntilItIsSaved(FxRobot robot) throws TimeoutException {
+    rename(robot, "Kept");
+    Path kept =
+        folder.resolve("recovery").resolve(ProcessHandle.current().pid() + SongFiles.ENDING);
+    until(() -> Files.exists(kept));
+    assertThat(SongFiles.open(kept).song().orElseThrow().title()).isEqualTo("Kept");
+    Path file = folder.resolve("kept.phalanx.json");
+    robot.interact(() -> window.app().documents().save(file, () -> {}));
+    until(() -> !window.workspace().unsaved().get());
+    until(() -> !Files.exists(kept));
+    assertThat(SongFiles.open(file).song()).contains(window.workspace().song());
+  }
+
+  @Test
+  void savingAgainGoesToTheSameFileAndTheTitleLosesItsMark(FxRobot robot) throws TimeoutException {
+    Path file = folder.resolve("again.phalanx.json");
+    rename(robot, "First");
+    robot.interact(() -> window.app().documents().save(file, () -> {}));
+    until(() -> !window.workspace().unsaved().get());
+    rename(robot, "Second");
+    assertThat(text(robot, "#song-title")).isEqualTo("Second *");
+    press(robot, KeyCode.CONTROL, KeyCode.S);
+    until(() -> !window.workspace().unsaved().get());
+    assertThat(text(robot, "#song-title")).isEqualTo("Second");
+    assertThat(SongFiles.open(file).song().orElseThrow().title()).isEqualTo("Second");
+    assertThat(window.app().documents().preferencesProperty().get().recent()).containsExactly(file);
+  }
+
+  @Test
+  void closingWithUnsavedChangesAsksFirst(FxRobot robot) throws TimeoutException {
+    rename(robot, "Precious");
+    robot.interact(
+        () -> Event.fireEvent(stage, new WindowEvent(stage, WindowEvent.WINDOW_CLOSE_REQUEST)));
+    assertThat(stage.isShowing()).isTrue();
+    robot.clickOn("#unsaved-keep");
+    assertThat(robot.lookup("#unsaved").tryQuery()).isEmpty();
+    press(robot, KeyCode.CONTROL, KeyCode.N);
+    assertThat(window.workspace().song().title()).isEqualTo("Precious");
+    robot.clickOn("#unsaved-drop");
+    until(() -> window.workspace().song().title().equals("Untitled"));
+  }
+
+  @Test
+  void saveInTheQuestionSavesAndGoesOn(FxRobot robot) throws TimeoutException {
+    Path file = folder.resolve("asked.phalanx.json");
+    rename(robot, "Asked");
+    robot.interact(() -> window.app().documents().save(file, () -> {}));
+    until(() -> !window.workspace().unsaved().get());
+    rename(robot, "Asked twice");
+    press(robot, KeyCode.CONTROL, KeyCode.N);
+    robot.clickOn("#unsaved-save");
+    until(() -> window.workspace().song().title().equals("Untitled"));
+    assertThat(SongFiles.open(file).song().orElseThrow().title()).isEqualTo("Asked twice");
+  }
+
+  @Test
+  void aDamagedFileIsRefusedAndTheOpenSongStays(FxRobot robot) throws Exception {
+    rename(robot, "Mine");
+    Path bad = Files.writeString(folder.resolve("bad.phalanx.json"), "{\n  \"format\": 7\n}");
+    robot.interact(() -> window.app().documents().open(bad));
+    until(() -> !window.workspace().problems().isEmpty());
+    assertThat(text(robot, "#problems"))
+        .startsWith("bad.phalanx.json:2:13: expected “phalanx-song”");
+    assertThat(window.workspace().song().title()).isEqualTo("Mine");
+    robot.clickOn("#problems-away");
+    assertThat(robot.lookup("#problems").query().isVisible()).isFalse();
+  }
+
+  @Test
+  void anEmptyFileSaysSo(FxRobot robot) throws Exception {
+    Path empty = Files.writeString(folder.resolve("empty.phalanx.json"), "");
+    robot.interact(() -> window.app().documents().open(empty));
+    until(() -> !window.workspace().problems().isEmpty());
+    assertThat(text(robot, "#problems")).startsWith("empty.phalanx.json:1:1: expected");
+  }
+
+  @Test
+  void aFileDroppedOnTheWindowIsOpened(FxRobot robot) throws TimeoutException {
+    Dragboard board = Mockito.mock(Dragboard.class);
+    Mockito.when(board.hasFiles()).thenReturn(true);
+    Mockito.when(board.getFiles()).thenReturn(List.of(Demo.FILE.toFile()));
+    Node bench = stage.getScene().getRoot();
+    robot.interact(
+        () -> {
+          Point2D at = new Point2D(400, 400);
+          PickResult pick = new PickResult(bench, at.getX(), at.getY());
+          Event.fireEvent(
+              bench,
+              new DragEvent(
+                  DragEvent.DRAG_DROPPED,
+                  board,
+                  400,
+                  400,
+                  400,
+                  400,
+                  TransferMode.COPY,
+                  bench,
+                  bench,
+                  pick));
+        });
+    until(() -> window.workspace().song().title().equals("Harbour Lamp"));
+  }
+
+  @Test
+  void preferencesOutlastTheProgram(FxRobot robot) throws Exception {
+    robot.interact(() -> window.workspace().namingProperty().set(NoteNaming.SOLFEGE));
+    robot.interact(() -> window.app().documents().open(Demo.FILE));
+    until(() -> window.workspace().song().title().equals("Harbour Lamp"));
+    PlayerFolder again = new PlayerFolder(folder);
+    until(() -> Preferences.read(again).recent().size() == 1);
+    assertThat(Preferences.read(again).naming()).isEqualTo(NoteNaming.SOLFEGE);
+    assertThat(Preferences.read(again).recent().get(0)).hasFileName("harbour-lamp.cho");
+  }
+}

@@ -1,0 +1,82 @@
+package phalanx.desktop;
+
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.function.BooleanSupplier;
+import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.testfx.api.FxRobot;
+import org.testfx.util.WaitForAsyncUtils;
+import phalanx.arrangement.Arrangement;
+import phalanx.desktop.files.PlayerFolder;
+import phalanx.desktop.model.Workspace;
+
+/** The window as tests drive it. */
+final class OpenWindow {
+
+  private final PhalanxApp app = new PhalanxApp();
+
+  void show(Stage stage, Optional<Path> song, PlayerFolder folder) {
+    app.show(stage, song, folder);
+  }
+
+  PhalanxApp app() {
+    return app;
+  }
+
+  Workspace workspace() {
+    return app.workspace();
+  }
+
+  Arrangement arrangement() {
+    return workspace().arrangementProperty().get();
+  }
+
+  static void until(BooleanSupplier reached) throws TimeoutException {
+    WaitForAsyncUtils.waitFor(30, TimeUnit.SECONDS, reached::getAsBoolean);
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  /** Until a plan of the song that is open now is there. */
+  void untilPlanned() throws TimeoutException {
+    until(() -> arrangement() != null && arrangement().song().equals(workspace().song()));
+  }
+
+  static String text(FxRobot robot, String id) {
+    return robot.lookup(id).queryAs(Labeled.class).getText();
+  }
+
+  static boolean shows(FxRobot robot, String id) {
+    return robot.lookup(id).tryQueryAs(Label.class).filter(Label::isVisible).isPresent();
+  }
+
+  /** The open song as a line of chart, section by section. */
+  String chart() {
+    StringBuilder line = new StringBuilder();
+    workspace()
+        .song()
+        .sections()
+        .forEach(
+            s -> {
+              s.bars()
+                  .forEach(
+                      b -> {
+                        workspace().song().chart().changes(b).stream()
+                            .map(c -> c.harmony().label())
+                            .forEach(l -> line.append(l).append(' '));
+                        line.append("| ");
+                      });
+              line.append("/ ");
+            });
+    return line.toString().strip();
+  }
+
+  static void press(FxRobot robot, KeyCode... keys) {
+    robot.push(keys);
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+}
