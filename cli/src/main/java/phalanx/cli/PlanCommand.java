@@ -52,7 +52,9 @@ final class PlanCommand implements Callable<Integer> {
           "four",
           HandSchool.THUMB_AND_FOUR,
           "line",
-          HandSchool.LINE_PLAYING);
+          HandSchool.LINE_PLAYING,
+          "pami",
+          HandSchool.LINE_FROM_THUMB);
 
   @Spec private CommandSpec spec;
 
@@ -68,8 +70,8 @@ final class PlanCommand implements Callable<Integer> {
 
   @Option(
       names = "--school",
-      paramLabel = "two|three|four|line",
-      description = "thumb and how many fingers, or line playing")
+      paramLabel = "two|three|four|line|pami",
+      description = "thumb and how many fingers, or lines by i m, or by p a m i")
   private String school;
 
   @Option(names = "--pattern", paramLabel = "NAME", description = "picking pattern")

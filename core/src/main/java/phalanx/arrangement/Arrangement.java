@@ -13,6 +13,7 @@ import phalanx.song.Timeline;
  * @param timeline its bars with the repeats unrolled
  * @param slots its chords with their shapes, in playing order
  * @param notes everything that sounds, by time and then from low to high string
+ * @param gestures hits, brushes and rolls by time
  * @param holds what each fretting finger holds, by time
  * @param plan the plan the shapes come from; slot i here is slot i there
  */
@@ -21,18 +22,25 @@ public record Arrangement(
     Timeline timeline,
     List<Slot> slots,
     List<Note> notes,
+    List<Gesture> gestures,
     List<Hold> holds,
     ShapePlan plan) {
 
   public Arrangement {
     slots = List.copyOf(slots);
     notes = List.copyOf(notes);
+    gestures = List.copyOf(gestures);
     holds = List.copyOf(holds);
   }
 
   /** The notes struck from one tick up to, not including, another. */
   public List<Note> notesFrom(int from, int to) {
     return between(notes, Note::tick, from, to);
+  }
+
+  /** The gestures made from one tick up to, not including, another. */
+  public List<Gesture> gesturesFrom(int from, int to) {
+    return between(gestures, Gesture::tick, from, to);
   }
 
   /** The slots that begin from one tick up to, not including, another. */

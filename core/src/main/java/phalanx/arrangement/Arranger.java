@@ -1,7 +1,6 @@
 package phalanx.arrangement;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,15 +20,11 @@ import phalanx.fretting.Shape;
 import phalanx.fretting.ShapePlan;
 import phalanx.fretting.ShapeQuery;
 import phalanx.fretting.ShapeSearch;
-import phalanx.picking.Pattern;
 import phalanx.song.Harmony;
 import phalanx.song.Song;
-import phalanx.song.Swing;
 import phalanx.song.Timeline;
 import phalanx.song.Timeline.PlayedSlot;
 import phalanx.theory.Chord;
-import phalanx.theory.Meter;
-import phalanx.theory.Ticks;
 
 /**
  * Plans both hands: finds the shapes of every chord, chooses among them along the whole song, lays
@@ -79,11 +74,10 @@ public final class Arranger {
     Timeline timeline = Timeline.of(song);
     ChangeCosts costs = changesFor(song);
     int limit = timeline.slots().size() > ENDLESS ? FEWER_CANDIDATES : CANDIDATES;
-    Map<Meter, Double> hurry = new HashMap<>();
+    PatternBook book = new PatternBook(song);
     List<PlanSlot> planned = new ArrayList<>();
     for (PlayedSlot slot : timeline.slots()) {
-      Meter meter = timeline.barOf(slot).meter();
-      double millis = hurry.computeIfAbsent(meter, m -> changeMillis(song, m));
+      double millis = book.changeMillis(timeline.barOf(slot), slot);
       planned.add(planSlot(song, slot, millis, limit, costs.reach()));
     }
     PlanProblem problem = new PlanProblem(planned, costs, false);
@@ -95,8 +89,15 @@ public final class Arranger {
     for (int i = 0; i < timeline.slots().size(); i++) {
       slots.add(slot(song, timeline.slots().get(i), plan.chosen(i).shape(), costs.reach()));
     }
-    Picking picking = Picking.of(song, timeline, slots);
-    return new Arrangement(song, timeline, picking.slots(), picking.notes(), Holds.of(slots), plan);
+    Sounding sounding = Picking.of(song, timeline, slots, book, costs.reach());
+    return new Arrangement(
+        song,
+        timeline,
+        sounding.slots(),
+        sounding.notes(),
+        sounding.gestures(),
+        Holds.of(sounding.slots(), sounding.added()),
+        plan);
   }
 
   private ChangeCosts changesFor(Song song) {
@@ -111,23 +112,6 @@ public final class Arranger {
       known.clear();
     }
     return now;
-  }
-
-  /** The time a change may take, ms: that between the closest two strokes of the pattern. */
-  private static double changeMillis(Song song, Meter meter) {
-    Pattern pattern = pattern(song, meter);
-    Swing swing = meter.isCompound() ? Swing.STRAIGHT : song.feel().swing();
-    long closest = pattern.lengthTicks();
-    for (int i = 1; i < pattern.steps().size(); i++) {
-      long from = swing.played(pattern.steps().get(i - 1).tick());
-      closest = Math.min(closest, swing.played(pattern.steps().get(i).tick()) - from);
-    }
-    return Ticks.millis(closest, song.tempo());
-  }
-
-  /** The song's pattern for a metre. */
-  public static Pattern pattern(Song song, Meter meter) {
-    return song.pattern().in(meter);
   }
 
   /** The question the planner asks for a chord of a song. */

@@ -17,12 +17,18 @@ final class Holds {
 
   private Holds() {}
 
-  static List<Hold> of(List<Slot> slots) {
+  /**
+   * What each finger holds.
+   *
+   * @param added notes for which a finger comes down beside the shape
+   */
+  static List<Hold> of(List<Slot> slots, List<Note> added) {
     Holds holds = new Holds();
     for (Slot slot : slots) {
       holds.enter(slot);
     }
     holds.done.addAll(holds.open.values());
+    added.forEach(holds::add);
     holds.done.sort(Comparator.comparingInt(Hold::fromTick).thenComparing(Hold::finger));
     return holds.done;
   }
@@ -33,16 +39,42 @@ final class Holds {
       Hold before = open.remove(finger);
       Grip now = grips.get(finger);
       if (now != null && before != null && stays(before, now)) {
-        open.put(finger, hold(finger, now, before.fromTick(), slot.endTick()));
+        open.put(finger, hold(finger, now, before.fromTick(), slot.toTick()));
         continue;
       }
       if (before != null) {
         done.add(now != null && slides(before, now) ? guiding(before) : before);
       }
       if (now != null) {
-        open.put(finger, hold(finger, now, slot.played().tick(), slot.endTick()));
+        open.put(finger, hold(finger, now, slot.fromTick(), slot.toTick()));
       }
     }
+  }
+
+  /** A finger that holds something else meanwhile leaves it and comes back. */
+  private void add(Note note) {
+    if (note.fretFinger().isEmpty()) {
+      return;
+    }
+    int from = note.tick();
+    int to = note.tick() + note.lengthTicks();
+    Finger finger = note.fretFinger().get();
+    for (Hold h : List.copyOf(done)) {
+      if (h.finger() == finger && h.fromTick() < to && h.toTick() > from) {
+        done.remove(h);
+        if (h.fromTick() < from) {
+          done.add(during(h, h.fromTick(), from, false));
+        }
+        if (h.toTick() > to) {
+          done.add(during(h, to, h.toTick(), h.guides()));
+        }
+      }
+    }
+    done.add(new Hold(finger, note.fret(), note.string(), note.string(), from, to, false));
+  }
+
+  private static Hold during(Hold h, int from, int to, boolean guides) {
+    return new Hold(h.finger(), h.fret(), h.lowString(), h.highString(), from, to, guides);
   }
 
   private static Hold hold(Finger finger, Grip grip, int from, int to) {
@@ -62,7 +94,6 @@ final class Holds {
   }
 
   private static Hold guiding(Hold h) {
-    return new Hold(
-        h.finger(), h.fret(), h.lowString(), h.highString(), h.fromTick(), h.toTick(), true);
+    return during(h, h.fromTick(), h.toTick(), true);
   }
 }

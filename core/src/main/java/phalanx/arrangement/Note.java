@@ -2,13 +2,14 @@ package phalanx.arrangement;
 
 import java.util.Optional;
 import phalanx.instrument.Finger;
+import phalanx.picking.Force;
 import phalanx.picking.PickFinger;
 import phalanx.song.NoteRef;
 
 /**
  * One sounding note.
  *
- * @param tick when it is struck, from the start of the song
+ * @param tick when it is struck as written, from the start of the song
  * @param lengthTicks how long it rings
  * @param string 0 for ⑥ to 5 for ①
  * @param fret from the capo, 0 open
@@ -17,6 +18,9 @@ import phalanx.song.NoteRef;
  * @param fretFinger the finger that holds it; empty for an open string
  * @param part what it does in the texture
  * @param ref where its stroke is written
+ * @param manner how it is struck
+ * @param force how strongly
+ * @param delayTicks how much later than its tick it sounds, in a roll or a brush
  */
 public record Note(
     int tick,
@@ -27,12 +31,22 @@ public record Note(
     PickFinger pick,
     Optional<Finger> fretFinger,
     Part part,
-    NoteRef ref) {
+    NoteRef ref,
+    Manner manner,
+    Force force,
+    int delayTicks) {
 
   /** The voice a note belongs to. */
   public enum Part {
     BASS,
     INNER,
     TUNE
+  }
+
+  /** How a note is struck. */
+  public enum Manner {
+    PLUCKED,
+    ROLLED,
+    BRUSHED
   }
 }

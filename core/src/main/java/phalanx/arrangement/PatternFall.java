@@ -8,10 +8,12 @@ import java.util.Optional;
 import phalanx.fretting.Shape;
 import phalanx.picking.PickFinger;
 import phalanx.picking.Role;
+import phalanx.picking.WrittenPattern;
 import phalanx.song.Bar;
 import phalanx.song.Chart;
 import phalanx.song.ChordChange;
 import phalanx.song.Harmony;
+import phalanx.song.Patterns;
 import phalanx.song.Pins;
 import phalanx.song.Section;
 import phalanx.song.SlotRef;
@@ -26,13 +28,20 @@ import phalanx.theory.Ticks;
  * @param shape the shape it is held with
  * @param lengthTicks length of the pattern
  * @param notes what is struck
+ * @param gestures hits, brushes and rolls
  * @param remarks where the pattern had to be bent
  */
 public record PatternFall(
-    Harmony harmony, Shape shape, int lengthTicks, List<Note> notes, List<String> remarks) {
+    Harmony harmony,
+    Shape shape,
+    int lengthTicks,
+    List<Note> notes,
+    List<Gesture> gestures,
+    List<String> remarks) {
 
   public PatternFall {
     notes = List.copyOf(notes);
+    gestures = List.copyOf(gestures);
     remarks = List.copyOf(remarks);
   }
 
@@ -40,11 +49,12 @@ public record PatternFall(
   public record Work(int strokes, double quickestMillis) {}
 
   /**
-   * The pattern on the chord of a slot and on the chords that follow, each once.
+   * A pattern on the chord of a slot and on the chords that follow, each once.
    *
    * @param limit how many at most
    */
-  public static List<PatternFall> of(Arranger arranger, Arrangement a, int slot, int limit) {
+  public static List<PatternFall> of(
+      Arranger arranger, Arrangement a, WrittenPattern pattern, int slot, int limit) {
     List<PatternFall> falls = new ArrayList<>();
     int n = a.slots().size();
     for (int i = 0; i < n && falls.size() < limit; i++) {
@@ -52,24 +62,37 @@ public record PatternFall(
       Harmony harmony = at.played().harmony();
       boolean seen = falls.stream().anyMatch(f -> f.harmony().equals(harmony));
       if (!seen && harmony instanceof Harmony.Sounding && at.shape().isPresent()) {
-        falls.add(on(arranger, a.song(), harmony, at.shape().get()));
+        falls.add(on(arranger, a.song(), pattern, harmony, at.shape().get()));
       }
     }
     return falls;
   }
 
-  private static PatternFall on(Arranger arranger, Song song, Harmony harmony, Shape shape) {
-    int length = Arranger.pattern(song, song.meter()).lengthTicks();
+  private static PatternFall on(
+      Arranger arranger, Song song, WrittenPattern pattern, Harmony harmony, Shape shape) {
     List<Bar> bars = new ArrayList<>();
     Pins pins = Pins.NONE;
-    for (int bar = 1; (bar - 1) * song.meter().barTicks() < length; bar++) {
+    for (int bar = 1; bar <= pattern.bars(); bar++) {
       bars.add(Bar.of(bar, List.of(new ChordChange(0, harmony))));
       pins = pins.with(new SlotRef(bar, 0), shape);
     }
     Chart held = new Chart(List.of(Section.of(bars.size() + 1, "", bars)));
-    Song alone = song.withChart(held).withPins(pins).withFeel(song.feel().withPickup(0));
+    WrittenPattern round =
+        new WrittenPattern(pattern.title(), "", pattern.meter(), pattern.pattern());
+    Song alone =
+        song.withChart(held)
+            .withPins(pins)
+            .withPatterns(Patterns.of(round))
+            .withFeel(song.feel().withMeter(pattern.meter()).withPickup(0));
     Arrangement fall = arranger.arrange(alone);
-    return new PatternFall(harmony, shape, length, fall.notes(), fall.slots().get(0).remarks());
+    List<String> remarks = fall.slots().stream().flatMap(s -> s.remarks().stream()).toList();
+    return new PatternFall(
+        harmony,
+        shape,
+        pattern.pattern().lengthTicks(),
+        fall.notes(),
+        fall.gestures(),
+        remarks.stream().distinct().toList());
   }
 
   /**

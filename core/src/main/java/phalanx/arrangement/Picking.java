@@ -1,150 +1,123 @@
 package phalanx.arrangement;
 
-import static java.util.stream.Collectors.toSet;
-
 import java.util.ArrayList;
-import java.util.Collections;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
-import phalanx.fretting.Shape;
-import phalanx.instrument.StringSign;
+import phalanx.arrangement.PlacedSteps.Placed;
+import phalanx.arrangement.SlotLaying.Laid;
+import phalanx.arrangement.SlotLaying.Plucked;
+import phalanx.fretting.Reach;
 import phalanx.instrument.Tuning;
 import phalanx.picking.FingerAssignment;
-import phalanx.picking.Pattern;
+import phalanx.picking.Fingered;
 import phalanx.picking.PickFinger;
-import phalanx.picking.Role;
+import phalanx.picking.Roll;
 import phalanx.picking.Strike;
 import phalanx.picking.StringRoles;
-import phalanx.song.Feel;
+import phalanx.picking.ThumbRoute;
 import phalanx.song.Harmony;
-import phalanx.song.NoteRef;
 import phalanx.song.Song;
 import phalanx.song.Timeline;
-import phalanx.song.Timeline.PlayedBar;
-import phalanx.theory.Meter;
 
-/** Lays a pattern on the shapes of a song and fingers it. Private to one arrangement. */
+/** Lays patterns on the shapes of a song and fingers them. Private to one arrangement. */
 final class Picking {
 
   private final Song song;
   private final Timeline timeline;
-  private final int[] places;
-  private final Map<Meter, Pattern> patterns = new HashMap<>();
-  private final List<Slot> slots = new ArrayList<>();
-  private final List<Stroke> strokes = new ArrayList<>();
+  private final List<Slot> slots;
+  private final PlacedSteps placed;
+  private final WalkingBass walking;
+  private final Map<Integer, SlotLaying> layings = new HashMap<>();
+  private final List<Laid> laid = new ArrayList<>();
   private final List<Strike> strikes = new ArrayList<>();
 
-  /** Where each strike is written; with swing it is played elsewhere. */
-  private final List<Integer> ticks = new ArrayList<>();
-
-  /** One string struck in one slot. */
-  private record Stroke(int tick, int string, Role role, int slot, NoteRef ref) {}
-
-  private Picking(Song song, Timeline timeline) {
+  private Picking(Song song, Timeline timeline, List<Slot> slots, PlacedSteps placed, Reach reach) {
     this.song = song;
     this.timeline = timeline;
-    places = placesInSections(timeline.bars());
+    this.placed = placed;
+    this.slots = heldInTime(slots, placed.early());
+    walking = new WalkingBass(reach, song.key());
   }
 
-  static Picking of(Song song, Timeline timeline, List<Slot> slots) {
-    Picking picking = new Picking(song, timeline);
-    for (Slot slot : slots) {
-      picking.layOn(slot);
+  /** Lays everything a song plays on the shapes of its slots. */
+  static Sounding of(
+      Song song, Timeline timeline, List<Slot> slots, PatternBook book, Reach reach) {
+    PlacedSteps placed = PlacedSteps.of(song, timeline, book);
+    Picking picking = new Picking(song, timeline, slots, placed, reach);
+    Map<Integer, Placed> last = picking.lastThumbStrokes();
+    for (Placed step : placed.steps()) {
+      picking.lay(step, step == last.get(step.slot()));
     }
-    return picking;
+    List<Fingered> fingers = FingerAssignment.assign(picking.strikes, song.school(), song.tempo());
+    picking.remarkOn(fingers);
+    List<Slot> remarked = picking.remarked();
+    return new Sounding(song, remarked, picking.laid, fingers);
   }
 
-  /** The slots, with remarks where the pattern had to be bent. */
-  List<Slot> slots() {
-    return slots;
+  private static List<Slot> heldInTime(List<Slot> slots, int[] early) {
+    List<Slot> held = new ArrayList<>();
+    for (int i = 0; i < slots.size(); i++) {
+      Slot slot = slots.get(i);
+      int next = i + 1 < slots.size() ? early[i + 1] : 0;
+      held.add(
+          early[i] == 0 && next == 0
+              ? slot
+              : slot.held(slot.played().tick() - early[i], slot.endTick() - next));
+    }
+    return held;
   }
 
-  private void layOn(Slot slot) {
-    int index = slots.size();
-    if (slot.shape().isEmpty() || !(slot.played().harmony() instanceof Harmony.Sounding sounding)) {
-      slots.add(slot);
+  /** In a walking bass the last stroke over each chord, if the thumb was on it before. */
+  private Map<Integer, Placed> lastThumbStrokes() {
+    Map<Integer, Placed> last = new HashMap<>();
+    if (song.thumb() != ThumbRoute.WALKING) {
+      return last;
+    }
+    Map<Integer, Integer> strokes = new HashMap<>();
+    for (Placed step : placed.steps()) {
+      if (step.step().plucks().anyMatch(p -> p.role().isThumb())) {
+        strokes.merge(step.slot(), 1, Integer::sum);
+        last.put(step.slot(), step);
+      }
+    }
+    last.keySet().removeIf(slot -> strokes.get(slot) < 2);
+    return last;
+  }
+
+  private Optional<SlotLaying> laying(int slot) {
+    Slot at = slots.get(slot);
+    if (at.shape().isEmpty() || !(at.played().harmony() instanceof Harmony.Sounding sounding)) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        layings.computeIfAbsent(
+            slot,
+            s -> {
+              StringRoles roles = StringRoles.on(at.shape().get(), sounding.chord(), song.guitar());
+              return new SlotLaying(song, at, roles, roles.route(song.thumb(), pedal()));
+            }));
+  }
+
+  private void lay(Placed step, boolean walks) {
+    Optional<SlotLaying> laying = laying(step.slot());
+    if (laying.isEmpty()) {
       return;
     }
-    StringRoles roles = StringRoles.on(slot.shape().get(), sounding.chord(), song.guitar());
-    List<String> remarks = new ArrayList<>(slot.remarks());
-    remarks.addAll(roles.remarks());
-    StringRoles.Route route = roles.route(song.thumb(), pedal());
-    remarks.addAll(route.remarks());
-    PlayedBar bar = timeline.barOf(slot.played());
-    Pattern pattern =
-        patterns.computeIfAbsent(bar.meter(), m -> Arranger.pattern(song, bar.meter()));
-    int from = bar.inMetre(slot.played().tick());
-    int barStart = slot.played().tick() - from;
-    int bars = Math.max(1, pattern.lengthTicks() / bar.meter().barTicks());
-    int place = places[bar.number() - timeline.bars().get(0).number()];
-    int ahead = place % bars * bar.meter().barTicks();
-    int turn = 0;
-    int until = from + slot.played().lengthTicks();
-    for (Pattern.Step step : pattern.between(from, until, ahead)) {
-      List<Integer> thumb = new ArrayList<>();
-      List<Integer> fingers = new ArrayList<>();
-      for (Role role : step.roles()) {
-        // A new chord starts on its own bass, whatever the thumb's turn in the bar would be.
-        Optional<Integer> usual =
-            role.isThumb() && !route.strings().isEmpty()
-                ? Optional.of(route.strings().get(turn++ % route.strings().size()))
-                : roles.string(role);
-        NoteRef ref = new NoteRef(bar.written(), step.tick() - bar.metreTick(), role);
-        Set<Integer> taken = Stream.of(thumb, fingers).flatMap(List::stream).collect(toSet());
-        int lowest = role.isThumb() ? 0 : thumb.stream().mapToInt(t -> t + 1).max().orElse(0);
-        string(usual, slot.shape().get(), ref, lowest, remarks)
-            .filter(s -> !taken.contains(s))
-            .ifPresent(
-                s -> {
-                  (role.isThumb() ? thumb : fingers).add(s);
-                  strokes.add(new Stroke(barStart + step.tick(), s, role, index, ref));
-                });
-      }
-      leaveOutWhatNoFingerIsFor(fingers, remarks);
-      int played = bar.played(barStart + step.tick(), song.feel().swing());
-      strikes.add(new Strike(played, thumb, fingers));
-      ticks.add(barStart + step.tick());
-    }
-    slots.add(slot.withRemarks(remarks));
+    Laid on = laying.get().lay(step, walks ? walkFrom(step.slot()) : Optional.empty());
+    laid.add(on);
+    strikes.add(strike(on));
   }
 
-  /**
-   * Where each bar is among those of its section as played, from 0: longer patterns go on from
-   * there. A pick-up is not counted, because patterns begin with the first whole bar.
-   */
-  private static int[] placesInSections(List<PlayedBar> bars) {
-    int[] places = new int[bars.size()];
-    for (int b = 1; b < places.length; b++) {
-      PlayedBar before = bars.get(b - 1);
-      boolean goesOn = before.section() == bars.get(b).section() && before.metreTick() == 0;
-      places[b] = goesOn ? places[b - 1] + 1 : 0;
-    }
-    return places;
-  }
-
-  /** A block of more strings than the school has fingers loses its lowest. */
-  private void leaveOutWhatNoFingerIsFor(List<Integer> fingers, List<String> remarks) {
-    int most = song.school().fingers().size();
-    Collections.sort(fingers);
-    while (fingers.size() > most) {
-      int left = fingers.remove(0);
-      // The strokes of this step are the last ones.
-      int at = strokes.size() - 1;
-      while (strokes.get(at).string() != left || strokes.get(at).role().isThumb()) {
-        at--;
-      }
-      strokes.remove(at);
-      String words = StringSign.of(left) + " is left out of a block: no finger is left for it";
-      if (!remarks.contains(words)) {
-        remarks.add(words);
-      }
-    }
+  private Optional<SlotLaying.WalkingStep> walkFrom(int slot) {
+    Optional<Integer> here = laying(slot).flatMap(SlotLaying::root);
+    Optional<Integer> next =
+        slot + 1 < slots.size() ? laying(slot + 1).flatMap(SlotLaying::root) : Optional.empty();
+    return next.filter(n -> !here.equals(next))
+        .map(root -> (shape, below) -> walking.into(root, shape, below));
   }
 
   /** The lowest open bass string that sounds the key's tonic, counted from the capo. */
@@ -159,76 +132,50 @@ final class Picking {
                     .findFirst());
   }
 
-  /** The usual string of a stroke, or the one the player pinned for this stroke where it sounds. */
-  private Optional<Integer> string(
-      Optional<Integer> usual, Shape shape, NoteRef ref, int lowest, List<String> remarks) {
-    Optional<Integer> pinned = song.pins().string(ref);
-    if (pinned.isPresent() && shape.sounds(pinned.get()) && pinned.get() >= lowest) {
-      return pinned;
+  private Strike strike(Laid on) {
+    Optional<Integer> thumb =
+        on.plucks().stream().filter(Plucked::byThumb).map(Plucked::string).findFirst();
+    Map<Integer, PickFinger> wanted = new HashMap<>();
+    List<Integer> strings = new ArrayList<>();
+    for (Plucked p : on.plucks()) {
+      if (!p.byThumb()) {
+        strings.add(p.string());
+        p.pluck().finger().ifPresent(f -> wanted.put(p.string(), f));
+      }
     }
-    pinned.ifPresent(
-        s ->
-            remarks.add(
-                StringSign.of(s)
-                    + (shape.sounds(s)
-                        ? " is pinned for a finger here and lies under the thumb"
-                        : " is pinned for a stroke here and does not sound")));
-    return usual;
+    Set<PickFinger> gesture = new java.util.HashSet<>();
+    on.brush().ifPresent(b -> gesture.addAll(b.touch().fingers()));
+    on.hit().ifPresent(h -> gesture.addAll(h.hit().fingers()));
+    int tick = on.placed().bar().played(on.placed().tick(), song.feel().swing());
+    return new Strike(tick, thumb, strings, wanted, gesture, delays(on));
   }
 
-  /** Everything that sounds, by time and then from low to high string. */
-  List<Note> notes() {
-    List<List<PickFinger>> fingers =
-        FingerAssignment.assign(strikes, song.school(), song.tempo())
-            .or(() -> FingerAssignment.assign(strikes, song.school(), Feel.SLOWEST))
-            .orElseThrow();
-    List<Note> notes = new ArrayList<>();
-    Stroke[] next = new Stroke[Tuning.STRINGS];
-    for (int i = strokes.size() - 1; i >= 0; i--) {
-      Stroke stroke = strokes.get(i);
-      notes.add(note(stroke, finger(stroke, fingers), ringsUntil(stroke, next[stroke.string()])));
-      next[stroke.string()] = stroke;
+  /** How much later than the first each string of a roll comes. */
+  static Map<Integer, Integer> delays(Laid on) {
+    Map<Integer, Integer> delays = new HashMap<>();
+    Optional<Roll> roll = on.placed().step().roll();
+    int count = on.plucks().size();
+    for (int k = 0; roll.isPresent() && k < count; k++) {
+      int place = roll.get().towardsTreble() ? k : count - 1 - k;
+      delays.put(on.plucks().get(k).string(), place * roll.get().stepTicks());
     }
-    notes.sort(Comparator.comparingInt(Note::tick).thenComparingInt(Note::string));
-    return notes;
+    return delays;
   }
 
-  private PickFinger finger(Stroke stroke, List<List<PickFinger>> fingers) {
-    if (stroke.role().isThumb()) {
-      return PickFinger.P;
+  private void remarkOn(List<Fingered> fingers) {
+    for (int i = 0; i < laid.size(); i++) {
+      SlotLaying laying = laying(laid.get(i).placed().slot()).orElseThrow();
+      LeftOut.remarks(strikes.get(i), fingers.get(i), song.school()).forEach(laying.remarks()::add);
     }
-    int strike = strikeAt(stroke.tick());
-    return fingers.get(strike).get(strikes.get(strike).strings().indexOf(stroke.string()));
   }
 
-  /** A note rings until its string is struck again or its chord ends. */
-  private int ringsUntil(Stroke stroke, Stroke next) {
-    return next != null && next.slot() == stroke.slot()
-        ? next.tick()
-        : slots.get(stroke.slot()).endTick();
-  }
-
-  private int strikeAt(int tick) {
-    return Collections.binarySearch(ticks, tick);
-  }
-
-  private Note note(Stroke stroke, PickFinger pick, int until) {
-    Slot slot = slots.get(stroke.slot());
-    Shape shape = slot.shape().orElseThrow();
-    int fret = shape.fret(stroke.string()).orElse(0);
-    Note.Part part =
-        stroke.role().isThumb()
-            ? Note.Part.BASS
-            : stroke.role() == Role.TUNE ? Note.Part.TUNE : Note.Part.INNER;
-    return new Note(
-        stroke.tick(),
-        until - stroke.tick(),
-        stroke.string(),
-        fret,
-        song.guitar().midi(stroke.string(), fret),
-        pick,
-        shape.finger(stroke.string()),
-        part,
-        stroke.ref());
+  private List<Slot> remarked() {
+    List<Slot> all = new ArrayList<>();
+    for (int s = 0; s < slots.size(); s++) {
+      Slot slot = slots.get(s);
+      // A chord that no step falls on is looked at as well: its shape may have no second bass.
+      all.add(laying(s).map(l -> slot.withRemarks(List.copyOf(l.remarks()))).orElse(slot));
+    }
+    return all;
   }
 }

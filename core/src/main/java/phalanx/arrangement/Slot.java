@@ -13,25 +13,44 @@ import phalanx.song.Timeline;
  * @param pinned whether the player chose the shape
  * @param remarks what the player should know about it, in sentences
  * @param waysOut what would help where no shape can be held
+ * @param fromTick when the hand is on it: its place, or earlier where a pattern brings it early
+ * @param toTick when the hand leaves it
  */
 public record Slot(
     Timeline.PlayedSlot played,
     Optional<Shape> shape,
     boolean pinned,
     List<String> remarks,
-    List<WayOut> waysOut) {
+    List<WayOut> waysOut,
+    int fromTick,
+    int toTick) {
 
   public Slot {
     remarks = List.copyOf(remarks);
     waysOut = List.copyOf(waysOut);
   }
 
-  /** The same slot with these remarks. */
-  Slot withRemarks(List<String> other) {
-    return new Slot(played, shape, pinned, other, waysOut);
+  /** A chord that begins and ends where it is written. */
+  Slot(
+      Timeline.PlayedSlot played,
+      Optional<Shape> shape,
+      boolean pinned,
+      List<String> remarks,
+      List<WayOut> waysOut) {
+    this(played, shape, pinned, remarks, waysOut, played.tick(), played.endTick());
   }
 
-  /** When it ends, in ticks from the start of the song. */
+  /** The same slot with these remarks. */
+  Slot withRemarks(List<String> other) {
+    return new Slot(played, shape, pinned, other, waysOut, fromTick, toTick);
+  }
+
+  /** The same slot held at another time. */
+  Slot held(int from, int to) {
+    return new Slot(played, shape, pinned, remarks, waysOut, from, to);
+  }
+
+  /** When its place in the song ends, in ticks from the start. */
   public int endTick() {
     return played.endTick();
   }

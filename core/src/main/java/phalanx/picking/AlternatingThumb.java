@@ -47,12 +47,14 @@ public enum AlternatingThumb implements PickingStyle {
     int answer = 0;
     for (int beat = 0; beat * beatTicks < barTicks; beat++) {
       int start = beat * beatTicks;
-      Role thumb = beat % 2 == 0 ? Role.ROOT : Role.ALTERNATE;
       boolean pinch = this == PINCH_AND_BETWEEN && beat == 0;
-      steps.add(new Pattern.Step(start, pinch ? List.of(thumb, Role.TUNE) : List.of(thumb)));
+      steps.add(
+          pinch
+              ? Pattern.Step.of(start, Role.THUMB, Role.TUNE)
+              : Pattern.Step.of(start, Role.THUMB));
       for (int part = 1; this != THUMB_ALONE && part < parts; part++) {
         Role finger = BETWEEN.get(answer++ % BETWEEN.size());
-        steps.add(new Pattern.Step(start + part * beatTicks / parts, List.of(finger)));
+        steps.add(Pattern.Step.of(start + part * beatTicks / parts, finger));
       }
     }
     return new Pattern(title, barTicks, steps);

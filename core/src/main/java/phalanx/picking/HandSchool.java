@@ -19,10 +19,23 @@ public enum HandSchool {
       new double[] {2, 3, 4, 5},
       0.1),
   /** Single notes by strict alternation of i and m on any string; a helps in blocks. */
-  LINE_PLAYING("line playing", List.of(PickFinger.I, PickFinger.M, PickFinger.A), new double[0], 4);
+  LINE_PLAYING("line playing", List.of(PickFinger.I, PickFinger.M, PickFinger.A), new double[0], 4),
+  /**
+   * Single notes by the order p a m i over and over, on any string. It starts with the thumb, so
+   * that the hand arrives closed for a brush.
+   */
+  LINE_FROM_THUMB(
+      "line p a m i", List.of(PickFinger.I, PickFinger.M, PickFinger.A), new double[0], 4);
 
-  /** In a line the ring finger is for blocks only. */
+  /** In a line of two fingers the ring finger is for blocks only. */
   private static final double RING_IN_A_LINE = 3;
+
+  /** The order in which a line is played from the thumb. */
+  private static final List<PickFinger> ORDER =
+      List.of(PickFinger.P, PickFinger.A, PickFinger.M, PickFinger.I);
+
+  /** Cost of a note out of that order. */
+  private static final double OUT_OF_ORDER = 4;
 
   private final String words;
   private final List<PickFinger> fingers;
@@ -36,13 +49,6 @@ public enum HandSchool {
     this.repeat = repeat;
   }
 
-  /**
-   * Cost of the same finger twice in a row, however slow: dear where fingers alternate strictly.
-   */
-  double repeat() {
-    return repeat;
-  }
-
   /** What players call it. */
   public String words() {
     return words;
@@ -53,19 +59,50 @@ public enum HandSchool {
     return fingers;
   }
 
-  /**
-   * How far a string (0 for ⑥ to 5 for ①) is from a finger's home, in strings. A finger that shares
-   * two strings is at home half-way between them.
-   */
-  double away(int finger, int string) {
-    if (this == LINE_PLAYING) {
-      return fingers.get(finger) == PickFinger.A ? RING_IN_A_LINE : 0;
-    }
-    double distance = Math.abs(string - home[finger]);
-    return Math.max(0, distance - sharing(finger));
+  /** Whether the thumb also plays notes of a line. */
+  boolean isThumbInLines() {
+    return this == LINE_FROM_THUMB;
   }
 
-  private double sharing(int finger) {
-    return home[finger] == Math.rint(home[finger]) ? 0 : 0.5;
+  /** Whether a stroke of this finger counts for the order of those that follow. */
+  boolean remembers(PickFinger finger) {
+    return finger != PickFinger.P || isThumbInLines();
+  }
+
+  /**
+   * Cost of a finger after those that struck last: dear for the same one where fingers alternate
+   * strictly, and for one out of turn where there is an order.
+   *
+   * @param alone whether it strikes a single note
+   */
+  double follows(List<PickFinger> latest, PickFinger finger, boolean alone) {
+    if (this == LINE_FROM_THUMB && alone) {
+      PickFinger due =
+          latest.size() == 1
+              ? ORDER.get((ORDER.indexOf(latest.get(0)) + 1) % ORDER.size())
+              : PickFinger.P;
+      return finger == due ? 0 : OUT_OF_ORDER;
+    }
+    return latest.contains(finger) ? repeat : 0;
+  }
+
+  /**
+   * How far a string (0 for ⑥ to 5 for ①) is from a finger's home, in strings. A finger that shares
+   * two strings is at home half-way between them; one the school does not use is at home anywhere.
+   */
+  double away(PickFinger finger, int string) {
+    if (this == LINE_PLAYING) {
+      return finger == PickFinger.A ? RING_IN_A_LINE : 0;
+    }
+    int place = fingers.indexOf(finger);
+    if (place < 0 || this == LINE_FROM_THUMB) {
+      return 0;
+    }
+    double distance = Math.abs(string - home[place]);
+    return Math.max(0, distance - sharing(place));
+  }
+
+  private double sharing(int place) {
+    return home[place] == Math.rint(home[place]) ? 0 : 0.5;
   }
 }

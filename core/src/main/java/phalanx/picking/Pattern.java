@@ -1,6 +1,11 @@
 package phalanx.picking;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Stream;
 
 /**
  * One or more bars of picking, written on roles so that it fits any shape.
@@ -10,6 +15,9 @@ import java.util.List;
  * @param steps what is struck when, in order
  */
 public record Pattern(String name, int lengthTicks, List<Step> steps) {
+
+  /** In what order the fingers of a tremolo come after the thumb (common practice). */
+  private static final List<PickFinger> TREMOLO = List.of(PickFinger.A, PickFinger.M, PickFinger.I);
 
   public Pattern {
     steps = List.copyOf(steps);
@@ -23,14 +31,64 @@ public record Pattern(String name, int lengthTicks, List<Step> steps) {
   }
 
   /**
-   * What is struck at one instant; several roles are a pinch.
+   * What is done at one instant; several plucks are a pinch, or a roll.
    *
    * @param tick ticks from the start of the bar
-   * @param roles the roles struck together
+   * @param strokes what is struck or stopped
+   * @param roll how the plucked strings follow each other; together if it is empty
+   * @param early whether the next bar's chord comes here already
    */
-  public record Step(int tick, List<Role> roles) {
+  public record Step(int tick, List<Stroke> strokes, Optional<Roll> roll, boolean early) {
     public Step {
-      roles = List.copyOf(roles);
+      // Rows from top to bottom, so that steps that do the same are equal.
+      strokes = strokes.stream().sorted(Comparator.comparingInt(Cell::place)).toList();
+    }
+
+    /** Plain strokes on roles together. */
+    public static Step of(int tick, Role... roles) {
+      List<Stroke> plucks = new ArrayList<>();
+      Stream.of(roles).map(Stroke.Pluck::of).forEach(plucks::add);
+      return new Step(tick, plucks, Optional.empty(), false);
+    }
+
+    /** The roles plucked. */
+    public List<Role> roles() {
+      return plucks().map(Stroke.Pluck::role).toList();
+    }
+
+    /** The plucks among the strokes. */
+    public Stream<Stroke.Pluck> plucks() {
+      return strokes.stream().filter(Stroke.Pluck.class::isInstance).map(Stroke.Pluck.class::cast);
+    }
+
+    /** Whether nothing is done. */
+    public boolean isEmpty() {
+      return strokes.isEmpty() && !early;
+    }
+
+    /** At another time. */
+    public Step at(int other) {
+      return new Step(other, strokes, roll, early);
+    }
+
+    /** With other strokes. */
+    public Step withStrokes(List<Stroke> other) {
+      return new Step(tick, other, roll, early);
+    }
+
+    /** What is done here and in another step at the same time; the first of two on a role stays. */
+    Step joined(Step other) {
+      List<Stroke> all = new ArrayList<>(strokes);
+      for (Stroke stroke : other.strokes) {
+        boolean taken =
+            stroke instanceof Stroke.OnRole r
+                && strokes.stream()
+                    .anyMatch(s -> s instanceof Stroke.OnRole mine && mine.role() == r.role());
+        if (!taken) {
+          all.add(stroke);
+        }
+      }
+      return new Step(tick, all, roll.or(other::roll), early || other.early);
     }
   }
 
@@ -43,7 +101,7 @@ public record Pattern(String name, int lengthTicks, List<Step> steps) {
   public List<Step> between(int from, int to, int ahead) {
     return steps.stream()
         .filter(s -> s.tick() >= from + ahead && s.tick() < to + ahead)
-        .map(s -> new Step(s.tick() - ahead, s.roles()))
+        .map(s -> s.at(s.tick() - ahead))
         .toList();
   }
 
@@ -54,5 +112,46 @@ public record Pattern(String name, int lengthTicks, List<Step> steps) {
       closest = Math.min(closest, steps.get(i).tick() - steps.get(i - 1).tick());
     }
     return closest;
+  }
+
+  /**
+   * With every tremolo written out as single strokes.
+   *
+   * @param beatTicks length of a beat
+   */
+  public Pattern plain(int beatTicks) {
+    boolean already =
+        steps.stream()
+            .flatMap(s -> s.strokes().stream())
+            .noneMatch(Stroke.Tremolo.class::isInstance);
+    return already ? this : new Pattern(name, lengthTicks, plain(steps, beatTicks, lengthTicks));
+  }
+
+  /** Steps with every tremolo written out, as far as it goes before {@code end}. */
+  public static List<Step> plain(List<Step> steps, int beatTicks, int end) {
+    TreeMap<Integer, Step> all = new TreeMap<>();
+    for (Step step : steps) {
+      List<Stroke> stay = new ArrayList<>();
+      for (Stroke stroke : step.strokes()) {
+        if (stroke instanceof Stroke.Tremolo t) {
+          for (int n = 0; n < t.strokes(); n++) {
+            int tick = step.tick() + n * beatTicks / t.parts();
+            Optional<PickFinger> finger = Optional.of(TREMOLO.get(n % TREMOLO.size()));
+            Stroke pluck = new Stroke.Pluck(t.role(), t.force(), finger);
+            if (tick < end) {
+              join(all, new Step(tick, List.of(pluck), Optional.empty(), false));
+            }
+          }
+        } else {
+          stay.add(stroke);
+        }
+      }
+      join(all, step.withStrokes(stay));
+    }
+    return List.copyOf(all.values());
+  }
+
+  private static void join(TreeMap<Integer, Step> all, Step step) {
+    all.merge(step.tick(), step, Step::joined);
   }
 }

@@ -2,14 +2,24 @@ package phalanx.picking;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.TreeMap;
-import java.util.TreeSet;
 import phalanx.theory.Meter;
 
 /** Edits of a pattern, each a function from one pattern to the next. */
 public final class PatternEdits {
 
   private PatternEdits() {}
+
+  /** What came of an edit: the pattern, or why no hand can play it. */
+  public sealed interface Result {
+
+    /** The pattern as it is now. */
+    record Done(WrittenPattern pattern) implements Result {}
+
+    /** Nothing was changed. */
+    record Refused(String reason) implements Result {}
+  }
 
   /** A style written out for a metre, so that its strokes can be changed. */
   public static WrittenPattern written(PickingStyle style, Meter meter) {
@@ -19,42 +29,107 @@ public final class PatternEdits {
   }
 
   /**
-   * With a stroke more, or less where there was one. All thumb strokes are one row: which string
-   * the thumb takes is its route's.
+   * With a stroke more at a tick, in place of what stands in its row; taken out if it is there.
    *
    * @param tick where in the pattern, 0 to less than its length
    */
-  public static WrittenPattern toggle(WrittenPattern pattern, Role role, int tick) {
-    TreeMap<Integer, TreeSet<Role>> strokes = new TreeMap<>();
-    for (Pattern.Step step : pattern.pattern().steps()) {
-      strokes.put(step.tick(), new TreeSet<>(step.roles()));
+  public static Result toggle(WrittenPattern pattern, Stroke stroke, int tick) {
+    Pattern.Step here = step(pattern.pattern(), tick);
+    return change(pattern, toggled(here, stroke));
+  }
+
+  /** A step with a stroke more, in place of what stands in its row, or without it. */
+  public static Pattern.Step toggled(Pattern.Step here, Stroke stroke) {
+    List<Stroke> strokes = new ArrayList<>(here.strokes());
+    boolean same = strokes.contains(stroke);
+    strokes.removeIf(s -> Cell.row(s).equals(Cell.row(stroke)) || isThumb(s) && isThumb(stroke));
+    if (!same) {
+      strokes.add(stroke);
     }
-    TreeSet<Role> here = strokes.computeIfAbsent(tick, t -> new TreeSet<>());
-    boolean gone = here.removeIf(r -> r == role || r.isThumb() && role.isThumb());
-    if (!gone) {
-      here.add(role);
+    Pattern.Step next = here.withStrokes(strokes);
+    boolean rolls = next.plucks().count() >= 2;
+    return rolls ? next : new Pattern.Step(here.tick(), strokes, Optional.empty(), here.early());
+  }
+
+  /** The thumb is on one string at a time, whichever row says so. */
+  private static boolean isThumb(Stroke stroke) {
+    return stroke instanceof Stroke.OnRole r && r.role().isThumb();
+  }
+
+  /** With the plucks at a tick rolled, or together again. */
+  public static Result roll(WrittenPattern pattern, Optional<Roll> roll, int tick) {
+    Pattern.Step here = step(pattern.pattern(), tick);
+    return change(pattern, new Pattern.Step(tick, here.strokes(), roll, here.early()));
+  }
+
+  /** With the next chord coming at a tick already, or no longer. */
+  public static Result early(WrittenPattern pattern, int tick) {
+    Pattern.Step here = step(pattern.pattern(), tick);
+    if (!here.early() && !PatternRules.mayComeEarly(tick, pattern.meter())) {
+      return new Result.Refused("the next chord comes half a beat before the bar line at most");
     }
-    List<Pattern.Step> steps = new ArrayList<>();
-    strokes.forEach(
-        (at, roles) -> {
-          if (!roles.isEmpty()) {
-            steps.add(new Pattern.Step(at, new ArrayList<>(roles)));
-          }
-        });
-    Pattern next = new Pattern(pattern.title(), pattern.pattern().lengthTicks(), steps);
-    return new WrittenPattern(own(pattern.title()), "", pattern.meter(), next);
+    return change(pattern, new Pattern.Step(tick, here.strokes(), here.roll(), !here.early()));
+  }
+
+  private static Result change(WrittenPattern pattern, Pattern.Step next) {
+    Optional<String> trouble = PatternRules.trouble(next);
+    return trouble.isPresent()
+        ? new Result.Refused(trouble.get())
+        : new Result.Done(with(pattern, next));
+  }
+
+  /** With a step in place of the one at its tick. */
+  public static WrittenPattern with(WrittenPattern pattern, Pattern.Step next) {
+    TreeMap<Integer, Pattern.Step> steps = new TreeMap<>();
+    pattern.pattern().steps().forEach(s -> steps.put(s.tick(), s));
+    steps.remove(next.tick());
+    if (!next.isEmpty()) {
+      steps.put(next.tick(), next);
+    }
+    int length = pattern.pattern().lengthTicks();
+    Pattern changed = new Pattern(pattern.title(), length, List.copyOf(steps.values()));
+    return own(pattern.withPattern(changed));
+  }
+
+  /** The step at a tick; an empty one where nothing is struck. */
+  public static Pattern.Step step(Pattern pattern, int tick) {
+    return pattern.steps().stream()
+        .filter(s -> s.tick() == tick)
+        .findFirst()
+        .orElse(Pattern.Step.of(tick));
+  }
+
+  /** Twice as long, so that the second half can be varied; up to sixteen bars. */
+  public static WrittenPattern doubled(WrittenPattern pattern) {
+    if (2 * pattern.bars() > WrittenPattern.MOST_BARS) {
+      return pattern;
+    }
+    int length = pattern.pattern().lengthTicks();
+    List<Pattern.Step> steps = new ArrayList<>(pattern.pattern().steps());
+    pattern.pattern().steps().forEach(s -> steps.add(s.at(s.tick() + length)));
+    return own(pattern.withPattern(new Pattern(pattern.title(), 2 * length, steps)));
+  }
+
+  /** Its first half alone; as it is if it has one bar or an odd number. */
+  public static WrittenPattern halved(WrittenPattern pattern) {
+    if (pattern.bars() % 2 > 0) {
+      return pattern;
+    }
+    int half = pattern.pattern().lengthTicks() / 2;
+    List<Pattern.Step> steps = pattern.pattern().between(0, half);
+    return own(pattern.withPattern(new Pattern(pattern.title(), half, steps)));
   }
 
   /** A changed pattern is not the shelf's any more. */
-  private static String own(String title) {
-    return title.endsWith(" (mine)") ? title : title + " (mine)";
+  private static WrittenPattern own(WrittenPattern pattern) {
+    String title = pattern.title();
+    return pattern.named(title.endsWith(" (mine)") ? title : title + " (mine)", "");
   }
 
-  /** Whether a role is struck at a tick; any thumb role stands for the thumb. */
-  public static boolean struck(Pattern pattern, Role role, int tick) {
-    return pattern.steps().stream()
-        .filter(s -> s.tick() == tick)
-        .flatMap(s -> s.roles().stream())
-        .anyMatch(r -> r == role || r.isThumb() && role.isThumb());
+  /** The stroke on a role at a tick. */
+  public static Optional<Stroke> stroke(Pattern pattern, Role role, int tick) {
+    return step(pattern, tick).strokes().stream()
+        .filter(s -> s instanceof Stroke.OnRole r && r.role() == role)
+        .findFirst();
   }
 }

@@ -1,11 +1,10 @@
 package phalanx.picking;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import phalanx.theory.Meter;
 
 /**
@@ -19,13 +18,15 @@ import phalanx.theory.Meter;
  * thumb | o | o | o . | o . |
  * </pre>
  *
- * A row for each role that is played; beats between bar lines, each cut into one to eight equal
- * parts by its cells, {@code o} for a stroke and a dot for none. Rows may cut a beat differently. A
- * line that starts with # is a remark.
+ * A row for each role, for hits, brushes and rolls; beats between bar lines, each cut into one to
+ * eight equal parts by its cells. Rows may cut a beat differently. {@code order: A A A B} with
+ * {@code bar: A} before the rows of each bar makes a row of bars, {@code bar: end} the last bar of
+ * a song. A line that starts with # is a remark. docs/patterns.md has the whole form.
  */
 public final class PatternReader {
 
-  private static final int MOST_PARTS = 8;
+  /** The name of the bar that ends a song. */
+  static final String ENDING = "end";
 
   private final List<Problem> problems = new ArrayList<>();
   private final List<WrittenPattern> patterns = new ArrayList<>();
@@ -33,7 +34,10 @@ public final class PatternReader {
   private int nameLine;
   private String about = "";
   private Meter meter = Meter.FOUR_FOUR;
-  private final Map<Role, List<List<Boolean>>> rows = new EnumMap<>(Role.class);
+  private List<String> order = List.of();
+  private int orderLine;
+  private final Map<String, RowsReader> bars = new LinkedHashMap<>();
+  private RowsReader rows = new RowsReader();
 
   private PatternReader() {}
 
@@ -67,29 +71,49 @@ public final class PatternReader {
 
   private void line(int number, String line) {
     String trimmed = line.strip();
-    int column = line.indexOf(trimmed) + 1;
     if (trimmed.isEmpty() || trimmed.startsWith("#")) {
       return;
     }
-    if (trimmed.startsWith("name:")) {
-      finish();
-      name = Optional.of(trimmed.substring("name:".length()).strip());
-      nameLine = number;
-      if (name.get().isEmpty()) {
-        problem(number, column, "expected a name after “name:”");
-      }
-    } else if (name.isEmpty()) {
+    int column = line.indexOf(trimmed) + 1;
+    int colon = trimmed.indexOf(':');
+    String word = colon < 0 ? "" : trimmed.substring(0, colon);
+    String value = trimmed.substring(colon + 1).strip();
+    int valueColumn = Math.max(column, line.lastIndexOf(value) + 1);
+    if (!word.equals("name") && name.isEmpty()) {
       problem(number, column, "expected “name:” before a pattern");
-    } else if (trimmed.startsWith("about:")) {
-      about = trimmed.substring("about:".length()).strip();
-    } else if (trimmed.startsWith("metre:")) {
-      String value = trimmed.substring("metre:".length()).strip();
-      Meter.parse(value)
-          .ifPresentOrElse(
-              m -> meter = m,
-              () -> problem(number, line.indexOf(value) + 1, "expected a metre such as 4/4"));
-    } else {
-      row(number, line);
+      return;
+    }
+    switch (word) {
+      case "name" -> begin(number, column, value);
+      case "about" -> about = value;
+      case "metre" ->
+          Meter.parse(value)
+              .ifPresentOrElse(
+                  m -> meter = m,
+                  () -> problem(number, valueColumn, "expected a metre such as 4/4"));
+      case "order" -> {
+        order = List.of(value.split("\\s+"));
+        orderLine = number;
+      }
+      case "bar" -> {
+        if (bars.isEmpty() && !rows.isEmpty()) {
+          problem(number, column, "expected “bar:” before the first row");
+        }
+        rows = new RowsReader();
+        if (value.isEmpty() || bars.put(value, rows) != null) {
+          problem(number, valueColumn, "expected another name of a bar");
+        }
+      }
+      default -> rows.line(number, line).ifPresent(problems::add);
+    }
+  }
+
+  private void begin(int number, int column, String value) {
+    finish();
+    name = Optional.of(value);
+    nameLine = number;
+    if (value.isEmpty()) {
+      problem(number, column, "expected a name after “name:”");
     }
   }
 
@@ -97,91 +121,57 @@ public final class PatternReader {
     problems.add(new Problem(line, Math.max(1, column), message));
   }
 
-  private void row(int number, String line) {
-    int bar = line.indexOf('|');
-    String label = bar < 0 ? line.strip() : line.substring(0, bar).strip();
-    Optional<Role> role = Role.written(label);
-    if (role.isEmpty() || bar < 0) {
-      int column = line.indexOf(line.strip()) + 1;
-      problem(number, column, "expected a row: tune, upper, middle, inner or thumb, then | o . |");
-      return;
-    }
-    if (rows.containsKey(role.get())) {
-      problem(number, 1, "the row “" + label + "” stands twice");
-      return;
-    }
-    List<List<Boolean>> beats = new ArrayList<>();
-    int from = bar + 1;
-    while (from < line.length() && !line.substring(from).isBlank()) {
-      int to = line.indexOf('|', from);
-      if (to < 0) {
-        problem(number, line.length(), "expected a bar line | behind the last beat");
-        to = line.length();
-      }
-      beats.add(beat(number, line, from, to));
-      from = to + 1;
-    }
-    rows.put(role.get(), beats);
-  }
-
-  private List<Boolean> beat(int number, String line, int from, int to) {
-    List<Boolean> parts = new ArrayList<>();
-    for (int c = from; c < to; c++) {
-      char sign = line.charAt(c);
-      if (sign == 'o' || sign == '.') {
-        parts.add(sign == 'o');
-      } else if (!Character.isWhitespace(sign)) {
-        problem(number, c + 1, "expected o for a stroke or a dot, found “" + sign + "”");
-      }
-    }
-    if (parts.isEmpty() || parts.size() > MOST_PARTS) {
-      problem(number, from + 1, "expected 1 to 8 parts in a beat, found " + parts.size());
-      parts.add(false);
-    }
-    return parts;
-  }
-
   private void finish() {
-    if (name.isPresent()) {
-      int before = problems.size();
-      int beats = rows.values().stream().mapToInt(List::size).max().orElse(0);
-      boolean even = rows.values().stream().allMatch(r -> r.size() == beats);
-      boolean whole = beats > 0 && beats % meter.beats() == 0;
-      boolean faulty = problems.stream().anyMatch(p -> p.line() >= nameLine);
-      if (rows.isEmpty()) {
-        problem(nameLine, 1, "“" + name.get() + "” has no row that is played");
-      } else if (!even) {
-        problem(nameLine, 1, "the rows of “" + name.get() + "” have different numbers of beats");
-      } else if (!whole || beats / meter.beats() > WrittenPattern.MOST_BARS) {
-        String words = "“%s” has %d beats: expected whole bars of %d, sixteen at most";
-        problem(nameLine, 1, words.formatted(name.get(), beats, meter.beats()));
-      } else if (!faulty && problems.size() == before) {
-        patterns.add(pattern(beats));
-      }
-    }
+    name.ifPresent(title -> pattern(title).ifPresent(patterns::add));
     name = Optional.empty();
     about = "";
     meter = Meter.FOUR_FOUR;
-    rows.clear();
+    order = List.of();
+    bars.clear();
+    rows = new RowsReader();
   }
 
-  private WrittenPattern pattern(int beats) {
-    TreeMap<Integer, List<Role>> strokes = new TreeMap<>();
-    rows.forEach(
-        (role, row) -> {
-          for (int beat = 0; beat < row.size(); beat++) {
-            List<Boolean> parts = row.get(beat);
-            for (int part = 0; part < parts.size(); part++) {
-              if (parts.get(part)) {
-                int tick = beat * meter.beatTicks() + part * meter.beatTicks() / parts.size();
-                strokes.computeIfAbsent(tick, t -> new ArrayList<>()).add(role);
-              }
-            }
-          }
-        });
+  private Optional<WrittenPattern> pattern(String title) {
+    if (bars.isEmpty()) {
+      bars.put("", rows);
+      order = List.of("");
+      orderLine = nameLine;
+    } else if (order.isEmpty()) {
+      order = bars.keySet().stream().filter(b -> !b.equals(ENDING)).toList();
+      orderLine = nameLine;
+    }
+    Map<String, Pattern> read = new LinkedHashMap<>();
+    bars.forEach(
+        (bar, of) ->
+            of.pattern(title, nameLine, meter, problems, bar.isEmpty())
+                .ifPresent(p -> read.put(bar, p)));
+    for (String bar : order) {
+      if (!bars.containsKey(bar)) {
+        problem(orderLine, 1, "there is no bar “%s” in “%s”".formatted(bar, title));
+      }
+    }
+    boolean faulty = problems.stream().anyMatch(p -> p.line() >= nameLine);
+    if (faulty || title.isEmpty()) {
+      return Optional.empty();
+    }
     List<Pattern.Step> steps = new ArrayList<>();
-    strokes.forEach((tick, roles) -> steps.add(new Pattern.Step(tick, roles)));
-    Pattern pattern = new Pattern(name.orElseThrow(), beats * meter.beatTicks(), steps);
-    return new WrittenPattern(name.orElseThrow(), about, meter, pattern);
+    int length = 0;
+    for (String bar : order) {
+      for (Pattern.Step step : read.get(bar).steps()) {
+        steps.add(step.at(step.tick() + length));
+      }
+      length += read.get(bar).lengthTicks();
+    }
+    if (length == 0 || length > WrittenPattern.MOST_BARS * meter.barTicks()) {
+      problem(orderLine, 1, "“%s” has too many bars: sixteen at most".formatted(title));
+      return Optional.empty();
+    }
+    return Optional.of(
+        new WrittenPattern(
+            title,
+            about,
+            meter,
+            new Pattern(title, length, steps),
+            Optional.ofNullable(read.get(ENDING))));
   }
 }

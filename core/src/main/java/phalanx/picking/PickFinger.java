@@ -1,21 +1,36 @@
 package phalanx.picking;
 
+import java.util.Optional;
+import java.util.stream.Stream;
+
 /** A finger of the picking hand, by its usual Spanish letter; thumb first. */
 public enum PickFinger {
-  P("p"),
-  I("i"),
-  M("m"),
-  A("a"),
-  C("c");
+  P("p", "the thumb"),
+  I("i", "the index finger"),
+  M("m", "the middle finger"),
+  A("a", "the ring finger"),
+  C("c", "the little finger");
 
   private final String letter;
+  private final String words;
 
-  PickFinger(String letter) {
+  PickFinger(String letter, String words) {
     this.letter = letter;
+    this.words = words;
   }
 
   /** p thumb, i index, m middle, a ring, c little finger. */
   public String letter() {
     return letter;
+  }
+
+  /** What it is called in a sentence. */
+  public String words() {
+    return words;
+  }
+
+  /** The finger of a letter. */
+  public static Optional<PickFinger> lettered(String letter) {
+    return Stream.of(values()).filter(f -> f.letter.equals(letter)).findFirst();
   }
 }

@@ -1,5 +1,6 @@
 package phalanx.picking;
 
+import java.util.Optional;
 import phalanx.theory.Meter;
 
 /** What the picking hand is to do, for bars of any metre. */
@@ -13,4 +14,9 @@ public sealed interface PickingStyle permits AlternatingThumb, WrittenPattern {
 
   /** The pattern for bars of a metre; it may span several bars. */
   Pattern in(Meter meter);
+
+  /** What is played in the last bar of a song instead, if the pattern says so. */
+  default Optional<Pattern> ending(Meter meter) {
+    return Optional.empty();
+  }
 }

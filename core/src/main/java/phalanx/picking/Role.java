@@ -5,10 +5,12 @@ import java.util.stream.Stream;
 
 /** What a stroke does in the texture, whatever string that turns out to be on a shape. */
 public enum Role {
-  /** The thumb on the chord's bass. */
+  /** The thumb on the chord's bass, whatever its route. */
   ROOT(true, 0),
-  /** The thumb on the other bass string. */
+  /** The thumb on the other bass string, whatever its route. */
   ALTERNATE(true, 2),
+  /** The thumb where its route takes it. */
+  THUMB(true, 0),
   /** A finger on the lowest string above the thumb. */
   INNER(false, 2),
   /** A finger on string ③. */
@@ -26,9 +28,9 @@ public enum Role {
     this.home = home;
   }
 
-  /** What a row of it is called in a written pattern; one row is all the thumb needs. */
-  String written() {
-    return thumb ? "thumb" : name().toLowerCase();
+  /** What a row of it is called in a written pattern and on the screen. */
+  public String written() {
+    return name().toLowerCase();
   }
 
   /** The role whose row has a name. */

@@ -9,7 +9,9 @@ public enum ThumbRoute {
   /** Always the chord's bass string. */
   STEADY("steady"),
   /** One open bass string, that of the key's tonic, under changing chords. */
-  PEDAL("pedal");
+  PEDAL("pedal"),
+  /** Root and one other string in turn, the last stroke a step away from the next chord's root. */
+  WALKING("walking");
 
   private final String words;
 

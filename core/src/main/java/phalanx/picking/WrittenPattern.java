@@ -1,5 +1,6 @@
 package phalanx.picking;
 
+import java.util.Optional;
 import phalanx.theory.Meter;
 
 /**
@@ -10,8 +11,10 @@ import phalanx.theory.Meter;
  * @param words what the hand does, in a few words
  * @param meter the metre it is written in
  * @param pattern the strokes; a whole number of bars long
+ * @param ending what is played in the last bar of a song instead; one bar long
  */
-public record WrittenPattern(String title, String words, Meter meter, Pattern pattern)
+public record WrittenPattern(
+    String title, String words, Meter meter, Pattern pattern, Optional<Pattern> ending)
     implements PickingStyle {
 
   /** A pattern may span this many bars. */
@@ -22,6 +25,14 @@ public record WrittenPattern(String title, String words, Meter meter, Pattern pa
     if (pattern.lengthTicks() % meter.barTicks() != 0 || bars < 1 || bars > MOST_BARS) {
       throw new IllegalArgumentException("a pattern is 1 to 16 whole bars long");
     }
+    if (ending.isPresent() && ending.get().lengthTicks() != meter.barTicks()) {
+      throw new IllegalArgumentException("an ending is one bar long");
+    }
+  }
+
+  /** A pattern without an ending of its own. */
+  public WrittenPattern(String title, String words, Meter meter, Pattern pattern) {
+    this(title, words, meter, pattern, Optional.empty());
   }
 
   @Override
@@ -29,8 +40,23 @@ public record WrittenPattern(String title, String words, Meter meter, Pattern pa
     return other.equals(meter) ? pattern : AlternatingThumb.FINGERS_BETWEEN.in(other);
   }
 
+  @Override
+  public Optional<Pattern> ending(Meter other) {
+    return ending.filter(e -> other.equals(meter));
+  }
+
   /** Bars it spans. */
   public int bars() {
     return pattern.lengthTicks() / meter.barTicks();
+  }
+
+  /** With other strokes. */
+  public WrittenPattern withPattern(Pattern other) {
+    return new WrittenPattern(title, words, meter, other, ending);
+  }
+
+  /** Under another name, described in other words. */
+  public WrittenPattern named(String name, String about) {
+    return new WrittenPattern(name, about, meter, pattern, ending);
   }
 }

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.IntFunction;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import phalanx.theory.Meter;
@@ -101,6 +102,32 @@ public record Chart(List<Section> sections) {
       at = at.get().borrows().map(index::get);
     }
     return List.copyOf(all.values());
+  }
+
+  /** The first that a function has for a bar, or else for one it is like. */
+  <T> Optional<T> alongBar(int bar, IntFunction<T> of) {
+    Optional<T> found = Optional.ofNullable(of.apply(bar));
+    if (found.isPresent()) {
+      return found;
+    }
+    Map<Integer, Bar> index = byId();
+    Optional<Bar> at = Optional.ofNullable(index.get(bar));
+    for (int link = 0; link < LONGEST_CHAIN && at.isPresent() && found.isEmpty(); link++) {
+      found = Optional.ofNullable(of.apply(at.get().id()));
+      at = at.get().borrows().map(index::get);
+    }
+    return found;
+  }
+
+  /** The first that a function has for a section, or else for one it is like. */
+  <T> Optional<T> alongSection(Section section, IntFunction<T> of) {
+    Optional<T> found = Optional.empty();
+    Optional<Section> at = Optional.of(section);
+    for (int link = 0; link < LONGEST_CHAIN && at.isPresent() && found.isEmpty(); link++) {
+      found = Optional.ofNullable(of.apply(at.get().id()));
+      at = at.get().borrows().flatMap(this::section);
+    }
+    return found;
   }
 
   /** Whether a bar would come back to itself if it borrowed from another. */

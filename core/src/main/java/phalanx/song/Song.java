@@ -3,6 +3,7 @@ package phalanx.song;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
@@ -23,7 +24,7 @@ import phalanx.theory.Meter;
  * @param guitar the guitar with tuning and capo; chords are counted from the capo
  * @param hand the fretting hand
  * @param school how the picking hand shares the strings
- * @param pattern the picking pattern
+ * @param patterns what the picking hand plays where
  * @param thumb the way the thumb takes over the bass strings
  * @param chart sections and bars
  * @param lyrics the words, line by line as they were written
@@ -36,7 +37,7 @@ public record Song(
     Guitar guitar,
     Hand hand,
     HandSchool school,
-    PickingStyle pattern,
+    Patterns patterns,
     ThumbRoute thumb,
     Chart chart,
     List<String> lyrics,
@@ -55,7 +56,7 @@ public record Song(
         Guitar.STEEL,
         Hand.MEDIUM,
         HandSchool.THUMB_AND_THREE,
-        AlternatingThumb.FINGERS_BETWEEN,
+        Patterns.of(AlternatingThumb.FINGERS_BETWEEN),
         ThumbRoute.ALTERNATING,
         Chart.EMPTY,
         List.of(),
@@ -65,6 +66,11 @@ public record Song(
   /** The metre it begins in. */
   public Meter meter() {
     return feel.meter();
+  }
+
+  /** The pattern of the whole song, where nothing else is said. */
+  public PickingStyle pattern() {
+    return patterns.song();
   }
 
   /** Quarter notes a minute. */
@@ -83,7 +89,12 @@ public record Song(
    */
   public Song editChart(UnaryOperator<Chart> edit) {
     Chart next = edit.apply(chart).settled(chart);
-    return withChart(next).withPins(keptPins(next));
+    return withChart(next).withPins(keptPins(next)).withPatterns(keptPatterns(next));
+  }
+
+  private Patterns keptPatterns(Chart next) {
+    Set<Integer> bars = next.byId().keySet();
+    return patterns.in(bars::contains, s -> next.section(s).isPresent());
   }
 
   private Pins keptPins(Chart next) {
@@ -130,57 +141,62 @@ public record Song(
 
   /** Under another title. */
   public Song withTitle(String other) {
-    return new Song(other, key, feel, guitar, hand, school, pattern, thumb, chart, lyrics, pins);
+    return new Song(other, key, feel, guitar, hand, school, patterns, thumb, chart, lyrics, pins);
   }
 
   /** In another key; the chords stay as they are written. */
   public Song withKey(Optional<Key> other) {
-    return new Song(title, other, feel, guitar, hand, school, pattern, thumb, chart, lyrics, pins);
+    return new Song(title, other, feel, guitar, hand, school, patterns, thumb, chart, lyrics, pins);
   }
 
   /** With another metre, tempo, swing or pick-up. */
   public Song withFeel(Feel other) {
-    return new Song(title, key, other, guitar, hand, school, pattern, thumb, chart, lyrics, pins);
+    return new Song(title, key, other, guitar, hand, school, patterns, thumb, chart, lyrics, pins);
   }
 
   /** On another guitar, or the same with another tuning or capo. */
   public Song withGuitar(Guitar other) {
-    return new Song(title, key, feel, other, hand, school, pattern, thumb, chart, lyrics, pins);
+    return new Song(title, key, feel, other, hand, school, patterns, thumb, chart, lyrics, pins);
   }
 
   /** For another hand. */
   public Song withHand(Hand other) {
-    return new Song(title, key, feel, guitar, other, school, pattern, thumb, chart, lyrics, pins);
+    return new Song(title, key, feel, guitar, other, school, patterns, thumb, chart, lyrics, pins);
   }
 
   /** For another way of sharing the strings. */
   public Song withSchool(HandSchool other) {
-    return new Song(title, key, feel, guitar, hand, other, pattern, thumb, chart, lyrics, pins);
+    return new Song(title, key, feel, guitar, hand, other, patterns, thumb, chart, lyrics, pins);
   }
 
-  /** With another pattern. */
+  /** With one pattern for the whole song, where nothing else is said. */
   public Song withPattern(PickingStyle other) {
+    return withPatterns(patterns.with(new Patterns.Scope.WholeSong(), other));
+  }
+
+  /** With other patterns. */
+  public Song withPatterns(Patterns other) {
     return new Song(title, key, feel, guitar, hand, school, other, thumb, chart, lyrics, pins);
   }
 
   /** With the thumb on another way. */
   public Song withThumb(ThumbRoute other) {
-    return new Song(title, key, feel, guitar, hand, school, pattern, other, chart, lyrics, pins);
+    return new Song(title, key, feel, guitar, hand, school, patterns, other, chart, lyrics, pins);
   }
 
   /** With another chart; edits go through {@link #editChart}. */
   public Song withChart(Chart other) {
-    return new Song(title, key, feel, guitar, hand, school, pattern, thumb, other, lyrics, pins);
+    return new Song(title, key, feel, guitar, hand, school, patterns, thumb, other, lyrics, pins);
   }
 
   /** With other words. */
   public Song withLyrics(List<String> other) {
-    return new Song(title, key, feel, guitar, hand, school, pattern, thumb, chart, other, pins);
+    return new Song(title, key, feel, guitar, hand, school, patterns, thumb, chart, other, pins);
   }
 
   /** With other pins. */
   public Song withPins(Pins other) {
-    return new Song(title, key, feel, guitar, hand, school, pattern, thumb, chart, lyrics, other);
+    return new Song(title, key, feel, guitar, hand, school, patterns, thumb, chart, lyrics, other);
   }
 
   /** At another tempo, quarter notes a minute. */

@@ -59,8 +59,10 @@ class ArrangerTest {
       assertThat(note.midi()).isEqualTo(song.guitar().midi(note.string(), note.fret()));
       Slot slot = slotAt(a, note.tick());
       Shape shape = slot.shape().orElseThrow();
-      assertThat(shape.fret(note.string()).orElse(0)).isEqualTo(note.fret());
-      assertThat(shape.finger(note.string())).isEqualTo(note.fretFinger());
+      if (thumb != ThumbRoute.WALKING || note.part() != Note.Part.BASS) {
+        assertThat(shape.fret(note.string()).orElse(0)).isEqualTo(note.fret());
+        assertThat(shape.finger(note.string())).isEqualTo(note.fretFinger());
+      }
       together.computeIfAbsent(note.tick(), t -> new ArrayList<>()).add(note);
     }
     together.values().forEach(ArrangerTest::fingersDoNotCross);

@@ -14,6 +14,7 @@ import phalanx.picking.AlternatingThumb;
 import phalanx.picking.PatternEdits;
 import phalanx.picking.PickFinger;
 import phalanx.picking.Role;
+import phalanx.picking.Stroke;
 import phalanx.picking.WrittenPattern;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
@@ -24,7 +25,8 @@ class PatternFallTest {
   private static final Arranger ARRANGER = new Arranger();
 
   private static List<PatternFall> falls(Song song, int slot) {
-    return PatternFall.of(ARRANGER, ARRANGER.arrange(song), slot, 4);
+    WrittenPattern shown = PatternEdits.written(song.pattern(), song.meter());
+    return PatternFall.of(ARRANGER, ARRANGER.arrange(song), shown, slot, 4);
   }
 
   @Test
@@ -61,18 +63,23 @@ class PatternFallTest {
       @ForAll AlternatingThumb style,
       @ForAll @IntRange(max = 31) int place,
       @ForAll @IntRange(max = 4) int row) {
-    Role role = List.of(Role.ROOT, Role.INNER, Role.MIDDLE, Role.UPPER, Role.TUNE).get(row);
+    Role role = List.of(Role.THUMB, Role.INNER, Role.MIDDLE, Role.UPPER, Role.TUNE).get(row);
     int tick = place * 630;
     WrittenPattern pattern = PatternEdits.written(style, Meter.FOUR_FOUR);
-    WrittenPattern once = PatternEdits.toggle(pattern, role, tick);
-    assertThat(PatternEdits.struck(once.pattern(), role, tick))
-        .isNotEqualTo(PatternEdits.struck(pattern.pattern(), role, tick));
-    WrittenPattern twice = PatternEdits.toggle(once, role, tick);
+    WrittenPattern once = toggled(pattern, role, tick);
+    assertThat(PatternEdits.stroke(once.pattern(), role, tick).isPresent())
+        .isNotEqualTo(PatternEdits.stroke(pattern.pattern(), role, tick).isPresent());
+    WrittenPattern twice = toggled(once, role, tick);
     for (int t = 0; t < 20160; t += 630) {
-      assertThat(PatternEdits.struck(twice.pattern(), role, t))
-          .isEqualTo(PatternEdits.struck(pattern.pattern(), role, t));
+      assertThat(PatternEdits.stroke(twice.pattern(), role, t))
+          .isEqualTo(PatternEdits.stroke(pattern.pattern(), role, t));
     }
     assertThat(once.title()).endsWith("(mine)");
     assertThat(twice.title()).isEqualTo(once.title());
+  }
+
+  private static WrittenPattern toggled(WrittenPattern pattern, Role role, int tick) {
+    PatternEdits.Result result = PatternEdits.toggle(pattern, Stroke.Pluck.of(role), tick);
+    return ((PatternEdits.Result.Done) result).pattern();
   }
 }

@@ -21,13 +21,13 @@ class PatternTest {
     assertThat(BAR.steps())
         .extracting(s -> s.roles().get(0))
         .containsExactly(
-            Role.ROOT,
+            Role.THUMB,
             Role.MIDDLE,
-            Role.ALTERNATE,
+            Role.THUMB,
             Role.UPPER,
-            Role.ROOT,
+            Role.THUMB,
             Role.MIDDLE,
-            Role.ALTERNATE,
+            Role.THUMB,
             Role.TUNE);
     assertThat(BAR.closestSteps()).isEqualTo(2520);
   }
@@ -43,14 +43,15 @@ class PatternTest {
   @Test
   void aPinchIsOneStepOfTwoRoles() {
     Pattern pinch = AlternatingThumb.PINCH_AND_BETWEEN.in(Meter.FOUR_FOUR);
-    assertThat(pinch.steps().get(0).roles()).containsExactly(Role.ROOT, Role.TUNE);
+    assertThat(pinch.steps().get(0).roles()).containsExactlyInAnyOrder(Role.THUMB, Role.TUNE);
   }
 
   @ParameterizedTest
   @EnumSource(AlternatingThumb.class)
   void fillsOddMetresToo(AlternatingThumb pattern) {
     Pattern five = pattern.in(new Meter(5, 4));
-    assertThat(five.steps().stream().filter(s -> s.roles().get(0).isThumb())).hasSize(5);
+    assertThat(five.steps().stream().filter(s -> s.roles().stream().anyMatch(Role::isThumb)))
+        .hasSize(5);
   }
 
   @Test
@@ -61,8 +62,8 @@ class PatternTest {
 
   @Test
   void stepsMustComeInOrderInsideTheBar() {
-    Pattern.Step late = new Pattern.Step(20160, List.of(Role.ROOT));
-    Pattern.Step first = new Pattern.Step(0, List.of(Role.ROOT));
+    Pattern.Step late = Pattern.Step.of(20160, Role.THUMB);
+    Pattern.Step first = Pattern.Step.of(0, Role.THUMB);
     assertThatThrownBy(() -> new Pattern("x", 20160, List.of(late)))
         .isInstanceOf(IllegalArgumentException.class);
     assertThatThrownBy(() -> new Pattern("x", 20160, List.of(first, first)))

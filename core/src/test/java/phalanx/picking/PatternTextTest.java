@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import net.jqwik.api.Arbitraries;
@@ -42,7 +43,7 @@ class PatternTextTest {
         .extracting(Pattern.Step::tick)
         .containsExactly(0, 1680, 2520, 3360, 5040, 10080, 10080 + 4032);
     assertThat(pattern.pattern().steps().get(0).roles())
-        .containsExactlyInAnyOrder(Role.INNER, Role.ROOT);
+        .containsExactlyInAnyOrder(Role.INNER, Role.THUMB);
   }
 
   @ParameterizedTest
@@ -69,19 +70,116 @@ class PatternTextTest {
     assertThat(first.message()).startsWith(message);
   }
 
+  private static final String RICH =
+      """
+      name: Everything
+      metre: 4/4
+      order: A A B
+      bar: A
+      tune   | o! . | (m) = | o~3 . . . | . o |
+      inner  | i . | . | . | . |
+      thumb  | o | o | o | . o |
+      hits   | . | nail | . | heel |
+      roll   | / | . | . | . |
+      next   | . . | . . | . . | . > |
+      bar: B
+      brush  | 6-1n! | . | (1-4) | . |
+      bar: end
+      upper  | o | . | . | . |
+      root   | o | . | . | . |
+      roll   | \\3 | . | . | . |
+      """;
+
+  @Test
+  void everyKindOfStrokeHasItsWord() {
+    PatternReader.Result result = PatternReader.read(RICH);
+    assertThat(result.problems()).isEmpty();
+    WrittenPattern rich = result.patterns().get(0);
+    assertThat(rich.bars()).isEqualTo(3);
+    Pattern.Step one = rich.pattern().steps().get(0);
+    assertThat(one.roll()).contains(new Roll(true, 1));
+    assertThat(one.strokes())
+        .containsExactly(
+            new Stroke.Pluck(Role.TUNE, Force.ACCENTED, Optional.empty()),
+            new Stroke.Pluck(Role.INNER, Force.PLAIN, Optional.of(PickFinger.I)),
+            Stroke.Pluck.of(Role.THUMB));
+    assertThat(PatternEdits.step(rich.pattern(), 5040).strokes())
+        .contains(
+            new Stroke.Pluck(Role.TUNE, Force.SOFT, Optional.of(PickFinger.M)),
+            new Stroke.Knock(Hit.NAIL_TAP, Force.PLAIN));
+    assertThat(PatternEdits.step(rich.pattern(), 7560).strokes())
+        .containsExactly(new Stroke.Stop(Role.TUNE));
+    assertThat(PatternEdits.step(rich.pattern(), 17640).early()).isTrue();
+    assertThat(PatternEdits.step(rich.pattern(), 40320).strokes())
+        .containsExactly(new Stroke.Brush(0, 5, Touch.NAILS, Force.ACCENTED));
+    assertThat(rich.ending().orElseThrow().steps().get(0).roll()).contains(new Roll(false, 3));
+    WrittenPattern back = PatternReader.read(PatternWriter.write(rich)).patterns().get(0);
+    assertThat(back).isEqualTo(rich);
+    assertThat(PatternWriter.write(rich)).contains("order: A A B", "bar: end");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        "nail;clack;8;14;expected a hit: click, palm, nail, tip, slap, heel",
+        "6-1n!;6-7;12;10;expected a brush such as 6-1",
+        "'. > |';'> > |';10;28;the next chord comes half a beat",
+        "order: A A B;order: A C;3;1;there is no bar “C”",
+        "bar: B;bar: A;11;6;expected another name of a bar",
+        "heel;slap;8;27;the thumb cannot do two things at once",
+        "(m);(z);5;17;expected o for a stroke"
+      })
+  void aFaultInARichPatternHasItsPlace(
+      String right, String wrong, int line, int column, String message) {
+    String bad = RICH.replace("| heel |", "| . heel |").replace(right, wrong);
+    PatternReader.Result result = PatternReader.read(bad);
+    assertThat(result.patterns()).isEmpty();
+    PatternReader.Problem first = result.problems().get(0);
+    assertThat(first.message()).startsWith(message);
+    assertThat(first.line()).isEqualTo(line);
+    assertThat(first.column()).isEqualTo(column);
+  }
+
+  @Test
+  void sixStrokesForFiveFingersAreRefusedWithTheReason() {
+    WrittenPattern full =
+        PatternReader.read(
+                """
+                name: Full
+                metre: 4/4
+                tune   | o | . | . | . |
+                upper  | o | . | . | . |
+                middle | o | . | . | . |
+                inner  | o | . | . | . |
+                thumb  | o | . | . | . |
+                """)
+            .patterns()
+            .get(0);
+    PatternEdits.Result tooMuch =
+        PatternEdits.toggle(full, new Stroke.Knock(Hit.NAIL_TAP, Force.PLAIN), 0);
+    assertThat(tooMuch)
+        .isEqualTo(new PatternEdits.Result.Refused("Six strokes at once for five fingers"));
+    assertThat(PatternEdits.early(full, 5040)).isInstanceOf(PatternEdits.Result.Refused.class);
+    assertThat(PatternEdits.early(full, 17640)).isInstanceOf(PatternEdits.Result.Done.class);
+    assertThat(PatternEdits.doubled(full).bars()).isEqualTo(2);
+    assertThat(PatternEdits.halved(PatternEdits.doubled(full)).pattern().steps())
+        .isEqualTo(full.pattern().steps());
+  }
+
   /** Round trip: what is written is read back as the same strokes. */
   @Property(tries = 300)
   void whatIsWrittenIsReadBack(
       @ForAll @Size(min = 1, max = 14) List<@IntRange(max = 63) Integer> places,
       @ForAll @IntRange(min = 1, max = 8) int parts) {
-    List<Role> roles = List.of(Role.ROOT, Role.INNER, Role.MIDDLE, Role.UPPER, Role.TUNE);
+    List<Role> roles = List.of(Role.THUMB, Role.INNER, Role.MIDDLE, Role.UPPER, Role.TUNE);
     TreeMap<Integer, TreeSet<Role>> strokes = new TreeMap<>();
     for (int place : places) {
       int tick = place % 8 * 5040 + place / 8 % parts * 5040 / parts;
       strokes.computeIfAbsent(tick, t -> new TreeSet<>()).add(roles.get(place % 5));
     }
     List<Pattern.Step> steps = new ArrayList<>();
-    strokes.forEach((tick, set) -> steps.add(new Pattern.Step(tick, new ArrayList<>(set))));
+    strokes.forEach((tick, set) -> steps.add(Pattern.Step.of(tick, set.toArray(Role[]::new))));
     WrittenPattern pattern =
         new WrittenPattern("p", "", Meter.FOUR_FOUR, new Pattern("p", 40320, steps));
     PatternReader.Result back = PatternReader.read(PatternWriter.write(pattern));

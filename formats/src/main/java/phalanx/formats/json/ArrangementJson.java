@@ -4,7 +4,9 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.Locale;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Hold;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
@@ -56,7 +58,15 @@ public final class ArrangementJson {
     a.notes().forEach(n -> note(notes.addObject(), n));
     ArrayNode holds = root.putArray("holds");
     a.holds().forEach(h -> hold(holds.addObject(), h));
-    root.putArray("hits");
+    ArrayNode hits = root.putArray("hits");
+    ArrayNode sweeps = root.putArray("sweeps");
+    for (Gesture gesture : a.gestures()) {
+      if (gesture instanceof Gesture.Hit hit) {
+        hit(hits.addObject(), hit);
+      } else {
+        sweep(sweeps.addObject(), gesture);
+      }
+    }
     return root;
   }
 
@@ -98,7 +108,42 @@ public final class ArrangementJson {
     note.fretFinger()
         .ifPresentOrElse(f -> finger(node, "fretFinger", f), () -> node.putNull("fretFinger"));
     node.put("role", note.part().name().toLowerCase());
-    node.put("technique", "pluck");
+    node.put("technique", technique(note));
+    node.put("delayTicks", note.delayTicks());
+    node.put("force", note.force().name().toLowerCase(Locale.ROOT));
+  }
+
+  private static String technique(Note note) {
+    return switch (note.manner()) {
+      case PLUCKED -> "pluck";
+      case ROLLED -> "roll";
+      case BRUSHED -> "brush";
+    };
+  }
+
+  private static void hit(ObjectNode node, Gesture.Hit hit) {
+    node.put("tick", hit.tick());
+    node.put("kind", hit.kind().written());
+    node.put("percussionKey", hit.kind().percussionKey());
+    node.put("force", hit.force().name().toLowerCase(Locale.ROOT));
+    ArrayNode fingers = node.putArray("fingers");
+    hit.fingers().stream().sorted().forEach(f -> fingers.add(f.letter()));
+  }
+
+  /** A brush or a roll: its strings, 6 the lowest, in the order they sound. */
+  private static void sweep(ObjectNode node, Gesture gesture) {
+    node.put("tick", gesture.tick());
+    if (gesture instanceof Gesture.Brush brush) {
+      node.put("kind", "brush");
+      node.put("fromString", StringSign.number(brush.from()));
+      node.put("toString", StringSign.number(brush.to()));
+      node.put("touch", brush.touch().name().toLowerCase(Locale.ROOT));
+    } else if (gesture instanceof Gesture.Roll roll) {
+      node.put("kind", "roll");
+      node.put("fromString", StringSign.number(roll.from()));
+      node.put("toString", StringSign.number(roll.to()));
+      node.put("stepTicks", roll.stepTicks());
+    }
   }
 
   /** A finger as its number, the thumb as T. */

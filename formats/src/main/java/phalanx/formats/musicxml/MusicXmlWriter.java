@@ -53,11 +53,13 @@ public final class MusicXmlWriter {
 
   private final Arrangement arrangement;
   private final Song song;
+  private final HitsXml hits;
   private Meter meter;
 
   private MusicXmlWriter(Arrangement arrangement) {
     this.arrangement = arrangement;
     song = arrangement.song();
+    hits = new HitsXml(arrangement);
     meter = song.meter();
   }
 
@@ -91,6 +93,7 @@ public final class MusicXmlWriter {
     PartName name = FACTORY.createPartName();
     name.setValue("Guitar");
     listed.setPartName(name);
+    hits.declare(listed);
     PartList parts = FACTORY.createPartList();
     parts.getPartGroupOrScorePart().add(listed);
     score.setPartList(parts);
@@ -117,25 +120,28 @@ public final class MusicXmlWriter {
       items.add(metre(bar.meter()));
     }
     meter = bar.meter();
-    for (Slot slot : arrangement.slots()) {
-      if (slot.played().bar() == bar.number()
-          && slot.played().harmony() instanceof Harmony.Sounding sounding) {
+    for (Slot slot : arrangement.slotsFrom(bar.startTick(), bar.endTick())) {
+      if (slot.played().harmony() instanceof Harmony.Sounding sounding) {
         int offset = slot.played().tick() - bar.startTick();
         items.add(ChordSymbolXml.harmony(sounding.chord(), slot.shape(), offset));
       }
     }
-    List<VoiceXml> voices = new ArrayList<>();
+    List<List<org.audiveris.proxymusic.Note>> voices = new ArrayList<>();
     for (VoiceXml.Staff staff : VoiceXml.Staff.values()) {
-      voices.add(new VoiceXml(arrangement, bar, staff, false));
-      voices.add(new VoiceXml(arrangement, bar, staff, true));
+      voices.add(new VoiceXml(arrangement, bar, staff, false).notes());
+      voices.add(new VoiceXml(arrangement, bar, staff, true).notes());
+      if (staff == VoiceXml.Staff.NOTATION) {
+        voices.add(hits.notes(bar));
+      }
     }
+    voices.removeIf(List::isEmpty);
     for (int v = 0; v < voices.size(); v++) {
       if (v > 0) {
         Backup backup = FACTORY.createBackup();
         backup.setDuration(BigDecimal.valueOf(bar.lengthTicks()));
         items.add(backup);
       }
-      items.addAll(voices.get(v).notes());
+      items.addAll(voices.get(v));
     }
     return measure;
   }

@@ -5,6 +5,7 @@ import static phalanx.formats.musicxml.MusicXmlWriter.whole;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.audiveris.proxymusic.Fingering;
@@ -27,6 +28,7 @@ import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.instrument.Finger;
 import phalanx.instrument.StringSign;
+import phalanx.picking.Force;
 import phalanx.picking.PickFinger;
 import phalanx.song.Harmony;
 import phalanx.song.Timeline.PlayedBar;
@@ -43,6 +45,9 @@ final class VoiceXml {
     NOTATION,
     TABLATURE
   }
+
+  /** How loud a soft stroke is, in hundredths of a usual one. */
+  private static final BigDecimal SOFT = BigDecimal.valueOf(60);
 
   private static final ObjectFactory FACTORY = new ObjectFactory();
   private static final NoteName[] SHARPS =
@@ -68,68 +73,97 @@ final class VoiceXml {
   /** The notes and rests of the whole bar. */
   List<org.audiveris.proxymusic.Note> notes() {
     TreeMap<Integer, List<Note>> strokes = new TreeMap<>();
-    int end = bar.startTick() + bar.lengthTicks();
-    for (Note note : arrangement.notes()) {
-      boolean mine = (note.pick() == PickFinger.P) == thumb;
-      if (mine && note.tick() >= bar.startTick() && note.tick() < end) {
+    int end = bar.endTick();
+    for (Note note : arrangement.notesFrom(bar.startTick(), end)) {
+      if ((note.pick() == PickFinger.P) == thumb) {
         strokes.computeIfAbsent(note.tick(), t -> new ArrayList<>()).add(note);
       }
     }
-    int first = strokes.isEmpty() ? end : strokes.firstKey();
-    rests(first - bar.startTick());
-    strokes.forEach(
-        (tick, together) -> {
-          Integer next = strokes.higherKey(tick);
-          stroke(together, (next == null ? end : next) - tick);
-        });
+    List<Rhythm.Span> spans = new ArrayList<>();
+    List<List<Note>> struck = new ArrayList<>();
+    int at = bar.startTick();
+    for (Map.Entry<Integer, List<Note>> stroke : strokes.entrySet()) {
+      Integer next = strokes.higherKey(stroke.getKey());
+      int longest = stroke.getValue().stream().mapToInt(Note::lengthTicks).max().orElse(0);
+      int until = Math.min(next == null ? end : next, stroke.getKey() + longest);
+      add(spans, struck, at, stroke.getKey(), List.of());
+      add(spans, struck, stroke.getKey(), until, stroke.getValue());
+      at = until;
+    }
+    add(spans, struck, at, end, List.of());
+    for (Rhythm.Piece piece : Rhythm.of(spans, bar.meter().beatTicks())) {
+      int span = piece.span();
+      if (struck.get(span).isEmpty()) {
+        rest(piece);
+      } else {
+        stroke(struck.get(span), spans.get(span), piece);
+      }
+    }
     return written;
   }
 
-  private void rests(int ticks) {
-    for (NoteValue value : NoteValue.lasting(ticks)) {
-      org.audiveris.proxymusic.Note rest = blank(value);
-      rest.setRest(FACTORY.createRest());
-      written.add(rest);
+  private void add(
+      List<Rhythm.Span> spans, List<List<Note>> struck, int from, int to, List<Note> notes) {
+    if (to > from) {
+      spans.add(new Rhythm.Span(bar.inMetre(from), bar.inMetre(to)));
+      struck.add(notes);
     }
   }
 
-  private void stroke(List<Note> together, int ticks) {
-    List<NoteValue> values = NoteValue.lasting(ticks);
-    for (int v = 0; v < values.size(); v++) {
-      boolean first = v == 0;
-      boolean last = v == values.size() - 1;
-      for (int n = 0; n < together.size(); n++) {
-        org.audiveris.proxymusic.Note note = blank(values.get(v));
-        if (n > 0) {
-          note.setChord(FACTORY.createEmpty());
-        }
-        Note played = together.get(n);
-        note.setPitch(pitch(played));
-        Notations notations = FACTORY.createNotations();
-        tie(note, notations, first, last);
-        if (last && played.lengthTicks() > ticks) {
-          notations.getTiedOrSlurOrTuplet().add(tied(TiedType.LET_RING));
-        }
-        if (first || staff == Staff.TABLATURE) {
-          notations.getTiedOrSlurOrTuplet().add(technical(played, first));
-        }
-        if (!notations.getTiedOrSlurOrTuplet().isEmpty()) {
-          note.getNotations().add(notations);
-        }
-        written.add(note);
+  private void rest(Rhythm.Piece piece) {
+    org.audiveris.proxymusic.Note rest = blank(piece);
+    rest.setRest(FACTORY.createRest());
+    Notations notations = FACTORY.createNotations();
+    TupletXml.mark(notations, piece);
+    if (!notations.getTiedOrSlurOrTuplet().isEmpty()) {
+      rest.getNotations().add(notations);
+    }
+    written.add(rest);
+  }
+
+  private void stroke(List<Note> together, Rhythm.Span span, Rhythm.Piece piece) {
+    for (int n = 0; n < together.size(); n++) {
+      org.audiveris.proxymusic.Note note = blank(piece);
+      if (n > 0) {
+        note.setChord(FACTORY.createEmpty());
       }
+      Note played = together.get(n);
+      note.setPitch(pitch(played));
+      if (played.force() == Force.SOFT) {
+        note.setDynamics(SOFT);
+      }
+      Notations notations = FACTORY.createNotations();
+      tie(note, notations, piece.first(), piece.last());
+      if (piece.last() && played.lengthTicks() > span.to() - span.from()) {
+        notations.getTiedOrSlurOrTuplet().add(tied(TiedType.LET_RING));
+      }
+      if (n == 0) {
+        TupletXml.mark(notations, piece);
+      }
+      if (piece.first()) {
+        StrokeMarks.mark(notations, played, arrangement);
+      }
+      if (piece.first() || staff == Staff.TABLATURE) {
+        notations.getTiedOrSlurOrTuplet().add(technical(played, piece.first()));
+      }
+      if (!notations.getTiedOrSlurOrTuplet().isEmpty()) {
+        note.getNotations().add(notations);
+      }
+      written.add(note);
     }
   }
 
-  private org.audiveris.proxymusic.Note blank(NoteValue value) {
+  private org.audiveris.proxymusic.Note blank(Rhythm.Piece piece) {
+    NoteValue value = piece.value();
     org.audiveris.proxymusic.Note note = FACTORY.createNote();
-    note.setDuration(BigDecimal.valueOf(value.ticks()));
+    note.setDuration(BigDecimal.valueOf(piece.ticks()));
     NoteType type = FACTORY.createNoteType();
     type.setValue(value.type());
     note.setType(type);
     if (value.dotted()) {
       note.getDot().add(FACTORY.createEmptyPlacement());
     }
+    piece.ratio().ifPresent(r -> note.setTimeModification(TupletXml.modification(r)));
     Stem stem = FACTORY.createStem();
     stem.setValue(thumb ? StemValue.DOWN : StemValue.UP);
     note.setStem(stem);
@@ -167,8 +201,8 @@ final class VoiceXml {
     int fretted = note.midi() - arrangement.song().guitar().capo();
     int chroma = Math.floorMod(fretted, 12);
     NoteName name =
-        arrangement.slots().stream()
-            .filter(s -> s.played().tick() <= note.tick() && note.tick() < s.endTick())
+        arrangement.slotsFrom(bar.startTick(), bar.endTick() + 1).stream()
+            .filter(s -> s.fromTick() <= note.tick() && note.tick() < s.toTick())
             .map(Slot::played)
             .flatMap(
                 p ->
@@ -203,6 +237,9 @@ final class VoiceXml {
       PlacementText pluck = FACTORY.createPlacementText();
       pluck.setValue(note.pick().letter());
       marks.add(FACTORY.createTechnicalPluck(pluck));
+      if (StrokeMarks.byNails(note, arrangement)) {
+        marks.add(FACTORY.createTechnicalFingernails(FACTORY.createEmptyPlacement()));
+      }
     }
     return technical;
   }

@@ -17,7 +17,10 @@ import phalanx.theory.Meter;
 /** The picking patterns that ship with the program. */
 public final class PatternShelf {
 
-  private static final String FILE = "shelf.pattern";
+  /** What the names of pattern files end in. */
+  public static final String ENDING = ".pattern";
+
+  private static final String FILE = "shelf" + ENDING;
   private static final List<WrittenPattern> WRITTEN = read();
 
   private PatternShelf() {}

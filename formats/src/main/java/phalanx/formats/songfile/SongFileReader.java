@@ -22,8 +22,6 @@ import phalanx.instrument.Hand;
 import phalanx.instrument.Tuning;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.HandSchool;
-import phalanx.picking.PatternReader;
-import phalanx.picking.PickingStyle;
 import phalanx.picking.Role;
 import phalanx.picking.ThumbRoute;
 import phalanx.song.Bar;
@@ -32,6 +30,7 @@ import phalanx.song.ChordChange;
 import phalanx.song.Feel;
 import phalanx.song.Harmony;
 import phalanx.song.NoteRef;
+import phalanx.song.Patterns;
 import phalanx.song.Pins;
 import phalanx.song.Section;
 import phalanx.song.SlotRef;
@@ -125,7 +124,7 @@ public final class SongFileReader {
             guitar(root.at("guitar").object()),
             hand(root.at("hand").object()),
             picking.at("school").word(HandSchool.class),
-            pattern(picking.at("pattern")),
+            Patterns.of(AlternatingThumb.FINGERS_BETWEEN),
             picking
                 .maybe("thumb")
                 .map(f -> f.word(ThumbRoute.class))
@@ -137,27 +136,13 @@ public final class SongFileReader {
             root.maybe("pins").map(SongFileReader::pins).orElse(Pins.NONE));
     try {
       // Settling mends what was written by hand: a section that is like another one gets its bars.
-      return song.withPins(Pins.NONE).editChart(c -> new Chart(sections)).withPins(song.pins());
+      return song.withPins(Pins.NONE)
+          .editChart(c -> new Chart(sections))
+          .withPins(song.pins())
+          .withPatterns(PickingField.read(picking, MOST_ID, MOST_TICKS));
     } catch (IllegalArgumentException e) {
       throw new Field.Fault("/sections", e.getMessage());
     }
-  }
-
-  private static PickingStyle pattern(Field field) {
-    if (!field.node().isArray()) {
-      return field.word(AlternatingThumb.class);
-    }
-    List<Field> lines = field.list();
-    String text = lines.stream().map(Field::text).collect(Collectors.joining("\n"));
-    PatternReader.Result read = PatternReader.read(text);
-    if (!read.problems().isEmpty()) {
-      PatternReader.Problem problem = read.problems().get(0);
-      throw new Field.Fault(lines.get(problem.line() - 1).pointer(), problem.message());
-    }
-    if (read.patterns().size() != 1) {
-      throw field.fault("the lines of one pattern");
-    }
-    return read.patterns().get(0);
   }
 
   private static Key key(Field field) {

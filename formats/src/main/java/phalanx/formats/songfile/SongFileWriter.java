@@ -13,10 +13,6 @@ import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.instrument.StringSign;
-import phalanx.picking.AlternatingThumb;
-import phalanx.picking.PatternWriter;
-import phalanx.picking.PickingStyle;
-import phalanx.picking.WrittenPattern;
 import phalanx.song.Bar;
 import phalanx.song.ChordChange;
 import phalanx.song.Feel;
@@ -60,8 +56,8 @@ public final class SongFileWriter {
     hand(root.putObject("hand"), song.hand());
     ObjectNode picking = root.putObject("picking");
     picking.put("school", Words.of(song.school()));
-    pattern(picking, song.pattern());
     picking.put("thumb", Words.of(song.thumb()));
+    PickingField.write(picking, song.patterns());
     ArrayNode sections = root.putArray("sections");
     song.sections().forEach(s -> section(sections.addObject(), s));
     ArrayNode lyrics = root.putArray("lyrics");
@@ -71,16 +67,6 @@ public final class SongFileWriter {
       return MAPPER.writeValueAsString(root) + "\n";
     } catch (JsonProcessingException e) {
       throw new IllegalStateException("a tree of plain values is always written", e);
-    }
-  }
-
-  /** A style for every metre by its name; a written pattern goes along line by line. */
-  private static void pattern(ObjectNode picking, PickingStyle style) {
-    if (style instanceof AlternatingThumb family) {
-      picking.put("pattern", Words.of(family));
-    } else if (style instanceof WrittenPattern written) {
-      ArrayNode lines = picking.putArray("pattern");
-      PatternWriter.write(written).lines().forEach(lines::add);
     }
   }
 

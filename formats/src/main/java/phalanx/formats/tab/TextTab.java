@@ -6,7 +6,7 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.Arranger;
+import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.instrument.Tuning;
@@ -24,25 +24,17 @@ public final class TextTab {
 
   private static final int WIDEST_LINE = 78;
 
-  /** Characters for one step of the pattern: two for a fret or a pinch, one between. */
+  /** Characters for one time at which something is struck: two for a fret, one between. */
   private static final int STEP = 3;
 
   private static final int MARGIN = 3;
 
   private final Arrangement arrangement;
   private final Song song;
-  private final int stepTicks;
 
   private TextTab(Arrangement arrangement) {
     this.arrangement = arrangement;
     song = arrangement.song();
-    stepTicks =
-        arrangement.timeline().bars().stream()
-            .map(PlayedBar::meter)
-            .distinct()
-            .mapToInt(m -> Math.min(Arranger.pattern(song, m).closestSteps(), m.beatTicks()))
-            .min()
-            .orElse(song.meter().beatTicks());
   }
 
   /** The whole arrangement as text. */
@@ -70,7 +62,7 @@ public final class TextTab {
       system(bars.subList(from, to), out);
       from = to;
     }
-    return out.toString();
+    return out + TabMarks.legend(arrangement.gestures(), arrangement.notes());
   }
 
   private String heading() {
@@ -98,13 +90,33 @@ public final class TextTab {
   }
 
   private int width(PlayedBar bar) {
-    return Math.max(1, bar.lengthTicks() / stepTicks) * STEP + 2;
+    return times(bar).size() * STEP + 2;
+  }
+
+  /** Every time of a bar that has a column of its own: what is struck, the beats, the chords. */
+  private TreeSet<Integer> times(PlayedBar bar) {
+    TreeSet<Integer> times = new TreeSet<>();
+    times.add(bar.startTick());
+    notes(bar).forEach(n -> times.add(n.tick()));
+    gestures(bar).forEach(g -> times.add(g.tick()));
+    bar.count().stream().filter(Meter.Syllable::onBeat).forEach(w -> times.add(w.tick()));
+    slots(bar).forEach(s -> times.add(s.played().tick()));
+    return times;
+  }
+
+  private Stream<Gesture> gestures(PlayedBar bar) {
+    return arrangement.gesturesFrom(bar.startTick(), bar.endTick()).stream();
+  }
+
+  private Stream<Slot> slots(PlayedBar bar) {
+    return arrangement.slotsFrom(bar.startTick(), bar.endTick()).stream();
   }
 
   private void system(List<PlayedBar> bars, StringBuilder out) {
     StringBuilder chords = new StringBuilder();
     StringBuilder count = new StringBuilder();
     StringBuilder letters = new StringBuilder();
+    StringBuilder marks = new StringBuilder();
     StringBuilder[] strings = new StringBuilder[Tuning.STRINGS];
     for (int s = 0; s < Tuning.STRINGS; s++) {
       strings[s] = new StringBuilder(stringName(s)).append(" |");
@@ -112,6 +124,7 @@ public final class TextTab {
     int column = MARGIN;
     for (PlayedBar bar : bars) {
       bar(bar, column, chords, count, letters);
+      marks(bar, column, marks);
       for (int s = 0; s < Tuning.STRINGS; s++) {
         stringLine(bar, s, strings[s]);
       }
@@ -123,6 +136,9 @@ public final class TextTab {
       line(out, strings[s]);
     }
     line(out, letters);
+    if (!marks.isEmpty()) {
+      line(out, marks);
+    }
     out.append('\n');
   }
 
@@ -138,15 +154,11 @@ public final class TextTab {
 
   private void bar(
       PlayedBar bar, int column, StringBuilder chords, StringBuilder count, StringBuilder letters) {
-    for (Slot slot : arrangement.slots()) {
-      if (slot.played().bar() == bar.number()) {
-        put(chords, column + column(slot.played().tick() - bar.startTick()), symbol(slot));
-      }
-    }
+    List<Integer> times = List.copyOf(times(bar));
+    slots(bar).forEach(s -> put(chords, column + column(times, s.played().tick()), symbol(s)));
     for (Meter.Syllable word : bar.count()) {
-      int tick = word.tick() - bar.startTick();
-      if (tick % stepTicks == 0) {
-        put(count, column + column(tick), word.word());
+      if (times.contains(word.tick())) {
+        put(count, column + column(times, word.tick()), word.word());
       }
     }
     for (int tick : new TreeSet<>(notes(bar).map(Note::tick).toList())) {
@@ -154,13 +166,28 @@ public final class TextTab {
           notes(bar)
               .filter(n -> n.tick() == tick)
               .map(n -> n.pick().letter())
+              .distinct()
               .collect(Collectors.joining());
-      put(letters, column + column(tick - bar.startTick()), together);
+      put(letters, column + column(times, tick), together);
     }
   }
 
-  private int column(int tick) {
-    return 1 + tick / stepTicks * STEP;
+  /** What is not a plain stroke: brushes, rolls, hits, accents. */
+  private void marks(PlayedBar bar, int column, StringBuilder line) {
+    List<Integer> times = List.copyOf(times(bar));
+    for (int tick : times) {
+      String mark =
+          TabMarks.at(
+              gestures(bar).filter(g -> g.tick() == tick).toList(),
+              notes(bar).filter(n -> n.tick() == tick).toList());
+      if (!mark.isEmpty()) {
+        put(line, column + column(times, tick), mark);
+      }
+    }
+  }
+
+  private static int column(List<Integer> times, int tick) {
+    return 1 + times.indexOf(tick) * STEP;
   }
 
   private static String symbol(Slot slot) {
@@ -184,12 +211,13 @@ public final class TextTab {
   }
 
   private void stringLine(PlayedBar bar, int string, StringBuilder line) {
+    List<Integer> times = List.copyOf(times(bar));
     StringBuilder dashes = new StringBuilder("-".repeat(width(bar) - 1));
     notes(bar)
         .filter(n -> n.string() == string)
         .forEach(
             n -> {
-              int at = column(n.tick() - bar.startTick());
+              int at = column(times, n.tick());
               String fret = String.valueOf(n.fret());
               dashes.replace(at, at + fret.length(), fret);
             });

@@ -30,7 +30,8 @@ class ArrangementJsonTest {
             "slots",
             "notes",
             "holds",
-            "hits");
+            "hits",
+            "sweeps");
     assertThat(root.get("divisions").asInt()).isEqualTo(5040);
     assertThat(root.get("bars")).hasSize(6);
     assertThat(root.get("notes")).hasSize(a.notes().size());

@@ -11,15 +11,20 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Arranger;
+import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Note;
 import phalanx.formats.chordpro.ChordProReader;
 import phalanx.formats.songfile.SongFileReader;
 import phalanx.formats.songfile.SongFileWriter;
+import phalanx.picking.Force;
 import phalanx.picking.HandSchool;
+import phalanx.picking.Hit;
 import phalanx.picking.PatternReader;
 import phalanx.picking.PatternWriter;
+import phalanx.picking.PickFinger;
 import phalanx.picking.PickingStyle;
 import phalanx.picking.ThumbRoute;
+import phalanx.picking.Touch;
 import phalanx.picking.WrittenPattern;
 import phalanx.song.Song;
 import phalanx.theory.Meter;
@@ -95,6 +100,7 @@ class PatternShelfTest {
                 .withThumb(route);
         TreeMap<Integer, List<Note>> together =
             ARRANGER.arrange(song).notes().stream()
+                .filter(n -> n.manner() != Note.Manner.BRUSHED)
                 .collect(Collectors.groupingBy(Note::tick, TreeMap::new, Collectors.toList()));
         for (List<Note> pinch : together.values()) {
           for (int n = 1; n < pinch.size(); n++) {
@@ -132,5 +138,79 @@ class PatternShelfTest {
       WrittenPattern back = (WrittenPattern) ((SongFileReader.Result.Read) result).song().pattern();
       assertThat(PatternWriter.write(back)).isEqualTo(PatternWriter.write(pattern));
     }
+  }
+
+  private static Arrangement played(String name, String bars) {
+    PickingStyle pattern = PatternShelf.named(name).orElseThrow();
+    return ARRANGER.arrange(song(Meter.FOUR_FOUR, bars).withPattern(pattern));
+  }
+
+  @Test
+  void threeBarsAreAlikeTheFourthTurnsAndTheLastChordIsBrushedSoftly() {
+    Arrangement a = played("Three and a turn", "| C | C | C | C | C | C |");
+    List<List<String>> bars =
+        a.timeline().bars().stream()
+            .map(b -> strokes(a.notesFrom(b.startTick(), b.endTick()), b.startTick()))
+            .toList();
+    assertThat(bars.get(1)).isEqualTo(bars.get(0)).isEqualTo(bars.get(2)).isEqualTo(bars.get(4));
+    assertThat(bars.get(3)).isNotEqualTo(bars.get(0));
+    List<Gesture> last = a.gesturesFrom(5 * 20160, 6 * 20160);
+    assertThat(last).containsExactly(new Gesture.Brush(5 * 20160, 1, 5, Touch.FLESH, Force.SOFT));
+    assertThat(a.notesFrom(5 * 20160, 6 * 20160))
+        .hasSize(5)
+        .allMatch(n -> n.manner() == Note.Manner.BRUSHED && n.pick() == PickFinger.P);
+  }
+
+  /** The next chord sounds on the last and, and the bar does not strike it again on one. */
+  @Test
+  void anAnticipationBringsTheNextChordBeforeItsBar() {
+    Arrangement a = played("Arrive early", "| C | G |");
+    int early = 20160 - 2520;
+    assertThat(a.slots().get(1).fromTick()).isEqualTo(early);
+    assertThat(a.slots().get(0).toTick()).isEqualTo(early);
+    List<Note> notes = a.notesFrom(early, early + 1);
+    assertThat(notes).extracting(Note::fret).containsExactly(3, 3);
+    assertThat(notes).extracting(Note::string).containsExactly(0, 5);
+    assertThat(a.notesFrom(20160, 20161)).isEmpty();
+    // Nothing leads to the first bar: it begins by itself.
+    assertThat(a.notesFrom(0, 1)).hasSize(2);
+    assertThat(a.holds()).anyMatch(h -> h.fromTick() == early);
+  }
+
+  @Test
+  void hitsTakeTheirFingersAndStopTheStringsTheyTouch() {
+    Arrangement a = played("Click on two and four", "| C |");
+    assertThat(a.gestures()).extracting(Gesture::tick).containsExactly(5040, 15120);
+    assertThat(a.gestures()).allMatch(g -> g instanceof Gesture.Hit h && h.kind() == Hit.CLICK);
+    Note before = a.notesFrom(2520, 2521).get(0);
+    assertThat(before.string()).isGreaterThan(2);
+    assertThat(before.tick() + before.lengthTicks()).isEqualTo(5040);
+    assertThat(letters(a)).isEqualTo("p m p a p m p a");
+  }
+
+  @Test
+  void aStoppedBlockEndsWhereItIsStopped() {
+    Arrangement a = played("Short blocks", "| C |");
+    List<Note> block = a.notesFrom(5040, 5041);
+    assertThat(block).hasSize(3).allMatch(n -> n.lengthTicks() == 2520);
+    assertThat(block).allMatch(n -> n.force() == Force.ACCENTED);
+  }
+
+  /** Each string of a roll comes after the other: a sixty-fourth is 315 ticks. */
+  @Test
+  void aRollGoesThroughItsStrings() {
+    Arrangement a = played("Rolled chords", "| C |");
+    assertThat(a.notesFrom(0, 1)).extracting(Note::delayTicks).containsExactly(0, 315, 630, 945);
+    assertThat(a.notesFrom(10080, 10081))
+        .extracting(Note::delayTicks)
+        .containsExactly(1890, 1260, 630, 0);
+    assertThat(a.gestures()).contains(new Gesture.Roll(0, 1, 5, 315));
+    assertThat(a.gestures()).contains(new Gesture.Roll(10080, 5, 1, 630));
+  }
+
+  /** Ring, middle and index finger after the thumb (common practice, no source). */
+  @Test
+  void aTremoloIsPlayedByRingMiddleAndIndexInTurn() {
+    assertThat(letters(played("Tremolo", "| C |"))).startsWith("p a m i p a m i");
   }
 }

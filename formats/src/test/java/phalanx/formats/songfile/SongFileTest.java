@@ -12,6 +12,7 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import net.jqwik.api.Arbitraries;
@@ -26,19 +27,24 @@ import org.junit.jupiter.params.provider.CsvSource;
 import phalanx.chart.ChartReader;
 import phalanx.chart.Notation;
 import phalanx.formats.FileProblem;
+import phalanx.formats.patterns.PatternShelf;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.instrument.Tuning;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.HandSchool;
+import phalanx.picking.Pattern;
+import phalanx.picking.PickingStyle;
 import phalanx.picking.Role;
+import phalanx.picking.StepText;
 import phalanx.picking.ThumbRoute;
 import phalanx.song.Bar;
 import phalanx.song.Chart;
 import phalanx.song.ChartEdits;
 import phalanx.song.Feel;
 import phalanx.song.NoteRef;
+import phalanx.song.Patterns;
 import phalanx.song.Pins;
 import phalanx.song.Section;
 import phalanx.song.SlotRef;
@@ -152,9 +158,27 @@ class SongFileTest {
                     .withFeel(feel)
                     .withSchool(school)
                     .withPattern(pattern)
+                    .withPatterns(patterns(pattern, string))
                     .withThumb(ThumbRoute.values()[string % ThumbRoute.values().length])
                     .withTitle(title)
                     .withPins(full().pins().with(new NoteRef(2, 2520, role), string)));
+  }
+
+  /** Patterns for parts of the song, and a bar that changes one stroke. */
+  private static Patterns patterns(AlternatingThumb pattern, int variety) {
+    int section = full().sections().get(0).id();
+    int bar = full().chart().bars().get(0).id();
+    Pattern.Step step =
+        StepText.read(2520, Map.of("tune", "m!", "thumb", "o", "hits", "heel")).orElseThrow();
+    PickingStyle turn = PatternShelf.named("three-and-a-turn").orElseThrow();
+    PickingStyle brush = PatternShelf.named("brush-on-two-and-four").orElseThrow();
+    Patterns all =
+        Patterns.of(pattern)
+            .with(new Patterns.Scope.OfSection(section), turn)
+            .with(new Patterns.Scope.OfChord(new SlotRef(bar, 0)), AlternatingThumb.THUMB_ALONE)
+            .changing(bar, step)
+            .endingSoftly(variety % 2 > 0);
+    return variety > 2 ? all.with(new Patterns.Scope.OfBar(bar), brush) : all;
   }
 
   /** Round trip, and the schema holds: the published JSON Schema draft 2020-12. */
@@ -203,6 +227,7 @@ class SongFileTest {
         "\"chord\" : \"Em7\" ~ \"chord\" : \"Hx\" ~ expected a root note A to G for “chord”",
         "\"meter\" : \"3/4\" ~ \"meter\" : \"3/5\" ~ expected a metre such as 4/4 for “meter”",
         "\"id\" : 200 ~ \"id\" : 100 ~ two parts of a chart are both number 100",
+        "\"softEnding\" : false ~ \"softEnding\" : 1 ~ expected true or false for “softEnding”",
         "\"school\" : \"thumb-and-three\" ~ \"school\" : 3 ~ expected one of thumb-and-two",
         "\"cutaway\" : false ~ \"cutaway\" : null ~ expected true or false for “cutaway”",
         "\"plays\" : 2 ~ \"plays\" : 99 ~ expected a whole number from 1 to 16",

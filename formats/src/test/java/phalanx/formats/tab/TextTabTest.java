@@ -7,7 +7,11 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Arranger;
 import phalanx.formats.Songs;
+import phalanx.formats.chordpro.ChordProReader;
+import phalanx.formats.patterns.PatternShelf;
+import phalanx.song.Song;
 
 class TextTabTest {
 
@@ -47,5 +51,19 @@ class TextTabTest {
     assertThat(lines.get(chords + 1).strip()).startsWith("1  &  2  &  3  &  4  &");
     assertThat(lines.get(chords + 8).strip()).startsWith("p  i  p");
     assertThat(lines.get(chords).indexOf('G')).isEqualTo(lines.get(chords + 8).indexOf('p'));
+  }
+
+  @Test
+  void showsBrushesRollsHitsAndAccentsAndSaysWhatTheSignsMean() {
+    assertThat(tab("brushes-down-and-back")).contains(">^n", ",v", "^n  brush towards the high");
+    assertThat(tab("rolled-chords")).contains("/  roll from the low", "\\  roll from the high");
+    assertThat(tab("click-on-two-and-four")).contains("x  finger click");
+    assertThat(tab("staggered-pinch")).doesNotContain("Signs");
+  }
+
+  private static String tab(String pattern) {
+    Song song = ChordProReader.read("{sog}\n| C | G |\n{eog}\n").song();
+    return TextTab.write(
+        new Arranger().arrange(song.withPattern(PatternShelf.named(pattern).orElseThrow())));
   }
 }

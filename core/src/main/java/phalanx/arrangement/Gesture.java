@@ -1,0 +1,51 @@
+package phalanx.arrangement;
+
+import java.util.Set;
+import phalanx.picking.Force;
+import phalanx.picking.PickFinger;
+import phalanx.picking.Touch;
+
+/** What the picking hand does across strings or beside them, at its time. */
+public sealed interface Gesture {
+
+  /** When, in ticks from the start of the song. */
+  int tick();
+
+  /**
+   * A percussive hit.
+   *
+   * @param kind which
+   * @param fingers the fingers it takes
+   */
+  record Hit(int tick, phalanx.picking.Hit kind, Set<PickFinger> fingers, Force force)
+      implements Gesture {}
+
+  /**
+   * A sweep over the strings that sound.
+   *
+   * @param from the string it starts on, 0 for ⑥ to 5 for ①
+   * @param to the string it ends on
+   */
+  record Brush(int tick, int from, int to, Touch touch, Force force) implements Gesture {
+
+    /** Whether it goes from the low strings to the high ones. */
+    public boolean towardsTreble() {
+      return to >= from;
+    }
+  }
+
+  /**
+   * Plucked strings one after another.
+   *
+   * @param from the string struck first
+   * @param to the string struck last
+   * @param stepTicks time from string to string
+   */
+  record Roll(int tick, int from, int to, int stepTicks) implements Gesture {
+
+    /** Whether it goes from the low strings to the high ones. */
+    public boolean towardsTreble() {
+      return to >= from;
+    }
+  }
+}

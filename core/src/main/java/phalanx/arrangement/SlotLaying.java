@@ -1,0 +1,198 @@
+package phalanx.arrangement;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.IntStream;
+import phalanx.arrangement.PlacedSteps.Placed;
+import phalanx.fretting.Muting;
+import phalanx.fretting.Shape;
+import phalanx.instrument.StringSign;
+import phalanx.instrument.Tuning;
+import phalanx.picking.PickFinger;
+import phalanx.picking.Role;
+import phalanx.picking.StringRoles;
+import phalanx.picking.Stroke;
+import phalanx.song.NoteRef;
+import phalanx.song.Song;
+
+/** Lays the steps over one chord on the strings of its shape. The thumb's turn goes on in it. */
+final class SlotLaying {
+
+  /** Time from string to string in a brush, ticks: about 14 ms at 90 quarters a minute. */
+  static final int BRUSH_TICKS = 105;
+
+  /** A string to be plucked. */
+  record Plucked(int string, Stroke.Pluck pluck, NoteRef ref, Optional<WalkingBass.Step> walk) {
+
+    /** Whether the thumb's own row asks for it. */
+    boolean byThumb() {
+      return pluck.role().isThumb() && pluck.finger().filter(f -> f != PickFinger.P).isEmpty();
+    }
+  }
+
+  /** A step on strings. */
+  record Laid(
+      Placed placed,
+      List<Plucked> plucks,
+      Optional<Stroke.Brush> brush,
+      List<Integer> brushed,
+      Optional<Stroke.Knock> hit,
+      List<Integer> stopped) {}
+
+  private final Song song;
+  private final Shape shape;
+  private final StringRoles roles;
+  private final StringRoles.Route route;
+  private final Set<String> remarks = new LinkedHashSet<>();
+  private int turn;
+
+  SlotLaying(Song song, Slot slot, StringRoles roles, StringRoles.Route route) {
+    this.song = song;
+    this.shape = slot.shape().orElseThrow();
+    this.roles = roles;
+    this.route = route;
+    remarks.addAll(slot.remarks());
+    remarks.addAll(roles.remarks());
+    remarks.addAll(route.remarks());
+  }
+
+  /** What had to be done otherwise than the pattern says. */
+  Set<String> remarks() {
+    return remarks;
+  }
+
+  /** The first bass string of the chord as a MIDI note counted from the capo. */
+  Optional<Integer> root() {
+    return route.strings().stream()
+        .findFirst()
+        .map(s -> song.guitar().shapeMidi(s, shape.fret(s).orElse(0)));
+  }
+
+  /**
+   * Lays one step.
+   *
+   * @param walk finds the step into the next root, given the lowest finger string; empty for none
+   */
+  Laid lay(Placed placed, Optional<WalkingStep> walk) {
+    Map<Integer, Plucked> plucks = new HashMap<>();
+    List<Stroke.Pluck> wanted = new ArrayList<>(placed.step().plucks().toList());
+    wanted.sort((a, b) -> Boolean.compare(!a.role().isThumb(), !b.role().isThumb()));
+    int lowest = 0;
+    for (Stroke.Pluck pluck : wanted) {
+      NoteRef ref =
+          new NoteRef(
+              placed.bar().written(),
+              placed.step().tick() - placed.bar().metreTick(),
+              pluck.role());
+      Optional<Integer> string = string(pluck, ref, lowest).filter(s -> !plucks.containsKey(s));
+      if (string.isPresent()) {
+        plucks.put(string.get(), new Plucked(string.get(), pluck, ref, Optional.empty()));
+        lowest = pluck.role().isThumb() ? string.get() + 1 : lowest;
+      }
+    }
+    walk.ifPresent(w -> walk(plucks, w));
+    List<Plucked> rising =
+        plucks.values().stream().sorted((a, b) -> a.string() - b.string()).toList();
+    Optional<Stroke.Brush> brush = only(placed, Stroke.Brush.class);
+    List<Integer> brushed = brush.map(b -> brushed(b, plucks.keySet())).orElse(List.of());
+    Optional<Stroke.Knock> hit = only(placed, Stroke.Knock.class);
+    return new Laid(
+        placed, rising, brush.filter(b -> !brushed.isEmpty()), brushed, hit, stopped(placed, hit));
+  }
+
+  /** How a walking bass goes on from here. */
+  interface WalkingStep {
+    Optional<WalkingBass.Step> into(Shape held, int below);
+  }
+
+  private void walk(Map<Integer, Plucked> plucks, WalkingStep walk) {
+    Optional<Plucked> thumb = plucks.values().stream().filter(Plucked::byThumb).findFirst();
+    int below =
+        plucks.keySet().stream()
+            .filter(s -> thumb.isEmpty() || s != thumb.get().string())
+            .mapToInt(s -> s)
+            .min()
+            .orElse(Tuning.STRINGS);
+    Optional<WalkingBass.Step> step = walk.into(shape, below);
+    if (thumb.isPresent() && step.isPresent()) {
+      Plucked usual = thumb.get();
+      plucks.remove(usual.string());
+      plucks.put(
+          step.get().string(), new Plucked(step.get().string(), usual.pluck(), usual.ref(), step));
+    } else if (thumb.isPresent()) {
+      remarks.add("no step into the next root is in reach: the thumb stays on its strings");
+    }
+  }
+
+  private static <T extends Stroke> Optional<T> only(Placed placed, Class<T> kind) {
+    return placed.step().strokes().stream().filter(kind::isInstance).map(kind::cast).findFirst();
+  }
+
+  /** The usual string of a stroke, or the one the player pinned for this stroke where it sounds. */
+  private Optional<Integer> string(Stroke.Pluck pluck, NoteRef ref, int lowest) {
+    Optional<Integer> usual = usual(pluck.role());
+    Optional<Integer> pinned = song.pins().string(ref);
+    if (pinned.isPresent() && shape.sounds(pinned.get()) && pinned.get() >= lowest) {
+      return pinned;
+    }
+    pinned.ifPresent(
+        s ->
+            remarks.add(
+                StringSign.of(s)
+                    + (shape.sounds(s)
+                        ? " is pinned for a finger here and lies under the thumb"
+                        : " is pinned for a stroke here and does not sound")));
+    return usual.filter(s -> s >= lowest || pluck.role().isThumb());
+  }
+
+  private Optional<Integer> usual(Role role) {
+    // A new chord starts on its own bass, whatever the thumb's turn in the bar would be.
+    return role == Role.THUMB && !route.strings().isEmpty()
+        ? Optional.of(route.strings().get(turn++ % route.strings().size()))
+        : roles.string(role);
+  }
+
+  /** The sounding strings a brush goes over, in its order, but those plucked at the same time. */
+  private List<Integer> brushed(Stroke.Brush brush, Set<Integer> plucked) {
+    List<Integer> strings =
+        new ArrayList<>(
+            IntStream.rangeClosed(brush.low(), brush.high())
+                .filter(s -> shape.sounds(s) && !plucked.contains(s))
+                .boxed()
+                .toList());
+    if (strings.isEmpty()) {
+      remarks.add("no string sounds under the brush");
+      return strings;
+    }
+    for (Muting.Muted muted : Muting.of(shape)) {
+      boolean crossed =
+          strings.get(0) < muted.string() && muted.string() < strings.get(strings.size() - 1);
+      if (crossed && muted.reason() == Muting.Reason.NOT_STRUCK) {
+        remarks.add("the brush crosses " + StringSign.of(muted.string()) + ", which is not muted");
+      }
+    }
+    if (!brush.towardsTreble()) {
+      java.util.Collections.reverse(strings);
+    }
+    return strings;
+  }
+
+  private List<Integer> stopped(Placed placed, Optional<Stroke.Knock> hit) {
+    List<Integer> strings = new ArrayList<>();
+    for (Stroke stroke : placed.step().strokes()) {
+      if (stroke instanceof Stroke.Stop stop && stop.role().isThumb()) {
+        route.strings().forEach(strings::add);
+      } else if (stroke instanceof Stroke.Stop stop) {
+        roles.string(stop.role()).ifPresent(strings::add);
+      }
+    }
+    hit.ifPresent(
+        h -> IntStream.range(0, Tuning.STRINGS).filter(h.hit()::damps).forEach(strings::add));
+    return strings;
+  }
+}

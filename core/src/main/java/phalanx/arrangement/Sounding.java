@@ -1,0 +1,204 @@
+package phalanx.arrangement;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeSet;
+import phalanx.arrangement.SlotLaying.Laid;
+import phalanx.arrangement.SlotLaying.Plucked;
+import phalanx.fretting.Shape;
+import phalanx.instrument.Finger;
+import phalanx.instrument.Tuning;
+import phalanx.picking.Fingered;
+import phalanx.picking.Force;
+import phalanx.picking.PickFinger;
+import phalanx.picking.Role;
+import phalanx.picking.Stroke;
+import phalanx.song.NoteRef;
+import phalanx.song.Song;
+
+/** Turns what was laid and fingered into notes, gestures and the fingers a walking bass adds. */
+final class Sounding {
+
+  private final Song song;
+  private final List<Slot> slots;
+  private final List<Note> notes = new ArrayList<>();
+  private final List<Gesture> gestures = new ArrayList<>();
+  private final List<Note> added = new ArrayList<>();
+  private final List<TreeSet<Integer>> cuts = new ArrayList<>();
+
+  Sounding(Song song, List<Slot> slots, List<Laid> laid, List<Fingered> fingers) {
+    this.song = song;
+    this.slots = slots;
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      cuts.add(new TreeSet<>());
+    }
+    for (int i = 0; i < laid.size(); i++) {
+      cut(laid.get(i), fingers.get(i));
+    }
+    for (int i = 0; i < laid.size(); i++) {
+      pluck(laid.get(i), fingers.get(i));
+      if (fingers.get(i).gesture()) {
+        brush(laid.get(i));
+        hit(laid.get(i));
+      }
+    }
+    notes.sort(Comparator.comparingInt(Note::tick).thenComparingInt(Note::string));
+  }
+
+  /** The slots, with remarks where the pattern had to be bent. */
+  List<Slot> slots() {
+    return slots;
+  }
+
+  /** Everything that sounds, by time and then from low to high string. */
+  List<Note> notes() {
+    return notes;
+  }
+
+  /** Hits, brushes and rolls by time. */
+  List<Gesture> gestures() {
+    return gestures;
+  }
+
+  /** The notes for which a finger comes down beside the shape. */
+  List<Note> added() {
+    return added;
+  }
+
+  /** A string stops ringing where it is struck again or stopped. */
+  private void cut(Laid on, Fingered fingers) {
+    int tick = on.placed().tick();
+    on.plucks().stream()
+        .filter(p -> fingers.finger(p.string()).isPresent())
+        .forEach(p -> cuts.get(p.string()).add(tick));
+    boolean damped = fingers.gesture() || on.hit().isEmpty();
+    if (fingers.gesture()) {
+      on.brushed().forEach(s -> cuts.get(s).add(tick));
+    }
+    if (damped) {
+      on.stopped().forEach(s -> cuts.get(s).add(tick));
+    }
+  }
+
+  private int ringsUntil(int tick, int string, int slot) {
+    Integer cut = cuts.get(string).higher(tick);
+    int leaves = slots.get(slot).toTick();
+    return cut == null ? leaves : Math.min(cut, leaves);
+  }
+
+  private void pluck(Laid on, Fingered fingers) {
+    List<Plucked> struck =
+        on.plucks().stream().filter(p -> fingers.finger(p.string()).isPresent()).toList();
+    Map<Integer, Integer> delays = Picking.delays(on);
+    boolean rolls = !delays.isEmpty() && struck.size() > 1;
+    for (Plucked p : struck) {
+      PickFinger pick = fingers.finger(p.string()).orElseThrow();
+      Note.Manner manner = rolls ? Note.Manner.ROLLED : Note.Manner.PLUCKED;
+      // A string that is left alone of a roll keeps its time in it: its finger counts on that.
+      int delay = delays.getOrDefault(p.string(), 0);
+      Note note = note(on, p.string(), pick, part(p), p.ref(), manner, p.pluck().force(), delay);
+      if (p.walk().isPresent()) {
+        note = walked(note, p.walk().get());
+      }
+      notes.add(note);
+    }
+    if (rolls) {
+      int low = struck.get(0).string();
+      int high = struck.get(struck.size() - 1).string();
+      var roll = on.placed().step().roll().orElseThrow();
+      boolean up = roll.towardsTreble();
+      int tick = on.placed().tick();
+      gestures.add(new Gesture.Roll(tick, up ? low : high, up ? high : low, roll.stepTicks()));
+    }
+  }
+
+  private Note walked(Note n, WalkingBass.Step step) {
+    Note walked =
+        new Note(
+            n.tick(),
+            n.lengthTicks(),
+            step.string(),
+            step.fret(),
+            song.guitar().midi(step.string(), step.fret()),
+            n.pick(),
+            step.finger(),
+            n.part(),
+            n.ref(),
+            n.manner(),
+            n.force(),
+            n.delayTicks());
+    if (!walked.fretFinger().equals(n.fretFinger()) || walked.fret() != n.fret()) {
+      added.add(walked);
+    }
+    return walked;
+  }
+
+  private static Note.Part part(Plucked p) {
+    Role role = p.pluck().role();
+    return role.isThumb() ? Note.Part.BASS : role == Role.TUNE ? Note.Part.TUNE : Note.Part.INNER;
+  }
+
+  private void brush(Laid on) {
+    if (on.brush().isEmpty()) {
+      return;
+    }
+    Stroke.Brush brush = on.brush().get();
+    int tick = on.placed().tick();
+    List<Integer> strings = on.brushed();
+    for (int k = 0; k < strings.size(); k++) {
+      NoteRef ref = new NoteRef(on.placed().bar().written(), on.placed().step().tick(), Role.INNER);
+      notes.add(
+          note(
+              on,
+              strings.get(k),
+              brush.touch().letter(),
+              Note.Part.INNER,
+              ref,
+              Note.Manner.BRUSHED,
+              brush.force(),
+              k * SlotLaying.BRUSH_TICKS));
+    }
+    gestures.add(
+        new Gesture.Brush(
+            tick, strings.get(0), strings.get(strings.size() - 1), brush.touch(), brush.force()));
+  }
+
+  private void hit(Laid on) {
+    on.hit()
+        .ifPresent(
+            h ->
+                gestures.add(
+                    new Gesture.Hit(on.placed().tick(), h.hit(), h.hit().fingers(), h.force())));
+  }
+
+  private Note note(
+      Laid on,
+      int string,
+      PickFinger pick,
+      Note.Part part,
+      NoteRef ref,
+      Note.Manner manner,
+      Force force,
+      int delay) {
+    int tick = on.placed().tick();
+    Shape shape = slots.get(on.placed().slot()).shape().orElseThrow();
+    int fret = shape.fret(string).orElse(0);
+    Optional<Finger> holds = shape.finger(string);
+    return new Note(
+        tick,
+        ringsUntil(tick, string, on.placed().slot()) - tick,
+        string,
+        fret,
+        song.guitar().midi(string, fret),
+        pick,
+        holds,
+        part,
+        ref,
+        manner,
+        force,
+        delay);
+  }
+}

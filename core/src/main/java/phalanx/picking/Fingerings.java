@@ -1,0 +1,119 @@
+package phalanx.picking;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Every way the hand can play one strike, without crossing fingers. */
+final class Fingerings {
+
+  /** Cost of another finger than the player wants. */
+  static final double UNWANTED = 8;
+
+  /** Cost of a string that is left out. */
+  static final double LEFT_OUT = 30;
+
+  /** Cost of leaving out the bass, which carries the rhythm. */
+  static final double BASS_LEFT_OUT = 40;
+
+  /** Cost of leaving out a hit or a brush. */
+  static final double GESTURE_LEFT_OUT = 25;
+
+  private Fingerings() {}
+
+  /** Every fingering that plays all of it; none where the school has not so many fingers. */
+  static List<Fingered> whole(Strike strike, HandSchool school) {
+    List<Fingered> all = new ArrayList<>();
+    add(strike, school, strike.thumb(), strike.strings(), true, all);
+    return all;
+  }
+
+  /** Every fingering that plays some of it, or nothing. */
+  static List<Fingered> parts(Strike strike, HandSchool school) {
+    List<Fingered> all = new ArrayList<>();
+    int strings = strike.strings().size();
+    for (int mask = 0; mask < 1 << strings; mask++) {
+      List<Integer> kept = new ArrayList<>();
+      for (int s = 0; s < strings; s++) {
+        if ((mask >> s & 1) > 0) {
+          kept.add(strike.strings().get(s));
+        }
+      }
+      add(strike, school, strike.thumb(), kept, true, all);
+      add(strike, school, strike.thumb(), kept, false, all);
+      add(strike, school, Optional.empty(), kept, true, all);
+      add(strike, school, Optional.empty(), kept, false, all);
+    }
+    return all;
+  }
+
+  /** What it costs to play a strike so, whatever came before. */
+  static double cost(Strike strike, Fingered fingers) {
+    double cost = fingers.gesture() || strike.gesture().isEmpty() ? 0 : GESTURE_LEFT_OUT;
+    if (strike.thumb().isPresent() && fingers.finger(strike.thumb().get()).isEmpty()) {
+      cost += BASS_LEFT_OUT;
+    }
+    for (int string : strike.strings()) {
+      Optional<PickFinger> finger = fingers.finger(string);
+      if (finger.isEmpty()) {
+        cost += LEFT_OUT;
+      } else if (strike.wanted().containsKey(string)
+          && strike.wanted().get(string) != finger.get()) {
+        cost += UNWANTED;
+      }
+    }
+    return cost;
+  }
+
+  private static void add(
+      Strike strike,
+      HandSchool school,
+      Optional<Integer> thumb,
+      List<Integer> strings,
+      boolean gesture,
+      List<Fingered> all) {
+    Set<PickFinger> busy = gesture ? strike.gesture() : Set.of();
+    boolean crossed = thumb.isPresent() && strings.stream().anyMatch(s -> s < thumb.get());
+    if (crossed || thumb.isPresent() && busy.contains(PickFinger.P)) {
+      return;
+    }
+    Set<PickFinger> free = EnumSet.copyOf(school.fingers());
+    free.addAll(strike.wanted().values());
+    if (school.isThumbInLines()) {
+      free.add(PickFinger.P);
+    }
+    free.removeAll(busy);
+    if (thumb.isPresent()) {
+      free.remove(PickFinger.P);
+    }
+    for (List<PickFinger> chosen : choices(strings.size(), List.copyOf(free))) {
+      Map<Integer, PickFinger> fingers = new HashMap<>();
+      thumb.ifPresent(t -> fingers.put(t, PickFinger.P));
+      for (int k = 0; k < chosen.size(); k++) {
+        fingers.put(strings.get(k), chosen.get(k));
+      }
+      all.add(new Fingered(fingers, gesture));
+    }
+  }
+
+  /** Every rising choice of {@code count} fingers. */
+  static List<List<PickFinger>> choices(int count, List<PickFinger> fingers) {
+    List<List<PickFinger>> all = new ArrayList<>();
+    for (int mask = 0; mask < 1 << fingers.size(); mask++) {
+      if (Integer.bitCount(mask) == count) {
+        List<PickFinger> chosen = new ArrayList<>(count);
+        for (int f = 0; f < fingers.size(); f++) {
+          if ((mask >> f & 1) > 0) {
+            chosen.add(fingers.get(f));
+          }
+        }
+        all.add(chosen);
+      }
+    }
+    return all;
+  }
+}

@@ -1,0 +1,162 @@
+package phalanx.picking;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import phalanx.picking.PatternReader.Problem;
+import phalanx.theory.Meter;
+
+/** Reads the rows that are played together. */
+final class RowsReader {
+
+  private static final int MOST_PARTS = 8;
+
+  /** A word and where it stands, from 1. */
+  private record Word(String text, int line, int column) {}
+
+  private final Map<String, List<List<Word>>> rows = new LinkedHashMap<>();
+
+  /** Whether no row was read yet. */
+  boolean isEmpty() {
+    return rows.isEmpty();
+  }
+
+  /** Takes one line in; gives what is wrong with it. */
+  Optional<Problem> line(int number, String line) {
+    int bar = line.indexOf('|');
+    String label = bar < 0 ? line.strip() : line.substring(0, bar).strip();
+    int column = line.indexOf(line.strip()) + 1;
+    if (bar < 0 || !Cell.rows().contains(label)) {
+      String words = "expected a row: %s; then | o . |";
+      return problem(number, column, words.formatted(String.join(", ", Cell.rows())));
+    }
+    if (rows.containsKey(label)) {
+      return problem(number, column, "the row “" + label + "” stands twice");
+    }
+    List<List<Word>> beats = new ArrayList<>();
+    rows.put(label, beats);
+    int from = bar + 1;
+    Optional<Problem> wrong = Optional.empty();
+    while (from < line.length() && !line.substring(from).isBlank()) {
+      int to = line.indexOf('|', from);
+      if (to < 0) {
+        wrong = problem(number, line.length(), "expected a bar line | behind the last beat");
+        to = line.length();
+      }
+      List<Word> beat = words(number, line, from, to);
+      beats.add(beat);
+      if (wrong.isEmpty()) {
+        wrong = wrong(label, number, from, beat);
+      }
+      from = to + 1;
+    }
+    return wrong;
+  }
+
+  private static Optional<Problem> problem(int line, int column, String message) {
+    return Optional.of(new Problem(line, Math.max(1, column), message));
+  }
+
+  private static List<Word> words(int number, String line, int from, int to) {
+    List<Word> words = new ArrayList<>();
+    int at = from;
+    while (at < to) {
+      int end = at;
+      while (end < to && !Character.isWhitespace(line.charAt(end))) {
+        end++;
+      }
+      if (end > at) {
+        words.add(new Word(line.substring(at, end), number, at + 1));
+      }
+      at = end + 1;
+    }
+    return words;
+  }
+
+  private static Optional<Problem> wrong(String row, int number, int from, List<Word> beat) {
+    if (beat.isEmpty() || beat.size() > MOST_PARTS) {
+      String words = "expected 1 to 8 parts in a beat, found ";
+      return problem(number, from + 1, words + beat.size());
+    }
+    return beat.stream()
+        .filter(w -> Cell.read(row, w.text(), Cell.Step.EMPTY).isEmpty())
+        .findFirst()
+        .flatMap(
+            w ->
+                problem(
+                    w.line(),
+                    w.column(),
+                    "expected %s, found “%s”".formatted(Cell.expected(row), w.text())));
+  }
+
+  /**
+   * What the rows say.
+   *
+   * @param line where the pattern begins, for what concerns all rows
+   * @param problems where faults are noted
+   * @param several whether the rows may go on over several bars
+   */
+  Optional<Pattern> pattern(
+      String title, int line, Meter meter, List<Problem> problems, boolean several) {
+    int beats = rows.values().stream().mapToInt(List::size).max().orElse(0);
+    boolean even = rows.values().stream().allMatch(r -> r.size() == beats);
+    boolean whole = beats > 0 && beats % meter.beats() == 0;
+    int most = several ? WrittenPattern.MOST_BARS : 1;
+    if (rows.isEmpty()) {
+      problems.add(new Problem(line, 1, "“" + title + "” has no row that is played"));
+    } else if (!even) {
+      String words = "the rows of “%s” have different numbers of beats";
+      problems.add(new Problem(line, 1, words.formatted(title)));
+    } else if (!whole || beats / meter.beats() > most) {
+      String bars = several ? "whole bars of %d, sixteen at most" : "one bar of %d";
+      String words = "“%s” has %d beats: expected " + bars;
+      problems.add(new Problem(line, 1, words.formatted(title, beats, meter.beats())));
+    } else if (problems.stream().noneMatch(p -> p.line() >= line)) {
+      return steps(meter, problems).map(s -> new Pattern(title, beats * meter.beatTicks(), s));
+    }
+    return Optional.empty();
+  }
+
+  private Optional<List<Pattern.Step>> steps(Meter meter, List<Problem> problems) {
+    TreeMap<Integer, Cell.Step> steps = new TreeMap<>();
+    TreeMap<Integer, Word> places = new TreeMap<>();
+    rows.forEach(
+        (row, beats) -> {
+          for (int beat = 0; beat < beats.size(); beat++) {
+            List<Word> parts = beats.get(beat);
+            for (int part = 0; part < parts.size(); part++) {
+              Word word = parts.get(part);
+              int tick = beat * meter.beatTicks() + part * meter.beatTicks() / parts.size();
+              Cell.Step step = steps.getOrDefault(tick, Cell.Step.EMPTY);
+              if (!word.text().equals(Cell.NOTHING)) {
+                steps.put(tick, Cell.read(row, word.text(), step).orElseThrow());
+                boolean stroke = !row.equals(Cell.NEXT) && !row.equals(Cell.ROLL);
+                places.merge(tick, word, (before, now) -> stroke ? now : before);
+              }
+            }
+          }
+        });
+    List<Pattern.Step> all = new ArrayList<>();
+    steps.forEach((tick, step) -> all.add(step.at(tick)));
+    int before = problems.size();
+    for (Pattern.Step step : all) {
+      trouble(step, meter)
+          .ifPresent(
+              words -> {
+                Word at = places.get(step.tick());
+                problems.add(new Problem(at.line(), at.column(), words));
+              });
+    }
+    return problems.size() == before ? Optional.of(all) : Optional.empty();
+  }
+
+  private static Optional<String> trouble(Pattern.Step step, Meter meter) {
+    if (step.early() && !PatternRules.mayComeEarly(step.tick(), meter)) {
+      return Optional.of("the next chord comes half a beat before the bar line at most");
+    }
+    return PatternRules.trouble(step);
+  }
+}

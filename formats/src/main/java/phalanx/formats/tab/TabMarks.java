@@ -1,0 +1,86 @@
+package phalanx.formats.tab;
+
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import phalanx.arrangement.Gesture;
+import phalanx.arrangement.Note;
+import phalanx.picking.Force;
+import phalanx.picking.Hit;
+import phalanx.picking.Touch;
+
+/** The signs under the letters of a text tablature, and what they mean. */
+final class TabMarks {
+
+  private static final Map<Hit, String> HITS =
+      Map.of(
+          Hit.CLICK, "x",
+          Hit.PALM, "P",
+          Hit.NAIL_TAP, "N",
+          Hit.FINGERTIP_TAP, "T",
+          Hit.THUMB_SLAP, "S",
+          Hit.HEEL_MUTE, "H");
+
+  private TabMarks() {}
+
+  /** The signs of one instant; empty for plain strokes. */
+  static String at(List<Gesture> gestures, List<Note> notes) {
+    boolean accent =
+        notes.stream().anyMatch(n -> n.force() == Force.ACCENTED)
+            || gestures.stream().anyMatch(g -> force(g) == Force.ACCENTED);
+    boolean soft = notes.stream().anyMatch(n -> n.force() == Force.SOFT);
+    String signs = gestures.stream().map(TabMarks::sign).collect(Collectors.joining());
+    return (accent ? ">" : "") + (soft ? "," : "") + signs;
+  }
+
+  private static Force force(Gesture gesture) {
+    if (gesture instanceof Gesture.Hit h) {
+      return h.force();
+    }
+    return gesture instanceof Gesture.Brush b ? b.force() : Force.PLAIN;
+  }
+
+  private static String sign(Gesture gesture) {
+    if (gesture instanceof Gesture.Hit h) {
+      return HITS.get(h.kind());
+    } else if (gesture instanceof Gesture.Brush b) {
+      return (b.towardsTreble() ? "^" : "v") + (b.touch() == Touch.NAILS ? "n" : "");
+    }
+    return ((Gesture.Roll) gesture).towardsTreble() ? "/" : "\\";
+  }
+
+  /** The signs that are used, each with its meaning; nothing where none is. */
+  static String legend(List<Gesture> gestures, List<Note> notes) {
+    Map<String, String> meanings = new LinkedHashMap<>();
+    if (!at(List.of(), notes).isEmpty()) {
+      meanings.put(">", "accent");
+      meanings.put(",", "soft");
+    }
+    Set<Gesture> kinds = new LinkedHashSet<>(gestures);
+    for (Gesture gesture : kinds) {
+      meanings.put(sign(gesture), words(gesture));
+    }
+    if (meanings.isEmpty()) {
+      return "";
+    }
+    return meanings.entrySet().stream()
+        .map(e -> e.getKey() + "  " + e.getValue() + "\n")
+        .collect(Collectors.joining("", "Signs under the letters:\n", ""));
+  }
+
+  private static String words(Gesture gesture) {
+    if (gesture instanceof Gesture.Hit h) {
+      return h.kind().words();
+    } else if (gesture instanceof Gesture.Brush b) {
+      String way = b.towardsTreble() ? "towards the high strings" : "towards the low strings";
+      return "brush %s, %s".formatted(way, b.touch().words().toLowerCase(Locale.ROOT));
+    }
+    return ((Gesture.Roll) gesture).towardsTreble()
+        ? "roll from the low strings up"
+        : "roll from the high strings down";
+  }
+}
