@@ -5,6 +5,8 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
 import phalanx.fretting.Shape;
 import phalanx.picking.PickFinger;
 import phalanx.picking.Role;
@@ -45,8 +47,15 @@ public record PatternFall(
     remarks = List.copyOf(remarks);
   }
 
-  /** Strokes of one finger and how soon one comes after another. */
-  public record Work(int strokes, double quickestMillis) {}
+  /**
+   * The work of one finger.
+   *
+   * @param strokes how often it strikes
+   * @param quickestMillis how soon at the soonest it strikes again
+   * @param quickestTick when it strikes before that
+   * @param quickestTicks the same time in ticks
+   */
+  public record Work(int strokes, double quickestMillis, int quickestTick, int quickestTicks) {}
 
   /**
    * A pattern on the chord of a slot and on the chords that follow, each once.
@@ -101,18 +110,39 @@ public record PatternFall(
   public Map<PickFinger, Work> work(double tempo) {
     Map<PickFinger, Work> work = new EnumMap<>(PickFinger.class);
     for (PickFinger finger : PickFinger.values()) {
-      List<Integer> ticks =
-          notes.stream().filter(n -> n.pick() == finger).map(Note::tick).distinct().toList();
+      List<Integer> ticks = uses(finger);
       int closest = lengthTicks;
+      int at = 0;
       for (int i = 0; i < ticks.size(); i++) {
         int next = i + 1 < ticks.size() ? ticks.get(i + 1) : ticks.get(0) + lengthTicks;
-        closest = Math.min(closest, next - ticks.get(i));
+        if (next - ticks.get(i) < closest) {
+          closest = next - ticks.get(i);
+          at = ticks.get(i);
+        }
       }
       if (!ticks.isEmpty()) {
-        work.put(finger, new Work(ticks.size(), Ticks.millis(closest, tempo)));
+        work.put(finger, new Work(ticks.size(), Ticks.millis(closest, tempo), at, closest));
       }
     }
     return work;
+  }
+
+  /** When a finger is used, for strings, hits and brushes. */
+  private List<Integer> uses(PickFinger finger) {
+    Stream<Integer> plucked =
+        notes.stream()
+            .filter(n -> n.pick() == finger && n.manner() != Note.Manner.BRUSHED)
+            .map(n -> n.tick() + n.delayTicks());
+    Stream<Integer> other =
+        gestures.stream().filter(g -> fingers(g).contains(finger)).map(Gesture::tick);
+    return Stream.concat(plucked, other).distinct().sorted().toList();
+  }
+
+  private static Set<PickFinger> fingers(Gesture gesture) {
+    if (gesture instanceof Gesture.Hit hit) {
+      return hit.fingers();
+    }
+    return gesture instanceof Gesture.Brush brush ? brush.touch().fingers() : Set.of();
   }
 
   /** The finger a role's stroke at a tick is played with here, if it is played at all. */

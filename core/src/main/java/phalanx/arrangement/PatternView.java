@@ -11,9 +11,11 @@ import phalanx.picking.PickingStyle;
 import phalanx.picking.WrittenPattern;
 import phalanx.song.Patterns;
 import phalanx.song.Patterns.Scope;
+import phalanx.song.SlotRef;
 import phalanx.song.Song;
 import phalanx.song.Timeline;
 import phalanx.song.Timeline.PlayedBar;
+import phalanx.song.Timeline.PlayedSlot;
 import phalanx.theory.Meter;
 
 /** The pattern of a song, a section, a bar or a chord, as it is shown and changed. */
@@ -22,24 +24,19 @@ public final class PatternView {
   private PatternView() {}
 
   /** The scopes that hold a chord, from the widest to the narrowest. */
-  public static List<Scope> scopes(Song song, Slot slot) {
-    int bar = slot.played().ref().bar();
+  public static List<Scope> scopes(Song song, SlotRef slot) {
+    int bar = slot.bar();
     Scope section =
         song.chart()
             .sectionOf(bar)
             .<Scope>map(s -> new Scope.OfSection(s.id()))
             .orElse(new Scope.WholeSong());
-    return List.of(
-        new Scope.WholeSong(),
-        section,
-        new Scope.OfBar(bar),
-        new Scope.OfChord(slot.played().ref()));
+    return List.of(new Scope.WholeSong(), section, new Scope.OfBar(bar), new Scope.OfChord(slot));
   }
 
   /** What is played in a scope around a chord, written out in the metre there. */
-  public static WrittenPattern shown(Arrangement a, int slot, Scope scope) {
-    Song song = a.song();
-    PlayedBar bar = a.timeline().barOf(a.slots().get(slot).played());
+  public static WrittenPattern shown(Song song, Timeline timeline, PlayedSlot slot, Scope scope) {
+    PlayedBar bar = timeline.barOf(slot);
     Meter meter = bar.meter();
     Patterns patterns = song.patterns();
     if (scope instanceof Scope.OfSection s) {
@@ -47,7 +44,7 @@ public final class PatternView {
     } else if (scope instanceof Scope.OfChord c) {
       return PatternEdits.written(patterns.at(c.slot(), song.chart()), meter);
     } else if (scope instanceof Scope.OfBar) {
-      return ofBar(song, a.timeline(), bar);
+      return ofBar(song, timeline, bar);
     }
     return PatternEdits.written(patterns.song(), meter);
   }

@@ -71,6 +71,29 @@ public record Meter(int count, int unit) {
     return words;
   }
 
+  /**
+   * What a player counts on a finer grid: {@code 1 e & a} in fours, {@code 1 trip let} in threes
+   * (common practice, no source). Places without a word of their own are left out.
+   *
+   * @param parts equal parts of a beat
+   */
+  public List<Syllable> syllables(int parts) {
+    if (isCompound() || unit > 4 || parts != 3 && parts % 4 != 0) {
+      return syllables();
+    }
+    List<String> between = parts == 3 ? List.of("trip", "let") : List.of("e", "&", "a");
+    List<Syllable> words = new ArrayList<>();
+    int beat = Ticks.PER_WHOLE / unit;
+    for (int n = 0; n < count; n++) {
+      words.add(new Syllable(n * beat, String.valueOf(n + 1), true));
+      for (int k = 0; k < between.size(); k++) {
+        int tick = n * beat + (k + 1) * beat / (between.size() + 1);
+        words.add(new Syllable(tick, between.get(k), false));
+      }
+    }
+    return words;
+  }
+
   @Override
   public String toString() {
     return count + "/" + unit;

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import phalanx.arrangement.PatternFall.Work;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.PatternEdits;
+import phalanx.picking.PatternReader;
 import phalanx.picking.PickFinger;
 import phalanx.picking.Role;
 import phalanx.picking.Stroke;
@@ -51,7 +52,7 @@ class PatternFallTest {
   void theHandsWorkIsCountedAndTimed() {
     PatternFall fall = falls(TestSongs.of("C").withTempo(60), 0).get(0);
     Map<PickFinger, Work> work = fall.work(60);
-    assertThat(work.get(PickFinger.P)).isEqualTo(new Work(4, 1000));
+    assertThat(work.get(PickFinger.P)).isEqualTo(new Work(4, 1000, 0, 5040));
     assertThat(work.get(PickFinger.I).strokes()).isEqualTo(2);
     assertThat(work.get(PickFinger.I).quickestMillis()).isCloseTo(2000, within(1e-6));
     assertThat(work).doesNotContainKey(PickFinger.C);
@@ -81,5 +82,28 @@ class PatternFallTest {
   private static WrittenPattern toggled(WrittenPattern pattern, Role role, int tick) {
     PatternEdits.Result result = PatternEdits.toggle(pattern, Stroke.Pluck.of(role), tick);
     return ((PatternEdits.Result.Done) result).pattern();
+  }
+
+  /** The motion and the count as players say them (common practice, no source). */
+  @Test
+  void theMotionIsSaidInWords() {
+    PatternReader.Result read =
+        PatternReader.read(
+            """
+            name: Words
+            metre: 4/4
+            tune   | o . | . . | o | . |
+            upper  | . . | . o | o | . |
+            middle | . . | . . | o | . |
+            thumb  | o . | o . | . | o |
+            hits   | . . | . . | . | click |
+            brush  | . (4-2) | . . | . | . |
+            """);
+    Song song = TestSongs.of("C").withPattern(read.patterns().get(0));
+    List<Motion> motions = Motion.of(falls(song, 0).get(0), Meter.FOUR_FOUR);
+    assertThat(motions)
+        .extracting(m -> m.count() + " " + m.words())
+        .containsExactly(
+            "1 pinch", "& brush down", "2 thumb", "& middle", "3 block", "4 thumb + finger click");
   }
 }

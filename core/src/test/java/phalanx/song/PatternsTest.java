@@ -29,6 +29,11 @@ class PatternsTest {
         a.notesFrom((bar - 1) * BAR, bar * BAR).stream().map(Note::tick).distinct().count();
   }
 
+  /** What the second chord of a song is shown with. */
+  private static WrittenPattern shown(Arrangement a, Scope scope) {
+    return PatternView.shown(a.song(), a.timeline(), a.slots().get(1).played(), scope);
+  }
+
   @Test
   void theNarrowestWordCounts() {
     Song song = TestSongs.of("C | G | C . G .", "F | C");
@@ -53,7 +58,7 @@ class PatternsTest {
     Song song = TestSongs.of("C | G");
     Arrangement before = ARRANGER.arrange(song);
     Scope bar = new Scope.OfBar(2);
-    WrittenPattern shown = PatternView.shown(before, 1, bar);
+    WrittenPattern shown = shown(before, bar);
     PatternEdits.Result result = PatternEdits.toggle(shown, Stroke.Pluck.of(Role.TUNE), 0);
     WrittenPattern next = ((PatternEdits.Result.Done) result).pattern();
     Song changed = PatternView.changed(song, bar, shown, next);
@@ -65,7 +70,7 @@ class PatternsTest {
     assertThat(strokes(alone, 2)).isEqualTo(4);
     assertThat(alone.notesFrom(BAR, BAR + 1)).hasSize(2);
     // A stroke taken out again leaves the bar as its pattern has it.
-    WrittenPattern again = PatternView.shown(after, 1, bar);
+    WrittenPattern again = shown(after, bar);
     assertThat(again.pattern().steps().get(0).roles()).contains(Role.TUNE);
   }
 

@@ -15,7 +15,6 @@ import phalanx.desktop.strip.StripView;
 import phalanx.formats.patterns.PatternShelf;
 import phalanx.picking.PickingStyle;
 import phalanx.song.Section;
-import phalanx.song.Song;
 
 /** The Arrange screen: a line that says where one is, the two-hand strip. */
 final class ArrangeView extends VBox {
@@ -77,7 +76,17 @@ final class ArrangeView extends VBox {
             s -> s.pattern().title(),
             () -> PatternShelf.in(workspace.song().meter()),
             ArrangeView::patternWords,
-            Song::withPattern);
+            (song, style) -> workspace.patterns().inForce(song, style));
+    // What is in force here may be this section's, bar's or chord's alone.
+    pattern.textProperty().unbind();
+    pattern
+        .textProperty()
+        .bind(
+            Bindings.createStringBinding(
+                () -> workspace.patterns().inForce().title(),
+                workspace.historyProperty(),
+                workspace.arrangementProperty(),
+                workspace.selectedProperty()));
     // A long name gives way; where one is and what the button does must be read.
     pattern.setMinWidth(90);
     pattern.setMaxWidth(150);

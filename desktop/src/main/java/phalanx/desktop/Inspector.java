@@ -59,7 +59,7 @@ final class Inspector extends VBox {
     workspace.arrangementProperty().addListener(o -> show());
     workspace.selectedProperty().addListener(o -> show());
     workspace.namingProperty().addListener(o -> show());
-    workspace.noteProperty().addListener(o -> show());
+    workspace.notes().property().addListener(o -> show());
     show();
   }
 
@@ -107,7 +107,7 @@ final class Inspector extends VBox {
     span.setText(spanWords(next));
     String words = detailWords(arrangement, index, slot, shape);
     details.setText(
-        workspace.noteProperty().get().map(n -> noteWords(n) + "\n").orElse("") + words);
+        workspace.notes().property().get().map(n -> noteWords(n) + "\n").orElse("") + words);
     details.setManaged(!details.getText().isEmpty());
     List<ShapeCard> shown = new ArrayList<>();
     for (ShapeChoice choice : choices) {

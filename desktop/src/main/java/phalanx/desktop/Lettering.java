@@ -23,6 +23,11 @@ public final class Lettering {
     write(text, x, y, font, palette.get(ink), TextAlignment.LEFT);
   }
 
+  /** Writes from a place on. */
+  public void left(String text, double x, double y, Font font, Color ink) {
+    write(text, x, y, font, ink, TextAlignment.LEFT);
+  }
+
   /** Writes up to a place. */
   public void right(String text, double x, double y, Font font, String ink) {
     write(text, x, y, font, palette.get(ink), TextAlignment.RIGHT);

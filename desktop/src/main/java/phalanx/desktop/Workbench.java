@@ -32,6 +32,7 @@ final class Workbench extends StackPane {
   private final ShortcutSheet sheet = new ShortcutSheet();
   private final BorderPane regions = new BorderPane();
   private final SongDesk desk;
+  private final Documents documents;
   private final Palette palette;
   private final ShapeTrialModel trials;
   private final ChartCursor cursor;
@@ -46,6 +47,7 @@ final class Workbench extends StackPane {
       SongDesk desk) {
     this.workspace = workspace;
     this.desk = desk;
+    this.documents = documents;
     this.palette = palette;
     this.trials = trials;
     cursor = new ChartCursor(workspace);
@@ -80,8 +82,9 @@ final class Workbench extends StackPane {
         yield new Parts(shapes, new WhyPanel(workspace), shapes);
       }
       case PICKING -> {
-        PickingScreen picking = new PickingScreen(workspace, palette);
-        yield new Parts(picking, new ShelfPanel(workspace, palette), picking.grid());
+        PickingScreen picking = new PickingScreen(workspace, documents.shelf(), palette);
+        yield new Parts(
+            picking, new ShelfPanel(workspace, documents.shelf(), palette), picking.grid());
       }
       case ARRANGE -> {
         ArrangeView arrange = new ArrangeView(workspace, palette);

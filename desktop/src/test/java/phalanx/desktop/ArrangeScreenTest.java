@@ -129,18 +129,20 @@ class ArrangeScreenTest {
   @Test
   void aNoteIsPinnedToAnotherStringAndLetGo(FxRobot robot) throws TimeoutException {
     robot.type(KeyCode.PERIOD).type(KeyCode.PERIOD);
-    int before = workspace().noteProperty().get().orElseThrow().string();
+    int before = workspace().notes().property().get().orElseThrow().string();
     assertThat(text(robot, "#inspector-details")).startsWith("Note on ③ fret 0, finger i");
     robot.type(KeyCode.PAGE_UP);
-    until(() -> workspace().noteProperty().get().filter(n -> n.string() == before + 1).isPresent());
+    until(
+        () ->
+            workspace().notes().property().get().filter(n -> n.string() == before + 1).isPresent());
     assertThat(workspace().song().pins().strings()).hasSize(1);
     assertThat(text(robot, "#inspector-details")).contains("pinned here");
     robot.type(KeyCode.DELETE);
-    until(() -> workspace().noteProperty().get().filter(n -> n.string() == before).isPresent());
+    until(() -> workspace().notes().property().get().filter(n -> n.string() == before).isPresent());
     StripView strip = robot.lookup("#strip").queryAs(StripView.class);
     robot.clickOn(robot.offset(strip, -364, -105));
     robot.type(KeyCode.ESCAPE);
-    assertThat(workspace().noteProperty().get()).isEmpty();
+    assertThat(workspace().notes().property().get()).isEmpty();
   }
 
   @Test

@@ -8,6 +8,7 @@ import static phalanx.desktop.OpenWindow.until;
 import java.util.Optional;
 import java.util.concurrent.TimeoutException;
 import javafx.scene.Node;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.BeforeEach;
@@ -18,12 +19,19 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
 import phalanx.arrangement.PatternFall;
+import phalanx.picking.Force;
 import phalanx.picking.HandSchool;
+import phalanx.picking.Hit;
 import phalanx.picking.Pattern;
 import phalanx.picking.PatternEdits;
+import phalanx.picking.PickFinger;
 import phalanx.picking.Role;
+import phalanx.picking.Roll;
+import phalanx.picking.Stroke;
 import phalanx.picking.ThumbRoute;
+import phalanx.picking.Touch;
 import phalanx.picking.WrittenPattern;
+import phalanx.song.Song;
 import phalanx.theory.Meter;
 
 /** Chooses and changes the picking pattern on the Picking screen. */
@@ -46,71 +54,168 @@ class PickingScreenTest {
   void opened(FxRobot robot) throws TimeoutException {
     until(() -> window.arrangement() != null && !window.arrangement().slots().isEmpty());
     press(robot, KeyCode.CONTROL, KeyCode.DIGIT3);
-    until(() -> !window.workspace().fallsProperty().get().isEmpty());
+    until(() -> !window.workspace().patterns().fallsProperty().get().isEmpty());
+  }
+
+  private Song song() {
+    return window.workspace().song();
   }
 
   private Pattern pattern() {
-    return PatternEdits.written(window.workspace().song().pattern(), Meter.FOUR_FOUR).pattern();
+    return PatternEdits.written(song().pattern(), Meter.FOUR_FOUR).pattern();
+  }
+
+  private Pattern.Step step(int tick) {
+    return PatternEdits.step(pattern(), tick);
   }
 
   private PatternFall fall() {
-    return window.workspace().fallsProperty().get().get(0);
+    return window.workspace().patterns().fallsProperty().get().get(0);
+  }
+
+  private static String title(FxRobot robot) {
+    return robot.lookup("#pattern-title").queryAs(TextField.class).getText();
   }
 
   @Test
   void showsHowThePatternFallsAndWhatTheHandSays(FxRobot robot) {
-    assertThat(text(robot, "#pattern-title")).isEqualTo("Fingers between");
-    assertThat(window.workspace().fallsProperty().get())
+    assertThat(title(robot)).isEqualTo("Fingers between");
+    assertThat(window.workspace().patterns().fallsProperty().get())
         .extracting(f -> f.harmony().label())
         .containsExactly("G", "Cadd9", "D/F♯", "Em7");
     assertThat(text(robot, "#hand-says"))
-        .contains("strokes: p 4 · i 2 · m 1 · a 1")
-        .contains("quickest repeat: p after 652 ms at ♩ = 92");
+        .contains("Busiest: p, 4 strokes a bar")
+        .contains("fastest repeat p 652 ms at ♩ = 92")
+        .contains("no crossings");
+    assertThat(text(robot, "#motion")).startsWith("1 thumb   & index   2 thumb   & middle");
   }
 
   @Test
   void aPatternFromTheShelfIsPlayedAtOnce(FxRobot robot) throws TimeoutException {
     robot.clickOn("#pattern-5");
-    until(() -> window.workspace().song().pattern() instanceof WrittenPattern);
-    String title = window.workspace().song().pattern().title();
-    assertThat(text(robot, "#pattern-title")).isEqualTo(title);
+    until(() -> song().pattern() instanceof WrittenPattern);
+    assertThat(title(robot)).isEqualTo(song().pattern().title());
     window.untilPlanned();
     press(robot, KeyCode.CONTROL, KeyCode.Z);
-    assertThat(text(robot, "#pattern-title")).isEqualTo("Fingers between");
+    assertThat(title(robot)).isEqualTo("Fingers between");
   }
 
   @Test
   void strokesArePutInAndTakenOutFromTheKeyboard(FxRobot robot) throws TimeoutException {
-    assertThat(PatternEdits.struck(pattern(), Role.TUNE, 0)).isFalse();
     robot.clickOn("#screen-picking").clickOn("#screen-arrange");
     press(robot, KeyCode.CONTROL, KeyCode.DIGIT3);
     robot.type(KeyCode.ENTER);
-    assertThat(PatternEdits.struck(pattern(), Role.TUNE, 0)).isTrue();
-    assertThat(text(robot, "#pattern-title")).isEqualTo("Fingers between (mine)");
+    assertThat(step(0).roles()).contains(Role.TUNE);
+    assertThat(title(robot)).isEqualTo("Fingers between (mine)");
     until(() -> fall().finger(Role.TUNE, 0).isPresent());
     robot.type(KeyCode.DOWN, 4).type(KeyCode.RIGHT, 2).type(KeyCode.SPACE);
-    assertThat(PatternEdits.struck(pattern(), Role.ROOT, 5040)).isFalse();
-    robot.type(KeyCode.ADD).type(KeyCode.HOME).type(KeyCode.RIGHT).type(KeyCode.ENTER);
-    assertThat(PatternEdits.struck(pattern(), Role.ROOT, 1680)).isTrue();
+    assertThat(step(5040).roles()).isEmpty();
+    robot.clickOn("#grid-finer").clickOn("#grid-finer");
+    press(robot, KeyCode.CONTROL, KeyCode.DIGIT3);
+    window.workspace().screenProperty();
+    robot.interact(() -> robot.lookup("#pattern-grid").query().requestFocus());
+    robot.type(KeyCode.HOME).type(KeyCode.RIGHT).type(KeyCode.ENTER);
+    assertThat(step(1260).roles()).containsExactly(Role.THUMB);
+  }
+
+  /** The letters and signs of the written form, typed where the cursor is. */
+  @Test
+  void fingersHitsBrushesAndForceAreTyped(FxRobot robot) throws TimeoutException {
+    robot.write("m");
+    assertThat(step(0).plucks().filter(p -> p.role() == Role.TUNE).findFirst().orElseThrow())
+        .isEqualTo(new Stroke.Pluck(Role.TUNE, Force.PLAIN, Optional.of(PickFinger.M)));
+    until(() -> fall().finger(Role.TUNE, 0).equals(Optional.of(PickFinger.M)));
+    robot.clickOn("#stroke-accent");
+    assertThat(step(0).strokes().get(0).force()).isEqualTo(Force.ACCENTED);
+    robot.clickOn("#stroke-roll");
+    assertThat(step(0).roll()).contains(new Roll(true, 1));
+    robot.type(KeyCode.RIGHT).type(KeyCode.RIGHT).type(KeyCode.RIGHT).write("x");
+    assertThat(step(7560).strokes()).contains(new Stroke.Knock(Hit.CLICK, Force.PLAIN));
+    robot.write("x");
+    assertThat(text(robot, "#refusal")).isNotBlank();
+    robot.type(KeyCode.RIGHT).type(KeyCode.RIGHT).type(KeyCode.RIGHT);
+    press(robot, KeyCode.SHIFT, KeyCode.UP);
+    assertThat(text(robot, "#refusal")).isEqualTo("the thumb cannot do two things at once");
+    robot.write("x");
+    robot.type(KeyCode.RIGHT);
+    robot.clickOn("#stroke-brush");
+    assertThat(step(17640).strokes()).contains(new Stroke.Brush(0, 5, Touch.FLESH, Force.PLAIN));
+    robot.write("n");
+    assertThat(step(17640).strokes()).contains(new Stroke.Brush(0, 5, Touch.NAILS, Force.PLAIN));
+    robot.clickOn("#stroke-next-chord");
+    assertThat(step(17640).early()).isTrue();
+  }
+
+  @Test
+  void sixStrokesForFiveFingersAreRefusedAsTheyAreTyped(FxRobot robot) {
+    for (int row = 0; row < 4; row++) {
+      robot.write("o").type(KeyCode.DOWN);
+    }
+    assertThat(step(0).strokes()).hasSize(5);
+    robot.clickOn("#stroke-hit");
+    assertThat(text(robot, "#refusal")).contains("strokes at once for five fingers");
+    assertThat(step(0).strokes()).hasSize(5);
+    robot.type(KeyCode.RIGHT).write("o");
+    assertThat(robot.lookup("#refusal").query().isVisible()).isFalse();
   }
 
   @Test
   void aClickOnTheGridPutsAStrokeIn(FxRobot robot) {
     Node grid = robot.lookup("#pattern-grid").query();
+    double width = grid.getBoundsInLocal().getWidth();
+    double height = grid.getBoundsInLocal().getHeight();
     int before = pattern().steps().stream().mapToInt(s -> s.roles().size()).sum();
     // The row of the inner voice, on beat one.
-    robot.clickOn(robot.offset(grid, 118 - 413, 44 + 3 * 46 - 158));
+    robot.clickOn(robot.offset(grid, 122 - width / 2, 46 + 3 * 33 - height / 2));
     assertThat(pattern().steps().stream().mapToInt(s -> s.roles().size()).sum())
         .isEqualTo(before + 1);
-    assertThat(PatternEdits.struck(pattern(), Role.INNER, 0)).isTrue();
+    assertThat(step(0).roles()).contains(Role.INNER);
+  }
+
+  @Test
+  void aSectionABarAndAChordHavePatternsOfTheirOwn(FxRobot robot) throws TimeoutException {
+    robot.clickOn("#reach-section").clickOn("#pattern-1");
+    window.untilPlanned();
+    assertThat(song().patterns().sections()).hasSize(1);
+    assertThat(song().pattern().title()).isEqualTo("fingers between");
+    robot.clickOn("#reach-bar");
+    assertThat(title(robot)).isEqualTo("Thumb alone");
+    robot.interact(() -> robot.lookup("#pattern-grid").query().requestFocus());
+    robot.type(KeyCode.HOME).write("o");
+    window.untilPlanned();
+    assertThat(song().patterns().changed()).hasSize(1);
+    assertThat(song().patterns().bars()).isEmpty();
+    assertThat(window.arrangement().notesFrom(0, 1)).hasSize(2);
+    robot.clickOn("#reach-follow");
+    assertThat(song().patterns().changed()).isEmpty();
+    robot.clickOn("#reach-chord").clickOn("#pattern-3");
+    assertThat(song().patterns().slots()).hasSize(1);
+    robot.clickOn("#soft-ending");
+    assertThat(song().patterns().endingSoftly(false)).isNotEqualTo(song().patterns());
+  }
+
+  @Test
+  void aPatternIsNamedAndKeptOnMyShelf(FxRobot robot) throws TimeoutException {
+    robot.write("o").clickOn("#pattern-double");
+    assertThat(text(robot, "#pattern-bars")).isEqualTo("2 bars");
+    robot.doubleClickOn("#pattern-title");
+    press(robot, KeyCode.CONTROL, KeyCode.A);
+    robot.write("Evening").type(KeyCode.ENTER).clickOn("#save-mine");
+    until(() -> robot.lookup("#mine-1").tryQuery().isPresent());
+    assertThat(song().pattern().title()).isEqualTo("Evening");
+    assertThat(window.app().documents().shelf().patternsProperty().get().patterns())
+        .extracting(WrittenPattern::title)
+        .containsExactly("Evening");
+    robot.clickOn("#mine-1-remove");
+    until(() -> robot.lookup("#mine-1").tryQuery().isEmpty());
   }
 
   @Test
   void schoolAndThumbRouteChangeHowItFalls(FxRobot robot) throws TimeoutException {
     robot.clickOn("#hand-school").clickOn("thumb and four");
-    assertThat(window.workspace().song().school()).isEqualTo(HandSchool.THUMB_AND_FOUR);
+    assertThat(song().school()).isEqualTo(HandSchool.THUMB_AND_FOUR);
     robot.clickOn("#thumb-route").clickOn("three voices");
-    assertThat(window.workspace().song().thumb()).isEqualTo(ThumbRoute.THREE_VOICES);
+    assertThat(song().thumb()).isEqualTo(ThumbRoute.THREE_VOICES);
     until(
         () ->
             fall().notes().stream()

@@ -25,6 +25,7 @@ public final class Documents {
   private final Executor disk;
   private final Executor interfaceThread;
   private final NewestAnswer opening;
+  private final OwnShelf shelf;
   private final ReadOnlyObjectWrapper<Preferences> preferences;
   private Optional<Song> kept = Optional.empty();
 
@@ -42,6 +43,7 @@ public final class Documents {
     this.interfaceThread = interfaceThread;
     recovery = new Recovery(folder, ProcessHandle.current().pid());
     opening = new NewestAnswer(disk, interfaceThread);
+    shelf = new OwnShelf(folder, disk, interfaceThread, this::tell);
     preferences = new ReadOnlyObjectWrapper<>(Preferences.NONE);
     disk.execute(
         () -> {
@@ -56,6 +58,17 @@ public final class Documents {
   /** What is remembered from one start to the next. */
   public ReadOnlyObjectProperty<Preferences> preferencesProperty() {
     return preferences.getReadOnlyProperty();
+  }
+
+  /** The player's own patterns. */
+  public OwnShelf shelf() {
+    return shelf;
+  }
+
+  private void tell(String words) {
+    if (!workspace.problems().contains(words)) {
+      workspace.problems().add(words);
+    }
   }
 
   /** Takes over what was remembered, unless the player was quicker. */
@@ -176,12 +189,7 @@ public final class Documents {
       work.run();
     } catch (IOException e) {
       String words = "The recovery copy could not be written: " + e.getMessage();
-      interfaceThread.execute(
-          () -> {
-            if (!workspace.problems().contains(words)) {
-              workspace.problems().add(words);
-            }
-          });
+      interfaceThread.execute(() -> tell(words));
     }
   }
 }

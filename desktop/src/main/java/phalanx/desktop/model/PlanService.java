@@ -8,6 +8,7 @@ import phalanx.arrangement.Arranger;
 import phalanx.arrangement.PatternFall;
 import phalanx.arrangement.ShapeFilter;
 import phalanx.arrangement.SlotBoard;
+import phalanx.picking.WrittenPattern;
 import phalanx.song.Song;
 
 /** Plans songs away from the interface's thread; only the newest question is answered. */
@@ -44,9 +45,13 @@ public final class PlanService {
     plans.ask(() -> arranger.arrange(song), answer, fault);
   }
 
-  /** Lays the song's pattern on the chord of a slot and the next ones. */
-  void falls(Arrangement arrangement, int slot, Consumer<List<PatternFall>> answer) {
-    falls.ask(() -> PatternFall.of(alone, arrangement, slot, FALLS), answer, fault -> {});
+  /** Lays a pattern on the chord of a slot and the next ones. */
+  void falls(
+      Arrangement arrangement,
+      WrittenPattern pattern,
+      int slot,
+      Consumer<List<PatternFall>> answer) {
+    falls.ask(() -> PatternFall.of(alone, arrangement, pattern, slot, FALLS), answer, fault -> {});
   }
 
   /** Gathers what a player weighs at one chord. */

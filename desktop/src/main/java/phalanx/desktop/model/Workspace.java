@@ -19,13 +19,10 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.Note;
-import phalanx.arrangement.PatternFall;
 import phalanx.arrangement.ShapeFilter;
 import phalanx.arrangement.Slot;
 import phalanx.arrangement.SlotBoard;
 import phalanx.fretting.Shape;
-import phalanx.instrument.Tuning;
 import phalanx.song.Bar;
 import phalanx.song.History;
 import phalanx.song.SlotRef;
@@ -47,8 +44,6 @@ public final class Workspace {
   private final ReadOnlyObjectWrapper<Arrangement> arrangement = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Optional<SlotBoard>> board =
       new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final ReadOnlyObjectWrapper<List<PatternFall>> falls =
-      new ReadOnlyObjectWrapper<>(List.of());
   private final ReadOnlyBooleanWrapper planning = new ReadOnlyBooleanWrapper();
   private final BooleanBinding unsaved;
   private final IntegerProperty selected = new SimpleIntegerProperty();
@@ -56,8 +51,8 @@ public final class Workspace {
   private final ObjectProperty<NoteNaming> naming = new SimpleObjectProperty<>(NoteNaming.ENGLISH);
   private final BooleanProperty sounding = new SimpleBooleanProperty();
   private final ObjectProperty<ShapeFilter> filter = new SimpleObjectProperty<>(ShapeFilter.ALL);
-  private final ReadOnlyObjectWrapper<Optional<Note>> note =
-      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final NoteChoice notes = new NoteChoice(this);
+  private final PatternDesk patterns;
   private boolean settling;
   private final ObservableList<String> problems = FXCollections.observableArrayList();
 
@@ -66,15 +61,11 @@ public final class Workspace {
     history.set(History.of(Song.untitled()));
     saved.set(song());
     unsaved = Bindings.createBooleanBinding(() -> !song().equals(saved.get()), history, saved);
-    Runnable ask =
-        () -> {
-          askForBoard();
-          askForFalls();
-        };
-    arrangement.addListener(o -> ask.run());
-    selected.addListener(o -> ask.run());
-    filter.addListener(o -> ask.run());
-    screen.addListener(o -> ask.run());
+    arrangement.addListener(o -> askForBoard());
+    selected.addListener(o -> askForBoard());
+    filter.addListener(o -> askForBoard());
+    screen.addListener(o -> askForBoard());
+    patterns = new PatternDesk(this, planner);
   }
 
   /**
@@ -133,7 +124,7 @@ public final class Workspace {
           int place = placeIn(done);
           settling = true;
           arrangement.set(done);
-          note.set(note.get().flatMap(n -> again(done, n)));
+          notes.settle(done);
           select(place);
           settling = false;
           planning.set(false);
@@ -164,20 +155,6 @@ public final class Workspace {
     return last;
   }
 
-  /** The stroke of a note in a new plan, on whatever string it is now. */
-  private static Optional<Note> again(Arrangement plan, Note old) {
-    return plan.notesFrom(old.tick(), old.tick() + 1).stream()
-        .filter(n -> n.ref().equals(old.ref()))
-        .findFirst();
-  }
-
-  /** Only where it is looked at: how the pattern falls on the selected chord and the next. */
-  private void askForFalls() {
-    if (screen.get() == Screen.PICKING && arrangement.get() != null) {
-      planner.falls(arrangement.get(), selected.get(), falls::set);
-    }
-  }
-
   /** Only where it is looked at: the shapes of the selected chord and the reasons for its own. */
   private void askForBoard() {
     boolean looked = screen.get() == Screen.SHAPES && selectedSlot().isPresent();
@@ -198,57 +175,6 @@ public final class Workspace {
         .ifPresent(slot -> edit(song -> song.pinEverywhere(slot.played().harmony(), shape)));
   }
 
-  /** Selects a note, or none. */
-  public void selectNote(Optional<Note> chosen) {
-    note.set(chosen);
-  }
-
-  /** Selects the note played next (1) or before (-1). */
-  public void stepNote(int direction) {
-    if (arrangement.get() == null || arrangement.get().notes().isEmpty()) {
-      return;
-    }
-    List<Note> notes = arrangement.get().notes();
-    int slotTick = selectedSlot().map(s -> s.played().tick()).orElse(0);
-    int at =
-        note.get()
-            .map(n -> notes.indexOf(n) + direction)
-            .orElseGet(
-                () ->
-                    notes.size() - arrangement.get().notesFrom(slotTick, Integer.MAX_VALUE).size());
-    Note next = notes.get(Math.max(0, Math.min(notes.size() - 1, at)));
-    note.set(Optional.of(next));
-    List<Slot> before = arrangement.get().slotsFrom(0, next.tick() + 1);
-    select(before.size() - 1);
-  }
-
-  /** Pins the selected note to the next string that sounds, up (1) or down (-1). */
-  public void moveNote(int direction) {
-    if (note.get().isEmpty() || selectedSlot().flatMap(Slot::shape).isEmpty()) {
-      return;
-    }
-    Note moved = note.get().get();
-    Shape shape = selectedSlot().flatMap(Slot::shape).get();
-    int string = moved.string() + direction;
-    while (string >= 0 && string < Tuning.STRINGS && !shape.sounds(string)) {
-      string += direction;
-    }
-    if (string >= 0 && string < Tuning.STRINGS) {
-      int to = string;
-      edit(song -> song.withPins(song.pins().with(moved.ref(), to)));
-    }
-  }
-
-  /** Takes the selected note's pin away. */
-  public void unpinNote() {
-    note.get().ifPresent(n -> edit(song -> song.withPins(song.pins().without(n.ref()))));
-  }
-
-  /** The selected note, if one is. */
-  public ReadOnlyObjectProperty<Optional<Note>> noteProperty() {
-    return note.getReadOnlyProperty();
-  }
-
   /** Takes the selected slot's pin away, or pins the shape it holds if it has none. */
   public void togglePin() {
     selectedSlot()
@@ -261,6 +187,16 @@ public final class Workspace {
                 slot.shape().ifPresent(this::pin);
               }
             });
+  }
+
+  /** The note of the plan that is chosen. */
+  public NoteChoice notes() {
+    return notes;
+  }
+
+  /** The pattern as the Picking screen shows and changes it. */
+  public PatternDesk patterns() {
+    return patterns;
   }
 
   /** Whether the selection changes only because a new plan came, not because the player moved. */
@@ -329,11 +265,6 @@ public final class Workspace {
   /** What a player weighs at the selected chord; newest where the Shapes screen is open. */
   public ReadOnlyObjectProperty<Optional<SlotBoard>> boardProperty() {
     return board.getReadOnlyProperty();
-  }
-
-  /** How the pattern falls on the selected chord and the next; newest on the Picking screen. */
-  public ReadOnlyObjectProperty<List<PatternFall>> fallsProperty() {
-    return falls.getReadOnlyProperty();
   }
 
   /** Whether a newer plan is being made. */

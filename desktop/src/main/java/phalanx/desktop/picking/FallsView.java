@@ -1,12 +1,17 @@
 package phalanx.desktop.picking;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.PatternFall;
+import phalanx.desktop.HitSigns;
 import phalanx.desktop.Lettering;
 import phalanx.desktop.Palette;
 import phalanx.desktop.TypeFace;
@@ -14,6 +19,7 @@ import phalanx.desktop.model.Workspace;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
 import phalanx.picking.PickFinger;
+import phalanx.song.Harmony;
 import phalanx.theory.Meter;
 
 /** How the pattern falls on chords of the song: strings, fingers, the thumb's way. */
@@ -29,21 +35,23 @@ final class FallsView extends Canvas {
   private final Workspace workspace;
   private final Palette palette;
   private final Lettering ink;
+  private final HitSigns hits;
 
   FallsView(Workspace workspace, double width, double height, Palette palette) {
     super(width, height);
     this.workspace = workspace;
     this.palette = palette;
     ink = new Lettering(getGraphicsContext2D(), palette);
+    hits = new HitSigns(getGraphicsContext2D(), palette);
     setId("falls");
-    workspace.fallsProperty().addListener(o -> repaint());
+    workspace.patterns().fallsProperty().addListener(o -> repaint());
     workspace.namingProperty().addListener(o -> repaint());
     repaint();
   }
 
   private void repaint() {
     getGraphicsContext2D().clearRect(0, 0, getWidth(), getHeight());
-    List<PatternFall> falls = workspace.fallsProperty().get();
+    List<PatternFall> falls = workspace.patterns().fallsProperty().get();
     double box = (getWidth() - (BOXES - 1) * GAP) / BOXES;
     for (int f = 0; f < Math.min(BOXES, falls.size()); f++) {
       paint(falls.get(f), f * (box + GAP), box);
@@ -69,14 +77,39 @@ final class FallsView extends Canvas {
     }
     paintNotes(fall, left, width);
     Optional<String> remark = fall.remarks().stream().findFirst();
-    remark.ifPresent(
-        r ->
-            ink.left(
-                shortened(r, width - 20),
-                left + 10,
-                getHeight() - 9,
-                TypeFace.plain(10),
-                "attention"));
+    if (remark.isPresent()) {
+      String words = shortened(remark.get(), width - 20);
+      ink.left(words, left + 10, getHeight() - 11, TypeFace.plain(10), "attention");
+    } else {
+      paintThumb(fall, left, width);
+    }
+  }
+
+  /** The strings the thumb takes in turn, with the notes they sound. */
+  private void paintThumb(PatternFall fall, double left, double width) {
+    double y = getHeight() - 15;
+    ink.left("thumb", left + 12, y + 4, TypeFace.plain(11), "muted");
+    double x = left + 56;
+    List<Note> bass =
+        fall.notes().stream().filter(n -> n.part() == Note.Part.BASS).limit(4).toList();
+    for (Note note : bass) {
+      String name = fall.harmony() instanceof Harmony.Sounding s ? name(s, note) : "";
+      if (x < left + width - 34) {
+        ink.left(StringSign.of(note.string()), x, y + 4, TypeFace.plain(12), "pick-p");
+        ink.left(name, x + 19, y + 4, TypeFace.plain(11), "text");
+        x += 38;
+      }
+    }
+  }
+
+  /** The note as fretted, in the chord's spelling. */
+  private String name(Harmony.Sounding harmony, Note note) {
+    int chroma = Math.floorMod(note.midi() - workspace.song().guitar().capo(), 12);
+    return harmony
+        .chord()
+        .spelling(chroma)
+        .map(n -> workspace.namingProperty().get().name(n))
+        .orElse("");
   }
 
   private static String shortened(String words, double room) {
@@ -96,7 +129,7 @@ final class FallsView extends Canvas {
     double from = left + 40;
     double room = width - 56;
     double letters = y(0) + 24;
-    Meter meter = workspace.song().meter();
+    Meter meter = workspace.patterns().shownProperty().get().meter();
     for (int bar = 0; bar * meter.barTicks() < fall.lengthTicks(); bar++) {
       for (Meter.Syllable word : meter.syllables()) {
         int tick = bar * meter.barTicks() + word.tick();
@@ -105,9 +138,14 @@ final class FallsView extends Canvas {
         ink.centre(word.word(), x, letters + 32, TypeFace.plain(10), shade);
       }
     }
+    paintGestures(fall, from, room, letters);
     TreeMap<Integer, Integer> fingers = new TreeMap<>();
+    Set<String> written = new HashSet<>();
     for (Note note : fall.notes()) {
-      double x = from + room * note.tick() / fall.lengthTicks();
+      if (note.manner() == Note.Manner.BRUSHED) {
+        continue;
+      }
+      double x = from + room * (note.tick() + note.delayTicks()) / fall.lengthTicks();
       boolean thumb = note.pick() == PickFinger.P;
       if (thumb) {
         gc.setFill(palette.get("paper"));
@@ -121,11 +159,45 @@ final class FallsView extends Canvas {
         gc.setFill(palette.pick(note.pick()));
         gc.fillOval(x - DOT, y(note.string()) - DOT, 2 * DOT, 2 * DOT);
       }
+      if (!written.add(note.tick() + note.pick().letter())) {
+        continue;
+      }
       int already = thumb ? 0 : fingers.merge(note.tick(), 1, Integer::sum) - 1;
       double row = thumb ? letters + 16 : letters;
       double aside = already * 7;
       ink.centre(
           note.pick().letter(), x + aside, row, TypeFace.boldItalic(12), palette.pick(note.pick()));
+    }
+  }
+
+  private void paintGestures(PatternFall fall, double from, double room, double letters) {
+    GraphicsContext gc = getGraphicsContext2D();
+    for (Gesture gesture : fall.gestures()) {
+      double x = from + room * gesture.tick() / fall.lengthTicks();
+      if (gesture instanceof Gesture.Hit hit) {
+        hits.paint(hit.kind(), x, letters + 45, 4.5);
+      } else if (gesture instanceof Gesture.Brush brush) {
+        Color tint = palette.pick(brush.touch().letter());
+        double back = brush.towardsTreble() ? 8 : -8;
+        double tip = y(brush.to());
+        gc.setFill(tint.deriveColor(0, 1, 1, 0.55));
+        gc.fillRect(
+            x - 2,
+            Math.min(y(brush.from()), tip + back),
+            4,
+            Math.abs(y(brush.from()) - tip - back));
+        gc.fillPolygon(
+            new double[] {x - 6, x + 6, x},
+            new double[] {tip + back, tip + back, tip - back / 4},
+            3);
+        boolean thumb = brush.touch().letter() == PickFinger.P;
+        ink.centre(
+            brush.touch().letter().letter(),
+            x,
+            thumb ? letters + 16 : letters,
+            TypeFace.boldItalic(12),
+            tint);
+      }
     }
   }
 }

@@ -1,67 +1,90 @@
 package phalanx.desktop.picking;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import phalanx.arrangement.PatternFall;
+import phalanx.arrangement.PatternFall.Work;
 import phalanx.desktop.Lettering;
 import phalanx.desktop.Palette;
 import phalanx.desktop.TypeFace;
 import phalanx.picking.Pattern;
-import phalanx.picking.PatternEdits;
 import phalanx.picking.PickFinger;
 import phalanx.picking.Role;
+import phalanx.picking.Stroke;
+import phalanx.picking.WrittenPattern;
 import phalanx.theory.Meter;
 
 /** Draws the grid of a pattern. Knows colours and lines, decides nothing. */
 final class GridPainter {
 
-  private static final double CHIP_WIDTH = 32;
-  private static final double CHIP_HEIGHT = 25;
+  /** A repeat of one finger that is shown with its time when it is quicker, ms. */
+  private static final double WORTH_SAYING = 250;
 
   private final GraphicsContext gc;
   private final Palette palette;
   private final Lettering ink;
+  private final StrokePainter strokes;
 
   /**
    * What is drawn.
    *
-   * @param meter its metre
    * @param pattern the pattern
+   * @param parts equal parts of a beat that can be struck
    * @param fall how it falls on the selected chord, for the fingers' letters
-   * @param cursorRole the row the keyboard is on
+   * @param tempo quarter notes a minute
+   * @param cursorRow the row the keyboard is on
    * @param cursorTick the time the keyboard is on
    * @param focused whether keys go to the grid
    */
   record Picture(
-      Meter meter,
-      Pattern pattern,
+      WrittenPattern pattern,
+      int parts,
       Optional<PatternFall> fall,
-      Role cursorRole,
+      double tempo,
+      GridLayout.Row cursorRow,
       int cursorTick,
-      boolean focused) {}
+      boolean focused) {
+
+    Meter meter() {
+      return pattern.meter();
+    }
+
+    /** The finger of a role's stroke. */
+    Optional<PickFinger> finger(Role role, int tick) {
+      return fall.flatMap(f -> f.finger(role, tick));
+    }
+  }
 
   GridPainter(GraphicsContext gc, Palette palette) {
     this.gc = gc;
     this.palette = palette;
     ink = new Lettering(gc, palette);
+    strokes = new StrokePainter(gc, palette);
   }
 
   void paint(Picture picture, GridLayout layout, double w, double h) {
     gc.clearRect(0, 0, w, h);
     gc.setFill(palette.get("paper"));
     gc.fillRoundRect(0.5, 0.5, w - 1, h - 1, 20, 20);
+    double top = layout.y(GridLayout.row(Role.THUMB)) - GridLayout.ROW / 2;
     gc.setFill(palette.get("attention-back"));
-    gc.fillRect(1, layout.y(Role.ROOT) - 24, w - 2, 48);
+    gc.fillRect(1, top, w - 2, 3 * GridLayout.ROW);
     paintTimes(picture, layout);
     paintRows(layout, w);
-    for (Pattern.Step step : picture.pattern().steps()) {
-      paintPinch(step, layout);
-      for (Role role : step.roles()) {
-        paintChip(picture, layout, role, step.tick());
+    List<Pattern.Step> steps =
+        picture.pattern().pattern().steps().stream().filter(s -> layout.shows(s.tick())).toList();
+    for (Pattern.Step step : steps) {
+      strokes.paintBehind(step, layout);
+    }
+    for (Pattern.Step step : steps) {
+      for (Stroke stroke : step.strokes()) {
+        strokes.paint(picture, layout, stroke, step.tick());
       }
     }
+    paintQuickest(picture, layout);
     if (picture.focused()) {
       paintCursor(picture, layout);
     }
@@ -79,71 +102,77 @@ final class GridPainter {
       gc.setLineWidth(tick % meter.barTicks() == 0 ? 2 : 1);
       gc.strokeLine(x, GridLayout.TOP - 18, x, layout.bottom());
     }
-    int bars = picture.pattern().lengthTicks() / meter.barTicks();
-    for (int bar = 0; bar < bars; bar++) {
-      for (Meter.Syllable word : meter.syllables()) {
-        double x = layout.x(bar * meter.barTicks() + word.tick());
+    for (int bar = layout.from(); bar < layout.to(); bar += meter.barTicks()) {
+      for (Meter.Syllable word : meter.syllables(picture.parts())) {
+        double x = layout.x(bar + word.tick());
         String shade = word.onBeat() ? "text" : "muted";
         ink.centre(
-            word.word(), x, layout.bottom() + 20, TypeFace.bold(word.onBeat() ? 14 : 12), shade);
+            word.word(), x, layout.bottom() + 18, TypeFace.bold(word.onBeat() ? 14 : 12), shade);
+      }
+    }
+    int bars = picture.pattern().bars();
+    String where =
+        bars > 1
+            ? "bars %d–%d of %d"
+                .formatted(
+                    layout.from() / meter.barTicks() + 1, layout.to() / meter.barTicks(), bars)
+            : "roles, high to low";
+    ink.left(where, 14, 20, TypeFace.plain(11), "muted");
+  }
+
+  private void paintRows(GridLayout layout, double w) {
+    for (GridLayout.Row row : GridLayout.ROWS) {
+      double y = layout.y(row);
+      gc.setStroke(palette.get(row == GridLayout.HITS ? "rule" : "string"));
+      gc.setLineWidth(row.isThumb() ? 1.6 : 1);
+      gc.strokeLine(GridLayout.LEFT, y, w - 10, y);
+      boolean main = row.role().filter(r -> r == Role.TUNE || r == Role.THUMB).isPresent();
+      String shade = row.isThumb() ? "pick-p" : "text";
+      ink.left(row.name(), 14, y + 4.5, main ? TypeFace.bold(13) : TypeFace.plain(13), shade);
+      if (row.role().equals(Optional.of(Role.THUMB))) {
+        ink.left("route", 62, y + 4.5, TypeFace.plain(10), shade);
       }
     }
   }
 
-  private void paintRows(GridLayout layout, double w) {
-    for (Role role : GridLayout.ROWS) {
-      double y = layout.y(role);
-      gc.setStroke(palette.get("string"));
-      gc.setLineWidth(role.isThumb() ? 1.8 : 1);
-      gc.strokeLine(GridLayout.LEFT, y, w - 10, y);
-      String name = role.isThumb() ? "thumb" : role.name().toLowerCase();
-      String shade = role.isThumb() ? "pick-p" : "text";
-      boolean tune = role == Role.TUNE;
-      ink.left(name, 14, y + 4.5, tune ? TypeFace.bold(13) : TypeFace.plain(13), shade);
-    }
-    ink.left("roles, high to low", 14, 20, TypeFace.plain(11), "muted");
+  /** Where one finger comes back soonest, with its time. */
+  private void paintQuickest(Picture picture, GridLayout layout) {
+    Map<PickFinger, Work> work = picture.fall().map(f -> f.work(picture.tempo())).orElse(Map.of());
+    work.entrySet().stream()
+        .filter(e -> e.getValue().quickestMillis() < WORTH_SAYING)
+        .min((a, b) -> Double.compare(a.getValue().quickestMillis(), b.getValue().quickestMillis()))
+        .ifPresent(
+            e -> {
+              Work w = e.getValue();
+              int until = w.quickestTick() + w.quickestTicks();
+              if (layout.shows(w.quickestTick()) && until <= layout.to()) {
+                arc(
+                    layout.x(w.quickestTick()),
+                    layout.x(until),
+                    "%s %.0f ms".formatted(e.getKey().letter(), w.quickestMillis()),
+                    palette.pick(e.getKey()));
+              }
+            });
   }
 
-  private void paintPinch(Pattern.Step step, GridLayout layout) {
-    List<Double> heights = step.roles().stream().map(layout::y).sorted().toList();
-    if (heights.size() > 1) {
-      double x = layout.x(step.tick());
-      gc.setStroke(palette.get("text"));
-      gc.setLineWidth(1.6);
-      gc.strokeLine(x, heights.get(0), x, heights.get(heights.size() - 1));
-    }
-  }
-
-  private void paintChip(Picture picture, GridLayout layout, Role role, int tick) {
-    double x = layout.x(tick);
-    double y = layout.y(role);
-    Optional<PickFinger> finger = picture.fall().flatMap(f -> f.finger(role, tick));
-    Color tint = finger.map(palette::pick).orElse(palette.get("muted"));
-    gc.setFill(palette.get("field"));
-    gc.fillRoundRect(
-        x - CHIP_WIDTH / 2, y - CHIP_HEIGHT / 2, CHIP_WIDTH, CHIP_HEIGHT, CHIP_HEIGHT, CHIP_HEIGHT);
+  private void arc(double from, double to, String words, Color tint) {
+    double y = GridLayout.TOP - 17;
     gc.setStroke(tint);
-    gc.setLineWidth(role == Role.TUNE ? 2.4 : 1.5);
-    gc.strokeRoundRect(
-        x - CHIP_WIDTH / 2, y - CHIP_HEIGHT / 2, CHIP_WIDTH, CHIP_HEIGHT, CHIP_HEIGHT, CHIP_HEIGHT);
-    String letter = finger.map(PickFinger::letter).orElse("×");
-    ink.centre(letter, x, y + 5, TypeFace.boldItalic(15), tint);
+    gc.setLineWidth(1.4);
+    gc.beginPath();
+    gc.moveTo(from, y);
+    gc.quadraticCurveTo((from + to) / 2, y - 12, to, y);
+    gc.stroke();
+    ink.centre(words, (from + to) / 2, y - 10, TypeFace.bold(11), tint);
   }
 
   private void paintCursor(Picture picture, GridLayout layout) {
     double x = layout.x(picture.cursorTick());
-    double y = layout.y(picture.cursorRole());
-    boolean struck =
-        PatternEdits.struck(picture.pattern(), picture.cursorRole(), picture.cursorTick());
+    double y = layout.y(picture.cursorRow());
+    double width = StrokePainter.chipWidth(layout) + 8;
+    double height = StrokePainter.CHIP_HEIGHT + 6;
     gc.setStroke(palette.get("accent"));
     gc.setLineWidth(2);
-    double grow = struck ? 5 : 0;
-    gc.strokeRoundRect(
-        x - CHIP_WIDTH / 2 - grow,
-        y - CHIP_HEIGHT / 2 - grow,
-        CHIP_WIDTH + 2 * grow,
-        CHIP_HEIGHT + 2 * grow,
-        14,
-        14);
+    gc.strokeRoundRect(x - width / 2, y - height / 2, width, height, 14, 14);
   }
 }

@@ -6,45 +6,57 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import phalanx.desktop.Palette;
+import phalanx.desktop.model.PatternDesk;
 import phalanx.desktop.model.Workspace;
-import phalanx.picking.PatternEdits;
-import phalanx.picking.Role;
 import phalanx.picking.WrittenPattern;
 
-/** The grid of the song's pattern: a click or Enter puts a stroke in or takes it out. */
+/** The grid of the pattern: mouse and keys put strokes in, change them and take them out. */
 final class PatternGrid extends Canvas {
 
   static final int MOST_PARTS = 8;
 
+  /** Bars that are seen at once; longer patterns turn over. */
+  private static final int BARS_SHOWN = 2;
+
   private final Workspace workspace;
+  private final PatternDesk desk;
   private final GridPainter painter;
+  private final StrokeTools tools;
   private GridLayout layout;
+  private Runnable moved = () -> {};
   private int parts = 2;
   private int row;
-  private int column;
+  private int tick;
 
   PatternGrid(Workspace workspace, double width, double height, Palette palette) {
     super(width, height);
     this.workspace = workspace;
+    desk = workspace.patterns();
+    tools = new StrokeTools(desk);
     painter = new GridPainter(getGraphicsContext2D(), palette);
     setId("pattern-grid");
     setFocusTraversable(true);
-    workspace.historyProperty().addListener(o -> repaint());
-    workspace.fallsProperty().addListener(o -> repaint());
+    desk.shownProperty().addListener(o -> repaint());
+    desk.fallsProperty().addListener(o -> repaint());
     focusedProperty().addListener(o -> repaint());
     setOnMousePressed(this::press);
     setOnKeyPressed(this::key);
+    setOnKeyTyped(this::typed);
     repaint();
   }
 
   private WrittenPattern pattern() {
-    return PatternEdits.written(workspace.song().pattern(), workspace.song().meter());
+    return desk.shownProperty().get();
+  }
+
+  /** Runs when the cursor or the pattern changed. */
+  void onMoved(Runnable run) {
+    moved = run;
   }
 
   /** Cuts every beat into so many parts to choose from; strokes elsewhere stay. */
   void cut(int wanted) {
     parts = Math.max(1, Math.min(MOST_PARTS, wanted));
-    column = 0;
     repaint();
   }
 
@@ -52,55 +64,133 @@ final class PatternGrid extends Canvas {
     return parts;
   }
 
+  /** The row the keyboard is on. */
+  GridLayout.Row row() {
+    return GridLayout.ROWS.get(row);
+  }
+
+  /** The time the keyboard is on. */
+  int tick() {
+    return tick;
+  }
+
+  /** Does what a sign stands for where the cursor is. */
+  void apply(String sign) {
+    tools.type(sign, row(), tick);
+    requestFocus();
+  }
+
+  /** Brushes where the cursor is. */
+  void brush(boolean down) {
+    tools.brush(down, tick);
+    requestFocus();
+  }
+
   private void repaint() {
     WrittenPattern pattern = pattern();
-    layout = new GridLayout(pattern.meter(), pattern.pattern().lengthTicks(), parts, getWidth());
+    int bar = pattern.meter().barTicks();
+    int last = pattern.bars() - 1;
+    int first = Math.min(tick / bar, last) / BARS_SHOWN * BARS_SHOWN;
+    int bars = Math.min(BARS_SHOWN, pattern.bars() - first);
+    layout = new GridLayout(pattern.meter(), first * bar, bars * bar, parts, getWidth());
     List<Integer> ticks = layout.ticks();
-    column = Math.min(column, ticks.size() - 1);
+    // The cursor keeps its time as far as the grid has it.
+    int wanted = tick;
+    tick = ticks.stream().filter(t -> t <= wanted).reduce((a, b) -> b).orElse(ticks.get(0));
     painter.paint(
         new GridPainter.Picture(
-            pattern.meter(),
-            pattern.pattern(),
-            workspace.fallsProperty().get().stream().findFirst(),
-            GridLayout.ROWS.get(row),
-            ticks.get(column),
+            pattern,
+            parts,
+            desk.fallsProperty().get().stream().findFirst(),
+            workspace.song().tempo(),
+            row(),
+            tick,
             isFocused()),
         layout,
         getWidth(),
         getHeight());
-    setAccessibleText(
-        "%s, %s".formatted(pattern.title(), GridLayout.ROWS.get(row).name().toLowerCase()));
-  }
-
-  private void toggle(Role role, int tick) {
-    WrittenPattern next = PatternEdits.toggle(pattern(), role, tick);
-    workspace.edit(song -> song.withPattern(next));
+    setAccessibleText("%s, %s".formatted(pattern.title(), row().name()));
+    moved.run();
   }
 
   private void press(MouseEvent event) {
     requestFocus();
-    Optional<Role> role = layout.roleAt(event.getY());
-    Optional<Integer> tick = layout.tickAt(event.getX());
-    if (role.isPresent() && tick.isPresent()) {
-      row = GridLayout.ROWS.indexOf(role.get());
-      column = layout.ticks().indexOf(tick.get());
-      toggle(role.get(), tick.get());
+    Optional<GridLayout.Row> at = layout.rowAt(event.getY());
+    Optional<Integer> time = layout.tickAt(event.getX());
+    if (at.isPresent() && time.isPresent()) {
+      row = GridLayout.ROWS.indexOf(at.get());
+      tick = time.get();
+      if (event.isPrimaryButtonDown()) {
+        tools.put(at.get(), tick);
+      }
+      repaint();
     }
   }
 
   private void key(KeyEvent event) {
     switch (event.getCode()) {
-      case LEFT -> column = Math.max(0, column - 1);
-      case RIGHT -> column = Math.min(layout.ticks().size() - 1, column + 1);
-      case UP -> row = Math.max(0, row - 1);
-      case DOWN -> row = Math.min(GridLayout.ROWS.size() - 1, row + 1);
-      case HOME -> column = 0;
-      case END -> column = layout.ticks().size() - 1;
-      case ENTER, SPACE -> toggle(GridLayout.ROWS.get(row), layout.ticks().get(column));
-      case PLUS, ADD, EQUALS -> cut(parts + 1);
-      case MINUS, SUBTRACT -> cut(parts - 1);
+      case LEFT -> step(-1);
+      case RIGHT -> step(1);
+      case UP -> vertical(event, -1);
+      case DOWN -> vertical(event, 1);
+      case HOME -> tick = 0;
+      case END -> {
+        tick = pattern().pattern().lengthTicks() - 1;
+        repaint();
+        tick = layout.ticks().get(layout.ticks().size() - 1);
+      }
+      case PAGE_DOWN -> page(1);
+      case PAGE_UP -> page(-1);
+      case ENTER, SPACE -> tools.put(row(), tick);
+      case DELETE, BACK_SPACE -> tools.clear(row(), tick);
       default -> {
         return;
+      }
+    }
+    event.consume();
+    repaint();
+  }
+
+  private void vertical(KeyEvent event, int by) {
+    if (event.isShiftDown()) {
+      // The picture has the treble on top, so an arrow up is the hand's brush down.
+      tools.brush(by < 0, tick);
+    } else {
+      row = Math.max(0, Math.min(GridLayout.ROWS.size() - 1, row + by));
+    }
+  }
+
+  private void step(int by) {
+    List<Integer> ticks = layout.ticks();
+    int next = ticks.indexOf(tick) + by;
+    if (next >= 0 && next < ticks.size()) {
+      tick = ticks.get(next);
+    } else if (next < 0 && layout.from() > 0) {
+      tick = layout.from() - 1;
+    } else if (next > 0 && layout.to() < pattern().pattern().lengthTicks()) {
+      tick = layout.to();
+    }
+  }
+
+  private void page(int by) {
+    int shown = BARS_SHOWN * pattern().meter().barTicks();
+    int next = layout.from() + by * shown;
+    if (next >= 0 && next < pattern().pattern().lengthTicks()) {
+      tick = next;
+    }
+  }
+
+  private void typed(KeyEvent event) {
+    if (event.isShortcutDown() || event.isAltDown()) {
+      return;
+    }
+    switch (event.getCharacter()) {
+      case "+" -> cut(parts + 1);
+      case "-" -> cut(parts - 1);
+      default -> {
+        if (!tools.type(event.getCharacter(), row(), tick)) {
+          return;
+        }
       }
     }
     event.consume();

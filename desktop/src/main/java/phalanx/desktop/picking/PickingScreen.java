@@ -1,17 +1,23 @@
 package phalanx.desktop.picking;
 
+import java.util.List;
+import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.MenuButton;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import phalanx.arrangement.Motion;
+import phalanx.arrangement.PatternFall;
 import phalanx.desktop.ChoiceChips;
 import phalanx.desktop.Palette;
+import phalanx.desktop.files.OwnShelf;
+import phalanx.desktop.model.PatternDesk;
 import phalanx.desktop.model.Workspace;
-import phalanx.picking.PickingStyle;
+import phalanx.theory.Meter;
 
 /**
  * The Picking screen: what the picking hand does, and how that falls on the chords of this song.
@@ -19,84 +25,107 @@ import phalanx.picking.PickingStyle;
 public final class PickingScreen extends VBox {
 
   private static final double WIDTH = 826;
-  private static final double GRID_HEIGHT = 316;
-  private static final double FALLS_HEIGHT = 206;
+  private static final double GRID_HEIGHT = 352;
+  private static final double FALLS_HEIGHT = 218;
 
   private final Workspace workspace;
+  private final PatternDesk desk;
   private final PatternGrid grid;
+  private final Label motion = new Label();
+  private final Label refusal = new Label();
 
-  public PickingScreen(Workspace workspace, Palette palette) {
+  public PickingScreen(Workspace workspace, OwnShelf own, Palette palette) {
     this.workspace = workspace;
+    desk = workspace.patterns();
     grid = new PatternGrid(workspace, WIDTH, GRID_HEIGHT, palette);
     getStyleClass().add("arrange");
     Label heading = new Label("How it falls on the chords of this song");
     heading.getStyleClass().add("form-title");
-    Label hint =
-        new Label(
-            "A click, or arrows and Enter, puts a stroke in or takes it out. + and − cut the beats finer"
-                + " or coarser. Fingers follow from the hand school, strings from the chord.");
-    hint.getStyleClass().add("where");
-    hint.setWrapText(true);
-    hint.setMinHeight(Region.USE_PREF_SIZE);
+    motion.setId("motion");
+    motion.getStyleClass().add("where");
+    motion.setMaxWidth(WIDTH);
+    refusal.setId("refusal");
+    refusal.getStyleClass().add("refusal");
+    refusal.textProperty().bind(desk.refusalProperty());
+    refusal.visibleProperty().bind(desk.refusalProperty().isNotEmpty());
+    refusal.managedProperty().bind(refusal.visibleProperty());
+    motion.visibleProperty().bind(desk.refusalProperty().isEmpty());
+    motion.managedProperty().bind(motion.visibleProperty());
+    desk.fallsProperty().addListener(o -> say());
+    say();
     getChildren()
         .addAll(
-            header(),
+            new PatternHeader(workspace, own),
             tools(),
             grid,
-            hint,
+            new StrokeBar(grid),
+            refusal,
+            motion,
             heading,
             new FallsView(workspace, WIDTH, FALLS_HEIGHT, palette));
   }
 
-  private HBox header() {
-    Label title = new Label();
-    title.setId("pattern-title");
-    title.getStyleClass().add("section-name");
-    Label about = new Label();
-    about.getStyleClass().add("where");
-    Runnable tell =
-        () -> {
-          PickingStyle style = workspace.song().pattern();
-          title.setText(style.title().substring(0, 1).toUpperCase() + style.title().substring(1));
-          about.setText(style.words());
-        };
-    workspace.historyProperty().addListener(o -> tell.run());
-    tell.run();
-    HBox header = new HBox(title, about);
-    header.getStyleClass().add("arrange-header");
-    return header;
+  /** The motion of the first bars, counted. */
+  private void say() {
+    List<PatternFall> falls = desk.fallsProperty().get();
+    Meter meter = desk.shownProperty().get().meter();
+    motion.setText(
+        falls.isEmpty()
+            ? ""
+            : Motion.of(falls.get(0), meter).stream()
+                .map(m -> m.count() + " " + m.words())
+                .collect(Collectors.joining("   ")));
   }
 
   private HBox tools() {
     ChoiceChips chips = new ChoiceChips(workspace);
-    MenuButton school = chips.school("hand-school");
-    MenuButton thumb = chips.thumb("thumb-route");
     Label parts = new Label();
     parts.setId("grid-parts");
-    Button coarser = cut("grid-coarser", "−", -1, parts);
-    Button finer = cut("grid-finer", "+", 1, parts);
+    parts.setMinWidth(Region.USE_PREF_SIZE);
+    Button coarser = cut("grid-coarser", "−", -1);
+    Button finer = cut("grid-finer", "+", 1);
+    grid.onMoved(() -> parts.setText(partWords()));
     parts.setText(partWords());
     Region grow = new Region();
     HBox.setHgrow(grow, Priority.ALWAYS);
-    HBox tools = new HBox(school, thumb, grow, parts, coarser, finer);
+    HBox tools =
+        new HBox(
+            new ReachChips(workspace),
+            chips.school("hand-school"),
+            chips.thumb("thumb-route"),
+            softEnding(),
+            grow,
+            parts,
+            coarser,
+            finer);
     tools.getStyleClass().add("chart-tools");
     return tools;
   }
 
-  private String partWords() {
-    return grid.parts() == 1 ? "whole beats" : grid.parts() + " parts a beat";
+  private ToggleButton softEnding() {
+    ToggleButton soft = new ToggleButton("Soft ending");
+    soft.setId("soft-ending");
+    soft.getStyleClass().addAll("tool", "small-tool");
+    soft.setMinWidth(Region.USE_PREF_SIZE);
+    soft.setAccessibleText("brush the last chord softly");
+    workspace
+        .historyProperty()
+        .addListener(o -> soft.setSelected(workspace.song().patterns().softEnding()));
+    soft.setSelected(workspace.song().patterns().softEnding());
+    soft.setOnAction(e -> desk.endSoftly(soft.isSelected()));
+    return soft;
   }
 
-  private Button cut(String id, String words, int by, Label parts) {
+  private String partWords() {
+    return grid.parts() == 1 ? "whole beats" : grid.parts() + " a beat";
+  }
+
+  private Button cut(String id, String words, int by) {
     Button button = new Button(words);
     button.setId(id);
     button.getStyleClass().addAll("tool", "small-tool");
     button.setAccessibleText(by > 0 ? "cut beats finer" : "cut beats coarser");
-    button.setOnAction(
-        e -> {
-          grid.cut(grid.parts() + by);
-          parts.setText(partWords());
-        });
+    button.setOnAction(e -> grid.cut(grid.parts() + by));
     return button;
   }
 

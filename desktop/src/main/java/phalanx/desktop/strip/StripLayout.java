@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.instrument.Finger;
@@ -41,12 +42,14 @@ public final class StripLayout {
 
   private static final double LETTERS_LEAD = 30;
   private static final double THUMB_ROW = 17;
+  private static final double HITS_ROW = 18;
   private static final double COUNT_ROW = 36;
   private static final double BOTTOM = 48;
 
   private final Arrangement arrangement;
   private final double barWidth;
   private final List<Finger> lanes;
+  private final boolean hits;
   private final List<StripSystem> systems = new ArrayList<>();
   private double height;
 
@@ -79,6 +82,7 @@ public final class StripLayout {
     this.arrangement = arrangement;
     int perSystem = (int) Math.max(1, (width - LEFT) / (BAR * zoom));
     barWidth = Math.max(120, (width - LEFT) / perSystem);
+    hits = arrangement.gestures().stream().anyMatch(Gesture.Hit.class::isInstance);
     boolean thumb = arrangement.holds().stream().anyMatch(h -> h.finger() == Finger.THUMB);
     lanes =
         thumb
@@ -113,7 +117,7 @@ public final class StripLayout {
   }
 
   double systemHeight() {
-    return lettersY() + BOTTOM;
+    return countY() + BOTTOM - COUNT_ROW;
   }
 
   double barWidth() {
@@ -144,8 +148,17 @@ public final class StripLayout {
     return lettersY() + THUMB_ROW;
   }
 
+  /** Whether there is a row of hits, because there are hits. */
+  boolean hasHits() {
+    return hits;
+  }
+
+  double hitsY() {
+    return thumbY() + HITS_ROW;
+  }
+
   double countY() {
-    return lettersY() + COUNT_ROW;
+    return lettersY() + COUNT_ROW + (hits ? HITS_ROW : 0);
   }
 
   /** All systems, top to bottom. */

@@ -6,6 +6,7 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Hold;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
@@ -16,6 +17,7 @@ import phalanx.desktop.strip.StripLayout.StripSystem;
 import phalanx.instrument.Finger;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
+import phalanx.picking.Force;
 import phalanx.picking.PickFinger;
 import phalanx.song.Harmony;
 import phalanx.song.Timeline.PlayedBar;
@@ -32,6 +34,7 @@ final class StripPainter {
   private final GraphicsContext gc;
   private final Palette palette;
   private final Lettering ink;
+  private final GesturePainter strokes;
   private Arrangement arrangement;
   private StripLayout layout;
   private NoteNaming naming = NoteNaming.ENGLISH;
@@ -41,6 +44,7 @@ final class StripPainter {
     this.gc = gc;
     this.palette = palette;
     ink = new Lettering(gc, palette);
+    strokes = new GesturePainter(gc, palette);
   }
 
   /** Draws what lies between two heights of the strip. */
@@ -91,7 +95,9 @@ final class StripPainter {
     }
     List<Note> notes = arrangement.notesFrom(system.startTick(), system.endTick());
     notes.forEach(n -> paintTail(system, n));
+    List<Gesture> gestures = arrangement.gesturesFrom(system.startTick(), system.endTick());
     notes.forEach(n -> paintNote(system, n));
+    gestures.forEach(g -> strokes.paint(layout, system, g));
   }
 
   private static boolean in(StripSystem system, int tick) {
@@ -129,6 +135,9 @@ final class StripPainter {
     }
     ink.left("fingers", 7, layout.lettersY(), TypeFace.plain(10), "muted");
     ink.left("thumb", 7, layout.thumbY(), TypeFace.plain(10), "muted");
+    if (layout.hasHits()) {
+      ink.left("hits", 7, layout.hitsY(), TypeFace.plain(10), "muted");
+    }
     ink.left("count", 7, layout.countY(), TypeFace.plain(10), "muted");
   }
 
@@ -150,6 +159,13 @@ final class StripPainter {
     double x = layout.x(system, slot.played().tick()) - 6;
     Harmony harmony = slot.played().harmony();
     boolean wrong = harmony instanceof Harmony.Unread;
+    if (slot.fromTick() < slot.played().tick() && slot.fromTick() >= system.startTick()) {
+      double early = layout.x(system, slot.fromTick());
+      gc.setStroke(palette.get("accent"));
+      gc.setLineWidth(1.4);
+      gc.strokeLine(early, 32, x + 4, 32);
+      gc.strokeLine(early, 32, early, 42);
+    }
     Font font = TypeFace.bold(17);
     String label = harmony.label(naming);
     ink.left(label, x + 8, 24, font, wrong ? "attention" : "text");
@@ -195,12 +211,18 @@ final class StripPainter {
 
   private void paintTail(StripSystem system, Note note) {
     double x = layout.x(system, note.tick());
-    double end = layout.x(system, Math.min(note.tick() + note.lengthTicks(), system.endTick()) - 1);
+    int until = note.tick() + note.lengthTicks();
+    double end = layout.x(system, Math.min(until, system.endTick()) - 1);
     Color tint = palette.pick(note.pick());
     double strength = note.part() == Note.Part.TUNE ? 0.38 : 0.18;
     gc.setFill(tint.deriveColor(0, 1, 1, strength));
     double y = layout.stringY(note.string()) - TAIL / 2;
     gc.fillRoundRect(x, y, end - x, TAIL, TAIL, TAIL);
+  }
+
+  /** A brush has one letter for all its strings, which its arrow carries. */
+  private static boolean hasLetter(Note note) {
+    return note.manner() != Note.Manner.BRUSHED;
   }
 
   private void paintNote(StripSystem system, Note note) {
@@ -222,9 +244,20 @@ final class StripPainter {
       gc.setFill(palette.get("attention"));
       gc.fillOval(x + RING - 2, y - RING - 2, 5, 5);
     }
+    if (hasLetter(note)) {
+      paintLetter(note, x);
+    }
+  }
+
+  private void paintLetter(Note note, double x) {
     boolean thumb = note.pick() == PickFinger.P;
     double row = thumb ? layout.thumbY() : layout.lettersY();
     Color pick = palette.pick(note.pick());
-    ink.centre(note.pick().letter(), x, row, TypeFace.boldItalic(12.5), pick);
+    String letter = note.pick().letter();
+    boolean soft = note.force() == Force.SOFT;
+    ink.centre(soft ? "(" + letter + ")" : letter, x, row, TypeFace.boldItalic(12.5), pick);
+    if (note.force() == Force.ACCENTED) {
+      ink.centre(">", x, layout.lettersY() - 12, TypeFace.bold(11), "text");
+    }
   }
 }

@@ -31,7 +31,7 @@ public final class StripView extends ScrolledCanvas {
     workspace.arrangementProperty().addListener(o -> rebuild());
     workspace.selectedProperty().addListener(o -> showSelected());
     workspace.namingProperty().addListener(o -> repaint());
-    workspace.noteProperty().addListener(o -> repaint());
+    workspace.notes().property().addListener(o -> repaint());
     setOnMousePressed(this::press);
     setOnKeyPressed(this::key);
   }
@@ -53,7 +53,7 @@ public final class StripView extends ScrolledCanvas {
           workspace.arrangementProperty().get(),
           layout,
           workspace.selectedProperty().get(),
-          workspace.noteProperty().get(),
+          workspace.notes().property().get(),
           workspace.namingProperty().get(),
           top,
           width,
@@ -89,7 +89,7 @@ public final class StripView extends ScrolledCanvas {
     if (layout != null) {
       double y = event.getY() + scrolled();
       layout.slotAt(event.getX(), y).ifPresent(workspace::select);
-      workspace.selectNote(layout.noteAt(event.getX(), y));
+      workspace.notes().choose(layout.noteAt(event.getX(), y));
     }
   }
 
@@ -106,12 +106,12 @@ public final class StripView extends ScrolledCanvas {
   private void key(KeyEvent event) {
     int selected = workspace.selectedProperty().get();
     switch (event.getCode()) {
-      case PERIOD -> workspace.stepNote(1);
-      case COMMA -> workspace.stepNote(-1);
-      case PAGE_UP -> workspace.moveNote(1);
-      case PAGE_DOWN -> workspace.moveNote(-1);
-      case DELETE -> workspace.unpinNote();
-      case ESCAPE -> workspace.selectNote(Optional.empty());
+      case PERIOD -> workspace.notes().step(1);
+      case COMMA -> workspace.notes().step(-1);
+      case PAGE_UP -> workspace.notes().move(1);
+      case PAGE_DOWN -> workspace.notes().move(-1);
+      case DELETE -> workspace.notes().unpin();
+      case ESCAPE -> workspace.notes().choose(Optional.empty());
       case LEFT -> workspace.select(selected - 1);
       case RIGHT -> workspace.select(selected + 1);
       case UP -> across(selected, -1);

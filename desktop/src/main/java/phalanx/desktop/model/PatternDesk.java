@@ -1,0 +1,176 @@
+package phalanx.desktop.model;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.PatternFall;
+import phalanx.arrangement.PatternView;
+import phalanx.arrangement.Slot;
+import phalanx.picking.PatternEdits;
+import phalanx.picking.PickingStyle;
+import phalanx.picking.WrittenPattern;
+import phalanx.song.Patterns.Scope;
+import phalanx.song.Song;
+
+/** The pattern on the Picking screen: where it is played, its strokes, how it falls on chords. */
+public final class PatternDesk {
+
+  /** What a pattern is laid down for, from wide to narrow. */
+  public enum Reach {
+    SONG,
+    SECTION,
+    BAR,
+    CHORD
+  }
+
+  private final Workspace workspace;
+  private final PlanService planner;
+  private final ObjectProperty<Reach> reach = new SimpleObjectProperty<>(Reach.SONG);
+  private final ReadOnlyObjectWrapper<WrittenPattern> shown = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<List<PatternFall>> falls =
+      new ReadOnlyObjectWrapper<>(List.of());
+  private final ReadOnlyStringWrapper refusal = new ReadOnlyStringWrapper("");
+
+  PatternDesk(Workspace workspace, PlanService planner) {
+    this.workspace = workspace;
+    this.planner = planner;
+    workspace.historyProperty().addListener(o -> show());
+    workspace.arrangementProperty().addListener(o -> show());
+    workspace.selectedProperty().addListener(o -> show());
+    workspace.screenProperty().addListener(o -> show());
+    reach.addListener(o -> show());
+    show();
+  }
+
+  private void show() {
+    Song song = workspace.song();
+    Optional<Slot> slot = workspace.selectedSlot();
+    shown.set(
+        slot.map(
+                s ->
+                    PatternView.shown(
+                        song,
+                        workspace.arrangementProperty().get().timeline(),
+                        s.played(),
+                        scope()))
+            .orElseGet(() -> PatternEdits.written(song.pattern(), song.meter())));
+    Arrangement plan = workspace.arrangementProperty().get();
+    // Only where it is looked at, and only for the newest plan.
+    if (workspace.screenProperty().get() == Screen.PICKING && plan != null && plan.song() == song) {
+      planner.falls(plan, shown.get(), workspace.selectedProperty().get(), falls::set);
+    }
+  }
+
+  /** How far the pattern reaches that is shown and changed. */
+  public ObjectProperty<Reach> reachProperty() {
+    return reach;
+  }
+
+  /** The same as a place in the song; the whole song where no chord is selected. */
+  public Scope scope() {
+    return scope(reach.get());
+  }
+
+  /** What a reach means at the selected chord. */
+  public Scope scope(Reach wanted) {
+    return workspace
+        .selectedSlot()
+        .map(s -> PatternView.scopes(workspace.song(), s.played().ref()).get(wanted.ordinal()))
+        .orElse(new Scope.WholeSong());
+  }
+
+  /** The pattern played there, written out. */
+  public ReadOnlyObjectProperty<WrittenPattern> shownProperty() {
+    return shown.getReadOnlyProperty();
+  }
+
+  /** How it falls on the selected chord and the next; newest on the Picking screen. */
+  public ReadOnlyObjectProperty<List<PatternFall>> fallsProperty() {
+    return falls.getReadOnlyProperty();
+  }
+
+  /** Why the last change of the pattern was refused; empty if it was not. */
+  public ReadOnlyStringProperty refusalProperty() {
+    return refusal.getReadOnlyProperty();
+  }
+
+  /** Takes an edit over, or says why no hand can play it. */
+  public void take(PatternEdits.Result result) {
+    if (result instanceof PatternEdits.Result.Refused refused) {
+      refusal.set(refused.reason());
+    } else if (result instanceof PatternEdits.Result.Done done) {
+      become(done.pattern());
+    }
+  }
+
+  /** Plays another version of the pattern that is shown. */
+  public void become(WrittenPattern next) {
+    refusal.set("");
+    WrittenPattern before = shown.get();
+    Scope scope = scope();
+    if (!next.equals(before)) {
+      workspace.edit(song -> PatternView.changed(song, scope, before, next));
+    }
+  }
+
+  /** Plays a pattern of the shelf where the reach is. */
+  public void choose(PickingStyle style) {
+    refusal.set("");
+    Scope scope = scope();
+    workspace.edit(song -> song.withPatterns(song.patterns().with(scope, style)));
+  }
+
+  /** What is played where the reach is, as the song has it. */
+  public PickingStyle chosen() {
+    Song song = workspace.song();
+    Scope scope = scope();
+    if (scope instanceof Scope.OfSection s) {
+      return song.patterns().atSection(s.section(), song.chart());
+    } else if (scope instanceof Scope.OfBar b) {
+      return song.patterns().at(b.bar(), song.chart());
+    } else if (scope instanceof Scope.OfChord c) {
+      return song.patterns().at(c.slot(), song.chart());
+    }
+    return song.pattern();
+  }
+
+  /** What is played over the selected chord. */
+  public PickingStyle inForce() {
+    Song song = workspace.song();
+    return workspace
+        .selectedSlot()
+        .map(s -> song.patterns().at(s.played().ref(), song.chart()))
+        .orElse(song.pattern());
+  }
+
+  /** A song with another pattern over the selected chord, as far as the one in force reaches. */
+  public Song inForce(Song song, PickingStyle style) {
+    Scope narrowest = new Scope.WholeSong();
+    for (Reach wanted : List.of(Reach.SECTION, Reach.BAR, Reach.CHORD)) {
+      narrowest = song.patterns().has(scope(wanted)) ? scope(wanted) : narrowest;
+    }
+    return song.withPatterns(song.patterns().with(narrowest, style));
+  }
+
+  /** Whether something of its own is played where the reach is. */
+  public boolean isOwn() {
+    return workspace.song().patterns().has(scope()) && !(scope() instanceof Scope.WholeSong);
+  }
+
+  /** Plays there what is played around it again. */
+  public void follow() {
+    Scope scope = scope();
+    workspace.edit(song -> song.withPatterns(song.patterns().without(scope)));
+  }
+
+  /** Brushes the last chord softly, or no longer. */
+  public void endSoftly(boolean softly) {
+    workspace.edit(song -> song.withPatterns(song.patterns().endingSoftly(softly)));
+  }
+}

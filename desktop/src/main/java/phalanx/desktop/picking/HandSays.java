@@ -1,0 +1,112 @@
+package phalanx.desktop.picking;
+
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import phalanx.arrangement.PatternFall;
+import phalanx.arrangement.PatternFall.Work;
+import phalanx.desktop.model.Workspace;
+import phalanx.picking.PickFinger;
+
+/** What the hand says of the pattern: who works how much, what is quick, what cannot be done. */
+final class HandSays extends VBox {
+
+  private final Workspace workspace;
+  private final HBox tallies = new HBox();
+  private final Label says = new Label();
+
+  HandSays(Workspace workspace) {
+    this.workspace = workspace;
+    getStyleClass().add("hand-says");
+    Label heading = new Label("What the hand says");
+    heading.getStyleClass().add("cards-title");
+    tallies.getStyleClass().add("tallies");
+    says.setId("hand-says");
+    says.setWrapText(true);
+    says.setMinHeight(Region.USE_PREF_SIZE);
+    setMinHeight(USE_PREF_SIZE);
+    getChildren().addAll(heading, tallies, says);
+    workspace.patterns().fallsProperty().addListener(o -> say());
+    say();
+  }
+
+  private void say() {
+    List<PatternFall> falls = workspace.patterns().fallsProperty().get();
+    setVisible(!falls.isEmpty());
+    if (falls.isEmpty()) {
+      return;
+    }
+    PatternFall fall = falls.get(0);
+    double tempo = workspace.song().tempo();
+    Map<PickFinger, Work> work = fall.work(tempo);
+    tallies
+        .getChildren()
+        .setAll(work.entrySet().stream().map(e -> tally(e.getKey(), e.getValue())).toList());
+    int bars =
+        Math.max(
+            1, fall.lengthTicks() / workspace.patterns().shownProperty().get().meter().barTicks());
+    String busiest =
+        work.entrySet().stream()
+            .max((a, b) -> a.getValue().strokes() - b.getValue().strokes())
+            .map(
+                e ->
+                    "Busiest: %s, %s a bar"
+                        .formatted(e.getKey().letter(), strokes(e.getValue().strokes(), bars)))
+            .orElse("Nothing is struck");
+    String quickest =
+        work.entrySet().stream()
+            .min(
+                (a, b) ->
+                    Double.compare(a.getValue().quickestMillis(), b.getValue().quickestMillis()))
+            .map(
+                e ->
+                    " · fastest repeat %s %.0f ms at ♩ = %.0f"
+                        .formatted(e.getKey().letter(), e.getValue().quickestMillis(), tempo))
+            .orElse("");
+    String troubles =
+        falls.stream()
+            .flatMap(
+                f ->
+                    f.remarks().stream()
+                        .map(
+                            r ->
+                                "On "
+                                    + f.harmony().label(workspace.namingProperty().get())
+                                    + ": "
+                                    + r))
+            .distinct()
+            .limit(2)
+            .collect(Collectors.joining("\n"));
+    says.setText(
+        busiest + quickest + " · no crossings" + (troubles.isEmpty() ? "" : "\n" + troubles));
+  }
+
+  private static String strokes(int strokes, int bars) {
+    double each = (double) strokes / bars;
+    return each == Math.rint(each)
+        ? "%.0f %s".formatted(each, each == 1 ? "stroke" : "strokes")
+        : "%.1f strokes".formatted(each);
+  }
+
+  /** A finger's letter and a small square for each of its strokes. */
+  private static HBox tally(PickFinger finger, Work work) {
+    Label letter = new Label(finger.letter());
+    letter.getStyleClass().addAll("tally-letter", "pick-" + finger.letter());
+    HBox squares = new HBox(letter);
+    squares.getStyleClass().add("tally");
+    // More than a handful is easier read as a number.
+    for (int s = 0; s < Math.min(8, work.strokes()); s++) {
+      Region square = new Region();
+      square.getStyleClass().addAll("tally-stroke", "pick-" + finger.letter());
+      squares.getChildren().add(square);
+    }
+    if (work.strokes() > 8) {
+      squares.getChildren().add(new Label("" + work.strokes()));
+    }
+    return squares;
+  }
+}

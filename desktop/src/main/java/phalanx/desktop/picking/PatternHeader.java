@@ -1,0 +1,90 @@
+package phalanx.desktop.picking;
+
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import phalanx.desktop.files.OwnShelf;
+import phalanx.desktop.model.PatternDesk;
+import phalanx.desktop.model.Workspace;
+import phalanx.picking.PatternEdits;
+import phalanx.picking.WrittenPattern;
+
+/** The pattern's name, which can be typed over, how long it is, and the player's own shelf. */
+final class PatternHeader extends HBox {
+
+  /** Columns of the name's field, which grows with the name. */
+  private static final int SHORTEST = 8;
+
+  private final PatternDesk desk;
+  private final TextField title = new TextField();
+  private final Label about = new Label();
+  private final Label bars = new Label();
+
+  PatternHeader(Workspace workspace, OwnShelf own) {
+    desk = workspace.patterns();
+    getStyleClass().add("arrange-header");
+    title.setId("pattern-title");
+    title.getStyleClass().add("pattern-title");
+    title.setOnAction(e -> rename());
+    title
+        .focusedProperty()
+        .addListener(
+            (o, before, now) -> {
+              if (!now) {
+                rename();
+              }
+            });
+    about.getStyleClass().add("where");
+    about.setMinWidth(0);
+    bars.setId("pattern-bars");
+    bars.setMinWidth(Region.USE_PREF_SIZE);
+    Region grow = new Region();
+    HBox.setHgrow(grow, Priority.ALWAYS);
+    Button vary = tool("pattern-double", "Double to vary");
+    vary.setOnAction(e -> desk.become(PatternEdits.doubled(desk.shownProperty().get())));
+    Button halve = tool("pattern-halve", "Halve");
+    halve.setOnAction(e -> desk.become(PatternEdits.halved(desk.shownProperty().get())));
+    Button save = tool("save-mine", "Save as mine");
+    save.setOnAction(
+        e -> {
+          rename();
+          own.put(desk.shownProperty().get());
+        });
+    getChildren().addAll(title, about, grow, bars, halve, vary, save);
+    desk.shownProperty().addListener(o -> tell());
+    tell();
+  }
+
+  private static Button tool(String id, String words) {
+    Button button = new Button(words);
+    button.setId(id);
+    button.getStyleClass().addAll("tool", "small-tool");
+    button.setMinWidth(Region.USE_PREF_SIZE);
+    return button;
+  }
+
+  private void rename() {
+    WrittenPattern shown = desk.shownProperty().get();
+    String name = title.getText().strip();
+    if (name.isEmpty()) {
+      tell();
+    } else if (!name.equals(shownTitle(shown))) {
+      desk.become(shown.named(name, shown.words()));
+    }
+  }
+
+  private static String shownTitle(WrittenPattern pattern) {
+    return pattern.title().substring(0, 1).toUpperCase() + pattern.title().substring(1);
+  }
+
+  private void tell() {
+    WrittenPattern shown = desk.shownProperty().get();
+    title.setText(shownTitle(shown));
+    title.setPrefColumnCount(Math.max(SHORTEST, shownTitle(shown).length()));
+    about.setText(shown.words());
+    bars.setText(shown.bars() == 1 ? "one bar" : shown.bars() + " bars");
+  }
+}
