@@ -11,6 +11,17 @@ public sealed interface Gesture {
   /** When, in ticks from the start of the song. */
   int tick();
 
+  /** The same gesture at another time. */
+  default Gesture at(int other) {
+    if (this instanceof Hit h) {
+      return new Hit(other, h.kind(), h.fingers(), h.force());
+    } else if (this instanceof Brush b) {
+      return new Brush(other, b.from(), b.to(), b.touch(), b.force());
+    }
+    Roll r = (Roll) this;
+    return new Roll(other, r.from(), r.to(), r.stepTicks());
+  }
+
   /**
    * A percussive hit.
    *

@@ -36,6 +36,23 @@ public record Note(
     Force force,
     int delayTicks) {
 
+  /** The same note at another time. */
+  Note at(int other) {
+    return new Note(
+        other,
+        lengthTicks,
+        string,
+        fret,
+        midi,
+        pick,
+        fretFinger,
+        part,
+        ref,
+        manner,
+        force,
+        delayTicks);
+  }
+
   /** The voice a note belongs to. */
   public enum Part {
     BASS,

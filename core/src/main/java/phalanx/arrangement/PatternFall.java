@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import phalanx.fretting.Shape;
+import phalanx.picking.Pattern;
 import phalanx.picking.PickFinger;
 import phalanx.picking.Role;
 import phalanx.picking.WrittenPattern;
@@ -81,7 +82,10 @@ public record PatternFall(
       Arranger arranger, Song song, WrittenPattern pattern, Harmony harmony, Shape shape) {
     List<Bar> bars = new ArrayList<>();
     Pins pins = Pins.NONE;
-    for (int bar = 1; bar <= pattern.bars(); bar++) {
+    // Where chords come early one round leads into the next: the middle one of three is shown.
+    boolean leads = pattern.pattern().steps().stream().anyMatch(Pattern.Step::early);
+    int rounds = leads ? 3 : 1;
+    for (int bar = 1; bar <= rounds * pattern.bars(); bar++) {
       bars.add(Bar.of(bar, List.of(new ChordChange(0, harmony))));
       pins = pins.with(new SlotRef(bar, 0), shape);
     }
@@ -94,13 +98,15 @@ public record PatternFall(
             .withPatterns(Patterns.of(round))
             .withFeel(song.feel().withMeter(pattern.meter()).withPickup(0));
     Arrangement fall = arranger.arrange(alone);
+    int length = pattern.pattern().lengthTicks();
+    int from = leads ? length : 0;
     List<String> remarks = fall.slots().stream().flatMap(s -> s.remarks().stream()).toList();
     return new PatternFall(
         harmony,
         shape,
-        pattern.pattern().lengthTicks(),
-        fall.notes(),
-        fall.gestures(),
+        length,
+        fall.notesFrom(from, from + length).stream().map(n -> n.at(n.tick() - from)).toList(),
+        fall.gesturesFrom(from, from + length).stream().map(g -> g.at(g.tick() - from)).toList(),
         remarks.stream().distinct().toList());
   }
 

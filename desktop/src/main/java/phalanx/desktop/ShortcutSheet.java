@@ -52,15 +52,30 @@ final class ShortcutSheet extends StackPane {
           List.of("Shapes"),
           List.of("Page Up, Down", "chord before, after"),
           List.of("arrows, Enter", "try a place on the neck"),
-          List.of("1 to 9, P", "pin that card, the shape held"),
+          List.of("1 to 9, P", "pin that card, the shape held"));
+
+  private static final List<List<String>> PICKING =
+      List.of(
           List.of("Picking"),
-          List.of("arrows, Enter", "put a stroke in, take it out"),
-          List.of("+ −", "cut the beats finer, coarser"));
+          List.of("arrows", "row and time"),
+          List.of("Enter, o", "put a stroke in, take it out"),
+          List.of("p i m a c", "a stroke by this finger"),
+          List.of("! (", "accented, soft"),
+          List.of("=", "the string stops here"),
+          List.of("~", "tremolo of three"),
+          List.of("/ \\", "roll upwards, downwards: quicker, slower"),
+          List.of("Shift ↑ ↓", "brush down, up: all strings, fewer"),
+          List.of("n", "the brush by nails or thumb"),
+          List.of("x", "hit: click, palm, nail, tip, slap, heel"),
+          List.of(">", "the next chord comes here"),
+          List.of("Delete", "take out what is there"),
+          List.of("+ −", "cut the beats finer, coarser"),
+          List.of("Page Up, Down", "other bars of a long pattern"));
 
   ShortcutSheet() {
     setId("shortcuts");
     getStyleClass().add("sheet-back");
-    HBox columns = new HBox(grid(EVERYWHERE), grid(CHART));
+    HBox columns = new HBox(grid(EVERYWHERE), grid(CHART), grid(PICKING));
     columns.getStyleClass().add("sheet-columns");
     Label title = new Label("Keys");
     title.getStyleClass().add("section-name");
@@ -72,7 +87,7 @@ final class ShortcutSheet extends StackPane {
     caution.getStyleClass().add("where");
     VBox sheet = new VBox(title, columns, caution);
     sheet.getStyleClass().add("sheet");
-    sheet.setMaxSize(820, Region.USE_PREF_SIZE);
+    sheet.setMaxSize(1180, Region.USE_PREF_SIZE);
     getChildren().add(sheet);
     setAlignment(Pos.CENTER);
     setVisible(false);

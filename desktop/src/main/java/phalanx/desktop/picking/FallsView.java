@@ -78,7 +78,7 @@ final class FallsView extends Canvas {
     paintNotes(fall, left, width);
     Optional<String> remark = fall.remarks().stream().findFirst();
     if (remark.isPresent()) {
-      String words = shortened(remark.get(), width - 20);
+      String words = shortened(remark.get(), width - 34);
       ink.left(words, left + 10, getHeight() - 11, TypeFace.plain(10), "attention");
     } else {
       paintThumb(fall, left, width);
@@ -164,9 +164,9 @@ final class FallsView extends Canvas {
       }
       int already = thumb ? 0 : fingers.merge(note.tick(), 1, Integer::sum) - 1;
       double row = thumb ? letters + 16 : letters;
-      double aside = already * 7;
+      double aside = already * 7 + from + room * note.tick() / fall.lengthTicks();
       ink.centre(
-          note.pick().letter(), x + aside, row, TypeFace.boldItalic(12), palette.pick(note.pick()));
+          note.pick().letter(), aside, row, TypeFace.boldItalic(12), palette.pick(note.pick()));
     }
   }
 

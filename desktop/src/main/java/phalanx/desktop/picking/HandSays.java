@@ -1,5 +1,6 @@
 package phalanx.desktop.picking;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -67,22 +68,18 @@ final class HandSays extends VBox {
                     " · fastest repeat %s %.0f ms at ♩ = %.0f"
                         .formatted(e.getKey().letter(), e.getValue().quickestMillis(), tempo))
             .orElse("");
-    String troubles =
-        falls.stream()
-            .flatMap(
-                f ->
-                    f.remarks().stream()
-                        .map(
-                            r ->
-                                "On "
-                                    + f.harmony().label(workspace.namingProperty().get())
-                                    + ": "
-                                    + r))
-            .distinct()
+    // What holds on several chords is said once, for the first of them.
+    Map<String, String> troubles = new LinkedHashMap<>();
+    for (PatternFall f : falls) {
+      String chord = f.harmony().label(workspace.namingProperty().get());
+      f.remarks().forEach(r -> troubles.merge(r, "On " + chord, (first, next) -> first));
+    }
+    String said =
+        troubles.entrySet().stream()
             .limit(2)
-            .collect(Collectors.joining("\n"));
-    says.setText(
-        busiest + quickest + " · no crossings" + (troubles.isEmpty() ? "" : "\n" + troubles));
+            .map(e -> "\n" + e.getValue() + ": " + e.getKey())
+            .collect(Collectors.joining());
+    says.setText(busiest + quickest + " · no crossings" + said);
   }
 
   private static String strokes(int strokes, int bars) {

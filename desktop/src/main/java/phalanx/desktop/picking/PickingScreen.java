@@ -6,6 +6,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -88,9 +89,12 @@ public final class PickingScreen extends VBox {
     parts.setText(partWords());
     Region grow = new Region();
     HBox.setHgrow(grow, Priority.ALWAYS);
+    ReachChips reach = new ReachChips(workspace);
+    // Who clicks where a pattern is played wants to go on in the grid.
+    reach.addEventFilter(MouseEvent.MOUSE_CLICKED, e -> grid.requestFocus());
     HBox tools =
         new HBox(
-            new ReachChips(workspace),
+            reach,
             chips.school("hand-school"),
             chips.thumb("thumb-route"),
             softEnding(),

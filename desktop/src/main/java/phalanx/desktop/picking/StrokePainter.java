@@ -81,7 +81,7 @@ final class StrokePainter {
     gc.setFill(palette.get("text"));
     gc.fillPolygon(new double[] {x - 4, x + 4, x}, new double[] {tip + back, tip + back, tip}, 3);
     if (roll.speed() > 1) {
-      ink.left("1/" + 64 / roll.speed(), x + 5, top + 4, TypeFace.plain(10), "muted");
+      ink.left("1/" + 64 / roll.speed(), x + 6, top - 6, TypeFace.plain(10), "muted");
     }
   }
 

@@ -1,7 +1,10 @@
 package phalanx.desktop.strip;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
@@ -30,6 +33,9 @@ final class StripPainter {
   private static final double RING = 7.4;
   private static final double TAIL = 5;
   private static final double HOLD = 16;
+
+  /** Room for one letter beside another. */
+  private static final double LETTER = 10;
 
   private final GraphicsContext gc;
   private final Palette palette;
@@ -97,6 +103,7 @@ final class StripPainter {
     notes.forEach(n -> paintTail(system, n));
     List<Gesture> gestures = arrangement.gesturesFrom(system.startTick(), system.endTick());
     notes.forEach(n -> paintNote(system, n));
+    paintLetters(system, notes);
     gestures.forEach(g -> strokes.paint(layout, system, g));
   }
 
@@ -220,9 +227,33 @@ final class StripPainter {
     gc.fillRoundRect(x, y, end - x, TAIL, TAIL, TAIL);
   }
 
-  /** A brush has one letter for all its strings, which its arrow carries. */
-  private static boolean hasLetter(Note note) {
-    return note.manner() != Note.Manner.BRUSHED;
+  /** The fingers of each instant side by side; a brush has a letter of its own. */
+  private void paintLetters(StripSystem system, List<Note> notes) {
+    Map<Integer, List<Note>> fingers = new TreeMap<>();
+    for (Note note : notes) {
+      if (note.manner() != Note.Manner.BRUSHED && note.pick() == PickFinger.P) {
+        paintLetter(note, layout.x(system, note.tick()), layout.thumbY());
+      } else if (note.manner() != Note.Manner.BRUSHED) {
+        fingers.computeIfAbsent(note.tick(), t -> new ArrayList<>()).add(note);
+      }
+    }
+    fingers.forEach(
+        (tick, together) -> {
+          double x = layout.x(system, tick) - LETTER * (together.size() - 1) / 2;
+          for (int n = 0; n < together.size(); n++) {
+            paintLetter(together.get(n), x + n * LETTER, layout.lettersY());
+          }
+        });
+  }
+
+  private void paintLetter(Note note, double x, double y) {
+    String letter = note.pick().letter();
+    boolean soft = note.force() == Force.SOFT;
+    Color pick = palette.pick(note.pick());
+    ink.centre(soft ? "(" + letter + ")" : letter, x, y, TypeFace.boldItalic(12.5), pick);
+    if (note.force() == Force.ACCENTED) {
+      ink.centre(">", x, layout.lettersY() - 12, TypeFace.bold(11), "text");
+    }
   }
 
   private void paintNote(StripSystem system, Note note) {
@@ -243,21 +274,6 @@ final class StripPainter {
     if (arrangement.song().pins().string(note.ref()).isPresent()) {
       gc.setFill(palette.get("attention"));
       gc.fillOval(x + RING - 2, y - RING - 2, 5, 5);
-    }
-    if (hasLetter(note)) {
-      paintLetter(note, x);
-    }
-  }
-
-  private void paintLetter(Note note, double x) {
-    boolean thumb = note.pick() == PickFinger.P;
-    double row = thumb ? layout.thumbY() : layout.lettersY();
-    Color pick = palette.pick(note.pick());
-    String letter = note.pick().letter();
-    boolean soft = note.force() == Force.SOFT;
-    ink.centre(soft ? "(" + letter + ")" : letter, x, row, TypeFace.boldItalic(12.5), pick);
-    if (note.force() == Force.ACCENTED) {
-      ink.centre(">", x, layout.lettersY() - 12, TypeFace.bold(11), "text");
     }
   }
 }

@@ -1,2 +1,5 @@
-/** Picking patterns on the disk: {@link phalanx.formats.patterns.PatternShelf}. */
+/**
+ * Picking patterns on the disk: those that ship, {@link phalanx.formats.patterns.PatternShelf}, and
+ * a player's own, {@link phalanx.formats.patterns.OwnPatterns}.
+ */
 package phalanx.formats.patterns;
