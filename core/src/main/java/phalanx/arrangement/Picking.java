@@ -31,6 +31,7 @@ final class Picking {
   private final List<Slot> slots;
   private final PlacedSteps placed;
   private final WalkingBass walking;
+  private final Reach reach;
   private final Map<Integer, SlotLaying> layings = new HashMap<>();
   private final List<Laid> laid = new ArrayList<>();
   private final List<Strike> strikes = new ArrayList<>();
@@ -40,6 +41,7 @@ final class Picking {
     this.timeline = timeline;
     this.placed = placed;
     this.slots = heldInTime(slots, placed.early());
+    this.reach = reach;
     walking = new WalkingBass(reach, song.key());
   }
 
@@ -98,7 +100,15 @@ final class Picking {
             slot,
             s -> {
               StringRoles roles = StringRoles.on(at.shape().get(), sounding.chord(), song.guitar());
-              return new SlotLaying(song, at, roles, roles.route(song.thumb(), pedal()));
+              Optional<BassStep> third =
+                  song.thumb() == ThumbRoute.THREE_VOICES
+                      ? ThirdBass.of(at.shape().get(), sounding.chord(), roles, reach)
+                      : Optional.empty();
+              StringRoles.Route route =
+                  third
+                      .flatMap(t -> roles.over(t.string()))
+                      .orElseGet(() -> roles.route(song.thumb(), pedal()));
+              return new SlotLaying(song, at, roles, route, third);
             }));
   }
 

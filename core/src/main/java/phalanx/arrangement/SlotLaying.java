@@ -27,7 +27,7 @@ final class SlotLaying {
   static final int BRUSH_TICKS = 105;
 
   /** A string to be plucked. */
-  record Plucked(int string, Stroke.Pluck pluck, NoteRef ref, Optional<WalkingBass.Step> walk) {
+  record Plucked(int string, Stroke.Pluck pluck, NoteRef ref, Optional<BassStep> step) {
 
     /** Whether the thumb's own row asks for it. */
     boolean byThumb() {
@@ -48,10 +48,18 @@ final class SlotLaying {
   private final Shape shape;
   private final StringRoles roles;
   private final StringRoles.Route route;
+  private final Optional<BassStep> third;
   private final Set<String> remarks = new LinkedHashSet<>();
   private int turn;
 
-  SlotLaying(Song song, Slot slot, StringRoles roles, StringRoles.Route route) {
+  /**
+   * For a chord.
+   *
+   * @param third the third voice of the thumb's route where it lies outside the shape
+   */
+  SlotLaying(
+      Song song, Slot slot, StringRoles roles, StringRoles.Route route, Optional<BassStep> third) {
+    this.third = third;
     this.song = song;
     this.shape = slot.shape().orElseThrow();
     this.roles = roles;
@@ -89,9 +97,14 @@ final class SlotLaying {
               placed.bar().written(),
               placed.step().tick() - placed.bar().metreTick(),
               pluck.role());
+      boolean atThird = third.isPresent() && turn % 4 == 2;
       Optional<Integer> string = string(pluck, ref, lowest).filter(s -> !plucks.containsKey(s));
       if (string.isPresent()) {
-        plucks.put(string.get(), new Plucked(string.get(), pluck, ref, Optional.empty()));
+        boolean outside =
+            pluck.role() == Role.THUMB && atThird && string.get() == third.get().string();
+        plucks.put(
+            string.get(),
+            new Plucked(string.get(), pluck, ref, outside ? third : Optional.empty()));
         lowest = pluck.role().isThumb() ? string.get() + 1 : lowest;
       }
     }
@@ -107,7 +120,7 @@ final class SlotLaying {
 
   /** How a walking bass goes on from here. */
   interface WalkingStep {
-    Optional<WalkingBass.Step> into(Shape held, int below);
+    Optional<BassStep> into(Shape held, int below);
   }
 
   private void walk(Map<Integer, Plucked> plucks, WalkingStep walk) {
@@ -118,7 +131,7 @@ final class SlotLaying {
             .mapToInt(s -> s)
             .min()
             .orElse(Tuning.STRINGS);
-    Optional<WalkingBass.Step> step = walk.into(shape, below);
+    Optional<BassStep> step = walk.into(shape, below);
     if (thumb.isPresent() && step.isPresent()) {
       Plucked usual = thumb.get();
       plucks.remove(usual.string());

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 import phalanx.arrangement.SlotLaying.Laid;
 import phalanx.arrangement.SlotLaying.Plucked;
 import phalanx.fretting.Shape;
@@ -73,7 +74,11 @@ final class Sounding {
     int tick = on.placed().tick();
     on.plucks().stream()
         .filter(p -> fingers.finger(p.string()).isPresent())
-        .forEach(p -> cuts.get(p.string()).add(tick));
+        .forEach(
+            p -> {
+              cuts.get(p.string()).add(tick);
+              leaving(on, p).forEach(s -> cuts.get(s).add(tick));
+            });
     boolean damped = fingers.gesture() || on.hit().isEmpty();
     if (fingers.gesture()) {
       on.brushed().forEach(s -> cuts.get(s).add(tick));
@@ -81,6 +86,16 @@ final class Sounding {
     if (damped) {
       on.stopped().forEach(s -> cuts.get(s).add(tick));
     }
+  }
+
+  /** The strings that the finger leaves which comes down beside the shape. */
+  private List<Integer> leaving(Laid on, Plucked p) {
+    Shape shape = slots.get(on.placed().slot()).shape().orElseThrow();
+    Optional<Finger> finger = p.step().flatMap(BassStep::finger);
+    return IntStream.range(0, Tuning.STRINGS)
+        .filter(s -> s != p.string() && finger.isPresent() && shape.finger(s).equals(finger))
+        .boxed()
+        .toList();
   }
 
   private int ringsUntil(int tick, int string, int slot) {
@@ -100,8 +115,14 @@ final class Sounding {
       // A string that is left alone of a roll keeps its time in it: its finger counts on that.
       int delay = delays.getOrDefault(p.string(), 0);
       Note note = note(on, p.string(), pick, part(p), p.ref(), manner, p.pluck().force(), delay);
-      if (p.walk().isPresent()) {
-        note = walked(note, p.walk().get());
+      if (p.step().isPresent()) {
+        int back =
+            leaving(on, p).stream()
+                .map(s -> cuts.get(s).higher(on.placed().tick()))
+                .filter(t -> t != null)
+                .min(Integer::compare)
+                .orElse(Integer.MAX_VALUE);
+        note = beside(note, p.step().get(), back);
       }
       notes.add(note);
     }
@@ -115,11 +136,12 @@ final class Sounding {
     }
   }
 
-  private Note walked(Note n, WalkingBass.Step step) {
+  /** A note for which a finger comes down beside the shape, until it has to go back. */
+  private Note beside(Note n, BassStep step, int back) {
     Note walked =
         new Note(
             n.tick(),
-            n.lengthTicks(),
+            Math.min(n.lengthTicks(), back - n.tick()),
             step.string(),
             step.fret(),
             song.guitar().midi(step.string(), step.fret()),

@@ -19,15 +19,6 @@ final class WalkingBass {
   /** Steps to the next root in semitones, the usual first; those in the key come before others. */
   private static final List<Integer> WAYS = List.of(-2, -1, 2, 1);
 
-  /**
-   * Where the note is played.
-   *
-   * @param string 0 for ⑥ to 5 for ①
-   * @param fret from the capo, 0 open
-   * @param finger the fretting finger; empty for an open string
-   */
-  record Step(int string, int fret, Optional<Finger> finger) {}
-
   private final Reach reach;
   private final Optional<Key> key;
 
@@ -42,7 +33,7 @@ final class WalkingBass {
    * @param root the next bass note, as a MIDI note counted from the capo
    * @param below the string it has to lie below, because a finger plucks that one
    */
-  Optional<Step> into(int root, Shape held, int below) {
+  Optional<BassStep> into(int root, Shape held, int below) {
     return WAYS.stream()
         .sorted((a, b) -> Boolean.compare(!inKey(root + a), !inKey(root + b)))
         .flatMap(way -> at(root + way, held, below).stream())
@@ -55,17 +46,17 @@ final class WalkingBass {
             .anyMatch(d -> key.get().degree(d).chroma() == Math.floorMod(midi, 12));
   }
 
-  private Optional<Step> at(int midi, Shape held, int below) {
-    Optional<Step> found = Optional.empty();
+  private Optional<BassStep> at(int midi, Shape held, int below) {
+    Optional<BassStep> found = Optional.empty();
     for (int s = Math.min(BASS_STRINGS, below) - 1; s >= 0 && found.isEmpty(); s--) {
       int fret = midi - reach.guitar().shapeMidi(s, 0);
       if (fret == 0 && held.finger(s).isEmpty()) {
-        found = Optional.of(new Step(s, 0, Optional.empty()));
+        found = Optional.of(new BassStep(s, 0, Optional.empty()));
       } else if (fret > 0 && fret <= reach.highestFret()) {
         int string = s;
         boolean already = held.fret(s).equals(java.util.OptionalInt.of(fret));
         Optional<Finger> finger = already ? held.finger(s) : AddedFinger.on(held, s, fret, reach);
-        found = finger.map(f -> new Step(string, fret, Optional.of(f)));
+        found = finger.map(f -> new BassStep(string, fret, Optional.of(f)));
       }
     }
     return found;

@@ -158,6 +158,16 @@ public final class StringRoles {
     };
   }
 
+  /** The route of three voices whose third is on another string than the shape has it on. */
+  public Optional<Route> over(int third) {
+    Integer root = strings.get(Role.ROOT);
+    Integer alternate = strings.get(Role.ALTERNATE);
+    boolean three = root != null && !root.equals(alternate) && third != root && third != alternate;
+    return three
+        ? Optional.of(new Route(List.of(root, alternate, third, alternate), List.of()))
+        : Optional.empty();
+  }
+
   /**
    * The thumb's way over a chord.
    *

@@ -1,0 +1,55 @@
+package phalanx.arrangement;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import phalanx.fretting.AddedFinger;
+import phalanx.fretting.Reach;
+import phalanx.fretting.Shape;
+import phalanx.fretting.Stop;
+import phalanx.picking.Role;
+import phalanx.picking.StringRoles;
+import phalanx.theory.Chord;
+import phalanx.theory.Interval;
+
+/**
+ * The third voice of a thumb's route 5-4-6-4: the chord's fifth below its root, for which a free
+ * finger comes down on ⑥ or the root’s own finger goes over to it and back, as players hold C and
+ * B7 (common practice, no source).
+ */
+final class ThirdBass {
+
+  private static final int LOWEST = 0;
+  private static final int FIFTH = 5;
+
+  private ThirdBass() {}
+
+  /** Where the fifth lies below the root; empty where the shape has it, or the hand does not. */
+  static Optional<BassStep> of(Shape shape, Chord chord, StringRoles roles, Reach reach) {
+    Optional<Integer> root = roles.string(Role.ROOT);
+    Optional<Interval> fifth =
+        chord.intervals().stream().filter(i -> i.number() == FIFTH).findFirst();
+    if (root.isEmpty() || root.get() == LOWEST || fifth.isEmpty()) {
+      return Optional.empty();
+    }
+    int rootMidi = reach.guitar().shapeMidi(root.get(), shape.fret(root.get()).orElse(0));
+    if (Math.floorMod(rootMidi, 12) != chord.root().chroma()) {
+      return Optional.empty();
+    }
+    int midi = rootMidi - 12 + fifth.get().semitones() % 12;
+    int fret = midi - reach.guitar().shapeMidi(LOWEST, 0);
+    boolean there = shape.fret(LOWEST).orElse(0) == fret;
+    if (fret <= 0 || fret > reach.highestFret() || there) {
+      return Optional.empty();
+    }
+    return AddedFinger.on(shape, LOWEST, fret, reach)
+        .or(() -> AddedFinger.on(without(shape, root.get()), LOWEST, fret, reach))
+        .map(finger -> new BassStep(LOWEST, fret, Optional.of(finger)));
+  }
+
+  private static Shape without(Shape shape, int string) {
+    List<Stop> stops = new ArrayList<>(shape.stops());
+    stops.set(string, new Stop.Silent());
+    return new Shape(stops);
+  }
+}
