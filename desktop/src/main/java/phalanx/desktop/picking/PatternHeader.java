@@ -83,7 +83,8 @@ final class PatternHeader extends HBox {
   private void tell() {
     WrittenPattern shown = desk.shownProperty().get();
     title.setText(shownTitle(shown));
-    title.setPrefColumnCount(Math.max(SHORTEST, shownTitle(shown).length()));
+    // Letters of the name are narrower than the columns a field counts in.
+    title.setPrefColumnCount(Math.max(SHORTEST, shownTitle(shown).length() * 3 / 4));
     about.setText(shown.words());
     bars.setText(shown.bars() == 1 ? "one bar" : shown.bars() + " bars");
   }

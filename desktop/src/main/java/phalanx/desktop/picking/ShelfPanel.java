@@ -2,6 +2,8 @@ package phalanx.desktop.picking;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -31,6 +33,8 @@ public final class ShelfPanel extends VBox {
   private final OwnShelf own;
   private final Palette palette;
   private final VBox shelf = new VBox();
+  private final ScrollPane scroll = new ScrollPane(shelf);
+  private Optional<PickingStyle> revealed = Optional.empty();
 
   public ShelfPanel(Workspace workspace, OwnShelf own, Palette palette) {
     this.desk = workspace.patterns();
@@ -41,7 +45,6 @@ public final class ShelfPanel extends VBox {
     setMinWidth(WIDTH);
     setMaxWidth(WIDTH);
     shelf.getStyleClass().add("cards");
-    ScrollPane scroll = new ScrollPane(shelf);
     scroll.setFitToWidth(true);
     scroll.setFocusTraversable(false);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
@@ -76,6 +79,23 @@ public final class ShelfPanel extends VBox {
       cards.add(card(shipped.get(s), meter, "pattern-" + (s + 1), false));
     }
     shelf.getChildren().setAll(cards);
+    if (!revealed.equals(Optional.of(now))) {
+      revealed = Optional.of(now);
+      Platform.runLater(this::reveal);
+    }
+  }
+
+  /** Scrolls to the pattern in use, once it has a place. */
+  private void reveal() {
+    shelf.applyCss();
+    scroll.applyCss();
+    scroll.layout();
+    Node chosen = shelf.lookup(".chosen");
+    double room = shelf.getHeight() - scroll.getViewportBounds().getHeight();
+    if (chosen != null && room > 0) {
+      double top = chosen.getBoundsInParent().getMinY() - CARD_HEIGHT;
+      scroll.setVvalue(Math.max(0, Math.min(1, top / room)));
+    }
   }
 
   private static Label heading(String words) {
