@@ -3,12 +3,14 @@ package phalanx.chart;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import phalanx.melody.Want;
 import phalanx.song.ChordChange;
 import phalanx.song.Song;
 import phalanx.theory.Interval;
 import phalanx.theory.Key;
 import phalanx.theory.Mode;
 import phalanx.theory.NoteName;
+import phalanx.theory.Pitch;
 
 /** Moves a song to another key. */
 public final class Transposition {
@@ -16,12 +18,30 @@ public final class Transposition {
   /** The key chords are spelled in where a chart names none. */
   private static final Key C = new Key(NoteName.parse("C").orElseThrow(), Mode.MAJOR);
 
+  private static final int OCTAVE = 12;
+  private static final int HALF_AN_OCTAVE = 6;
+
   private Transposition() {}
 
   /** Every chord and the key an interval higher; pins on chords that changed are let go. */
   public static Song up(Song song, Interval interval) {
     return song.editChart(chart -> chart.mapBars(b -> b.withChanges(up(b.changes(), interval))))
-        .withKey(song.key().map(k -> k.up(interval)));
+        .withKey(song.key().map(k -> k.up(interval)))
+        .withTune(song.tune().moved(want -> moved(want, interval)));
+  }
+
+  /** The tune goes the shorter way, up or down. */
+  private static Want moved(Want want, Interval interval) {
+    int up = interval.semitones();
+    int way = up > HALF_AN_OCTAVE ? up - OCTAVE : up;
+    if (want instanceof Want.Sound sound) {
+      Pitch pitch = sound.pitch();
+      return new Want.Sound(
+          Pitch.of(pitch.midi() + way, pitch.name().plus(interval)), sound.string());
+    }
+    Want.Place place = (Want.Place) want;
+    int fret = place.fret() + way;
+    return new Want.Place(place.string(), fret < 0 ? fret + OCTAVE : fret);
   }
 
   private static List<ChordChange> up(List<ChordChange> changes, Interval interval) {

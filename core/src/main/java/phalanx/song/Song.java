@@ -27,6 +27,7 @@ import phalanx.theory.Meter;
  * @param patterns what the picking hand plays where
  * @param thumb the way the thumb takes over the bass strings
  * @param chart sections and bars
+ * @param tune the tune, if the song has one
  * @param lyrics the words, line by line as they were written
  * @param pins what the player insists on
  */
@@ -40,6 +41,7 @@ public record Song(
     Patterns patterns,
     ThumbRoute thumb,
     Chart chart,
+    Tune tune,
     List<String> lyrics,
     Pins pins) {
 
@@ -59,6 +61,7 @@ public record Song(
         Patterns.of(AlternatingThumb.FINGERS_BETWEEN),
         ThumbRoute.ALTERNATING,
         Chart.EMPTY,
+        Tune.NONE,
         List.of(),
         Pins.NONE);
   }
@@ -89,7 +92,10 @@ public record Song(
    */
   public Song editChart(UnaryOperator<Chart> edit) {
     Chart next = edit.apply(chart).settled(chart);
-    return withChart(next).withPins(keptPins(next)).withPatterns(keptPatterns(next));
+    return withChart(next)
+        .withPins(keptPins(next))
+        .withPatterns(keptPatterns(next))
+        .withTune(tune.in(next.byId()::containsKey));
   }
 
   private Patterns keptPatterns(Chart next) {
@@ -141,32 +147,38 @@ public record Song(
 
   /** Under another title. */
   public Song withTitle(String other) {
-    return new Song(other, key, feel, guitar, hand, school, patterns, thumb, chart, lyrics, pins);
+    return new Song(
+        other, key, feel, guitar, hand, school, patterns, thumb, chart, tune, lyrics, pins);
   }
 
   /** In another key; the chords stay as they are written. */
   public Song withKey(Optional<Key> other) {
-    return new Song(title, other, feel, guitar, hand, school, patterns, thumb, chart, lyrics, pins);
+    return new Song(
+        title, other, feel, guitar, hand, school, patterns, thumb, chart, tune, lyrics, pins);
   }
 
   /** With another metre, tempo, swing or pick-up. */
   public Song withFeel(Feel other) {
-    return new Song(title, key, other, guitar, hand, school, patterns, thumb, chart, lyrics, pins);
+    return new Song(
+        title, key, other, guitar, hand, school, patterns, thumb, chart, tune, lyrics, pins);
   }
 
   /** On another guitar, or the same with another tuning or capo. */
   public Song withGuitar(Guitar other) {
-    return new Song(title, key, feel, other, hand, school, patterns, thumb, chart, lyrics, pins);
+    return new Song(
+        title, key, feel, other, hand, school, patterns, thumb, chart, tune, lyrics, pins);
   }
 
   /** For another hand. */
   public Song withHand(Hand other) {
-    return new Song(title, key, feel, guitar, other, school, patterns, thumb, chart, lyrics, pins);
+    return new Song(
+        title, key, feel, guitar, other, school, patterns, thumb, chart, tune, lyrics, pins);
   }
 
   /** For another way of sharing the strings. */
   public Song withSchool(HandSchool other) {
-    return new Song(title, key, feel, guitar, hand, other, patterns, thumb, chart, lyrics, pins);
+    return new Song(
+        title, key, feel, guitar, hand, other, patterns, thumb, chart, tune, lyrics, pins);
   }
 
   /** With one pattern for the whole song, where nothing else is said. */
@@ -176,27 +188,38 @@ public record Song(
 
   /** With other patterns. */
   public Song withPatterns(Patterns other) {
-    return new Song(title, key, feel, guitar, hand, school, other, thumb, chart, lyrics, pins);
+    return new Song(
+        title, key, feel, guitar, hand, school, other, thumb, chart, tune, lyrics, pins);
   }
 
   /** With the thumb on another way. */
   public Song withThumb(ThumbRoute other) {
-    return new Song(title, key, feel, guitar, hand, school, patterns, other, chart, lyrics, pins);
+    return new Song(
+        title, key, feel, guitar, hand, school, patterns, other, chart, tune, lyrics, pins);
   }
 
   /** With another chart; edits go through {@link #editChart}. */
   public Song withChart(Chart other) {
-    return new Song(title, key, feel, guitar, hand, school, patterns, thumb, other, lyrics, pins);
+    return new Song(
+        title, key, feel, guitar, hand, school, patterns, thumb, other, tune, lyrics, pins);
+  }
+
+  /** With another tune. */
+  public Song withTune(Tune other) {
+    return new Song(
+        title, key, feel, guitar, hand, school, patterns, thumb, chart, other, lyrics, pins);
   }
 
   /** With other words. */
   public Song withLyrics(List<String> other) {
-    return new Song(title, key, feel, guitar, hand, school, patterns, thumb, chart, other, pins);
+    return new Song(
+        title, key, feel, guitar, hand, school, patterns, thumb, chart, tune, other, pins);
   }
 
   /** With other pins. */
   public Song withPins(Pins other) {
-    return new Song(title, key, feel, guitar, hand, school, patterns, thumb, chart, lyrics, other);
+    return new Song(
+        title, key, feel, guitar, hand, school, patterns, thumb, chart, tune, lyrics, other);
   }
 
   /** At another tempo, quarter notes a minute. */

@@ -20,6 +20,7 @@ import phalanx.instrument.Finger;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.instrument.Tuning;
+import phalanx.melody.TuneReader;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.HandSchool;
 import phalanx.picking.Role;
@@ -36,6 +37,7 @@ import phalanx.song.Section;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
 import phalanx.song.Swing;
+import phalanx.song.Tune;
 import phalanx.theory.ChordReader;
 import phalanx.theory.ChordReading;
 import phalanx.theory.Key;
@@ -130,6 +132,7 @@ public final class SongFileReader {
                 .map(f -> f.word(ThumbRoute.class))
                 .orElse(ThumbRoute.ALTERNATING),
             Chart.EMPTY,
+            Tune.NONE,
             root.maybe("lyrics")
                 .map(l -> l.list().stream().map(Field::text).toList())
                 .orElse(List.of()),
@@ -139,10 +142,30 @@ public final class SongFileReader {
       return song.withPins(Pins.NONE)
           .editChart(c -> new Chart(sections))
           .withPins(song.pins())
+          .withTune(root.maybe("tune").map(f -> tune(f, sections, song)).orElse(Tune.NONE))
           .withPatterns(PickingField.read(picking, MOST_ID, MOST_TICKS));
     } catch (IllegalArgumentException e) {
       throw new Field.Fault("/sections", e.getMessage());
     }
+  }
+
+  private static Tune tune(Field field, List<Section> sections, Song song) {
+    Map<Integer, Meter> meters = new Chart(sections).meters(song.meter());
+    Tune tune = Tune.NONE;
+    for (Field bar : field.list()) {
+      int id = bar.object().at("bar").whole(1, MOST_ID);
+      if (!meters.containsKey(id)) {
+        throw bar.at("bar").fault("the id of a bar of this song");
+      }
+      TuneReader.Result read = TuneReader.read(bar.at("notes").text(), meters.get(id));
+      if (!read.problems().isEmpty()) {
+        TuneReader.Problem problem = read.problems().get(0);
+        String words = "at sign %d: %s".formatted(problem.column(), problem.message());
+        throw new Field.Fault(bar.at("notes").pointer(), words);
+      }
+      tune = tune.with(id, read.tune());
+    }
+    return tune;
   }
 
   private static Key key(Field field) {

@@ -7,12 +7,14 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.Comparator;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import phalanx.formats.json.ArrangementJson;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.instrument.StringSign;
+import phalanx.melody.TuneWriter;
 import phalanx.song.Bar;
 import phalanx.song.ChordChange;
 import phalanx.song.Feel;
@@ -22,6 +24,7 @@ import phalanx.song.Pins;
 import phalanx.song.Section;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
+import phalanx.theory.Meter;
 import phalanx.theory.Pitch;
 
 /** Writes a song in the program's own format. The same song always gives the same text. */
@@ -60,6 +63,7 @@ public final class SongFileWriter {
     PickingField.write(picking, song.patterns());
     ArrayNode sections = root.putArray("sections");
     song.sections().forEach(s -> section(sections.addObject(), s));
+    tune(root.putArray("tune"), song);
     ArrayNode lyrics = root.putArray("lyrics");
     song.lyrics().forEach(lyrics::add);
     pins(root.putObject("pins"), song.pins());
@@ -141,6 +145,18 @@ public final class SongFileWriter {
     } else {
       node.put("rest", true);
     }
+  }
+
+  /** Bar by bar in the words of docs/tune.md, which need the bar's metre. */
+  private static void tune(ArrayNode array, Song song) {
+    Map<Integer, Meter> meters = song.chart().meters(song.meter());
+    new TreeMap<>(song.tune().bars())
+        .forEach(
+            (bar, tune) ->
+                array
+                    .addObject()
+                    .put("bar", bar)
+                    .put("notes", TuneWriter.write(tune, meters.get(bar))));
   }
 
   private static void pins(ObjectNode node, Pins pins) {

@@ -32,6 +32,7 @@ import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.instrument.Tuning;
+import phalanx.melody.TuneReader;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.HandSchool;
 import phalanx.picking.Pattern;
@@ -50,6 +51,7 @@ import phalanx.song.Section;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
 import phalanx.song.Swing;
+import phalanx.song.Tune;
 import phalanx.theory.Key;
 import phalanx.theory.Meter;
 import phalanx.theory.Mode;
@@ -159,9 +161,17 @@ class SongFileTest {
                     .withSchool(school)
                     .withPattern(pattern)
                     .withPatterns(patterns(pattern, string))
+                    .withTune(tune(string))
                     .withThumb(ThumbRoute.values()[string % ThumbRoute.values().length])
                     .withTitle(title)
                     .withPins(full().pins().with(new NoteRef(2, 2520, role), string)));
+  }
+
+  private static Tune tune(int variety) {
+    int bar = full().chart().bars().get(0).id();
+    String text = variety % 2 == 0 ? "g4 . [b ^c'] -" : ". 2:3 {a}b@2 d";
+    Meter meter = full().chart().meters(full().meter()).get(bar);
+    return Tune.NONE.with(bar, TuneReader.read(text, meter).tune());
   }
 
   /** Patterns for parts of the song, and a bar that changes one stroke. */

@@ -1,0 +1,37 @@
+package phalanx.melody;
+
+import java.util.List;
+import java.util.function.UnaryOperator;
+
+/**
+ * The tune of one bar.
+ *
+ * @param heldTicks how long the last note of the bar before goes on into this one; 0 if it does not
+ * @param notes the notes that begin here, in order, none before the held one ends
+ */
+public record BarTune(int heldTicks, List<TuneNote> notes) {
+
+  /** A bar without a tune. */
+  public static final BarTune SILENT = new BarTune(0, List.of());
+
+  public BarTune {
+    notes = List.copyOf(notes);
+    int free = heldTicks;
+    for (TuneNote note : notes) {
+      if (note.tick() < free) {
+        throw new IllegalArgumentException("a note of the tune begins before the last one ends");
+      }
+      free = note.endTick();
+    }
+  }
+
+  /** With every pitch and place changed. */
+  public BarTune moved(UnaryOperator<Want> change) {
+    return new BarTune(heldTicks, notes.stream().map(n -> n.moved(change)).toList());
+  }
+
+  /** Whether nothing sounds. */
+  public boolean isSilent() {
+    return heldTicks == 0 && notes.isEmpty();
+  }
+}

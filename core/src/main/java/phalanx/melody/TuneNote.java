@@ -1,0 +1,41 @@
+package phalanx.melody;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+
+/**
+ * One note of the tune, or several at once.
+ *
+ * @param tick where in its bar it begins
+ * @param lengthTicks how long it lasts in this bar, more than 0
+ * @param wants what sounds; one or more
+ * @param slur how it is made from the note before, if it is not plucked
+ * @param graces short notes just before it
+ */
+public record TuneNote(
+    int tick, int lengthTicks, List<Want> wants, Optional<Slur> slur, List<Want> graces) {
+
+  public TuneNote {
+    wants = List.copyOf(wants);
+    graces = List.copyOf(graces);
+    if (tick < 0 || lengthTicks < 1 || wants.isEmpty()) {
+      throw new IllegalArgumentException("a note of the tune has a time, a length and a pitch");
+    }
+  }
+
+  /** With every pitch and place changed. */
+  TuneNote moved(UnaryOperator<Want> change) {
+    return new TuneNote(
+        tick,
+        lengthTicks,
+        wants.stream().map(change).toList(),
+        slur,
+        graces.stream().map(change).toList());
+  }
+
+  /** When it ends in its bar. */
+  public int endTick() {
+    return tick + lengthTicks;
+  }
+}

@@ -1,0 +1,226 @@
+package phalanx.melody;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import phalanx.instrument.Tuning;
+import phalanx.theory.Letter;
+import phalanx.theory.Meter;
+import phalanx.theory.NoteName;
+import phalanx.theory.Pitch;
+
+/**
+ * Reads the tune of a bar: {@code g4 . [b d'] -}.
+ *
+ * <p>Cells share the bar evenly; {@code [ ]} cut a cell once more. A dot goes on with the note
+ * before, at the start of a bar with that of the bar before; {@code -} is a rest. A note is a
+ * letter with {@code #} or {@code b}, an octave number, or none for the nearest to the note before,
+ * with {@code '} or {@code ,} for an octave higher or lower; {@code @2} puts it on string 2. {@code
+ * 2:3} is string 2 at fret 3. {@code b+d} are two notes at once, {@code ^a}, {@code _g} and {@code
+ * /c} are hammered, pulled and slid to, {@code {b}c} has a short b before it.
+ */
+public final class TuneReader {
+
+  private static final Pattern SOUND =
+      Pattern.compile("([A-Ga-g])(##|bb|[#b♯♭]?)(\\d?)('*|,*)(?:@([1-6]))?");
+  private static final Pattern PLACE = Pattern.compile("([1-6]):(\\d{1,2})");
+  private static final Pattern NOTE = Pattern.compile("(?:\\{([^}]*)\\})?([\\^_/]?)(.+)");
+
+  /** The first note without an octave is the nearest to this. */
+  private static final Pitch MIDDLE = Pitch.parse("G4").orElseThrow();
+
+  private static final int HIGHEST_FRET = 24;
+  private static final int MOST_CELLS = 48;
+
+  private final List<Problem> problems = new ArrayList<>();
+  private final List<TuneNote> notes = new ArrayList<>();
+  private Pitch last = MIDDLE;
+  private int held;
+  private boolean sounding = true;
+
+  private TuneReader() {}
+
+  /**
+   * Something that could not be read.
+   *
+   * @param column from 1
+   * @param message what is wrong and what was expected
+   */
+  public record Problem(int column, String message) {}
+
+  /**
+   * What came of reading.
+   *
+   * @param tune the bar; what could not be read is a rest in it
+   * @param problems what could not be read, by place
+   */
+  public record Result(BarTune tune, List<Problem> problems) {}
+
+  private record Cell(String text, int column) {}
+
+  /** Reads the tune of one bar of a metre. */
+  public static Result read(String text, Meter meter) {
+    TuneReader reader = new TuneReader();
+    List<Cell> cells = reader.cells(text);
+    if (cells.size() > MOST_CELLS) {
+      reader.problem(1, "a bar has 48 cells at most");
+    } else if (!cells.isEmpty() && meter.barTicks() % cells.size() != 0) {
+      String words = "%d cells do not share a bar of %s evenly";
+      reader.problem(1, words.formatted(cells.size(), meter));
+    } else {
+      int tick = 0;
+      for (Cell cell : cells) {
+        int length = meter.barTicks() / cells.size();
+        reader.cell(cell, tick, length);
+        tick += length;
+      }
+    }
+    return new Result(new BarTune(reader.held, reader.notes), List.copyOf(reader.problems));
+  }
+
+  private void problem(int column, String message) {
+    problems.add(new Problem(column, message));
+  }
+
+  /** Words between blanks, and what stands in brackets as one cell. */
+  private List<Cell> cells(String text) {
+    List<Cell> cells = new ArrayList<>();
+    int at = 0;
+    while (at < text.length()) {
+      char sign = text.charAt(at);
+      int end = at + 1;
+      if (sign == '[') {
+        end = text.indexOf(']', at) + 1;
+        if (end == 0) {
+          problem(at + 1, "expected ] behind what stands in [");
+          end = text.length();
+        }
+      } else if (!Character.isWhitespace(sign)) {
+        while (end < text.length()
+            && !Character.isWhitespace(text.charAt(end))
+            && text.charAt(end) != '[') {
+          end++;
+        }
+      }
+      if (!Character.isWhitespace(sign)) {
+        cells.add(new Cell(text.substring(at, end), at + 1));
+      }
+      at = end;
+    }
+    return cells;
+  }
+
+  private void cell(Cell cell, int tick, int length) {
+    if (!cell.text().startsWith("[")) {
+      word(cell, tick, length);
+      return;
+    }
+    String inside = cell.text().substring(1).replace("]", "");
+    List<Cell> parts = cells(inside);
+    if (parts.isEmpty() || length % parts.size() != 0) {
+      problem(cell.column(), "expected notes in [ ] that share their time evenly");
+      return;
+    }
+    int at = tick;
+    for (Cell part : parts) {
+      word(new Cell(part.text(), cell.column() + part.column()), at, length / parts.size());
+      at += length / parts.size();
+    }
+  }
+
+  private void word(Cell cell, int tick, int length) {
+    switch (cell.text()) {
+      case "-" -> sounding = false;
+      case "." -> goOn(length);
+      default -> {
+        sounding = false;
+        note(cell, tick, length)
+            .ifPresent(
+                n -> {
+                  notes.add(n);
+                  sounding = true;
+                });
+      }
+    }
+  }
+
+  private void goOn(int length) {
+    if (!sounding) {
+      return;
+    }
+    if (notes.isEmpty()) {
+      held += length;
+    } else {
+      TuneNote n = notes.remove(notes.size() - 1);
+      notes.add(new TuneNote(n.tick(), n.lengthTicks() + length, n.wants(), n.slur(), n.graces()));
+    }
+  }
+
+  private Optional<TuneNote> note(Cell cell, int tick, int length) {
+    Matcher m = NOTE.matcher(cell.text());
+    if (!m.matches()) {
+      problem(cell.column(), "expected a note, a dot or a rest, found “" + cell.text() + "”");
+      return Optional.empty();
+    }
+    int before = problems.size();
+    List<Want> graces = new ArrayList<>();
+    if (m.group(1) != null) {
+      for (String grace : m.group(1).strip().split("\\s+")) {
+        want(grace, cell.column() + 1).ifPresent(graces::add);
+      }
+    }
+    List<Want> wants = new ArrayList<>();
+    int column = cell.column() + m.start(3);
+    for (String word : m.group(3).split("\\+")) {
+      want(word, column).ifPresent(wants::add);
+      column += word.length() + 1;
+    }
+    Optional<Slur> slur = m.group(2).isEmpty() ? Optional.empty() : Slur.of(m.group(2).charAt(0));
+    return problems.size() > before || wants.isEmpty()
+        ? Optional.empty()
+        : Optional.of(new TuneNote(tick, length, wants, slur, graces));
+  }
+
+  private Optional<Want> want(String word, int column) {
+    Matcher place = PLACE.matcher(word);
+    if (place.matches()) {
+      int fret = Integer.parseInt(place.group(2));
+      if (fret <= HIGHEST_FRET) {
+        int string = Tuning.STRINGS - Integer.parseInt(place.group(1));
+        return Optional.of(new Want.Place(string, fret));
+      }
+    }
+    Matcher sound = SOUND.matcher(word);
+    if (!sound.matches()) {
+      problem(column, "expected a note such as g4, b', f#@2 or 2:3, found “" + word + "”");
+      return Optional.empty();
+    }
+    NoteName name = NoteName.parse(sound.group(1).toUpperCase() + sound.group(2)).orElseThrow();
+    int octave = sound.group(3).isEmpty() ? nearest(name) : Integer.parseInt(sound.group(3));
+    String shift = sound.group(4);
+    octave += shift.startsWith("'") ? shift.length() : -shift.length();
+    last = new Pitch(name, octave);
+    Optional<Integer> string =
+        Optional.ofNullable(sound.group(5)).map(s -> Tuning.STRINGS - Integer.parseInt(s));
+    return Optional.of(new Want.Sound(last, string));
+  }
+
+  /** The octave in which a note is nearest to the one before, counted in steps of the scale. */
+  private int nearest(NoteName name) {
+    return nearest(last, name);
+  }
+
+  static int nearest(Pitch last, NoteName name) {
+    int steps = Letter.values().length;
+    int from = last.octave() * steps + last.name().letter().ordinal();
+    int octave = last.octave() - 1;
+    int best = octave;
+    for (int o = octave; o <= last.octave() + 1; o++) {
+      int way = Math.abs(o * steps + name.letter().ordinal() - from);
+      best = way < Math.abs(best * steps + name.letter().ordinal() - from) ? o : best;
+    }
+    return best;
+  }
+}

@@ -1,0 +1,102 @@
+package phalanx.melody;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.IntStream;
+import phalanx.instrument.Tuning;
+import phalanx.theory.Meter;
+import phalanx.theory.Pitch;
+
+/** Writes the tune of a bar as the text that {@link TuneReader} reads back. */
+public final class TuneWriter {
+
+  private static final int MOST_PARTS = 16;
+  private static final String HOLD = ".";
+  private static final String REST = "-";
+
+  private Optional<Pitch> last = Optional.empty();
+
+  private TuneWriter() {}
+
+  /** A bar with as few cells as its notes need; empty where nothing sounds. */
+  public static String write(BarTune tune, Meter meter) {
+    return tune.isSilent() ? "" : new TuneWriter().bar(tune, meter);
+  }
+
+  private String bar(BarTune tune, Meter meter) {
+    TreeMap<Integer, String> words = new TreeMap<>();
+    words.put(0, tune.heldTicks() > 0 ? HOLD : REST);
+    int free = tune.heldTicks();
+    for (TuneNote note : tune.notes()) {
+      if (note.tick() > free) {
+        words.put(free, REST);
+      }
+      words.put(note.tick(), word(note));
+      free = note.endTick();
+    }
+    if (free < meter.barTicks()) {
+      words.put(free, REST);
+    }
+    int bar = meter.barTicks();
+    for (int cells : List.of(1, meter.beats(), meter.count(), 2 * meter.count())) {
+      if (words.keySet().stream().allMatch(t -> t % (bar / cells) == 0)) {
+        return String.join(" ", cut(words, 0, bar, cells));
+      }
+    }
+    List<String> row = new ArrayList<>();
+    for (int from = 0; from < bar; from += bar / meter.count()) {
+      row.add(cell(words, from, bar / meter.count()));
+    }
+    return String.join(" ", row);
+  }
+
+  /** One cell, in brackets where it needs cutting. */
+  private static String cell(TreeMap<Integer, String> words, int from, int length) {
+    for (int parts = 1; parts <= MOST_PARTS; parts++) {
+      int part = length / parts;
+      boolean fits =
+          length % parts == 0
+              && words.subMap(from, from + length).keySet().stream()
+                  .allMatch(t -> (t - from) % part == 0);
+      if (fits) {
+        String inside = String.join(" ", cut(words, from, length, parts));
+        return parts == 1 ? inside : "[" + inside + "]";
+      }
+    }
+    throw new IllegalArgumentException("a note of the tune off every grid");
+  }
+
+  private static List<String> cut(TreeMap<Integer, String> words, int from, int length, int parts) {
+    return IntStream.range(0, parts)
+        .mapToObj(p -> words.getOrDefault(from + p * length / parts, HOLD))
+        .toList();
+  }
+
+  private String word(TuneNote note) {
+    StringBuilder word = new StringBuilder();
+    if (!note.graces().isEmpty()) {
+      word.append('{')
+          .append(String.join(" ", note.graces().stream().map(this::word).toList()))
+          .append('}');
+    }
+    note.slur().ifPresent(s -> word.append(s.sign()));
+    return word.append(String.join("+", note.wants().stream().map(this::word).toList())).toString();
+  }
+
+  private String word(Want want) {
+    if (want instanceof Want.Place place) {
+      return (Tuning.STRINGS - place.string()) + ":" + place.fret();
+    }
+    Want.Sound sound = (Want.Sound) want;
+    Pitch pitch = sound.pitch();
+    boolean near =
+        last.filter(l -> TuneReader.nearest(l, pitch.name()) == pitch.octave()).isPresent();
+    last = Optional.of(pitch);
+    String name = pitch.name().ascii();
+    String letter = name.substring(0, 1).toLowerCase() + name.substring(1);
+    String string = sound.string().map(s -> "@" + (Tuning.STRINGS - s)).orElse("");
+    return letter + (near ? "" : pitch.octave()) + string;
+  }
+}

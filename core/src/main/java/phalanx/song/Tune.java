@@ -1,0 +1,69 @@
+package phalanx.song;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.IntPredicate;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import phalanx.melody.BarTune;
+import phalanx.melody.Want;
+
+/**
+ * The tune of a song, by the bars it is written in. A bar that is like another has its tune as
+ * well, until it gets one of its own.
+ *
+ * @param bars by identity of the bar; a bar of its own that is silent hides the other's
+ */
+public record Tune(Map<Integer, BarTune> bars) {
+
+  public static final Tune NONE = new Tune(Map.of());
+
+  public Tune {
+    bars = Map.copyOf(bars);
+  }
+
+  /** Whether nothing is written. */
+  public boolean isEmpty() {
+    return bars.values().stream().allMatch(BarTune::isSilent);
+  }
+
+  /** The tune of a bar, or of the one it is like. */
+  public BarTune at(int bar, Chart chart) {
+    return bars.isEmpty() ? BarTune.SILENT : chart.alongBar(bar, bars::get).orElse(BarTune.SILENT);
+  }
+
+  /** What a bar has itself. */
+  public Optional<BarTune> own(int bar) {
+    return Optional.ofNullable(bars.get(bar));
+  }
+
+  /** With another tune in a bar. */
+  public Tune with(int bar, BarTune tune) {
+    Map<Integer, BarTune> more = new HashMap<>(bars);
+    more.put(bar, tune);
+    return new Tune(more);
+  }
+
+  /** Without a tune of its own in a bar. */
+  public Tune without(int bar) {
+    Map<Integer, BarTune> fewer = new HashMap<>(bars);
+    fewer.remove(bar);
+    return new Tune(fewer);
+  }
+
+  /** With every pitch and place changed. */
+  public Tune moved(UnaryOperator<Want> change) {
+    return new Tune(
+        bars.entrySet().stream()
+            .collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().moved(change))));
+  }
+
+  /** Only what stands in bars that are there. */
+  Tune in(IntPredicate hasBar) {
+    return new Tune(
+        bars.entrySet().stream()
+            .filter(e -> hasBar.test(e.getKey()))
+            .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)));
+  }
+}
