@@ -8,6 +8,7 @@ import java.util.stream.IntStream;
 import phalanx.instrument.Tuning;
 import phalanx.theory.Meter;
 import phalanx.theory.Pitch;
+import phalanx.theory.Ticks;
 
 /** Writes the tune of a bar as the text that {@link TuneReader} reads back. */
 public final class TuneWriter {
@@ -23,6 +24,16 @@ public final class TuneWriter {
   /** A bar with as few cells as its notes need; empty where nothing sounds. */
   public static String write(BarTune tune, Meter meter) {
     return tune.isSilent() ? "" : new TuneWriter().bar(tune, meter);
+  }
+
+  /** The metre of a bar, or one of as many quarters as the notes need where it has become short. */
+  public static Meter roomFor(BarTune tune, Meter meter) {
+    int end =
+        tune.notes().isEmpty()
+            ? tune.heldTicks()
+            : tune.notes().get(tune.notes().size() - 1).endTick();
+    int quarters = (end + Ticks.PER_QUARTER - 1) / Ticks.PER_QUARTER;
+    return end <= meter.barTicks() ? meter : new Meter(quarters, 4);
   }
 
   private String bar(BarTune tune, Meter meter) {

@@ -157,7 +157,8 @@ public final class SongFileReader {
       if (!meters.containsKey(id)) {
         throw bar.at("bar").fault("the id of a bar of this song");
       }
-      TuneReader.Result read = TuneReader.read(bar.at("notes").text(), meters.get(id));
+      Meter meter = bar.maybe("meter").map(SongFileReader::meter).orElse(meters.get(id));
+      TuneReader.Result read = TuneReader.read(bar.at("notes").text(), meter);
       if (!read.problems().isEmpty()) {
         TuneReader.Problem problem = read.problems().get(0);
         String words = "at sign %d: %s".formatted(problem.column(), problem.message());

@@ -147,16 +147,22 @@ public final class SongFileWriter {
     }
   }
 
-  /** Bar by bar in the words of docs/tune.md, which need the bar's metre. */
+  /**
+   * Bar by bar in the words of docs/tune.md, which need a metre: the bar's, or a longer one where
+   * notes wait beyond a bar that became shorter.
+   */
   private static void tune(ArrayNode array, Song song) {
     Map<Integer, Meter> meters = song.chart().meters(song.meter());
     new TreeMap<>(song.tune().bars())
         .forEach(
-            (bar, tune) ->
-                array
-                    .addObject()
-                    .put("bar", bar)
-                    .put("notes", TuneWriter.write(tune, meters.get(bar))));
+            (bar, tune) -> {
+              ObjectNode node = array.addObject().put("bar", bar);
+              Meter meter = TuneWriter.roomFor(tune, meters.get(bar));
+              if (!meter.equals(meters.get(bar))) {
+                node.put("meter", meter.toString());
+              }
+              node.put("notes", TuneWriter.write(tune, meter));
+            });
   }
 
   private static void pins(ObjectNode node, Pins pins) {
