@@ -61,8 +61,10 @@ public final class Arranger {
   private record Stuck(String reason, List<WayOut> ways) {}
 
   private final Map<Asked, Candidates> known = new ConcurrentHashMap<>();
+  private final TuneCandidates tunes = new TuneCandidates();
   private final Map<ShapeQuery, Stuck> noShape = new ConcurrentHashMap<>();
   private volatile ChangeCosts changes = changes(Song.untitled());
+  private volatile TuneFit fit = new TuneFit(changes.reach());
   private volatile Optional<ShapePlan> last = Optional.empty();
 
   private static ChangeCosts changes(Song song) {
@@ -75,10 +77,14 @@ public final class Arranger {
     ChangeCosts costs = changesFor(song);
     int limit = timeline.slots().size() > ENDLESS ? FEWER_CANDIDATES : CANDIDATES;
     PatternBook book = new PatternBook(song);
+    PlacedSteps placed = PlacedSteps.of(song, timeline, book);
+    List<List<Sung>> tunes = TuneLine.bySlot(TuneLine.of(song, timeline), timeline, placed.early());
+    TuneFit fit = fitFor(costs.reach());
     List<PlanSlot> planned = new ArrayList<>();
-    for (PlayedSlot slot : timeline.slots()) {
+    for (int i = 0; i < timeline.slots().size(); i++) {
+      PlayedSlot slot = timeline.slots().get(i);
       double millis = book.changeMillis(timeline.barOf(slot), slot);
-      planned.add(planSlot(song, slot, millis, limit, costs.reach()));
+      planned.add(planSlot(song, slot, tunes.get(i), millis, limit, fit));
     }
     PlanProblem problem = new PlanProblem(planned, costs, false);
     ShapePlan plan =
@@ -87,9 +93,10 @@ public final class Arranger {
     last = Optional.of(plan);
     List<Slot> slots = new ArrayList<>();
     for (int i = 0; i < timeline.slots().size(); i++) {
-      slots.add(slot(song, timeline.slots().get(i), plan.chosen(i).shape(), costs.reach()));
+      Shape shape = plan.chosen(i).shape();
+      slots.add(slot(song, timeline.slots().get(i), shape, tunes.get(i), costs.reach()));
     }
-    Sounding sounding = Picking.of(song, timeline, slots, book, costs.reach());
+    Sounding sounding = Picking.of(song, timeline, slots, placed, fit);
     return new Arrangement(
         song,
         timeline,
@@ -110,6 +117,16 @@ public final class Arranger {
     }
     if (known.size() > MOST_KNOWN) {
       known.clear();
+      tunes.clear();
+    }
+    return now;
+  }
+
+  private TuneFit fitFor(Reach reach) {
+    TuneFit now = fit;
+    if (now.reach() != reach) {
+      now = new TuneFit(reach);
+      fit = now;
     }
     return now;
   }
@@ -126,10 +143,28 @@ public final class Arranger {
         : Cost.term("rest", 0);
   }
 
+  /** What a shape costs in a slot, what the tune there costs over it included. */
+  static Cost explain(Arrangement a, int slot, Shape shape) {
+    Slot at = a.slots().get(slot);
+    Cost alone = explain(a.song(), at.played().harmony(), shape);
+    if (at.tune().isEmpty() || !(at.played().harmony() instanceof Harmony.Sounding s)) {
+      return alone;
+    }
+    TuneFit fit = new TuneFit(a.plan().problem().changes().reach());
+    double tune = TuneCandidates.cost(query(a.song(), s.chord()), shape, at.tune(), fit);
+    List<Cost> parts = new ArrayList<>(alone.parts());
+    parts.add(Cost.term("tune beside the shape", tune));
+    return Cost.sum(alone.name(), parts);
+  }
+
   private PlanSlot planSlot(
-      Song song, PlayedSlot slot, double changeMillis, int limit, Reach reach) {
+      Song song, PlayedSlot slot, List<Sung> tune, double changeMillis, int limit, TuneFit fit) {
+    Reach reach = fit.reach();
     Optional<Shape> pin = song.pins().shape(slot.ref()).filter(p -> fits(p, reach));
     Candidates row = candidates(song, slot.harmony(), limit, pin, reach);
+    if (!tune.isEmpty() && slot.harmony() instanceof Harmony.Sounding s && row != RESTING) {
+      row = tunes.withTune(query(song, s.chord()), row, tune, pin, limit, fit);
+    }
     OptionalInt pinned = OptionalInt.empty();
     for (int c = 0; pin.isPresent() && c < row.size(); c++) {
       pinned = row.get(c).shape().equals(pin.get()) ? OptionalInt.of(c) : pinned;
@@ -168,14 +203,14 @@ public final class Arranger {
     return found.isEmpty() ? RESTING : Candidates.of(found);
   }
 
-  private Slot slot(Song song, PlayedSlot played, Shape shape, Reach reach) {
+  private Slot slot(Song song, PlayedSlot played, Shape shape, List<Sung> tune, Reach reach) {
     Optional<Shape> pin = song.pins().shape(played.ref());
     List<String> remarks = new ArrayList<>();
     pin.filter(p -> !fits(p, reach))
         .ifPresent(p -> remarks.add("the pinned shape " + p.fretText() + " is beyond this neck"));
     if (!shape.equals(Shape.NOTHING)) {
       StretchRule.of(shape, reach).map(Finding::message).ifPresent(remarks::add);
-      return new Slot(played, Optional.of(shape), pin.isPresent(), remarks, List.of());
+      return new Slot(played, Optional.of(shape), pin.isPresent(), remarks, List.of(), tune);
     }
     List<WayOut> ways = List.of();
     if (played.harmony() instanceof Harmony.Sounding s) {
@@ -188,6 +223,6 @@ public final class Arranger {
     } else if (played.harmony() instanceof Harmony.Unread u) {
       remarks.add("“" + u.text() + "” is not a chord: the hands rest");
     }
-    return new Slot(played, Optional.empty(), pin.isPresent(), remarks, ways);
+    return new Slot(played, Optional.empty(), pin.isPresent(), remarks, ways, tune);
   }
 }

@@ -5,6 +5,8 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import phalanx.fretting.Grip;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Finger;
@@ -22,7 +24,7 @@ final class Holds {
    *
    * @param added notes for which a finger comes down beside the shape
    */
-  static List<Hold> of(List<Slot> slots, List<Note> added) {
+  static List<Hold> of(List<Slot> slots, List<Added> added) {
     Holds holds = new Holds();
     for (Slot slot : slots) {
       holds.enter(slot);
@@ -51,14 +53,28 @@ final class Holds {
     }
   }
 
+  /**
+   * A finger that comes down beside the shape for a time, or one that lifts for an open string.
+   *
+   * @param finger the finger; empty for an open string
+   * @param grip what it holds then
+   * @param lifted fingers of the shape that are off their strings meanwhile
+   */
+  record Added(Optional<Finger> finger, Grip grip, int from, int to, Set<Finger> lifted) {}
+
   /** A finger that holds something else meanwhile leaves it and comes back. */
-  private void add(Note note) {
-    if (note.fretFinger().isEmpty()) {
-      return;
-    }
-    int from = note.tick();
-    int to = note.tick() + note.lengthTicks();
-    Finger finger = note.fretFinger().get();
+  private void add(Added added) {
+    added.lifted().forEach(f -> interrupt(f, added.from(), added.to()));
+    added
+        .finger()
+        .ifPresent(
+            finger -> {
+              interrupt(finger, added.from(), added.to());
+              done.add(hold(finger, added.grip(), added.from(), added.to()));
+            });
+  }
+
+  private void interrupt(Finger finger, int from, int to) {
     for (Hold h : List.copyOf(done)) {
       if (h.finger() == finger && h.fromTick() < to && h.toTick() > from) {
         done.remove(h);
@@ -70,7 +86,6 @@ final class Holds {
         }
       }
     }
-    done.add(new Hold(finger, note.fret(), note.string(), note.string(), from, to, false));
   }
 
   private static Hold during(Hold h, int from, int to, boolean guides) {

@@ -53,6 +53,12 @@ public record Note(
         delayTicks);
   }
 
+  /** The same note ringing for another time. */
+  Note lasting(int ticks) {
+    return new Note(
+        tick, ticks, string, fret, midi, pick, fretFinger, part, ref, manner, force, delayTicks);
+  }
+
   /** The voice a note belongs to. */
   public enum Part {
     BASS,

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.IntStream;
 import phalanx.arrangement.PlacedSteps.Placed;
 import phalanx.arrangement.SlotLaying.Laid;
@@ -14,6 +15,7 @@ import phalanx.fretting.Reach;
 import phalanx.instrument.Tuning;
 import phalanx.picking.FingerAssignment;
 import phalanx.picking.Fingered;
+import phalanx.picking.Pattern;
 import phalanx.picking.PickFinger;
 import phalanx.picking.Roll;
 import phalanx.picking.Strike;
@@ -22,6 +24,7 @@ import phalanx.picking.ThumbRoute;
 import phalanx.song.Harmony;
 import phalanx.song.Song;
 import phalanx.song.Timeline;
+import phalanx.song.Timeline.PlayedBar;
 
 /** Lays patterns on the shapes of a song and fingers them. Private to one arrangement. */
 final class Picking {
@@ -30,34 +33,71 @@ final class Picking {
   private final Timeline timeline;
   private final List<Slot> slots;
   private final PlacedSteps placed;
+  private final TuneStrokes tune;
+  private final TuneRing ring = new TuneRing();
   private final WalkingBass walking;
   private final Reach reach;
   private final Map<Integer, SlotLaying> layings = new HashMap<>();
   private final List<Laid> laid = new ArrayList<>();
   private final List<Strike> strikes = new ArrayList<>();
 
-  private Picking(Song song, Timeline timeline, List<Slot> slots, PlacedSteps placed, Reach reach) {
+  private Picking(Song song, Timeline timeline, List<Slot> slots, PlacedSteps placed, TuneFit fit) {
     this.song = song;
     this.timeline = timeline;
     this.placed = placed;
     this.slots = heldInTime(slots, placed.early());
-    this.reach = reach;
+    reach = fit.reach();
+    tune = new TuneStrokes(song, this.slots, fit);
     walking = new WalkingBass(reach, song.key());
   }
 
   /** Lays everything a song plays on the shapes of its slots. */
   static Sounding of(
-      Song song, Timeline timeline, List<Slot> slots, PatternBook book, Reach reach) {
-    PlacedSteps placed = PlacedSteps.of(song, timeline, book);
-    Picking picking = new Picking(song, timeline, slots, placed, reach);
+      Song song, Timeline timeline, List<Slot> slots, PlacedSteps placed, TuneFit fit) {
+    Picking picking = new Picking(song, timeline, slots, placed, fit);
     Map<Integer, Placed> last = picking.lastThumbStrokes();
-    for (Placed step : placed.steps()) {
+    TreeMap<Integer, Placed> steps = picking.withTune();
+    List<Integer> goingOn = new ArrayList<>(picking.tune.goingOn());
+    for (Placed step : steps.values()) {
+      while (!goingOn.isEmpty() && goingOn.get(0) <= step.tick()) {
+        picking.ring(goingOn.remove(0), step.slot());
+      }
       picking.lay(step, step == last.get(step.slot()));
     }
     List<Fingered> fingers = FingerAssignment.assign(picking.strikes, song.school(), song.tempo());
     picking.remarkOn(fingers);
     List<Slot> remarked = picking.remarked();
-    return new Sounding(song, remarked, picking.laid, fingers);
+    Sounding sounding = new Sounding(song, remarked, picking.laid, fingers);
+    picking.tune.kept((struck, slot) -> sounding.keep(struck, remarked.get(slot)));
+    return sounding;
+  }
+
+  /** The steps of the patterns, and empty ones where only the tune is struck. */
+  private TreeMap<Integer, Placed> withTune() {
+    TreeMap<Integer, Placed> steps = new TreeMap<>();
+    placed.steps().forEach(s -> steps.put(s.tick(), s));
+    tune.ticks()
+        .forEach(
+            (tick, slot) ->
+                steps.computeIfAbsent(
+                    tick,
+                    t -> {
+                      PlayedBar bar = barAt(t, slot);
+                      return new Placed(t, bar, slot, Pattern.Step.of(bar.inMetre(t)));
+                    }));
+    return steps;
+  }
+
+  /** The bar a tick lies in, which is the one before where its chord comes early. */
+  private PlayedBar barAt(int tick, int slot) {
+    PlayedBar bar = timeline.barOf(slots.get(slot).played());
+    return tick >= bar.startTick() || slot == 0
+        ? bar
+        : timeline.barOf(slots.get(slot - 1).played());
+  }
+
+  private void ring(int tick, int slot) {
+    tune.at(tick).forEach(s -> ring.strike(s, slots.get(slot).toTick()));
   }
 
   private static List<Slot> heldInTime(List<Slot> slots, int[] early) {
@@ -100,7 +140,7 @@ final class Picking {
             slot,
             s -> {
               StringRoles roles = StringRoles.on(at.shape().get(), sounding.chord(), song.guitar());
-              Optional<BassStep> third =
+              Optional<Beside> third =
                   song.thumb() == ThumbRoute.THREE_VOICES
                       ? ThirdBass.of(at.shape().get(), sounding.chord(), roles, reach)
                       : Optional.empty();
@@ -117,7 +157,11 @@ final class Picking {
     if (laying.isEmpty()) {
       return;
     }
-    Laid on = laying.get().lay(step, walks ? walkFrom(step.slot()) : Optional.empty());
+    ring(step.tick(), step.slot());
+    List<TuneStrokes.Struck> sung =
+        tune.at(step.tick()).stream().filter(TuneStrokes.Struck::begins).toList();
+    Optional<SlotLaying.WalkingStep> walk = walks ? walkFrom(step.slot()) : Optional.empty();
+    Laid on = laying.get().lay(step, walk, sung, ring);
     laid.add(on);
     strikes.add(strike(on));
   }
@@ -175,6 +219,7 @@ final class Picking {
   private void remarkOn(List<Fingered> fingers) {
     for (int i = 0; i < laid.size(); i++) {
       SlotLaying laying = laying(laid.get(i).placed().slot()).orElseThrow();
+      tune.remarks(laid.get(i).placed().slot()).forEach(laying.remarks()::add);
       LeftOut.remarks(strikes.get(i), fingers.get(i), song.school()).forEach(laying.remarks()::add);
     }
   }

@@ -13,6 +13,7 @@ import phalanx.song.Timeline;
  * @param pinned whether the player chose the shape
  * @param remarks what the player should know about it, in sentences
  * @param waysOut what would help where no shape can be held
+ * @param tune the notes of the tune that sound in it, those that go on from before first
  * @param fromTick when the hand is on it: its place, or earlier where a pattern brings it early
  * @param toTick when the hand leaves it
  */
@@ -22,12 +23,14 @@ public record Slot(
     boolean pinned,
     List<String> remarks,
     List<WayOut> waysOut,
+    List<Sung> tune,
     int fromTick,
     int toTick) {
 
   public Slot {
     remarks = List.copyOf(remarks);
     waysOut = List.copyOf(waysOut);
+    tune = List.copyOf(tune);
   }
 
   /** A chord that begins and ends where it is written. */
@@ -36,18 +39,19 @@ public record Slot(
       Optional<Shape> shape,
       boolean pinned,
       List<String> remarks,
-      List<WayOut> waysOut) {
-    this(played, shape, pinned, remarks, waysOut, played.tick(), played.endTick());
+      List<WayOut> waysOut,
+      List<Sung> tune) {
+    this(played, shape, pinned, remarks, waysOut, tune, played.tick(), played.endTick());
   }
 
   /** The same slot with these remarks. */
   Slot withRemarks(List<String> other) {
-    return new Slot(played, shape, pinned, other, waysOut, fromTick, toTick);
+    return new Slot(played, shape, pinned, other, waysOut, tune, fromTick, toTick);
   }
 
   /** The same slot held at another time. */
   Slot held(int from, int to) {
-    return new Slot(played, shape, pinned, remarks, waysOut, from, to);
+    return new Slot(played, shape, pinned, remarks, waysOut, tune, from, to);
   }
 
   /** When its place in the song ends, in ticks from the start. */

@@ -10,6 +10,7 @@ import phalanx.fretting.RatedShape;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapePlan;
+import phalanx.fretting.ShapeQuery;
 import phalanx.fretting.ShapeSearch;
 import phalanx.song.Harmony;
 import phalanx.theory.ChordName;
@@ -75,10 +76,15 @@ public record SlotBoard(
       return new SlotBoard(slot, 0, List.of(), List.of(), List.of(), List.of());
     }
     Reach reach = a.plan().problem().changes().reach();
-    RankedShapes found = ShapeSearch.find(Arranger.query(a.song(), sounding.chord()), reach);
+    ShapeQuery query = Arranger.query(a.song(), sounding.chord());
+    RankedShapes found = ShapeSearch.find(query, reach);
+    TuneFit fit = new TuneFit(reach);
     Predicate<Shape> wanted = filter.on(reach);
     List<RatedShape> shown =
-        found.candidates(LOOKED_AT, 1).stream().filter(r -> wanted.test(r.shape())).toList();
+        found.candidates(LOOKED_AT, 1).stream()
+            .filter(r -> wanted.test(r.shape()))
+            .map(r -> withTune(r, query, at, fit))
+            .toList();
     List<ChordName> names =
         held.map(s -> ChordNaming.names(s.midi(a.song().guitar().withCapo(0)))).orElse(List.of());
     return new SlotBoard(
@@ -90,9 +96,16 @@ public record SlotBoard(
         others(a));
   }
 
+  private static RatedShape withTune(RatedShape r, ShapeQuery query, Slot at, TuneFit fit) {
+    return at.tune().isEmpty()
+        ? r
+        : new RatedShape(
+            r.shape(), r.cost() + TuneCandidates.cost(query, r.shape(), at.tune(), fit));
+  }
+
   private static List<Cost> why(Arrangement a, int slot, Shape held) {
     List<Cost> why = new ArrayList<>();
-    why.add(Arranger.explain(a.song(), a.slots().get(slot).played().harmony(), held));
+    why.add(Arranger.explain(a, slot, held));
     a.plan().explainArrival(slot).ifPresent(why::add);
     if (slot + 1 < a.slots().size()) {
       a.plan().explainArrival(slot + 1).ifPresent(why::add);

@@ -26,8 +26,14 @@ final class SlotLaying {
   /** Time from string to string in a brush, ticks: about 14 ms at 90 quarters a minute. */
   static final int BRUSH_TICKS = 105;
 
-  /** A string to be plucked. */
-  record Plucked(int string, Stroke.Pluck pluck, NoteRef ref, Optional<BassStep> step) {
+  /**
+   * A string to be plucked.
+   *
+   * @param step where it is pressed beside the shape, if it is
+   * @param rings until when a note of the tune rings
+   */
+  record Plucked(
+      int string, Stroke.Pluck pluck, NoteRef ref, Optional<Beside> step, Optional<Integer> rings) {
 
     /** Whether the thumb's own row asks for it. */
     boolean byThumb() {
@@ -48,7 +54,8 @@ final class SlotLaying {
   private final Shape shape;
   private final StringRoles roles;
   private final StringRoles.Route route;
-  private final Optional<BassStep> third;
+  private final Optional<Beside> third;
+  private final boolean hasTune;
   private final Set<String> remarks = new LinkedHashSet<>();
   private int turn;
 
@@ -58,12 +65,13 @@ final class SlotLaying {
    * @param third the third voice of the thumb's route where it lies outside the shape
    */
   SlotLaying(
-      Song song, Slot slot, StringRoles roles, StringRoles.Route route, Optional<BassStep> third) {
+      Song song, Slot slot, StringRoles roles, StringRoles.Route route, Optional<Beside> third) {
     this.third = third;
     this.song = song;
     this.shape = slot.shape().orElseThrow();
     this.roles = roles;
     this.route = route;
+    hasTune = !slot.tune().isEmpty();
     remarks.addAll(slot.remarks());
     remarks.addAll(roles.remarks());
     remarks.addAll(route.remarks());
@@ -85,45 +93,134 @@ final class SlotLaying {
    * Lays one step.
    *
    * @param walk finds the step into the next root, given the lowest finger string; empty for none
+   * @param tune the notes of the tune that begin with it
+   * @param ring the strings the tune needs, those that begin now included
    */
-  Laid lay(Placed placed, Optional<WalkingStep> walk) {
+  Laid lay(
+      Placed placed, Optional<WalkingStep> walk, List<TuneStrokes.Struck> tune, TuneRing ring) {
     Map<Integer, Plucked> plucks = new HashMap<>();
+    tune.forEach(t -> plucks.put(t.place().string(), sung(placed, t)));
+    int belowTune = plucks.keySet().stream().min(Integer::compare).orElse(Tuning.STRINGS);
     List<Stroke.Pluck> wanted = new ArrayList<>(placed.step().plucks().toList());
     wanted.sort((a, b) -> Boolean.compare(!a.role().isThumb(), !b.role().isThumb()));
+    // Where there is a tune it takes the place of the pattern's own.
+    wanted.removeIf(p -> p.role() == Role.TUNE && hasTune);
     int lowest = 0;
     for (Stroke.Pluck pluck : wanted) {
-      NoteRef ref =
-          new NoteRef(
-              placed.bar().written(),
-              placed.step().tick() - placed.bar().metreTick(),
-              pluck.role());
-      boolean atThird = third.isPresent() && turn % 4 == 2;
-      Optional<Integer> string = string(pluck, ref, lowest).filter(s -> !plucks.containsKey(s));
+      NoteRef ref = ref(placed, pluck.role());
+      // One finger beside the shape is as much as was tried: the tune's comes first.
+      boolean atThird = third.isPresent() && turn % 4 == 2 && !ring.holdsBeside(placed.tick());
+      int most = pluck.role().isThumb() ? belowTune - 1 : Tuning.STRINGS - 1;
+      Optional<Integer> string =
+          room(string(pluck, ref, lowest), pluck, lowest, most, placed.tick(), ring, plucks);
       if (string.isPresent()) {
         boolean outside =
             pluck.role() == Role.THUMB && atThird && string.get() == third.get().string();
+        if (!outside && !shape.sounds(string.get()) && ring.holdsBeside(placed.tick())) {
+          remarks.add("notes of the pattern give way to the tune");
+          continue;
+        }
         plucks.put(
             string.get(),
-            new Plucked(string.get(), pluck, ref, outside ? third : Optional.empty()));
+            new Plucked(
+                string.get(), pluck, ref, outside ? third : Optional.empty(), Optional.empty()));
         lowest = pluck.role().isThumb() ? string.get() + 1 : lowest;
       }
     }
-    walk.ifPresent(w -> walk(plucks, w));
+    if (!ring.holdsBeside(placed.tick())) {
+      walk.ifPresent(w -> walk(plucks, w, placed.tick(), ring));
+    }
     List<Plucked> rising =
         plucks.values().stream().sorted((a, b) -> a.string() - b.string()).toList();
     Optional<Stroke.Brush> brush = only(placed, Stroke.Brush.class);
-    List<Integer> brushed = brush.map(b -> brushed(b, plucks.keySet())).orElse(List.of());
-    Optional<Stroke.Knock> hit = only(placed, Stroke.Knock.class);
+    List<Integer> brushed =
+        brush.map(b -> brushed(b, plucks.keySet(), placed.tick(), ring)).orElse(List.of());
+    Optional<Stroke.Knock> hit =
+        only(placed, Stroke.Knock.class).filter(h -> leavesTheTune(h, placed.tick(), ring, plucks));
     return new Laid(
         placed, rising, brush.filter(b -> !brushed.isEmpty()), brushed, hit, stopped(placed, hit));
   }
 
-  /** How a walking bass goes on from here. */
-  interface WalkingStep {
-    Optional<BassStep> into(Shape held, int below);
+  private static NoteRef ref(Placed placed, Role role) {
+    return new NoteRef(
+        placed.bar().written(), placed.step().tick() - placed.bar().metreTick(), role);
   }
 
-  private void walk(Map<Integer, Plucked> plucks, WalkingStep walk) {
+  private static Plucked sung(Placed placed, TuneStrokes.Struck struck) {
+    TunePlace place = struck.place();
+    Optional<Beside> beside =
+        place.inShape()
+            ? Optional.empty()
+            : Optional.of(new Beside(place.string(), place.fret(), place.finger(), place.left()));
+    return new Plucked(
+        place.string(),
+        Stroke.Pluck.of(Role.TUNE),
+        ref(placed, Role.TUNE),
+        beside,
+        Optional.of(struck.endTick()));
+  }
+
+  /** The string a stroke wants, or another that leaves the tune alone; empty if there is none. */
+  private Optional<Integer> room(
+      Optional<Integer> wanted,
+      Stroke.Pluck pluck,
+      int lowest,
+      int highest,
+      int tick,
+      TuneRing ring,
+      Map<Integer, Plucked> taken) {
+    if (wanted.isEmpty() || isFree(wanted.get(), pluck, highest, tick, ring, taken)) {
+      return wanted;
+    }
+    if (!ring.sounds(tick)) {
+      return Optional.empty();
+    }
+    int from = pluck.role().isThumb() ? Math.min(2, highest) : wanted.get() - 1;
+    for (int s = from; s >= lowest; s--) {
+      if (shape.sounds(s) && isFree(s, pluck, highest, tick, ring, taken)) {
+        remarks.add("inner notes move below the tune");
+        return Optional.of(s);
+      }
+    }
+    remarks.add("notes of the pattern give way to the tune");
+    return Optional.empty();
+  }
+
+  private boolean isFree(
+      int string,
+      Stroke.Pluck pluck,
+      int highest,
+      int tick,
+      TuneRing ring,
+      Map<Integer, Plucked> taken) {
+    return string <= highest
+        && !taken.containsKey(string)
+        && !ring.blocks(string, tick)
+        && (pluck.role().isThumb() || !ring.isAbove(string, pitch(string), tick));
+  }
+
+  private int pitch(int string) {
+    return song.guitar().shapeMidi(string, shape.fret(string).orElse(0));
+  }
+
+  /** A hit that would stop the tune is left out. */
+  private boolean leavesTheTune(
+      Stroke.Knock hit, int tick, TuneRing ring, Map<Integer, Plucked> plucks) {
+    boolean stops =
+        IntStream.range(0, Tuning.STRINGS)
+            .anyMatch(s -> hit.hit().damps(s) && !plucks.containsKey(s) && ring.rings(s, tick));
+    if (stops) {
+      remarks.add("a " + hit.hit().words() + " is left out: it would stop the tune");
+    }
+    return !stops;
+  }
+
+  /** How a walking bass goes on from here. */
+  interface WalkingStep {
+    Optional<Beside> into(Shape held, int below);
+  }
+
+  private void walk(Map<Integer, Plucked> plucks, WalkingStep walk, int tick, TuneRing ring) {
     Optional<Plucked> thumb = plucks.values().stream().filter(Plucked::byThumb).findFirst();
     int below =
         plucks.keySet().stream()
@@ -131,12 +228,13 @@ final class SlotLaying {
             .mapToInt(s -> s)
             .min()
             .orElse(Tuning.STRINGS);
-    Optional<BassStep> step = walk.into(shape, below);
+    Optional<Beside> step = walk.into(shape, below).filter(s -> !ring.blocks(s.string(), tick));
     if (thumb.isPresent() && step.isPresent()) {
       Plucked usual = thumb.get();
       plucks.remove(usual.string());
       plucks.put(
-          step.get().string(), new Plucked(step.get().string(), usual.pluck(), usual.ref(), step));
+          step.get().string(),
+          new Plucked(step.get().string(), usual.pluck(), usual.ref(), step, Optional.empty()));
     } else if (thumb.isPresent()) {
       remarks.add("no step into the next root is in reach: the thumb stays on its strings");
     }
@@ -171,11 +269,12 @@ final class SlotLaying {
   }
 
   /** The sounding strings a brush goes over, in its order, but those plucked at the same time. */
-  private List<Integer> brushed(Stroke.Brush brush, Set<Integer> plucked) {
+  private List<Integer> brushed(Stroke.Brush brush, Set<Integer> plucked, int tick, TuneRing ring) {
     List<Integer> strings =
         new ArrayList<>(
             IntStream.rangeClosed(brush.low(), brush.high())
-                .filter(s -> shape.sounds(s) && !plucked.contains(s))
+                .filter(s -> shape.sounds(s) && !plucked.contains(s) && !ring.blocks(s, tick))
+                .filter(s -> !ring.isAbove(s, pitch(s), tick))
                 .boxed()
                 .toList());
     if (strings.isEmpty()) {

@@ -5,7 +5,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import phalanx.arrangement.SlotLaying.Laid;
 import phalanx.arrangement.SlotLaying.Plucked;
@@ -27,7 +29,9 @@ final class Sounding {
   private final List<Slot> slots;
   private final List<Note> notes = new ArrayList<>();
   private final List<Gesture> gestures = new ArrayList<>();
-  private final List<Note> added = new ArrayList<>();
+  private final List<Holds.Added> added = new ArrayList<>();
+  private final Set<Integer> beside = new TreeSet<>();
+  private int besideTick = -1;
   private final List<TreeSet<Integer>> cuts = new ArrayList<>();
 
   Sounding(Song song, List<Slot> slots, List<Laid> laid, List<Fingered> fingers) {
@@ -49,6 +53,19 @@ final class Sounding {
     notes.sort(Comparator.comparingInt(Note::tick).thenComparingInt(Note::string));
   }
 
+  /** A note of the tune that goes on into a slot keeps its finger beside the shape there. */
+  void keep(TuneStrokes.Struck struck, Slot slot) {
+    TunePlace place = struck.place();
+    Shape shape = slot.shape().orElseThrow();
+    Beside step = new Beside(place.string(), place.fret(), place.finger(), place.left());
+    int until = Math.min(struck.endTick(), slot.toTick());
+    if (!place.inShape() && slot.fromTick() < until) {
+      added.add(
+          new Holds.Added(
+              step.finger(), step.grip(shape), slot.fromTick(), until, lifted(shape, step)));
+    }
+  }
+
   /** The slots, with remarks where the pattern had to be bent. */
   List<Slot> slots() {
     return slots;
@@ -65,7 +82,7 @@ final class Sounding {
   }
 
   /** The notes for which a finger comes down beside the shape. */
-  List<Note> added() {
+  List<Holds.Added> added() {
     return added;
   }
 
@@ -78,6 +95,10 @@ final class Sounding {
             p -> {
               cuts.get(p.string()).add(tick);
               leaving(on, p).forEach(s -> cuts.get(s).add(tick));
+              beside.remove(p.string());
+              p.step()
+                  .filter(s -> s.finger().isPresent() || !s.left().isEmpty())
+                  .ifPresent(s -> liftOthers(s, tick));
             });
     boolean damped = fingers.gesture() || on.hit().isEmpty();
     if (fingers.gesture()) {
@@ -88,12 +109,24 @@ final class Sounding {
     }
   }
 
+  /** A finger beside the shape lifts when the next comes down: together they were not tried. */
+  private void liftOthers(Beside step, int tick) {
+    if (besideTick != tick) {
+      beside.stream().filter(s -> s != step.string()).forEach(s -> cuts.get(s).add(tick));
+      beside.clear();
+      besideTick = tick;
+    }
+    beside.add(step.string());
+  }
+
   /** The strings that the finger leaves which comes down beside the shape. */
   private List<Integer> leaving(Laid on, Plucked p) {
     Shape shape = slots.get(on.placed().slot()).shape().orElseThrow();
-    Optional<Finger> finger = p.step().flatMap(BassStep::finger);
+    Optional<Finger> finger = p.step().filter(s -> !s.joins(shape)).flatMap(Beside::finger);
+    Set<Integer> left = p.step().map(Beside::left).orElse(Set.of());
     return IntStream.range(0, Tuning.STRINGS)
-        .filter(s -> s != p.string() && finger.isPresent() && shape.finger(s).equals(finger))
+        .filter(s -> s != p.string())
+        .filter(s -> left.contains(s) || finger.isPresent() && shape.finger(s).equals(finger))
         .boxed()
         .toList();
   }
@@ -115,14 +148,17 @@ final class Sounding {
       // A string that is left alone of a roll keeps its time in it: its finger counts on that.
       int delay = delays.getOrDefault(p.string(), 0);
       Note note = note(on, p.string(), pick, part(p), p.ref(), manner, p.pluck().force(), delay);
+      if (p.rings().isPresent()) {
+        note = sung(note, p.rings().get());
+      }
       if (p.step().isPresent()) {
         int back =
             leaving(on, p).stream()
                 .map(s -> cuts.get(s).higher(on.placed().tick()))
-                .filter(t -> t != null)
+                .filter(t -> t != null && t < slots.get(on.placed().slot()).toTick())
                 .min(Integer::compare)
                 .orElse(Integer.MAX_VALUE);
-        note = beside(note, p.step().get(), back);
+        note = beside(on, note, p.step().get(), back);
       }
       notes.add(note);
     }
@@ -137,7 +173,7 @@ final class Sounding {
   }
 
   /** A note for which a finger comes down beside the shape, until it has to go back. */
-  private Note beside(Note n, BassStep step, int back) {
+  private Note beside(Laid on, Note n, Beside step, int back) {
     Note walked =
         new Note(
             n.tick(),
@@ -152,10 +188,31 @@ final class Sounding {
             n.manner(),
             n.force(),
             n.delayTicks());
-    if (!walked.fretFinger().equals(n.fretFinger()) || walked.fret() != n.fret()) {
-      added.add(walked);
+    boolean moves = !walked.fretFinger().equals(n.fretFinger()) || walked.fret() != n.fret();
+    if (moves) {
+      Shape shape = slots.get(on.placed().slot()).shape().orElseThrow();
+      added.add(
+          new Holds.Added(
+              step.finger(),
+              step.grip(shape),
+              walked.tick(),
+              Math.min(
+                  walked.tick() + walked.lengthTicks(), slots.get(on.placed().slot()).toTick()),
+              lifted(shape, step)));
     }
     return walked;
+  }
+
+  /** The fingers of the shape that lift for a note beside it. */
+  private static Set<Finger> lifted(Shape shape, Beside step) {
+    return step.left().stream().flatMap(s -> shape.finger(s).stream()).collect(Collectors.toSet());
+  }
+
+  /** A note of the tune rings at least as long as it is written, over a change if need be. */
+  private Note sung(Note n, int end) {
+    Integer cut = cuts.get(n.string()).higher(n.tick());
+    int until = cut == null ? end : Math.min(cut, end);
+    return n.lasting(Math.max(n.lengthTicks(), until - n.tick()));
   }
 
   private static Note.Part part(Plucked p) {

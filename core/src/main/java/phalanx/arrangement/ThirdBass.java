@@ -3,10 +3,12 @@ package phalanx.arrangement;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import phalanx.fretting.AddedFinger;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.fretting.Stop;
+import phalanx.instrument.Finger;
 import phalanx.picking.Role;
 import phalanx.picking.StringRoles;
 import phalanx.theory.Chord;
@@ -25,7 +27,7 @@ final class ThirdBass {
   private ThirdBass() {}
 
   /** Where the fifth lies below the root; empty where the shape has it, or the hand does not. */
-  static Optional<BassStep> of(Shape shape, Chord chord, StringRoles roles, Reach reach) {
+  static Optional<Beside> of(Shape shape, Chord chord, StringRoles roles, Reach reach) {
     Optional<Integer> root = roles.string(Role.ROOT);
     Optional<Interval> fifth =
         chord.intervals().stream().filter(i -> i.number() == FIFTH).findFirst();
@@ -42,9 +44,15 @@ final class ThirdBass {
     if (fret <= 0 || fret > reach.highestFret() || there) {
       return Optional.empty();
     }
-    return AddedFinger.on(shape, LOWEST, fret, reach)
-        .or(() -> AddedFinger.on(without(shape, root.get()), LOWEST, fret, reach))
-        .map(finger -> new BassStep(LOWEST, fret, Optional.of(finger)));
+    // The index lies down for a wider barre; any other finger rather goes over.
+    Optional<Finger> free =
+        AddedFinger.on(shape, LOWEST, fret, reach)
+            .filter(f -> f == Finger.INDEX || !shape.grips().containsKey(f));
+    if (free.isPresent()) {
+      return Optional.of(new Beside(LOWEST, fret, free));
+    }
+    return AddedFinger.on(without(shape, root.get()), LOWEST, fret, reach)
+        .map(f -> new Beside(LOWEST, fret, Optional.of(f), Set.of(root.get())));
   }
 
   private static Shape without(Shape shape, int string) {

@@ -33,7 +33,7 @@ final class WalkingBass {
    * @param root the next bass note, as a MIDI note counted from the capo
    * @param below the string it has to lie below, because a finger plucks that one
    */
-  Optional<BassStep> into(int root, Shape held, int below) {
+  Optional<Beside> into(int root, Shape held, int below) {
     return WAYS.stream()
         .sorted((a, b) -> Boolean.compare(!inKey(root + a), !inKey(root + b)))
         .flatMap(way -> at(root + way, held, below).stream())
@@ -46,17 +46,17 @@ final class WalkingBass {
             .anyMatch(d -> key.get().degree(d).chroma() == Math.floorMod(midi, 12));
   }
 
-  private Optional<BassStep> at(int midi, Shape held, int below) {
-    Optional<BassStep> found = Optional.empty();
+  private Optional<Beside> at(int midi, Shape held, int below) {
+    Optional<Beside> found = Optional.empty();
     for (int s = Math.min(BASS_STRINGS, below) - 1; s >= 0 && found.isEmpty(); s--) {
       int fret = midi - reach.guitar().shapeMidi(s, 0);
       if (fret == 0 && held.finger(s).isEmpty()) {
-        found = Optional.of(new BassStep(s, 0, Optional.empty()));
+        found = Optional.of(new Beside(s, 0, Optional.empty()));
       } else if (fret > 0 && fret <= reach.highestFret()) {
         int string = s;
         boolean already = held.fret(s).equals(java.util.OptionalInt.of(fret));
         Optional<Finger> finger = already ? held.finger(s) : AddedFinger.on(held, s, fret, reach);
-        found = finger.map(f -> new BassStep(string, fret, Optional.of(f)));
+        found = finger.map(f -> new Beside(string, fret, Optional.of(f)));
       }
     }
     return found;

@@ -79,6 +79,14 @@ public final class StringRoles {
     return new StringRoles(strings, remarks, third, held);
   }
 
+  /** The string the thumb starts on; empty where nothing sounds. */
+  public static Optional<Integer> root(Shape shape, Chord chord, Guitar guitar) {
+    List<Integer> sounding = shape.soundingStrings();
+    return sounding.isEmpty()
+        ? Optional.empty()
+        : Optional.of(bass(sounding, shape, chord, guitar));
+  }
+
   /** The thumb starts on the chord's own bass where a bass string has it, else on the lowest. */
   private static int bass(List<Integer> sounding, Shape shape, Chord chord, Guitar guitar) {
     return sounding.stream()

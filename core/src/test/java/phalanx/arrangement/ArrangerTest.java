@@ -13,7 +13,6 @@ import net.jqwik.api.constraints.Size;
 import org.junit.jupiter.api.Test;
 import phalanx.fretting.Cost;
 import phalanx.fretting.Shape;
-import phalanx.instrument.Finger;
 import phalanx.instrument.Tuning;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.HandSchool;
@@ -62,7 +61,7 @@ class ArrangerTest {
       Shape shape = slot.shape().orElseThrow();
       // In these routes a finger may come down beside the shape.
       boolean beside = thumb == ThumbRoute.WALKING || thumb == ThumbRoute.THREE_VOICES;
-      note.fretFinger().ifPresent(f -> assertThat(a.holds()).anyMatch(h -> holds(h, f, note)));
+      note.fretFinger().ifPresent(f -> assertThat(Covered.by(a.holds(), f, note)).isTrue());
       if (!beside || note.part() != Note.Part.BASS) {
         assertThat(shape.fret(note.string()).orElse(0)).isEqualTo(note.fret());
         assertThat(shape.finger(note.string())).isEqualTo(note.fretFinger());
@@ -70,15 +69,6 @@ class ArrangerTest {
       together.computeIfAbsent(note.tick(), t -> new ArrayList<>()).add(note);
     }
     together.values().forEach(ArrangerTest::fingersDoNotCross);
-  }
-
-  private static boolean holds(Hold hold, Finger finger, Note note) {
-    return hold.finger() == finger
-        && hold.fret() == note.fret()
-        && hold.lowString() <= note.string()
-        && note.string() <= hold.highString()
-        && hold.fromTick() <= note.tick()
-        && note.tick() + note.lengthTicks() <= hold.toTick();
   }
 
   private static void fingersDoNotCross(List<Note> pinch) {

@@ -1,0 +1,219 @@
+package phalanx.arrangement;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import phalanx.fretting.AddedFinger;
+import phalanx.fretting.Grip;
+import phalanx.fretting.Reach;
+import phalanx.fretting.Shape;
+import phalanx.fretting.Stop;
+import phalanx.instrument.Finger;
+import phalanx.instrument.Tuning;
+
+/**
+ * Finds where the tune lies over a shape: on its own strings, on an open string, under a free
+ * finger, under one that leaves an inner string for it. The cheapest row of places by dynamic
+ * programming over the notes of a slot. Weights are by judgement.
+ *
+ * <p>Safe for use by several threads; what was found for a shape and a pitch is kept.
+ */
+final class TuneFit {
+
+  /** Cost of a note that no finger reaches. */
+  static final double MISSED = 30;
+
+  /** Cost of a finger that comes down beside the shape. */
+  private static final double BESIDE = 0.25;
+
+  /** Cost of a finger that lifts for it. */
+  private static final double LIFTED = 0.35;
+
+  /** Cost of a finger that leaves an inner string for it. */
+  private static final double RELEASED = 0.9;
+
+  /** Cost of each sounding string above the tune, which must be kept quiet or lower. */
+  private static final double UNDER = 0.12;
+
+  /** Cost of each string the tune leaps over. */
+  private static final double LEAP = 0.04;
+
+  /** Cost of one finger taking the next note at another place. */
+  private static final double AGAIN = 0.2;
+
+  private record Asked(Shape shape, int root, int midi) {}
+
+  private final Reach reach;
+  private final Map<Asked, List<TunePlace>> known = new ConcurrentHashMap<>();
+
+  TuneFit(Reach reach) {
+    this.reach = reach;
+  }
+
+  Reach reach() {
+    return reach;
+  }
+
+  /**
+   * The cheapest way.
+   *
+   * @param root the string the thumb starts on, which stays the bass's
+   * @param notes the notes in order
+   */
+  TuneWay way(Shape shape, int root, List<Sung> notes) {
+    if (notes.isEmpty()) {
+      return TuneWay.NONE;
+    }
+    List<Row> rows = List.of(new Row(0, Optional.empty(), Optional.empty()));
+    for (int n = 0; n < notes.size(); n++) {
+      Sung note = notes.get(n);
+      boolean together = n > 0 && notes.get(n - 1).tick() == note.tick();
+      List<Row> next = new ArrayList<>();
+      for (TunePlace place : places(shape, root, note)) {
+        Optional<Row> best =
+            rows.stream()
+                .filter(r -> !together || r.place().filter(p -> clash(shape, p, place)).isEmpty())
+                .map(
+                    r ->
+                        new Row(
+                            r.cost() + place.cost() + step(r, place),
+                            Optional.of(r),
+                            Optional.of(place)))
+                .min((a, b) -> Double.compare(a.cost(), b.cost()));
+        best.ifPresent(next::add);
+      }
+      if (next.isEmpty()) {
+        Row cheapest = cheapest(rows);
+        next.add(new Row(cheapest.cost() + MISSED, Optional.of(cheapest), Optional.empty()));
+      }
+      rows = next;
+    }
+    Row last = cheapest(rows);
+    List<Optional<TunePlace>> places = new ArrayList<>();
+    double cost = last.cost();
+    for (Row r = last; r.before().isPresent(); r = r.before().get()) {
+      places.add(0, r.place());
+    }
+    return new TuneWay(places, cost);
+  }
+
+  private record Row(double cost, Optional<Row> before, Optional<TunePlace> place) {}
+
+  private static Row cheapest(List<Row> rows) {
+    return rows.stream().min((a, b) -> Double.compare(a.cost(), b.cost())).orElseThrow();
+  }
+
+  /** Two notes at once need two strings, and two fingers unless the shape has both. */
+  private boolean clash(Shape shape, TunePlace a, TunePlace b) {
+    boolean sameFinger = a.finger().isPresent() && a.finger().equals(b.finger());
+    if (a.string() == b.string() || sameFinger && !(a.inShape() && b.inShape())) {
+      return true;
+    }
+    boolean bothBeside = !a.inShape() && !b.inShape();
+    if (!bothBeside || a.finger().isEmpty() || b.finger().isEmpty()) {
+      return a.left().contains(b.string()) || b.left().contains(a.string());
+    }
+    List<Stop> stops = new ArrayList<>(shape.stops());
+    a.left().forEach(s -> stops.set(s, new Stop.Silent()));
+    b.left().forEach(s -> stops.set(s, new Stop.Silent()));
+    stops.set(a.string(), new Stop.Pressed(a.fret(), a.finger().get()));
+    boolean elsewhere =
+        java.util.stream.IntStream.range(0, Tuning.STRINGS)
+            .anyMatch(
+                s ->
+                    s != a.string()
+                        && stops.get(s) instanceof Stop.Pressed p
+                        && p.finger() == a.finger().get());
+    return elsewhere
+        || !AddedFinger.on(new Shape(stops), b.string(), b.fret(), reach).equals(b.finger());
+  }
+
+  private static double step(Row before, TunePlace place) {
+    if (before.place().isEmpty()) {
+      return 0;
+    }
+    TunePlace last = before.place().get();
+    boolean same = last.string() == place.string() && last.fret() == place.fret();
+    boolean again = !same && place.finger().isPresent() && last.finger().equals(place.finger());
+    return LEAP * Math.abs(last.string() - place.string()) + (again ? AGAIN : 0);
+  }
+
+  /** Every place of a note, those on another string than the player wants left out. */
+  List<TunePlace> places(Shape shape, int root, Sung note) {
+    List<TunePlace> all = known.computeIfAbsent(new Asked(shape, root, note.midi()), this::search);
+    return note.string().isEmpty()
+        ? all
+        : all.stream().filter(p -> p.string() == note.string().get()).toList();
+  }
+
+  private List<TunePlace> search(Asked asked) {
+    List<TunePlace> places = new ArrayList<>();
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      int fret = asked.midi() - reach.guitar().shapeMidi(s, 0);
+      // Below the thumb no finger plucks.
+      if (s > asked.root() && fret >= 0 && fret <= reach.highestFret()) {
+        place(asked.shape(), asked.root(), s, fret).ifPresent(places::add);
+      }
+    }
+    return List.copyOf(places);
+  }
+
+  private Optional<TunePlace> place(Shape shape, int root, int string, int fret) {
+    double under = UNDER * shape.soundingStrings().stream().filter(s -> s > string).count();
+    if (shape.fret(string).equals(OptionalInt.of(fret))) {
+      return Optional.of(new TunePlace(string, fret, shape.finger(string), true, Set.of(), under));
+    }
+    // A finger that presses the string at a higher fret has to lift; one below may stay.
+    boolean above = shape.fret(string).orElse(0) > fret;
+    if (above && grip(shape, string).isBarre()) {
+      return Optional.empty();
+    }
+    Set<Integer> lifted = above ? Set.of(string) : Set.of();
+    if (fret == 0) {
+      double cost = under + (above ? LIFTED : BESIDE / 4);
+      return Optional.of(new TunePlace(string, 0, Optional.empty(), false, lifted, cost));
+    }
+    Optional<Finger> free = AddedFinger.on(shape, string, fret, reach);
+    if (free.isPresent()) {
+      double cost = under + (above ? LIFTED : BESIDE);
+      return Optional.of(new TunePlace(string, fret, free, false, lifted, cost));
+    }
+    return released(shape, root, string, fret, lifted, under);
+  }
+
+  private static Grip grip(Shape shape, int string) {
+    return shape.grips().get(shape.finger(string).orElseThrow());
+  }
+
+  /** An inner string gives its finger, or makes room for another. */
+  private Optional<TunePlace> released(
+      Shape shape, int root, int string, int fret, Set<Integer> lifted, double under) {
+    for (int inner = Tuning.STRINGS - 1; inner >= 0; inner--) {
+      boolean gives =
+          inner != root
+              && inner != string
+              && shape.finger(inner).isPresent()
+              && !grip(shape, inner).isBarre();
+      if (gives) {
+        Optional<Finger> finger = AddedFinger.on(without(shape, inner), string, fret, reach);
+        if (finger.isPresent()) {
+          Set<Integer> left = new HashSet<>(lifted);
+          left.add(inner);
+          return Optional.of(new TunePlace(string, fret, finger, false, left, under + RELEASED));
+        }
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static Shape without(Shape shape, int string) {
+    List<Stop> stops = new ArrayList<>(shape.stops());
+    stops.set(string, new Stop.Silent());
+    return new Shape(stops);
+  }
+}

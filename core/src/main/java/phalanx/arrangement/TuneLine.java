@@ -1,0 +1,99 @@
+package phalanx.arrangement;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import phalanx.instrument.Guitar;
+import phalanx.instrument.StringSign;
+import phalanx.melody.BarTune;
+import phalanx.melody.TuneNote;
+import phalanx.melody.Want;
+import phalanx.song.Song;
+import phalanx.song.Timeline;
+import phalanx.song.Timeline.PlayedBar;
+
+/** The tune of a song with the repeats unrolled. */
+final class TuneLine {
+
+  private TuneLine() {}
+
+  /** Every note of the tune in order. */
+  static List<Sung> of(Song song, Timeline timeline) {
+    List<Sung> line = new ArrayList<>();
+    if (song.tune().isEmpty()) {
+      return line;
+    }
+    for (PlayedBar bar : timeline.bars()) {
+      BarTune tune = song.tune().at(bar.written(), song.chart());
+      goOn(line, bar, tune.heldTicks());
+      for (TuneNote note : tune.notes()) {
+        // What stands beyond a bar that became shorter waits there unheard.
+        if (note.tick() < bar.lengthTicks()) {
+          int end = Math.min(note.endTick(), bar.lengthTicks());
+          for (Want want : note.wants()) {
+            line.add(sung(want, note, bar, end, song.guitar()));
+          }
+        }
+      }
+    }
+    return line;
+  }
+
+  private static Sung sung(Want want, TuneNote note, PlayedBar bar, int end, Guitar guitar) {
+    int tick = bar.startTick() + note.tick();
+    int until = bar.startTick() + end;
+    if (want instanceof Want.Sound sound) {
+      int midi = sound.pitch().midi();
+      return new Sung(
+          tick,
+          until,
+          midi,
+          sound.string(),
+          sound.pitch().toString(),
+          note.slur(),
+          bar.written(),
+          note.tick());
+    }
+    Want.Place place = (Want.Place) want;
+    int midi = guitar.shapeMidi(place.string(), place.fret());
+    Optional<Integer> string = Optional.of(place.string());
+    String label = StringSign.of(place.string()) + place.fret();
+    return new Sung(tick, until, midi, string, label, note.slur(), bar.written(), note.tick());
+  }
+
+  /** The notes that end with the bar before go on into this one. */
+  private static void goOn(List<Sung> line, PlayedBar bar, int held) {
+    for (int i = line.size() - 1; held > 0 && i >= 0; i--) {
+      Sung last = line.get(i);
+      if (last.endTick() != bar.startTick()) {
+        return;
+      }
+      line.set(i, last.until(bar.startTick() + Math.min(held, bar.lengthTicks())));
+    }
+  }
+
+  /**
+   * The notes that sound while each slot lasts, those that go on from before first.
+   *
+   * @param early how many ticks early each slot comes
+   */
+  static List<List<Sung>> bySlot(List<Sung> line, Timeline timeline, int[] early) {
+    List<List<Sung>> slots = new ArrayList<>();
+    int first = 0;
+    for (int i = 0; i < timeline.slots().size(); i++) {
+      int from = timeline.slots().get(i).tick() - early[i];
+      int to = timeline.slots().get(i).endTick() - (i + 1 < early.length ? early[i + 1] : 0);
+      List<Sung> here = new ArrayList<>();
+      while (first < line.size() && line.get(first).endTick() <= from) {
+        first++;
+      }
+      for (int n = first; n < line.size() && line.get(n).tick() < to; n++) {
+        if (line.get(n).endTick() > from) {
+          here.add(line.get(n));
+        }
+      }
+      slots.add(here);
+    }
+    return slots;
+  }
+}

@@ -1,0 +1,149 @@
+package phalanx.arrangement;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.BiConsumer;
+import phalanx.picking.StringRoles;
+import phalanx.song.Harmony;
+import phalanx.song.Song;
+
+/**
+ * The tune on the strings of the shapes that are held: where each note lies, how long it can ring,
+ * and what of it cannot be played.
+ */
+final class TuneStrokes {
+
+  /**
+   * A note of the tune in one slot.
+   *
+   * @param note the note
+   * @param place where it lies
+   * @param endTick how long it rings at least: its written end, or the change that cuts it off
+   * @param begins whether it is struck in this slot; else it goes on from the one before
+   */
+  record Struck(Sung note, TunePlace place, int endTick, boolean begins) {}
+
+  private final Song song;
+  private final List<Slot> slots;
+  private final List<TuneWay> ways = new ArrayList<>();
+  private final TreeMap<Integer, List<Struck>> at = new TreeMap<>();
+  private final Map<Integer, Integer> slotAt = new HashMap<>();
+  private final Map<Integer, List<String>> remarks = new HashMap<>();
+
+  TuneStrokes(Song song, List<Slot> slots, TuneFit fit) {
+    this.song = song;
+    this.slots = slots;
+    for (Slot slot : slots) {
+      ways.add(way(slot, fit));
+    }
+    for (int i = 0; i < slots.size(); i++) {
+      lay(i);
+    }
+  }
+
+  private TuneWay way(Slot slot, TuneFit fit) {
+    if (slot.tune().isEmpty()
+        || slot.shape().isEmpty()
+        || !(slot.played().harmony() instanceof Harmony.Sounding s)) {
+      return TuneWay.NONE;
+    }
+    return StringRoles.root(slot.shape().get(), s.chord(), song.guitar())
+        .map(root -> fit.way(slot.shape().get(), root, slot.tune()))
+        .orElse(TuneWay.NONE);
+  }
+
+  private void lay(int index) {
+    Slot slot = slots.get(index);
+    TuneWay way = ways.get(index);
+    for (int n = 0; n < way.places().size(); n++) {
+      Sung note = slot.tune().get(n);
+      Optional<TunePlace> place = way.places().get(n);
+      boolean begins = note.tick() >= slot.fromTick();
+      if (place.isEmpty()) {
+        if (begins) {
+          remark(index, "the tune’s " + note.label() + " is out of reach over this shape");
+        }
+      } else if (begins || goesOn(index - 1, note, place.get())) {
+        int tick = Math.max(note.tick(), slot.fromTick());
+        int end = end(index, note, place.get());
+        at.computeIfAbsent(tick, t -> new ArrayList<>())
+            .add(new Struck(note, place.get(), end, begins));
+        slotAt.put(tick, index);
+      }
+    }
+  }
+
+  /** How long a note rings from a slot on: through every change that leaves its finger in place. */
+  private int end(int index, Sung note, TunePlace place) {
+    int slot = index;
+    while (slots.get(slot).toTick() < note.endTick()
+        && slot + 1 < slots.size()
+        && goesOn(slot + 1, note, place)) {
+      slot++;
+    }
+    if (slots.get(slot).toTick() < note.endTick() && note.tick() >= slots.get(index).fromTick()) {
+      remark(slot, "the tune’s " + note.label() + " is cut off by the change");
+    }
+    return Math.min(note.endTick(), slots.get(slot).toTick());
+  }
+
+  private boolean goesOn(int index, Sung note, TunePlace place) {
+    int n = index < 0 ? -1 : slots.get(index).tune().indexOf(note);
+    return n >= 0
+        && n < ways.get(index).places().size()
+        && ways.get(index)
+            .places()
+            .get(n)
+            .filter(
+                p ->
+                    p.string() == place.string()
+                        && p.fret() == place.fret()
+                        && p.finger().equals(place.finger()))
+            .isPresent();
+  }
+
+  private void remark(int slot, String words) {
+    List<String> said = remarks.computeIfAbsent(slot, s -> new ArrayList<>());
+    if (!said.contains(words)) {
+      said.add(words);
+    }
+  }
+
+  /** The notes at a time; none where nothing begins or goes on into a slot. */
+  List<Struck> at(int tick) {
+    return at.getOrDefault(tick, List.of());
+  }
+
+  /** The times at which a note is struck, each with its slot. */
+  Map<Integer, Integer> ticks() {
+    Map<Integer, Integer> struck = new TreeMap<>(slotAt);
+    struck.keySet().removeIf(t -> at.get(t).stream().noneMatch(Struck::begins));
+    return struck;
+  }
+
+  /** The times at which one goes on into a new slot. */
+  List<Integer> goingOn() {
+    return at.entrySet().stream()
+        .filter(e -> e.getValue().stream().anyMatch(s -> !s.begins()))
+        .map(Map.Entry::getKey)
+        .toList();
+  }
+
+  /** Hands over every note that goes on into a slot, with the place of the slot in the song. */
+  void kept(BiConsumer<Struck, Integer> each) {
+    at.forEach(
+        (tick, struck) ->
+            struck.stream()
+                .filter(s -> !s.begins())
+                .forEach(s -> each.accept(s, slotAt.get(tick))));
+  }
+
+  /** What of the tune cannot be played in a slot, in sentences. */
+  List<String> remarks(int slot) {
+    return remarks.getOrDefault(slot, List.of());
+  }
+}

@@ -1,0 +1,189 @@
+package phalanx.arrangement;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import phalanx.fretting.Reach;
+import phalanx.fretting.Shape;
+import phalanx.fretting.Stop;
+import phalanx.instrument.Finger;
+import phalanx.melody.BarTune;
+import phalanx.melody.TuneNote;
+import phalanx.melody.Want;
+import phalanx.picking.AlternatingThumb;
+import phalanx.picking.HandSchool;
+import phalanx.picking.ThumbRoute;
+import phalanx.song.Song;
+import phalanx.song.TestSongs;
+import phalanx.song.Tune;
+import phalanx.theory.NoteName;
+import phalanx.theory.Pitch;
+
+/** What holds for every arrangement of a tune, over random tunes, chords and patterns. */
+class TuneLawsTest {
+
+  private static final Arranger ARRANGER = new Arranger();
+  private static final int BAR = 20160;
+  private static final String[] CHORDS = {"G", "D/F#", "Em7", "C", "Am7", "D7", "F", "Bm", "A7"};
+  private static final int[] SCALE = {55, 57, 59, 60, 62, 64, 66, 67, 69, 71, 72, 74, 76, 78, 79};
+
+  @Property(tries = 150)
+  void bothHandsCanDoWhatTheTuneAsks(
+      @ForAll long seed,
+      @ForAll HandSchool school,
+      @ForAll ThumbRoute thumb,
+      @ForAll AlternatingThumb pattern) {
+    Random random = new Random(seed);
+    int bars = 1 + random.nextInt(4);
+    StringBuilder line = new StringBuilder();
+    for (int bar = 0; bar < bars; bar++) {
+      line.append(bar == 0 ? "" : " | ").append(CHORDS[random.nextInt(CHORDS.length)]);
+      if (random.nextInt(3) == 0) {
+        line.append(" ").append(CHORDS[random.nextInt(CHORDS.length)]);
+      }
+    }
+    Tune tune = Tune.NONE;
+    for (int bar = 1; bar <= bars; bar++) {
+      tune = tune.with(bar, bar(random));
+    }
+    Song song =
+        TestSongs.of(line.toString())
+            .withSchool(school)
+            .withThumb(thumb)
+            .withPattern(pattern)
+            .withTune(tune);
+    Arrangement a = ARRANGER.arrange(song);
+    everyNoteIsPlayedOrSaid(a);
+    nothingTouchesTheTuneWhileItRings(a);
+    noStringHasTwoNotes(a);
+    everyFingerIsInOnePlace(a);
+    everyMomentIsWithinReach(a);
+  }
+
+  private static BarTune bar(Random random) {
+    List<TuneNote> notes = new ArrayList<>();
+    int held = random.nextInt(4) == 0 ? 2520 : 0;
+    int at = held;
+    int place = random.nextInt(SCALE.length);
+    while (at < BAR) {
+      int length = 2520 * (1 + random.nextInt(4));
+      place = Math.max(0, Math.min(SCALE.length - 1, place + random.nextInt(5) - 2));
+      int end = Math.min(BAR, at + length);
+      if (random.nextInt(5) > 0) {
+        notes.add(
+            new TuneNote(at, end - at, List.of(want(SCALE[place])), Optional.empty(), List.of()));
+      }
+      at = end;
+    }
+    return new BarTune(held, notes);
+  }
+
+  private static Want want(int midi) {
+    String[] names = {"C", "C#", "D", "D#", "E", "F", "F#", "G", "G#", "A", "A#", "B"};
+    NoteName name = NoteName.parse(names[midi % 12]).orElseThrow();
+    return new Want.Sound(Pitch.of(midi, name), Optional.empty());
+  }
+
+  private static List<Sung> line(Arrangement a) {
+    return a.slots().stream().flatMap(s -> s.tune().stream()).distinct().toList();
+  }
+
+  private static Optional<Note> played(Arrangement a, Sung sung) {
+    return a.notesFrom(sung.tick(), sung.tick() + 1).stream()
+        .filter(n -> n.part() == Note.Part.TUNE && n.midi() == sung.midi())
+        .findFirst();
+  }
+
+  private static void everyNoteIsPlayedOrSaid(Arrangement a) {
+    List<String> remarks = a.slots().stream().flatMap(s -> s.remarks().stream()).toList();
+    for (Sung sung : line(a)) {
+      Optional<Note> note = played(a, sung);
+      if (note.isEmpty()) {
+        assertThat(remarks)
+            .as("%s at %d", sung.label(), sung.tick())
+            .anyMatch(r -> r.contains("out of reach") || r.contains("left out"));
+      } else if (note.get().tick() + note.get().lengthTicks() < sung.endTick()) {
+        assertThat(remarks)
+            .as("%s at %d", sung.label(), sung.tick())
+            .anyMatch(r -> r.contains("cut off"));
+      }
+    }
+  }
+
+  private static void nothingTouchesTheTuneWhileItRings(Arrangement a) {
+    for (Sung sung : line(a)) {
+      Optional<Note> tune = played(a, sung);
+      if (tune.isPresent()) {
+        int end = Math.min(sung.endTick(), tune.get().tick() + tune.get().lengthTicks());
+        for (Note other : a.notesFrom(sung.tick(), end)) {
+          if (!other.equals(tune.get()) && other.part() != Note.Part.TUNE) {
+            assertThat(other.string()).isNotEqualTo(tune.get().string());
+            boolean bass = other.part() == Note.Part.BASS;
+            assertThat(bass || other.midi() <= sung.midi()).as("%s under %s", other, sung).isTrue();
+          }
+        }
+      }
+    }
+  }
+
+  private static void noStringHasTwoNotes(Arrangement a) {
+    Map<Integer, Integer> free = new HashMap<>();
+    for (Note note : a.notes()) {
+      assertThat(note.lengthTicks()).isPositive();
+      assertThat(note.tick())
+          .as("%s", note)
+          .isGreaterThanOrEqualTo(free.getOrDefault(note.string(), 0));
+      free.put(note.string(), note.tick() + note.lengthTicks());
+    }
+  }
+
+  private static void everyFingerIsInOnePlace(Arrangement a) {
+    Map<Finger, Integer> free = new HashMap<>();
+    for (Hold hold : a.holds()) {
+      assertThat(hold.fromTick())
+          .as("%s", hold)
+          .isGreaterThanOrEqualTo(free.getOrDefault(hold.finger(), 0));
+      free.put(hold.finger(), hold.toTick());
+    }
+    for (Note note : a.notes()) {
+      note.fretFinger()
+          .ifPresent(f -> assertThat(Covered.by(a.holds(), f, note)).as("%s", note).isTrue());
+    }
+  }
+
+  /** Whatever is down together stays within this hand's limits. */
+  private static void everyMomentIsWithinReach(Arrangement a) {
+    Reach reach = a.plan().problem().changes().reach();
+    for (Note note : a.notes()) {
+      int[] frets = new int[6];
+      Finger[] fingers = new Finger[6];
+      for (Hold hold : a.holds()) {
+        boolean down = hold.fromTick() <= note.tick() && note.tick() < hold.toTick();
+        for (int s = hold.lowString(); down && s <= hold.highString(); s++) {
+          if (hold.fret() > frets[s]) {
+            frets[s] = hold.fret();
+            fingers[s] = hold.finger();
+          }
+        }
+      }
+      List<Stop> stops = new ArrayList<>();
+      for (int s = 0; s < 6; s++) {
+        stops.add(frets[s] == 0 ? new Stop.Open() : new Stop.Pressed(frets[s], fingers[s]));
+      }
+      reach
+          .widestSpan(new Shape(stops))
+          .ifPresent(
+              span ->
+                  assertThat(span.shareOfLimit())
+                      .as("%s while %s", span, note)
+                      .isLessThanOrEqualTo(1.0001));
+    }
+  }
+}
