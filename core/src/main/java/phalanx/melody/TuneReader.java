@@ -29,7 +29,7 @@ public final class TuneReader {
   private static final Pattern NOTE = Pattern.compile("(?:\\{([^}]*)\\})?([\\^_/]?)(.+)");
 
   /** The first note without an octave is the nearest to this. */
-  private static final Pitch MIDDLE = Pitch.parse("G4").orElseThrow();
+  public static final Pitch MIDDLE = Pitch.parse("G4").orElseThrow();
 
   private static final int HIGHEST_FRET = 24;
   private static final int MOST_CELLS = 48;
@@ -55,14 +55,25 @@ public final class TuneReader {
    *
    * @param tune the bar; what could not be read is a rest in it
    * @param problems what could not be read, by place
+   * @param last the last pitch, from which the next bar goes on
    */
-  public record Result(BarTune tune, List<Problem> problems) {}
+  public record Result(BarTune tune, List<Problem> problems, Pitch last) {}
 
   private record Cell(String text, int column) {}
 
-  /** Reads the tune of one bar of a metre. */
+  /** Reads the tune of one bar of a metre on its own. */
   public static Result read(String text, Meter meter) {
+    return read(text, meter, MIDDLE);
+  }
+
+  /**
+   * Reads the tune of one bar of a metre.
+   *
+   * @param before the pitch that the first note is the nearest to
+   */
+  public static Result read(String text, Meter meter, Pitch before) {
     TuneReader reader = new TuneReader();
+    reader.last = before;
     List<Cell> cells = reader.cells(text);
     if (cells.size() > MOST_CELLS) {
       reader.problem(1, "a bar has 48 cells at most");
@@ -77,7 +88,8 @@ public final class TuneReader {
         tick += length;
       }
     }
-    return new Result(new BarTune(reader.held, reader.notes), List.copyOf(reader.problems));
+    return new Result(
+        new BarTune(reader.held, reader.notes), List.copyOf(reader.problems), reader.last);
   }
 
   private void problem(int column, String message) {
