@@ -15,7 +15,7 @@ final class ShortcutSheet extends StackPane {
   private static final List<List<String>> EVERYWHERE =
       List.of(
           List.of("Everywhere"),
-          List.of("Ctrl 1, 2, 3, 4", "Chart, Shapes, Picking, Arrange"),
+          List.of("Ctrl 1 to 5", "the screens, from Chart to Arrange"),
           List.of("Ctrl Z, Ctrl Y", "undo, redo (or Ctrl Shift Z)"),
           List.of("Ctrl N, Ctrl O", "new song, open"),
           List.of("Ctrl S", "save (with Shift: save as)"),
@@ -70,7 +70,11 @@ final class ShortcutSheet extends StackPane {
           List.of(">", "the next chord comes here"),
           List.of("Delete", "take out what is there"),
           List.of("+ −", "cut the beats finer, coarser"),
-          List.of("Page Up, Down", "other bars of a long pattern"));
+          List.of("Page Up, Down", "other bars of a long pattern"),
+          List.of("Melody"),
+          List.of("Enter, ↓", "keep the bar, on to the next"),
+          List.of("↑", "the bar before"),
+          List.of("Esc", "the bar as it was"));
 
   ShortcutSheet() {
     setId("shortcuts");

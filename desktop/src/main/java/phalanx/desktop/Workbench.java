@@ -16,6 +16,8 @@ import javafx.scene.layout.VBox;
 import phalanx.desktop.chart.ChartScreen;
 import phalanx.desktop.chart.SongPanel;
 import phalanx.desktop.files.Documents;
+import phalanx.desktop.melody.MelodyScreen;
+import phalanx.desktop.melody.TunePanel;
 import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.ShapeTrialModel;
@@ -86,6 +88,10 @@ final class Workbench extends StackPane {
         yield new Parts(
             picking, new ShelfPanel(workspace, documents.shelf(), palette), picking.grid());
       }
+      case MELODY -> {
+        MelodyScreen melody = new MelodyScreen(workspace, palette);
+        yield new Parts(melody, new TunePanel(workspace), melody.field());
+      }
       case ARRANGE -> {
         ArrangeView arrange = new ArrangeView(workspace, palette);
         yield new Parts(arrange, new Inspector(workspace, palette), arrange.strip());
@@ -149,7 +155,7 @@ final class Workbench extends StackPane {
           desk.save(() -> {});
         }
       }
-      case DIGIT1, DIGIT2, DIGIT3, DIGIT4 -> open(digit(event.getCode()));
+      case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5 -> open(digit(event.getCode()));
       default -> {
         return false;
       }
@@ -169,7 +175,7 @@ final class Workbench extends StackPane {
     }
     boolean typing = event.getTarget() instanceof TextInputControl;
     Screen now = workspace.screenProperty().get();
-    if (typing || now == Screen.CHART || now == Screen.PICKING) {
+    if (typing || now == Screen.CHART || now == Screen.PICKING || now == Screen.MELODY) {
       return false;
     }
     if (code == KeyCode.P) {

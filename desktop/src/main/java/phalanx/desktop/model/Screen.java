@@ -5,6 +5,7 @@ public enum Screen {
   CHART("Chart", "chords, form"),
   SHAPES("Shapes", "fretting hand"),
   PICKING("Picking", "right hand"),
+  MELODY("Melody", "tune on top"),
   ARRANGE("Arrange", "both hands");
 
   private final String title;

@@ -53,6 +53,7 @@ public final class Workspace {
   private final ObjectProperty<ShapeFilter> filter = new SimpleObjectProperty<>(ShapeFilter.ALL);
   private final NoteChoice notes = new NoteChoice(this);
   private final PatternDesk patterns;
+  private final MelodyDesk melody;
   private boolean settling;
   private final ObservableList<String> problems = FXCollections.observableArrayList();
 
@@ -66,6 +67,7 @@ public final class Workspace {
     filter.addListener(o -> askForBoard());
     screen.addListener(o -> askForBoard());
     patterns = new PatternDesk(this, planner);
+    melody = new MelodyDesk(this);
   }
 
   /**
@@ -197,6 +199,11 @@ public final class Workspace {
   /** The pattern as the Picking screen shows and changes it. */
   public PatternDesk patterns() {
     return patterns;
+  }
+
+  /** The tune as the Melody screen shows and changes it. */
+  public MelodyDesk melody() {
+    return melody;
   }
 
   /** Whether the selection changes only because a new plan came, not because the player moved. */

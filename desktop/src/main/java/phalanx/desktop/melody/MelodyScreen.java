@@ -1,0 +1,112 @@
+package phalanx.desktop.melody;
+
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import phalanx.desktop.Palette;
+import phalanx.desktop.model.MelodyDesk;
+import phalanx.desktop.model.Workspace;
+import phalanx.song.Bar;
+
+/** The Melody screen: the tune typed bar by bar and drawn as it is typed. */
+public final class MelodyScreen extends VBox {
+
+  private final Workspace workspace;
+  private final MelodyDesk desk;
+  private final TextField field = new TextField();
+  private final Label where = new Label();
+  private boolean filling;
+
+  public MelodyScreen(Workspace workspace, Palette palette) {
+    this.workspace = workspace;
+    desk = workspace.melody();
+    getStyleClass().add("arrange");
+    where.setMinWidth(Region.USE_PREF_SIZE);
+    where.getStyleClass().add("section-name");
+    field.setId("tune-text");
+    field.getStyleClass().add("tune-text");
+    field.setPromptText("type the tune of this bar, as g4 . b d'");
+    HBox.setHgrow(field, Priority.ALWAYS);
+    field.textProperty().addListener((o, before, now) -> typed(now));
+    field.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    field
+        .focusedProperty()
+        .addListener(
+            (o, before, now) -> {
+              if (!now) {
+                desk.keep();
+              }
+            });
+    HBox entry = new HBox(where, field);
+    entry.getStyleClass().add("arrange-header");
+    Label hint =
+        new Label(
+            "Enter: keep and go on to the next bar · ↑ ↓: bar before, bar after · Esc: as it was");
+    hint.getStyleClass().add("where");
+    Label trouble = new Label();
+    trouble.setId("tune-trouble");
+    trouble.getStyleClass().add("refusal");
+    trouble.textProperty().bind(desk.troubleProperty());
+    trouble.visibleProperty().bind(desk.troubleProperty().isNotEmpty());
+    trouble.managedProperty().bind(trouble.visibleProperty());
+    hint.visibleProperty().bind(desk.troubleProperty().isEmpty());
+    hint.managedProperty().bind(hint.visibleProperty());
+    StaffView staves = new StaffView(workspace, palette);
+    VBox.setVgrow(staves, Priority.ALWAYS);
+    getChildren().addAll(entry, hint, trouble, staves);
+    desk.textProperty().addListener(o -> fill());
+    workspace.selectedProperty().addListener(o -> fill());
+    workspace.arrangementProperty().addListener(o -> tell());
+    fill();
+  }
+
+  private void typed(String text) {
+    if (!filling) {
+      desk.type(text);
+    }
+  }
+
+  private void fill() {
+    filling = true;
+    if (!field.getText().equals(desk.textProperty().get())) {
+      field.setText(desk.textProperty().get());
+      field.end();
+    }
+    filling = false;
+    tell();
+  }
+
+  private void tell() {
+    int number =
+        workspace.selectedBar().map(Bar::id).map(b -> workspace.song().chart().number(b)).orElse(0);
+    where.setText(number == 0 ? "No bar yet" : "Bar " + number);
+    field.setDisable(number == 0);
+  }
+
+  private void key(KeyEvent event) {
+    switch (event.getCode()) {
+      case ENTER, DOWN -> desk.step(1);
+      case UP -> desk.step(-1);
+      case ESCAPE -> {
+        filling = true;
+        field.setText(desk.textProperty().get());
+        filling = false;
+        desk.type(field.getText());
+      }
+      default -> {
+        return;
+      }
+    }
+    event.consume();
+  }
+
+  /** The field, where keys go when the screen opens. */
+  public Node field() {
+    return field;
+  }
+}

@@ -1,0 +1,193 @@
+package phalanx.desktop.melody;
+
+import java.util.List;
+import java.util.Map;
+import javafx.scene.canvas.GraphicsContext;
+import phalanx.desktop.Lettering;
+import phalanx.desktop.Palette;
+import phalanx.desktop.TypeFace;
+import phalanx.instrument.StringSign;
+import phalanx.melody.BarTune;
+import phalanx.melody.TuneNote;
+import phalanx.melody.Want;
+import phalanx.song.ChordChange;
+import phalanx.theory.Meter;
+import phalanx.theory.NoteNaming;
+import phalanx.theory.Pitch;
+import phalanx.theory.Ticks;
+
+/** Draws bars with the tune on five lines. Knows colours and lines, decides nothing. */
+final class StaffPainter {
+
+  private static final double HEAD_WIDTH = 11;
+  private static final double HEAD_HEIGHT = 8;
+  private static final double STEM = 28;
+
+  private final GraphicsContext gc;
+  private final Palette palette;
+  private final Lettering ink;
+
+  /**
+   * What is drawn of a bar.
+   *
+   * @param chords its chords
+   * @param tune its tune
+   * @param meter its metre
+   * @param selected whether the player is in it
+   * @param missed ticks of notes the hand does not reach
+   */
+  record Picture(
+      List<ChordChange> chords,
+      BarTune tune,
+      Meter meter,
+      boolean selected,
+      List<Integer> missed) {}
+
+  StaffPainter(GraphicsContext gc, Palette palette) {
+    this.gc = gc;
+    this.palette = palette;
+    ink = new Lettering(gc, palette);
+  }
+
+  void paint(
+      StaffLayout layout,
+      List<StaffLayout.Cell> cells,
+      Map<Integer, Picture> pictures,
+      NoteNaming naming,
+      double top,
+      double width,
+      double height) {
+    gc.clearRect(0, 0, width, height);
+    gc.save();
+    gc.translate(0, -top);
+    for (StaffLayout.Cell cell : cells) {
+      paintBar(layout, cell, pictures.get(cell.bar().id()), naming);
+    }
+    gc.restore();
+  }
+
+  private void paintBar(
+      StaffLayout layout, StaffLayout.Cell cell, Picture picture, NoteNaming naming) {
+    cell.heading()
+        .ifPresent(h -> ink.left(h, cell.x() - 32, cell.y() - 8, TypeFace.bold(14), "text"));
+    double right = cell.x() + layout.barWidth();
+    gc.setFill(palette.get(picture.selected() ? "selection" : "paper"));
+    gc.fillRect(cell.x(), cell.y(), layout.barWidth(), StaffLayout.ROW - 8);
+    if (picture.selected()) {
+      gc.setStroke(palette.get("accent"));
+      gc.setLineWidth(2);
+      gc.strokeRect(cell.x() + 1, cell.y() + 1, layout.barWidth() - 2, StaffLayout.ROW - 10);
+    }
+    gc.setStroke(palette.get("edge"));
+    gc.setLineWidth(1);
+    for (int line = 0; line < 5; line++) {
+      double y = layout.lineY(cell, line);
+      gc.strokeLine(cell.x(), y, right, y);
+    }
+    gc.strokeLine(cell.x(), layout.lineY(cell, 0), cell.x(), layout.lineY(cell, 4));
+    gc.strokeLine(right, layout.lineY(cell, 0), right, layout.lineY(cell, 4));
+    ink.left(
+        String.valueOf(cell.number()), cell.x() + 4, cell.y() + 13, TypeFace.plain(10), "muted");
+    int ticks = picture.meter().barTicks();
+    for (ChordChange change : picture.chords()) {
+      double x = layout.noteX(cell, Math.min(change.tick(), ticks), ticks) - 6;
+      ink.left(change.harmony().label(naming), x, cell.y() + 28, TypeFace.bold(15), "text");
+    }
+    if (picture.tune().heldTicks() > 0) {
+      double until = layout.noteX(cell, Math.min(picture.tune().heldTicks(), ticks), ticks);
+      ink.left("tied", cell.x() + 5, layout.lineY(cell, 4) + 24, TypeFace.plain(10), "muted");
+      gc.strokeLine(
+          cell.x() + 4, layout.lineY(cell, 4) + 12, until - 10, layout.lineY(cell, 4) + 12);
+    }
+    for (TuneNote note : picture.tune().notes()) {
+      if (note.tick() < ticks) {
+        paintNote(layout, cell, picture, note);
+      }
+    }
+  }
+
+  private void paintNote(
+      StaffLayout layout, StaffLayout.Cell cell, Picture picture, TuneNote note) {
+    double x = layout.noteX(cell, note.tick(), picture.meter().barTicks());
+    boolean missed = picture.missed().contains(note.tick());
+    String shade = missed ? "attention" : "text";
+    for (Want want : note.wants()) {
+      if (want instanceof Want.Sound sound) {
+        paintPitch(layout, cell, note, sound.pitch(), x, shade);
+        sound
+            .string()
+            .ifPresent(
+                s -> ink.centre(StringSign.of(s), x, cell.y() + 134, TypeFace.plain(11), "muted"));
+      } else if (want instanceof Want.Place place) {
+        String words = StringSign.of(place.string()) + place.fret();
+        ink.centre(words, x, layout.lineY(cell, 2) + 4, TypeFace.bold(12), shade);
+      }
+    }
+    note.slur()
+        .ifPresent(
+            s ->
+                ink.centre(
+                    s.words().substring(0, 1),
+                    x - 9,
+                    cell.y() + 44,
+                    TypeFace.bold(10.5),
+                    "accent"));
+  }
+
+  private void paintPitch(
+      StaffLayout layout,
+      StaffLayout.Cell cell,
+      TuneNote note,
+      Pitch pitch,
+      double x,
+      String shade) {
+    int step = StaffLayout.step(pitch);
+    double y = layout.noteY(cell, step);
+    gc.setStroke(palette.get("edge"));
+    gc.setLineWidth(1);
+    // Lines of its own for what lies above or below the five.
+    for (int line = 10; line <= step; line += 2) {
+      gc.strokeLine(x - 9, layout.noteY(cell, line), x + 9, layout.noteY(cell, line));
+    }
+    for (int line = -2; line >= step; line -= 2) {
+      gc.strokeLine(x - 9, layout.noteY(cell, line), x + 9, layout.noteY(cell, line));
+    }
+    gc.setFill(palette.get(shade));
+    gc.setStroke(palette.get(shade));
+    gc.setLineWidth(1.5);
+    boolean open = note.lengthTicks() >= 2 * Ticks.PER_QUARTER;
+    if (open) {
+      gc.strokeOval(x - HEAD_WIDTH / 2, y - HEAD_HEIGHT / 2, HEAD_WIDTH, HEAD_HEIGHT);
+    } else {
+      gc.fillOval(x - HEAD_WIDTH / 2, y - HEAD_HEIGHT / 2, HEAD_WIDTH, HEAD_HEIGHT);
+    }
+    if (note.lengthTicks() < Ticks.PER_WHOLE) {
+      boolean up = step < 4;
+      double stem = up ? x + HEAD_WIDTH / 2 - 0.7 : x - HEAD_WIDTH / 2 + 0.7;
+      double end = up ? y - STEM : y + STEM;
+      gc.strokeLine(stem, y, stem, end);
+      flags(note.lengthTicks(), stem, end, up ? 1 : -1);
+    }
+    if (isDotted(note.lengthTicks())) {
+      gc.fillOval(x + HEAD_WIDTH / 2 + 3, y - 4, 3, 3);
+    }
+    int alteration = pitch.name().alteration();
+    if (alteration != 0) {
+      ink.centre(alteration > 0 ? "♯" : "♭", x - 12, y + 4, TypeFace.plain(13), shade);
+    }
+  }
+
+  private void flags(int length, double x, double y, double down) {
+    int longest = Ticks.PER_QUARTER;
+    for (int flag = 0; length < longest && flag < 3; flag++) {
+      double at = y + flag * 7 * down;
+      gc.strokeLine(x, at, x + 7, at + 9 * down);
+      longest /= 2;
+    }
+  }
+
+  /** Whether the length is a plain one and a half of it. */
+  private static boolean isDotted(int length) {
+    return length % 3 == 0 && Integer.bitCount(length / 3 * 2 / 315) == 1;
+  }
+}

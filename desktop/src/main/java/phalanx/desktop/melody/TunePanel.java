@@ -1,0 +1,74 @@
+package phalanx.desktop.melody;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import phalanx.arrangement.TuneBoard;
+import phalanx.desktop.model.Workspace;
+
+/** Beside the staves: what each note of the bar is, and where the hand finds it. */
+public final class TunePanel extends VBox {
+
+  private static final double WIDTH = 320;
+
+  private final Workspace workspace;
+  private final Label heading = new Label();
+  private final VBox notes = new VBox();
+
+  public TunePanel(Workspace workspace) {
+    this.workspace = workspace;
+    setId("tune-panel");
+    getStyleClass().add("inspector");
+    setMinWidth(WIDTH);
+    setMaxWidth(WIDTH);
+    heading.getStyleClass().add("form-title");
+    notes.getStyleClass().add("cards");
+    ScrollPane scroll = new ScrollPane(notes);
+    scroll.setFitToWidth(true);
+    scroll.setFocusTraversable(false);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    VBox.setVgrow(scroll, Priority.ALWAYS);
+    Label form =
+        new Label(
+            "g4  a note with its octave; b d  the nearest\n"
+                + ".  it goes on      -  a rest\n"
+                + "[b c]  two in one cell      b+d  together\n"
+                + "b@2  on string 2      2:3  string 2, fret 3\n"
+                + "d'  an octave higher      a,  lower");
+    form.getStyleClass().add("hand-says");
+    form.setMaxWidth(Double.MAX_VALUE);
+    form.setMinHeight(USE_PREF_SIZE);
+    getChildren().addAll(heading, scroll, form);
+    workspace.melody().boardProperty().addListener(o -> show());
+    show();
+  }
+
+  private void show() {
+    List<TuneBoard.Entry> entries = workspace.melody().boardProperty().get().entries();
+    heading.setText(entries.isEmpty() ? "No tune in this bar" : "Notes of this bar");
+    List<Node> rows = new ArrayList<>();
+    for (TuneBoard.Entry entry : entries) {
+      rows.add(row(entry, rows.size() + 1));
+    }
+    notes.getChildren().setAll(rows);
+  }
+
+  private static VBox row(TuneBoard.Entry entry, int number) {
+    Label name = new Label(entry.sung().label() + "   " + entry.place());
+    name.setId("tune-note-" + number);
+    name.getStyleClass().add("tune-note");
+    if (entry.played().isEmpty()) {
+      name.getStyleClass().add("refusal");
+    }
+    String key = entry.inKey().isEmpty() ? "" : " · " + entry.inKey();
+    Label degree = new Label(entry.inChord() + key);
+    degree.getStyleClass().add("where");
+    VBox row = new VBox(name, degree);
+    row.getStyleClass().add("tune-row");
+    return row;
+  }
+}

@@ -1,0 +1,163 @@
+package phalanx.desktop.model;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import phalanx.arrangement.TuneBoard;
+import phalanx.melody.BarTune;
+import phalanx.melody.TuneNote;
+import phalanx.melody.TuneReader;
+import phalanx.melody.TuneWriter;
+import phalanx.melody.Want;
+import phalanx.song.Bar;
+import phalanx.song.Song;
+import phalanx.theory.Meter;
+import phalanx.theory.Pitch;
+
+/** The tune of the bar the player is in, as it is being typed. */
+public final class MelodyDesk {
+
+  private final Workspace workspace;
+  private final ReadOnlyStringWrapper text = new ReadOnlyStringWrapper("");
+  private final ReadOnlyObjectWrapper<BarTune> preview =
+      new ReadOnlyObjectWrapper<>(BarTune.SILENT);
+  private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
+  private final ReadOnlyObjectWrapper<TuneBoard> board =
+      new ReadOnlyObjectWrapper<>(TuneBoard.EMPTY);
+  private boolean dirty;
+  private int bar;
+
+  MelodyDesk(Workspace workspace) {
+    this.workspace = workspace;
+    workspace.historyProperty().addListener(o -> reload());
+    workspace.arrangementProperty().addListener(o -> arranged());
+    workspace.selectedProperty().addListener(o -> arranged());
+    workspace.screenProperty().addListener(o -> arranged());
+  }
+
+  private void arranged() {
+    int here = workspace.selectedBar().map(Bar::id).orElse(0);
+    if (here != bar) {
+      keep();
+      bar = here;
+      reload();
+    }
+    boolean looked = workspace.screenProperty().get() == Screen.MELODY;
+    if (looked && workspace.arrangementProperty().get() != null) {
+      board.set(TuneBoard.of(workspace.arrangementProperty().get(), bar));
+    }
+  }
+
+  private void reload() {
+    dirty = false;
+    BarTune tune = tune(bar);
+    preview.set(tune);
+    trouble.set("");
+    text.set(bar == 0 ? "" : TuneWriter.write(tune, TuneWriter.roomFor(tune, meter())));
+  }
+
+  private Song song() {
+    return workspace.song();
+  }
+
+  private BarTune tune(int of) {
+    return of == 0 ? BarTune.SILENT : song().tune().at(of, song().chart());
+  }
+
+  /** The metre of the bar. */
+  public Meter meter() {
+    Map<Integer, Meter> meters = song().chart().meters(song().meter());
+    return meters.getOrDefault(bar, song().meter());
+  }
+
+  /** The identity of the bar, 0 for none. */
+  public int bar() {
+    return bar;
+  }
+
+  /** Takes in what stands in the field now. */
+  public void type(String typed) {
+    TuneReader.Result read = TuneReader.read(typed, meter(), before());
+    dirty = !read.tune().equals(tune(bar));
+    preview.set(read.tune());
+    trouble.set(
+        read.problems().stream()
+            .findFirst()
+            .map(p -> "at sign " + p.column() + ": " + p.message())
+            .orElse(""));
+  }
+
+  /** The last pitch before this bar, that the first note goes on from. */
+  private Pitch before() {
+    Pitch last = TuneReader.MIDDLE;
+    for (Bar earlier : song().chart().bars()) {
+      if (earlier.id() == bar) {
+        return last;
+      }
+      for (TuneNote note : tune(earlier.id()).notes()) {
+        if (note.wants().get(0) instanceof Want.Sound sound) {
+          last = sound.pitch();
+        }
+      }
+    }
+    return last;
+  }
+
+  /** Keeps what was typed in the song; what could not be read stays out of it. */
+  public void keep() {
+    if (dirty && bar != 0) {
+      BarTune typed = preview.get();
+      int here = bar;
+      workspace.edit(
+          song ->
+              song.withTune(
+                  typed.isSilent() && song.tune().without(here).at(here, song.chart()).isSilent()
+                      ? song.tune().without(here)
+                      : song.tune().with(here, typed)));
+    }
+  }
+
+  /** Keeps what was typed and goes to the next written bar (1) or the one before (-1). */
+  public void step(int direction) {
+    keep();
+    List<Bar> bars = song().chart().bars();
+    int at = bars.stream().map(Bar::id).toList().indexOf(bar) + direction;
+    if (at >= 0 && at < bars.size()) {
+      workspace.selectBar(bars.get(at).id());
+    }
+  }
+
+  /** The tune of a bar as it is drawn: while it is typed, what is typed. */
+  public BarTune shown(int of) {
+    return of == bar ? preview.get() : tune(of);
+  }
+
+  /** The text of the bar. */
+  public ReadOnlyStringProperty textProperty() {
+    return text.getReadOnlyProperty();
+  }
+
+  /** The tune that is typed. */
+  public ReadOnlyObjectProperty<BarTune> previewProperty() {
+    return preview.getReadOnlyProperty();
+  }
+
+  /** What could not be read; empty if all was. */
+  public ReadOnlyStringProperty troubleProperty() {
+    return trouble.getReadOnlyProperty();
+  }
+
+  /** What the notes of the bar are and where they lie. */
+  public ReadOnlyObjectProperty<TuneBoard> boardProperty() {
+    return board.getReadOnlyProperty();
+  }
+
+  /** Whether a bar's first note could not be read or reached; the selected bar alone knows. */
+  public Optional<TuneBoard.Entry> outOfReach() {
+    return board.get().entries().stream().filter(e -> e.played().isEmpty()).findFirst();
+  }
+}

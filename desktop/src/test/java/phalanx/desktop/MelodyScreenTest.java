@@ -1,0 +1,95 @@
+package phalanx.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static phalanx.desktop.OpenWindow.press;
+import static phalanx.desktop.OpenWindow.text;
+import static phalanx.desktop.OpenWindow.until;
+
+import java.util.Optional;
+import java.util.concurrent.TimeoutException;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.framework.junit5.Stop;
+import phalanx.arrangement.Note;
+import phalanx.melody.BarTune;
+
+/** Types a tune on the Melody screen and hears of it on the others. */
+@ExtendWith(ApplicationExtension.class)
+class MelodyScreenTest {
+
+  private final OpenWindow window = new OpenWindow();
+
+  @Start
+  void start(Stage stage) {
+    window.show(stage, Optional.of(Demo.FILE), Demo.folder());
+  }
+
+  @Stop
+  void stop() {
+    window.app().stop();
+  }
+
+  @BeforeEach
+  void opened(FxRobot robot) throws TimeoutException {
+    until(() -> window.arrangement() != null && !window.arrangement().slots().isEmpty());
+    press(robot, KeyCode.CONTROL, KeyCode.DIGIT4);
+  }
+
+  private static String typed(FxRobot robot) {
+    return robot.lookup("#tune-text").queryAs(TextField.class).getText();
+  }
+
+  private BarTune tune(int bar) {
+    return window.workspace().song().tune().bars().getOrDefault(bar, BarTune.SILENT);
+  }
+
+  @Test
+  void aBarIsTypedKeptAndPlayedOnTop(FxRobot robot) throws TimeoutException {
+    robot.write("g4 . b d");
+    assertThat(window.workspace().melody().previewProperty().get().notes()).hasSize(3);
+    assertThat(tune(1).isSilent()).isTrue();
+    robot.type(KeyCode.ENTER);
+    assertThat(tune(1).notes()).hasSize(3);
+    window.untilPlanned();
+    assertThat(window.arrangement().notesFrom(0, 20160))
+        .filteredOn(n -> n.part() == Note.Part.TUNE)
+        .extracting(Note::tick)
+        .containsExactly(0, 10080, 15120);
+    assertThat(typed(robot)).isEmpty();
+    robot.type(KeyCode.UP);
+    until(() -> typed(robot).equals("g4 . b d"));
+    press(robot, KeyCode.CONTROL, KeyCode.Z);
+    assertThat(tune(1).isSilent()).isTrue();
+  }
+
+  @Test
+  void whatCannotBeReadIsSaidWithItsPlaceAndTheRestStays(FxRobot robot) {
+    robot.write("g4 . x d");
+    assertThat(text(robot, "#tune-trouble")).startsWith("at sign 6: expected a note such as");
+    assertThat(window.workspace().melody().previewProperty().get().notes()).hasSize(2);
+    robot.type(KeyCode.ESCAPE);
+    assertThat(typed(robot)).isEmpty();
+  }
+
+  @Test
+  void everyNoteSaysWhatItIsAndWhereItLies(FxRobot robot) throws TimeoutException {
+    robot.clickOn("#section-2").clickOn("#tune-text");
+    robot.write("d4 . . e g . d .").type(KeyCode.ENTER);
+    window.untilPlanned();
+    robot.type(KeyCode.UP);
+    until(() -> robot.lookup("#tune-note-4").tryQuery().isPresent());
+    assertThat(text(robot, "#tune-note-1")).contains("D4").contains("②").contains("fret 3");
+    press(robot, KeyCode.CONTROL, KeyCode.A);
+    robot.write("b6").type(KeyCode.ENTER);
+    window.untilPlanned();
+    robot.type(KeyCode.UP);
+    until(() -> text(robot, "#tune-note-1").contains("out of reach"));
+  }
+}
