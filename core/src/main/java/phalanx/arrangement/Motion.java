@@ -50,7 +50,7 @@ public record Motion(int tick, String count, String words) {
 
   private static void plucks(List<Note> together, boolean rolls, List<String> words) {
     List<Note> plucked = together.stream().filter(n -> n.manner() != Note.Manner.BRUSHED).toList();
-    boolean thumb = plucked.stream().anyMatch(n -> n.pick() == PickFinger.P);
+    boolean thumb = plucked.stream().anyMatch(n -> n.isPickedBy(PickFinger.P));
     if (rolls) {
       words.add("roll");
     } else if (plucked.size() > BLOCK || plucked.size() == BLOCK && !thumb) {
@@ -58,7 +58,7 @@ public record Motion(int tick, String count, String words) {
     } else if (plucked.size() > 1) {
       words.add(thumb ? "pinch" : "two fingers");
     } else if (plucked.size() == 1) {
-      words.add(FINGERS.get(plucked.get(0).pick()));
+      plucked.get(0).pick().map(FINGERS::get).ifPresent(words::add);
     }
   }
 

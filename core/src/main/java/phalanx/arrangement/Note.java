@@ -14,7 +14,7 @@ import phalanx.song.NoteRef;
  * @param string 0 for ⑥ to 5 for ①
  * @param fret from the capo, 0 open
  * @param midi sounding pitch, capo included
- * @param pick the finger that plucks it
+ * @param pick the finger that plucks it; empty for one the fretting hand makes
  * @param fretFinger the finger that holds it; empty for an open string
  * @param part what it does in the texture
  * @param ref where its stroke is written
@@ -28,13 +28,28 @@ public record Note(
     int string,
     int fret,
     int midi,
-    PickFinger pick,
+    Optional<PickFinger> pick,
     Optional<Finger> fretFinger,
     Part part,
     NoteRef ref,
     Manner manner,
     Force force,
     int delayTicks) {
+
+  /** Whether a finger plucks it. */
+  public boolean isPickedBy(PickFinger finger) {
+    return pick.equals(Optional.of(finger));
+  }
+
+  /** What stands for its stroke: the finger's letter, or H, P or S for a slur. */
+  public String letter() {
+    return switch (manner) {
+      case HAMMERED -> "H";
+      case PULLED -> "P";
+      case SLID -> "S";
+      default -> pick.map(PickFinger::letter).orElse("");
+    };
+  }
 
   /** The same note at another time. */
   Note at(int other) {
@@ -70,6 +85,14 @@ public record Note(
   public enum Manner {
     PLUCKED,
     ROLLED,
-    BRUSHED
+    BRUSHED,
+    HAMMERED,
+    PULLED,
+    SLID;
+
+    /** Whether the fretting hand makes it alone. */
+    public boolean isSlur() {
+      return this == HAMMERED || this == PULLED || this == SLID;
+    }
   }
 }

@@ -137,7 +137,7 @@ public record PatternFall(
   private List<Integer> uses(PickFinger finger) {
     Stream<Integer> plucked =
         notes.stream()
-            .filter(n -> n.pick() == finger && n.manner() != Note.Manner.BRUSHED)
+            .filter(n -> n.isPickedBy(finger) && n.manner() != Note.Manner.BRUSHED)
             .map(n -> n.tick() + n.delayTicks());
     Stream<Integer> other =
         gestures.stream().filter(g -> fingers(g).contains(finger)).map(Gesture::tick);
@@ -156,7 +156,7 @@ public record PatternFall(
     return notes.stream()
         .filter(n -> n.tick() == tick)
         .filter(n -> n.ref().role() == role || n.ref().role().isThumb() && role.isThumb())
-        .map(Note::pick)
+        .flatMap(n -> n.pick().stream())
         .findFirst();
   }
 }

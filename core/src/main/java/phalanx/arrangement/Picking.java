@@ -192,7 +192,7 @@ final class Picking {
     Map<Integer, PickFinger> wanted = new HashMap<>();
     List<Integer> strings = new ArrayList<>();
     for (Plucked p : on.plucks()) {
-      if (!p.byThumb()) {
+      if (!p.byThumb() && p.slur().isEmpty()) {
         strings.add(p.string());
         p.pluck().finger().ifPresent(f -> wanted.put(p.string(), f));
       }

@@ -13,6 +13,7 @@ import phalanx.fretting.Muting;
 import phalanx.fretting.Shape;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
+import phalanx.melody.Slur;
 import phalanx.picking.PickFinger;
 import phalanx.picking.Role;
 import phalanx.picking.StringRoles;
@@ -31,9 +32,22 @@ final class SlotLaying {
    *
    * @param step where it is pressed beside the shape, if it is
    * @param rings until when a note of the tune rings
+   * @param slur how the fretting hand makes it alone, if it does
+   * @param prepared when its finger is down already, for a pull-off
    */
   record Plucked(
-      int string, Stroke.Pluck pluck, NoteRef ref, Optional<Beside> step, Optional<Integer> rings) {
+      int string,
+      Stroke.Pluck pluck,
+      NoteRef ref,
+      Optional<Beside> step,
+      Optional<Integer> rings,
+      Optional<Slur> slur,
+      Optional<Integer> prepared) {
+
+    /** A stroke of the pattern. */
+    Plucked(int string, Stroke.Pluck pluck, NoteRef ref, Optional<Beside> step) {
+      this(string, pluck, ref, step, Optional.empty(), Optional.empty(), Optional.empty());
+    }
 
     /** Whether the thumb's own row asks for it. */
     boolean byThumb() {
@@ -122,8 +136,7 @@ final class SlotLaying {
         }
         plucks.put(
             string.get(),
-            new Plucked(
-                string.get(), pluck, ref, outside ? third : Optional.empty(), Optional.empty()));
+            new Plucked(string.get(), pluck, ref, outside ? third : Optional.empty()));
         lowest = pluck.role().isThumb() ? string.get() + 1 : lowest;
       }
     }
@@ -157,7 +170,9 @@ final class SlotLaying {
         Stroke.Pluck.of(Role.TUNE),
         ref(placed, Role.TUNE),
         beside,
-        Optional.of(struck.endTick()));
+        Optional.of(struck.endTick()),
+        struck.slur(),
+        struck.prepared());
   }
 
   /** The string a stroke wants, or another that leaves the tune alone; empty if there is none. */
@@ -233,8 +248,7 @@ final class SlotLaying {
       Plucked usual = thumb.get();
       plucks.remove(usual.string());
       plucks.put(
-          step.get().string(),
-          new Plucked(step.get().string(), usual.pluck(), usual.ref(), step, Optional.empty()));
+          step.get().string(), new Plucked(step.get().string(), usual.pluck(), usual.ref(), step));
     } else if (thumb.isPresent()) {
       remarks.add("no step into the next root is in reach: the thumb stays on its strings");
     }

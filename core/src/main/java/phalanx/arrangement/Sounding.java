@@ -90,7 +90,7 @@ final class Sounding {
   private void cut(Laid on, Fingered fingers) {
     int tick = on.placed().tick();
     on.plucks().stream()
-        .filter(p -> fingers.finger(p.string()).isPresent())
+        .filter(p -> isMade(p, fingers))
         .forEach(
             p -> {
               cuts.get(p.string()).add(tick);
@@ -138,13 +138,12 @@ final class Sounding {
   }
 
   private void pluck(Laid on, Fingered fingers) {
-    List<Plucked> struck =
-        on.plucks().stream().filter(p -> fingers.finger(p.string()).isPresent()).toList();
+    List<Plucked> struck = on.plucks().stream().filter(p -> isMade(p, fingers)).toList();
     Map<Integer, Integer> delays = Picking.delays(on);
     boolean rolls = !delays.isEmpty() && struck.size() > 1;
     for (Plucked p : struck) {
-      PickFinger pick = fingers.finger(p.string()).orElseThrow();
-      Note.Manner manner = rolls ? Note.Manner.ROLLED : Note.Manner.PLUCKED;
+      Optional<PickFinger> pick = fingers.finger(p.string());
+      Note.Manner manner = manner(p, rolls);
       // A string that is left alone of a roll keeps its time in it: its finger counts on that.
       int delay = delays.getOrDefault(p.string(), 0);
       Note note = note(on, p.string(), pick, part(p), p.ref(), manner, p.pluck().force(), delay);
@@ -158,7 +157,7 @@ final class Sounding {
                 .filter(t -> t != null && t < slots.get(on.placed().slot()).toTick())
                 .min(Integer::compare)
                 .orElse(Integer.MAX_VALUE);
-        note = beside(on, note, p.step().get(), back);
+        note = beside(on, note, p, back);
       }
       notes.add(note);
     }
@@ -172,8 +171,26 @@ final class Sounding {
     }
   }
 
+  /** A slurred note needs no finger of the picking hand; any other is left out without one. */
+  private static boolean isMade(Plucked p, Fingered fingers) {
+    return p.slur().isPresent() || fingers.finger(p.string()).isPresent();
+  }
+
+  private static Note.Manner manner(Plucked p, boolean rolls) {
+    Note.Manner plucked = rolls ? Note.Manner.ROLLED : Note.Manner.PLUCKED;
+    if (p.slur().isEmpty()) {
+      return plucked;
+    }
+    return switch (p.slur().get()) {
+      case HAMMER_ON -> Note.Manner.HAMMERED;
+      case PULL_OFF -> Note.Manner.PULLED;
+      case SLIDE -> Note.Manner.SLID;
+    };
+  }
+
   /** A note for which a finger comes down beside the shape, until it has to go back. */
-  private Note beside(Laid on, Note n, Beside step, int back) {
+  private Note beside(Laid on, Note n, Plucked p, int back) {
+    Beside step = p.step().orElseThrow();
     Note walked =
         new Note(
             n.tick(),
@@ -195,7 +212,7 @@ final class Sounding {
           new Holds.Added(
               step.finger(),
               step.grip(shape),
-              walked.tick(),
+              p.prepared().orElse(walked.tick()),
               Math.min(
                   walked.tick() + walked.lengthTicks(), slots.get(on.placed().slot()).toTick()),
               lifted(shape, step)));
@@ -233,7 +250,7 @@ final class Sounding {
           note(
               on,
               strings.get(k),
-              brush.touch().letter(),
+              Optional.of(brush.touch().letter()),
               Note.Part.INNER,
               ref,
               Note.Manner.BRUSHED,
@@ -256,7 +273,7 @@ final class Sounding {
   private Note note(
       Laid on,
       int string,
-      PickFinger pick,
+      Optional<PickFinger> pick,
       Note.Part part,
       NoteRef ref,
       Note.Manner manner,

@@ -12,6 +12,7 @@ import phalanx.fretting.RatedShape;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapeQuery;
 import phalanx.fretting.ShapeSearch;
+import phalanx.melody.Slur;
 import phalanx.picking.StringRoles;
 
 /** The shapes of a chord that carry a tune, rated with the tune on them. Kept for the next plan. */
@@ -24,7 +25,7 @@ final class TuneCandidates {
   private static final int EACH_TOP = 16;
 
   /** What of a note counts for its place. */
-  private record Voice(int midi, Optional<Integer> string, boolean together) {}
+  private record Voice(int midi, Optional<Integer> string, boolean together, Optional<Slur> slur) {}
 
   private record Asked(
       ShapeQuery query, Candidates base, List<Voice> voices, Optional<Shape> pin) {}
@@ -49,7 +50,8 @@ final class TuneCandidates {
     List<Voice> voices = new ArrayList<>();
     for (int n = 0; n < tune.size(); n++) {
       boolean together = n > 0 && tune.get(n - 1).tick() == tune.get(n).tick();
-      voices.add(new Voice(tune.get(n).midi(), tune.get(n).string(), together));
+      Sung note = tune.get(n);
+      voices.add(new Voice(note.midi(), note.string(), together, note.slur()));
     }
     return known.computeIfAbsent(
         new Asked(query, base, voices, pin), a -> rated(query, base, tune, pin, limit, fit));

@@ -15,6 +15,7 @@ import phalanx.fretting.Shape;
 import phalanx.fretting.Stop;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Tuning;
+import phalanx.melody.Slur;
 
 /**
  * Finds where the tune lies over a shape: on its own strings, on an open string, under a free
@@ -45,6 +46,9 @@ final class TuneFit {
 
   /** Cost of one finger taking the next note at another place. */
   private static final double AGAIN = 0.2;
+
+  /** Cost of a slur that cannot be made, so that the note is plucked. */
+  private static final double SLUR_LOST = 1.2;
 
   private record Asked(Shape shape, int root, int midi) {}
 
@@ -81,7 +85,7 @@ final class TuneFit {
                 .map(
                     r ->
                         new Row(
-                            r.cost() + place.cost() + step(r, place),
+                            r.cost() + place.cost() + step(shape, r, place, note),
                             Optional.of(r),
                             Optional.of(place)))
                 .min((a, b) -> Double.compare(a.cost(), b.cost()));
@@ -133,14 +137,46 @@ final class TuneFit {
         || !AddedFinger.on(new Shape(stops), b.string(), b.fret(), reach).equals(b.finger());
   }
 
-  private static double step(Row before, TunePlace place) {
+  private double step(Shape shape, Row before, TunePlace place, Sung note) {
     if (before.place().isEmpty()) {
       return 0;
     }
     TunePlace last = before.place().get();
+    if (note.slur().isPresent()) {
+      return canSlur(shape, last, place, note.slur().get()) ? 0 : SLUR_LOST;
+    }
     boolean same = last.string() == place.string() && last.fret() == place.fret();
     boolean again = !same && place.finger().isPresent() && last.finger().equals(place.finger());
     return LEAP * Math.abs(last.string() - place.string()) + (again ? AGAIN : 0);
+  }
+
+  /**
+   * Whether the fretting hand can make a note from the one before: on the same string, upwards for
+   * a hammer-on, downwards with both fingers down for a pull-off, by the same finger for a slide.
+   */
+  boolean canSlur(Shape shape, TunePlace from, TunePlace to, Slur slur) {
+    boolean string = from.string() == to.string();
+    boolean sameFinger = to.finger().isPresent() && from.finger().equals(to.finger());
+    return string
+        && switch (slur) {
+          case HAMMER_ON -> to.fret() > from.fret() && !sameFinger;
+          case PULL_OFF -> to.fret() < from.fret() && !sameFinger && bothDown(shape, from, to);
+          case SLIDE -> to.fret() != from.fret() && sameFinger;
+        };
+  }
+
+  private boolean bothDown(Shape shape, TunePlace from, TunePlace to) {
+    if (to.inShape() || to.finger().isEmpty()) {
+      return to.left().isEmpty();
+    }
+    List<Stop> stops = new ArrayList<>(shape.stops());
+    boolean elsewhere = shape.grips().containsKey(to.finger().get());
+    if (elsewhere || from.inShape() || !to.left().isEmpty() || !from.left().isEmpty()) {
+      return false;
+    }
+    stops.set(to.string(), new Stop.Pressed(to.fret(), to.finger().get()));
+    return AddedFinger.on(new Shape(stops), from.string(), from.fret(), reach)
+        .equals(from.finger());
   }
 
   /** Every place of a note, those on another string than the player wants left out. */

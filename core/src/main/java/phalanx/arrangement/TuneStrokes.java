@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.BiConsumer;
+import phalanx.melody.Slur;
 import phalanx.picking.StringRoles;
 import phalanx.song.Harmony;
 import phalanx.song.Song;
@@ -24,11 +25,21 @@ final class TuneStrokes {
    * @param place where it lies
    * @param endTick how long it rings at least: its written end, or the change that cuts it off
    * @param begins whether it is struck in this slot; else it goes on from the one before
+   * @param slur how the fretting hand makes it alone, if it does
+   * @param prepared when its finger is down already, for a pull-off
    */
-  record Struck(Sung note, TunePlace place, int endTick, boolean begins) {}
+  record Struck(
+      Sung note,
+      TunePlace place,
+      int endTick,
+      boolean begins,
+      Optional<Slur> slur,
+      Optional<Integer> prepared) {}
 
   private final Song song;
   private final List<Slot> slots;
+  private final TuneFit fit;
+  private Optional<Struck> before = Optional.empty();
   private final List<TuneWay> ways = new ArrayList<>();
   private final TreeMap<Integer, List<Struck>> at = new TreeMap<>();
   private final Map<Integer, Integer> slotAt = new HashMap<>();
@@ -37,6 +48,7 @@ final class TuneStrokes {
   TuneStrokes(Song song, List<Slot> slots, TuneFit fit) {
     this.song = song;
     this.slots = slots;
+    this.fit = fit;
     for (Slot slot : slots) {
       ways.add(way(slot, fit));
     }
@@ -70,11 +82,35 @@ final class TuneStrokes {
       } else if (begins || goesOn(index - 1, note, place.get())) {
         int tick = Math.max(note.tick(), slot.fromTick());
         int end = end(index, note, place.get());
-        at.computeIfAbsent(tick, t -> new ArrayList<>())
-            .add(new Struck(note, place.get(), end, begins));
+        Optional<Slur> slur = begins ? slur(index, note, place.get()) : Optional.empty();
+        Optional<Integer> prepared =
+            slur.filter(s -> s == Slur.PULL_OFF).map(s -> before.orElseThrow().note().tick());
+        Struck struck = new Struck(note, place.get(), end, begins, slur, prepared);
+        at.computeIfAbsent(tick, t -> new ArrayList<>()).add(struck);
+        before = begins ? Optional.of(struck) : before;
         slotAt.put(tick, index);
       }
     }
+  }
+
+  /** The slur a note is made by, where the note before it lies so that it can be. */
+  private Optional<Slur> slur(int index, Sung note, TunePlace place) {
+    if (note.slur().isEmpty()) {
+      return Optional.empty();
+    }
+    Slur wanted = note.slur().get();
+    boolean legato = before.filter(b -> b.endTick() == note.tick()).isPresent();
+    boolean can =
+        legato
+            && before.get().note().tick() >= slots.get(index).fromTick()
+            && fit.canSlur(
+                slots.get(index).shape().orElseThrow(), before.get().place(), place, wanted);
+    if (!can) {
+      remark(
+          index,
+          "no %s to the tune’s %s here: it is plucked".formatted(wanted.words(), note.label()));
+    }
+    return can ? note.slur() : Optional.empty();
   }
 
   /** How long a note rings from a slot on: through every change that leaves its finger in place. */

@@ -69,7 +69,9 @@ class PickingLawsTest {
     for (Note note : a.notes()) {
       if (note.manner() != Note.Manner.BRUSHED) {
         double at = Ticks.millis(note.tick() + note.delayTicks(), tempo);
-        uses.get(note.pick()).computeIfAbsent(at, t -> new ArrayList<>()).add(note.string());
+        uses.get(note.pick().orElseThrow())
+            .computeIfAbsent(at, t -> new ArrayList<>())
+            .add(note.string());
       }
     }
     for (Gesture gesture : a.gestures()) {
@@ -109,7 +111,8 @@ class PickingLawsTest {
     for (List<Note> pinch : together.values()) {
       for (int i = 1; i < pinch.size(); i++) {
         assertThat(pinch.get(i).string()).isGreaterThan(pinch.get(i - 1).string());
-        assertThat(pinch.get(i).pick()).isGreaterThan(pinch.get(i - 1).pick());
+        assertThat(pinch.get(i).pick().orElseThrow())
+            .isGreaterThan(pinch.get(i - 1).pick().orElseThrow());
       }
     }
   }

@@ -15,6 +15,7 @@ import phalanx.fretting.Shape;
 import phalanx.fretting.Stop;
 import phalanx.instrument.Finger;
 import phalanx.melody.BarTune;
+import phalanx.melody.Slur;
 import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
 import phalanx.picking.AlternatingThumb;
@@ -65,6 +66,7 @@ class TuneLawsTest {
     noStringHasTwoNotes(a);
     everyFingerIsInOnePlace(a);
     everyMomentIsWithinReach(a);
+    slursAreMadeByTheFrettingHand(a);
   }
 
   private static BarTune bar(Random random) {
@@ -77,12 +79,17 @@ class TuneLawsTest {
       place = Math.max(0, Math.min(SCALE.length - 1, place + random.nextInt(5) - 2));
       int end = Math.min(BAR, at + length);
       if (random.nextInt(5) > 0) {
-        notes.add(
-            new TuneNote(at, end - at, List.of(want(SCALE[place])), Optional.empty(), List.of()));
+        notes.add(new TuneNote(at, end - at, List.of(want(SCALE[place])), slur(random), List.of()));
       }
       at = end;
     }
     return new BarTune(held, notes);
+  }
+
+  private static Optional<Slur> slur(Random random) {
+    return random.nextInt(3) > 0
+        ? Optional.empty()
+        : Optional.of(Slur.values()[random.nextInt(Slur.values().length)]);
   }
 
   private static Want want(int midi) {
@@ -184,6 +191,26 @@ class TuneLawsTest {
                   assertThat(span.shareOfLimit())
                       .as("%s while %s", span, note)
                       .isLessThanOrEqualTo(1.0001));
+    }
+  }
+
+  /** A slur has no picking finger, stays on its string, and goes the way it is called. */
+  private static void slursAreMadeByTheFrettingHand(Arrangement a) {
+    for (Note note : a.notes()) {
+      assertThat(note.pick().isEmpty()).isEqualTo(note.manner().isSlur());
+      if (note.manner().isSlur()) {
+        Note before =
+            a.notesFrom(0, note.tick()).stream()
+                .filter(n -> n.string() == note.string())
+                .reduce((x, y) -> y)
+                .orElseThrow();
+        assertThat(before.tick() + before.lengthTicks()).isEqualTo(note.tick());
+        switch (note.manner()) {
+          case HAMMERED -> assertThat(note.fret()).isGreaterThan(before.fret());
+          case PULLED -> assertThat(note.fret()).isLessThan(before.fret());
+          default -> assertThat(note.fretFinger()).isEqualTo(before.fretFinger());
+        }
+      }
     }
   }
 }

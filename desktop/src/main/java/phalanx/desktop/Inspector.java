@@ -160,11 +160,11 @@ final class Inspector extends VBox {
 
   private String noteWords(Note note) {
     boolean pinned = workspace.song().pins().string(note.ref()).isPresent();
-    return "Note on %s fret %d, finger %s%s. Page Up or Down: another string."
+    return "Note on %s fret %d, %s%s. Page Up or Down: another string."
         .formatted(
             StringSign.of(note.string()),
             note.fret(),
-            note.pick().letter(),
+            note.pick().map(p -> "finger " + p.letter()).orElse("slurred"),
             pinned ? ", pinned here (Delete: let go)" : "");
   }
 

@@ -5,6 +5,7 @@ import java.io.UncheckedIOException;
 import java.net.URL;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import javafx.css.CssParser;
 import javafx.css.Declaration;
 import javafx.css.Stylesheet;
@@ -52,6 +53,11 @@ public final class Palette {
       throw new IllegalArgumentException("no colour " + token);
     }
     return color;
+  }
+
+  /** The colour of a stroke: that of its finger, or a quiet one where none plucks. */
+  public Color stroke(Optional<PickFinger> finger) {
+    return finger.map(this::pick).orElseGet(() -> get("text-2"));
   }
 
   /** The colour of a picking finger. */

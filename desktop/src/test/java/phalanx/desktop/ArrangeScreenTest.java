@@ -161,7 +161,7 @@ class ArrangeScreenTest {
     until(
         () ->
             workspace().arrangementProperty().get().notes().stream()
-                .noneMatch(n -> n.pick().letter().equals("a")));
+                .noneMatch(n -> n.letter().equals("a")));
     assertThat(workspace().song().school().words()).isEqualTo("thumb and two");
   }
 

@@ -219,7 +219,7 @@ class PickingScreenTest {
     until(
         () ->
             fall().notes().stream()
-                    .filter(n -> n.pick().letter().equals("p"))
+                    .filter(n -> n.letter().equals("p"))
                     .map(n -> n.string())
                     .distinct()
                     .count()

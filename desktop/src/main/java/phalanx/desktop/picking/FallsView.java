@@ -146,27 +146,26 @@ final class FallsView extends Canvas {
         continue;
       }
       double x = from + room * (note.tick() + note.delayTicks()) / fall.lengthTicks();
-      boolean thumb = note.pick() == PickFinger.P;
+      boolean thumb = note.isPickedBy(PickFinger.P);
       if (thumb) {
         gc.setFill(palette.get("paper"));
         gc.fillOval(x - RING, y(note.string()) - RING, 2 * RING, 2 * RING);
-        gc.setStroke(palette.pick(note.pick()));
+        gc.setStroke(palette.stroke(note.pick()));
         gc.setLineWidth(1.5);
         gc.strokeOval(x - RING, y(note.string()) - RING, 2 * RING, 2 * RING);
         ink.centre(
             String.valueOf(note.fret()), x, y(note.string()) + 3.8, TypeFace.plain(10.5), "text");
       } else {
-        gc.setFill(palette.pick(note.pick()));
+        gc.setFill(palette.stroke(note.pick()));
         gc.fillOval(x - DOT, y(note.string()) - DOT, 2 * DOT, 2 * DOT);
       }
-      if (!written.add(note.tick() + note.pick().letter())) {
+      if (!written.add(note.tick() + note.letter())) {
         continue;
       }
       int already = thumb ? 0 : fingers.merge(note.tick(), 1, Integer::sum) - 1;
       double row = thumb ? letters + 16 : letters;
       double aside = already * 7 + from + room * note.tick() / fall.lengthTicks();
-      ink.centre(
-          note.pick().letter(), aside, row, TypeFace.boldItalic(12), palette.pick(note.pick()));
+      ink.centre(note.letter(), aside, row, TypeFace.boldItalic(12), palette.stroke(note.pick()));
     }
   }
 

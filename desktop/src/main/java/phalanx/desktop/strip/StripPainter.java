@@ -102,6 +102,7 @@ final class StripPainter {
     List<Note> notes = arrangement.notesFrom(system.startTick(), system.endTick());
     notes.forEach(n -> paintTail(system, n));
     List<Gesture> gestures = arrangement.gesturesFrom(system.startTick(), system.endTick());
+    notes.forEach(n -> paintSlur(system, notes, n));
     notes.forEach(n -> paintNote(system, n));
     paintLetters(system, notes);
     gestures.forEach(g -> strokes.paint(layout, system, g));
@@ -220,7 +221,7 @@ final class StripPainter {
     double x = layout.x(system, note.tick());
     int until = note.tick() + note.lengthTicks();
     double end = layout.x(system, Math.min(until, system.endTick()) - 1);
-    Color tint = palette.pick(note.pick());
+    Color tint = palette.stroke(note.pick());
     double strength = note.part() == Note.Part.TUNE ? 0.38 : 0.18;
     gc.setFill(tint.deriveColor(0, 1, 1, strength));
     double y = layout.stringY(note.string()) - TAIL / 2;
@@ -231,7 +232,7 @@ final class StripPainter {
   private void paintLetters(StripSystem system, List<Note> notes) {
     Map<Integer, List<Note>> fingers = new TreeMap<>();
     for (Note note : notes) {
-      if (note.manner() != Note.Manner.BRUSHED && note.pick() == PickFinger.P) {
+      if (note.manner() != Note.Manner.BRUSHED && note.isPickedBy(PickFinger.P)) {
         paintLetter(note, layout.x(system, note.tick()), layout.thumbY());
       } else if (note.manner() != Note.Manner.BRUSHED) {
         fingers.computeIfAbsent(note.tick(), t -> new ArrayList<>()).add(note);
@@ -247,13 +248,34 @@ final class StripPainter {
   }
 
   private void paintLetter(Note note, double x, double y) {
-    String letter = note.pick().letter();
+    String letter = note.letter();
     boolean soft = note.force() == Force.SOFT;
-    Color pick = palette.pick(note.pick());
+    Color pick = palette.stroke(note.pick());
     ink.centre(soft ? "(" + letter + ")" : letter, x, y, TypeFace.boldItalic(12.5), pick);
     if (note.force() == Force.ACCENTED) {
       ink.centre(">", x, layout.lettersY() - 12, TypeFace.bold(11), "text");
     }
+  }
+
+  /** An arc from the note a slur starts on, as tablature has it. */
+  private void paintSlur(StripSystem system, List<Note> notes, Note note) {
+    if (!note.manner().isSlur()) {
+      return;
+    }
+    double to = layout.x(system, note.tick());
+    double from =
+        notes.stream()
+            .filter(n -> n.string() == note.string() && n.tick() < note.tick())
+            .reduce((a, b) -> b)
+            .map(n -> layout.x(system, n.tick()))
+            .orElse(to - 24);
+    double y = layout.stringY(note.string()) - RING;
+    gc.setStroke(palette.get("text"));
+    gc.setLineWidth(1.4);
+    gc.beginPath();
+    gc.moveTo(from + 3, y);
+    gc.quadraticCurveTo((from + to) / 2, y - 9, to - 3, y);
+    gc.stroke();
   }
 
   private void paintNote(StripSystem system, Note note) {
@@ -266,7 +288,7 @@ final class StripPainter {
     }
     gc.setFill(palette.get("paper"));
     gc.fillOval(x - RING, y - RING, 2 * RING, 2 * RING);
-    gc.setStroke(palette.pick(note.pick()));
+    gc.setStroke(palette.stroke(note.pick()));
     gc.setLineWidth(tune ? 2.4 : 1.3);
     gc.strokeOval(x - RING, y - RING, 2 * RING, 2 * RING);
     Font font = tune ? TypeFace.bold(10.5) : TypeFace.plain(10.5);

@@ -14,6 +14,7 @@ import phalanx.fretting.Shape;
 import phalanx.instrument.Finger;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
+import phalanx.picking.PickFinger;
 import phalanx.song.Harmony;
 import phalanx.theory.Ticks;
 
@@ -104,7 +105,7 @@ public final class ArrangementJson {
     node.put("string", StringSign.number(note.string()));
     node.put("fret", note.fret());
     node.put("midi", note.midi());
-    node.put("pick", note.pick().letter());
+    node.put("pick", note.pick().map(PickFinger::letter).orElse(null));
     note.fretFinger()
         .ifPresentOrElse(f -> finger(node, "fretFinger", f), () -> node.putNull("fretFinger"));
     node.put("role", note.part().name().toLowerCase());
@@ -118,6 +119,9 @@ public final class ArrangementJson {
       case PLUCKED -> "pluck";
       case ROLLED -> "roll";
       case BRUSHED -> "brush";
+      case HAMMERED -> "hammer";
+      case PULLED -> "pull";
+      case SLID -> "slide";
     };
   }
 

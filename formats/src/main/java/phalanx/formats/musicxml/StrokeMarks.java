@@ -19,7 +19,7 @@ final class StrokeMarks {
   private StrokeMarks() {}
 
   static void mark(Notations notations, Note note, Arrangement arrangement) {
-    if (note.manner() != Note.Manner.PLUCKED) {
+    if (note.manner() == Note.Manner.ROLLED || note.manner() == Note.Manner.BRUSHED) {
       Arpeggiate arpeggiate = FACTORY.createArpeggiate();
       arpeggiate.setDirection(towardsTreble(note, arrangement) ? UpDown.UP : UpDown.DOWN);
       notations.getTiedOrSlurOrTuplet().add(arpeggiate);

@@ -75,7 +75,7 @@ final class VoiceXml {
     TreeMap<Integer, List<Note>> strokes = new TreeMap<>();
     int end = bar.endTick();
     for (Note note : arrangement.notesFrom(bar.startTick(), end)) {
-      if ((note.pick() == PickFinger.P) == thumb) {
+      if (note.isPickedBy(PickFinger.P) == thumb) {
         strokes.computeIfAbsent(note.tick(), t -> new ArrayList<>()).add(note);
       }
     }
@@ -142,6 +142,7 @@ final class VoiceXml {
       }
       if (piece.first()) {
         StrokeMarks.mark(notations, played, arrangement);
+        SlurMarks.mark(notations, played, arrangement);
       }
       if (piece.first() || staff == Staff.TABLATURE) {
         notations.getTiedOrSlurOrTuplet().add(technical(played, piece.first()));
@@ -234,9 +235,13 @@ final class VoiceXml {
     }
     if (first) {
       note.fretFinger().ifPresent(f -> marks.add(FACTORY.createTechnicalFingering(fingering(f))));
-      PlacementText pluck = FACTORY.createPlacementText();
-      pluck.setValue(note.pick().letter());
-      marks.add(FACTORY.createTechnicalPluck(pluck));
+      note.pick()
+          .ifPresent(
+              finger -> {
+                PlacementText pluck = FACTORY.createPlacementText();
+                pluck.setValue(finger.letter());
+                marks.add(FACTORY.createTechnicalPluck(pluck));
+              });
       if (StrokeMarks.byNails(note, arrangement)) {
         marks.add(FACTORY.createTechnicalFingernails(FACTORY.createEmptyPlacement()));
       }

@@ -165,7 +165,7 @@ public final class TextTab {
       String together =
           notes(bar)
               .filter(n -> n.tick() == tick)
-              .map(n -> n.pick().letter())
+              .map(Note::letter)
               .distinct()
               .collect(Collectors.joining());
       put(letters, column + column(times, tick), together);

@@ -41,8 +41,12 @@ import phalanx.formats.chordpro.ChordProReader;
 import phalanx.formats.patterns.PatternShelf;
 import phalanx.instrument.Finger;
 import phalanx.instrument.StringSign;
+import phalanx.melody.TuneReader;
+import phalanx.picking.PickFinger;
 import phalanx.picking.WrittenPattern;
 import phalanx.song.Song;
+import phalanx.song.Tune;
+import phalanx.theory.Meter;
 
 /** Against the MusicXML 4.0 schema that the binding library carries, and read back with it. */
 class MusicXmlWriterTest {
@@ -217,7 +221,7 @@ class MusicXmlWriterTest {
                         StringSign.number(n.string()),
                         n.fret(),
                         n.midi(),
-                        n.pick().letter(),
+                        n.pick().map(PickFinger::letter).orElse(null),
                         n.fretFinger().map(Finger::sign).orElse("")))
             .toList();
     ScorePartwise score = read(MusicXmlWriter.write(a));
@@ -264,6 +268,22 @@ class MusicXmlWriterTest {
     Song song = ChordProReader.read("{sog}\n| C | G |\n{eog}\n").song();
     return MusicXmlWriter.write(
         new Arranger().arrange(song.withPattern(PatternShelf.named(name).orElseThrow())));
+  }
+
+  @Test
+  void aTuneWithSlursIsValidAndReadsBack() throws Exception {
+    Song song = ChordProReader.read("{sog}\n| C | G | C |\n{eog}\n").song();
+    Tune tune = Tune.NONE;
+    String[] bars = {"e4 ^f _e .", "d4 [g . b] d .", "c4 /d . e"};
+    for (int bar = 0; bar < bars.length; bar++) {
+      int id = song.chart().bars().get(bar).id();
+      tune = tune.with(id, TuneReader.read(bars[bar], Meter.FOUR_FOUR).tune());
+    }
+    Arrangement a = new Arranger().arrange(song.withTune(tune));
+    String xml = MusicXmlWriter.write(a);
+    schema.newValidator().validate(new StreamSource(new StringReader(xml)));
+    assertThat(xml).contains("<hammer-on", "<pull-off", "<slide", "<slur");
+    readsBack(a);
   }
 
   @Test

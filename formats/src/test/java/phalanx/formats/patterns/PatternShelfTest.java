@@ -43,7 +43,7 @@ class PatternShelfTest {
     TreeMap<Integer, String> struck = new TreeMap<>();
     int end = a.timeline().bars().get(0).endTick();
     for (Note note : a.notesFrom(0, end)) {
-      struck.merge(note.tick(), note.pick().letter(), String::concat);
+      struck.merge(note.tick(), note.letter(), String::concat);
     }
     return String.join(" ", struck.values());
   }
@@ -104,9 +104,9 @@ class PatternShelfTest {
                 .collect(Collectors.groupingBy(Note::tick, TreeMap::new, Collectors.toList()));
         for (List<Note> pinch : together.values()) {
           for (int n = 1; n < pinch.size(); n++) {
-            assertThat(pinch.get(n).pick())
+            assertThat(pinch.get(n).pick().orElseThrow())
                 .as("%s, %s, %s", style.title(), school, route)
-                .isGreaterThan(pinch.get(n - 1).pick());
+                .isGreaterThan(pinch.get(n - 1).pick().orElseThrow());
           }
         }
       }
@@ -158,7 +158,7 @@ class PatternShelfTest {
     assertThat(last).containsExactly(new Gesture.Brush(5 * 20160, 1, 5, Touch.FLESH, Force.SOFT));
     assertThat(a.notesFrom(5 * 20160, 6 * 20160))
         .hasSize(5)
-        .allMatch(n -> n.manner() == Note.Manner.BRUSHED && n.pick() == PickFinger.P);
+        .allMatch(n -> n.manner() == Note.Manner.BRUSHED && n.isPickedBy(PickFinger.P));
   }
 
   /** The next chord sounds on the last and, and the bar does not strike it again on one. */
