@@ -16,6 +16,7 @@ import picocli.CommandLine.Command;
     version = "Phalanx 0.1",
     subcommands = {
       PlanCommand.class,
+      CheckCommand.class,
       ConvertCommand.class,
       ShapesCommand.class,
       NameCommand.class,

@@ -134,6 +134,23 @@ class PhalanxCommandTest {
   }
 
   @Test
+  void checkSaysUpToWhichTempoTheHandsHold(@TempDir Path folder) throws Exception {
+    Path chart =
+        Files.writeString(folder.resolve("a.cho"), "{title: A}\n{sog}\n| F | Bm |\n{eog}\n");
+    assertThat(run("check", chart.toString())).isZero();
+    assertThat(out.toString()).startsWith("hands hold to ");
+    out.getBuffer().setLength(0);
+    assertThat(run("check", chart.toString(), "--json")).isZero();
+    JsonNode answer = json(out.toString());
+    assertThat(answer.fieldNames())
+        .toIterable()
+        .containsExactly("tempoCeiling", "ceilingBar", "findings");
+    assertThat(answer.get("tempoCeiling").asDouble()).isBetween(20.0, 400.0);
+    assertThat(answer.get("ceilingBar").asInt()).isBetween(1, 2);
+    assertThat(run("check", folder.resolve("none.cho").toString())).isEqualTo(1);
+  }
+
+  @Test
   void planTakesSchoolPatternAndTempo() throws Exception {
     assertThat(
             run(

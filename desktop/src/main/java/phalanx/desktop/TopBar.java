@@ -80,6 +80,7 @@ final class TopBar extends HBox {
                 "%.0f"::formatted,
                 Song::withTempo),
             grow,
+            new TempoGauge(workspace),
             names(),
             step("undo", "Undo", workspace::undo, h -> h.canUndo()),
             step("redo", "Redo", workspace::redo, h -> h.canRedo()));

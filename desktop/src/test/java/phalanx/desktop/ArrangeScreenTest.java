@@ -63,6 +63,17 @@ class ArrangeScreenTest {
     return robot.lookup(id).queryAs(Label.class).getText();
   }
 
+  /** The gauge names the tempo the hands hold to and leads to the bar that sets it. */
+  @Test
+  void theGaugeLeadsToTheBarThatSetsTheTempo(FxRobot robot) throws TimeoutException {
+    until(() -> workspace().reviewProperty().get().isPresent());
+    int bar = workspace().reviewProperty().get().orElseThrow().ceiling().bar().orElseThrow();
+    assertThat(robot.lookup("#tempo-gauge .gauge-words").queryAs(Label.class).getText())
+        .startsWith("Hands hold to ");
+    robot.clickOn("#tempo-gauge");
+    until(() -> selected().played().bar() == bar);
+  }
+
   private Slot selected() {
     return workspace().selectedSlot().orElseThrow();
   }

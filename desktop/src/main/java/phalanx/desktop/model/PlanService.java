@@ -9,6 +9,7 @@ import phalanx.arrangement.PatternFall;
 import phalanx.arrangement.ShapeFilter;
 import phalanx.arrangement.SlotBoard;
 import phalanx.picking.WrittenPattern;
+import phalanx.review.Review;
 import phalanx.song.Song;
 
 /** Plans songs away from the interface's thread; only the newest question is answered. */
@@ -24,6 +25,7 @@ public final class PlanService {
   private final NewestAnswer plans;
   private final NewestAnswer boards;
   private final NewestAnswer falls;
+  private final NewestAnswer reviews;
 
   /** For single chords, so that the song's plan stays known to the other. */
   private final Arranger alone = new Arranger();
@@ -38,6 +40,7 @@ public final class PlanService {
     plans = new NewestAnswer(worker, interfaceThread);
     boards = new NewestAnswer(worker, interfaceThread);
     falls = new NewestAnswer(worker, interfaceThread);
+    reviews = new NewestAnswer(worker, interfaceThread);
   }
 
   /** Plans a song and hands the plan over, unless a newer question came meanwhile. */
@@ -52,6 +55,11 @@ public final class PlanService {
       int slot,
       Consumer<List<PatternFall>> answer) {
     falls.ask(() -> PatternFall.of(alone, arrangement, pattern, slot, FALLS), answer, fault -> {});
+  }
+
+  /** Looks a plan through for what is hard in it. */
+  void review(Arrangement arrangement, Consumer<Review> answer) {
+    reviews.ask(() -> Review.of(arrangement), answer, fault -> {});
   }
 
   /** Gathers what a player weighs at one chord. */

@@ -23,6 +23,7 @@ import phalanx.arrangement.ShapeFilter;
 import phalanx.arrangement.Slot;
 import phalanx.arrangement.SlotBoard;
 import phalanx.fretting.Shape;
+import phalanx.review.Review;
 import phalanx.song.Bar;
 import phalanx.song.History;
 import phalanx.song.SlotRef;
@@ -43,6 +44,8 @@ public final class Workspace {
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyObjectWrapper<Arrangement> arrangement = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Optional<SlotBoard>> board =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ReadOnlyObjectWrapper<Optional<Review>> review =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyBooleanWrapper planning = new ReadOnlyBooleanWrapper();
   private final BooleanBinding unsaved;
@@ -130,6 +133,7 @@ public final class Workspace {
           select(place);
           settling = false;
           planning.set(false);
+          planner.review(done, r -> review.set(Optional.of(r)));
         },
         fault -> {
           planning.set(false);
@@ -232,6 +236,17 @@ public final class Workspace {
     }
   }
 
+  /** Selects the first slot of a bar as played. */
+  public void selectPlayedBar(int number) {
+    List<Slot> slots = arrangement.get() == null ? List.of() : arrangement.get().slots();
+    for (int i = 0; i < slots.size(); i++) {
+      if (slots.get(i).played().bar() == number) {
+        select(i);
+        return;
+      }
+    }
+  }
+
   /** The selected slot, once a plan is there. */
   public Optional<Slot> selectedSlot() {
     return Optional.ofNullable(arrangement.get())
@@ -272,6 +287,11 @@ public final class Workspace {
   /** What a player weighs at the selected chord; newest where the Shapes screen is open. */
   public ReadOnlyObjectProperty<Optional<SlotBoard>> boardProperty() {
     return board.getReadOnlyProperty();
+  }
+
+  /** What is hard in the newest plan that was looked through. */
+  public ReadOnlyObjectProperty<Optional<Review>> reviewProperty() {
+    return review.getReadOnlyProperty();
   }
 
   /** Whether a newer plan is being made. */

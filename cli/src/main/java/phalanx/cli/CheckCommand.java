@@ -1,0 +1,55 @@
+package phalanx.cli;
+
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Arranger;
+import phalanx.formats.json.ReviewJson;
+import phalanx.review.Found;
+import phalanx.review.Review;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** {@code phalanx check SONG}: what is hard in it, and up to which tempo the hands hold. */
+@Command(
+    name = "check",
+    description = "what is hard in a song, and up to which tempo both hands hold",
+    mixinStandardHelpOptions = true)
+final class CheckCommand implements Callable<Integer> {
+
+  @Spec private CommandSpec spec;
+
+  @Parameters(paramLabel = "SONG", description = "a song file or a ChordPro chart")
+  private Path song;
+
+  @Option(names = "--json", description = "answer in JSON")
+  private boolean json;
+
+  @Override
+  public Integer call() throws UnusableInput {
+    Arrangement arrangement = new Arranger().arrange(SongArgument.read(song));
+    Review review = Review.of(arrangement);
+    PrintWriter out = spec.commandLine().getOut();
+    if (json) {
+      out.print(ReviewJson.write(arrangement, review));
+      return 0;
+    }
+    out.println(
+        review
+            .ceiling()
+            .song()
+            .map(
+                t ->
+                    "hands hold to %.0f quarter notes a minute; bar %d sets it"
+                        .formatted(Math.floor(t), review.ceiling().bar().orElseThrow()))
+            .orElse("nothing limits the tempo"));
+    for (Found found : review.findings()) {
+      out.println("bar %d: %s".formatted(found.bar(), found.finding().message()));
+    }
+    return 0;
+  }
+}

@@ -1,0 +1,29 @@
+package phalanx.review;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import phalanx.arrangement.Arrangement;
+import phalanx.findings.Finding;
+import phalanx.theory.Ticks;
+
+/** Changes of shape that need more time than there is at the song's tempo. */
+final class LateChanges implements Rule {
+
+  @Override
+  public List<Found> in(Arrangement a) {
+    List<Found> found = new ArrayList<>();
+    for (Changes.Change change : Changes.of(a)) {
+      double has = Ticks.millis(change.ticks(), a.song().tempo());
+      if (has < change.needed()) {
+        String words =
+            "the change to %s needs %.0f ms and has %.0f"
+                .formatted(change.slot().played().harmony().label(), change.needed(), has);
+        Finding finding = new Finding("late change", words, change.needed(), has, "ms");
+        int bar = change.slot().played().bar();
+        found.add(new Found(finding, bar, change.slot().fromTick(), Optional.empty()));
+      }
+    }
+    return found;
+  }
+}

@@ -1,0 +1,108 @@
+package phalanx.review;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import net.jqwik.api.constraints.Size;
+import org.junit.jupiter.api.Test;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Arranger;
+import phalanx.melody.TuneReader;
+import phalanx.picking.AlternatingThumb;
+import phalanx.picking.PatternReader;
+import phalanx.song.Song;
+import phalanx.song.TestSongs;
+import phalanx.song.Tune;
+import phalanx.theory.Meter;
+
+class ReviewTest {
+
+  private static final Arranger ARRANGER = new Arranger();
+  private static final String[] CHORDS = {"G", "D/F#", "Em7", "Cadd9", "F#m", "Bb", "B7", "Am7"};
+
+  private static Arrangement at(Arrangement a, double tempo) {
+    return new Arrangement(
+        a.song().withTempo(tempo),
+        a.timeline(),
+        a.slots(),
+        a.notes(),
+        a.gestures(),
+        a.holds(),
+        a.plan());
+  }
+
+  /** Law: just under the ceiling nothing comes late, just over it something does. */
+  @Property(tries = 60)
+  void theCeilingIsWhereTheFirstChangeComesLate(
+      @ForAll @Size(min = 2, max = 5) List<@IntRange(max = 7) Integer> row) {
+    String line = String.join(" | ", row.stream().map(i -> CHORDS[i]).toList());
+    Song song = TestSongs.of(line).withPattern(AlternatingThumb.FINGERS_BETWEEN);
+    Arrangement a = ARRANGER.arrange(song);
+    TempoCeiling ceiling = TempoCeiling.of(a);
+    double changes =
+        Changes.of(a).stream()
+            .mapToDouble(c -> c.ticks() * 60_000.0 / (5040 * c.needed()))
+            .min()
+            .orElse(1000);
+    assertThat(ceiling.song().orElse(400.0)).isLessThanOrEqualTo(changes + 1e-9);
+    if (changes < 395) {
+      assertThat(new LateChanges().in(at(a, changes * 0.999))).isEmpty();
+      assertThat(new LateChanges().in(at(a, changes * 1.001))).isNotEmpty();
+    }
+  }
+
+  /**
+   * One finger comes back after an eighth; 110 ms between (from memory) hold up to 60,000 / 220.
+   */
+  @Test
+  void aFingerThatRepeatsSetsTheCeiling() {
+    PatternReader.Result read =
+        PatternReader.read("name: x\nmetre: 4/4\ntune | . m | m . | . . | . . |\n");
+    Song song = TestSongs.of("C").withTempo(60).withPattern(read.patterns().get(0));
+    TempoCeiling ceiling = TempoCeiling.of(ARRANGER.arrange(song));
+    assertThat(ceiling.song().orElseThrow()).isCloseTo(60_000.0 / 220, within(1e-6));
+    assertThat(ceiling.bar()).contains(1);
+  }
+
+  /** The time of a change: 60 ms + 90 ms · log2(1 + d / 10 mm), d the furthest finger's way. */
+  @Test
+  void aChangeNeedsTheTimeOfItsFurthestFinger() {
+    Arrangement a = ARRANGER.arrange(TestSongs.of("F | Bb"));
+    Changes.Change change = Changes.of(a).get(0);
+    double way =
+        a
+            .plan()
+            .problem()
+            .changes()
+            .moves(a.slots().get(0).shape().orElseThrow(), a.slots().get(1).shape().orElseThrow())
+            .stream()
+            .mapToDouble(m -> m.millimetres())
+            .max()
+            .orElseThrow();
+    double plain = 60 + 90 * Math.log(1 + way / 10) / Math.log(2);
+    assertThat(change.needed()).isBetween(plain / 2 - 1e-6, plain + 1e-6);
+  }
+
+  @Test
+  void whatOfTheTuneCannotBePlayedIsFoundWithItsPlace() {
+    Song song = TestSongs.of("C | G").withKey(phalanx.theory.Key.parse("C"));
+    Tune tune =
+        Tune.NONE
+            .with(1, TuneReader.read("c4 e g b7", Meter.FOUR_FOUR).tune())
+            .with(2, TuneReader.read("g4 . . .", Meter.FOUR_FOUR).tune());
+    Review review = Review.of(ARRANGER.arrange(song.withTune(tune)));
+    assertThat(review.findings())
+        .filteredOn(f -> f.finding().rule().equals("tune out of reach"))
+        .singleElement()
+        .satisfies(
+            f -> {
+              assertThat(f.bar()).isEqualTo(1);
+              assertThat(f.tick()).isEqualTo(15120);
+              assertThat(f.finding().message()).contains("B7");
+            });
+  }
+}

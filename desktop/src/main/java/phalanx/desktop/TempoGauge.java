@@ -1,0 +1,86 @@
+package phalanx.desktop;
+
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
+import phalanx.desktop.model.Workspace;
+import phalanx.review.Review;
+import phalanx.review.TempoCeiling;
+
+/**
+ * Up to which tempo both hands hold, with a tick at the song's own. A click goes to the bar that
+ * sets it.
+ */
+final class TempoGauge extends Button {
+
+  private static final double WIDTH = 84;
+  private static final double HEIGHT = 8;
+
+  /** Tempo at the right end of the gauge, quarter notes a minute. */
+  private static final double MOST = 200;
+
+  private final Workspace workspace;
+  private final Label words = new Label();
+  private final Region filled = new Region();
+  private final Region tick = new Region();
+
+  TempoGauge(Workspace workspace) {
+    this.workspace = workspace;
+    setId("tempo-gauge");
+    getStyleClass().add("gauge");
+    Region track = new Region();
+    track.getStyleClass().add("gauge-track");
+    track.resizeRelocate(0, 4, WIDTH, HEIGHT);
+    filled.getStyleClass().add("gauge-filled");
+    tick.getStyleClass().add("gauge-tick");
+    Pane bar = new Pane(track, filled, tick);
+    track.setMinSize(WIDTH, HEIGHT);
+    track.setLayoutY(4);
+    filled.setLayoutY(4);
+    tick.setMinSize(2, 16);
+    bar.setMinSize(WIDTH, 16);
+    bar.setMaxSize(WIDTH, 16);
+    words.getStyleClass().add("gauge-words");
+    words.setMinWidth(Region.USE_PREF_SIZE);
+    HBox row = new HBox(words, bar);
+    row.getStyleClass().add("arrange-header");
+    setGraphic(row);
+    setMinWidth(Region.USE_PREF_SIZE);
+    setOnAction(e -> ceiling().flatMap(TempoCeiling::bar).ifPresent(workspace::selectPlayedBar));
+    workspace.reviewProperty().addListener(o -> show());
+    workspace.historyProperty().addListener(o -> show());
+    show();
+  }
+
+  private Optional<TempoCeiling> ceiling() {
+    return workspace.reviewProperty().get().map(Review::ceiling);
+  }
+
+  private void show() {
+    Optional<Double> holds = ceiling().flatMap(TempoCeiling::song);
+    setVisible(holds.isPresent());
+    setManaged(holds.isPresent());
+    if (holds.isEmpty()) {
+      return;
+    }
+    double tempo = workspace.song().tempo();
+    boolean enough = holds.get() >= tempo;
+    words.setText("Hands hold to %.0f".formatted(Math.floor(holds.get())));
+    filled.getStyleClass().remove("gauge-short");
+    if (!enough) {
+      filled.getStyleClass().add("gauge-short");
+    }
+    filled.setMinSize(place(holds.get()), HEIGHT);
+    filled.setMaxSize(place(holds.get()), HEIGHT);
+    tick.setLayoutX(place(tempo) - 1);
+    int bar = ceiling().flatMap(TempoCeiling::bar).orElse(0);
+    setAccessibleText(words.getText() + ", bar " + bar + " sets it");
+  }
+
+  private static double place(double tempo) {
+    return WIDTH * Math.min(1, tempo / MOST);
+  }
+}

@@ -1,0 +1,66 @@
+package phalanx.formats.json;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import phalanx.arrangement.Arrangement;
+import phalanx.instrument.StringSign;
+import phalanx.review.Found;
+import phalanx.review.Review;
+import phalanx.song.Timeline.PlayedBar;
+import phalanx.theory.Ticks;
+
+/** What is hard in an arrangement, as JSON. */
+public final class ReviewJson {
+
+  private static final ObjectMapper MAPPER = new ObjectMapper();
+
+  private ReviewJson() {}
+
+  /** The findings and the tempo ceiling, indented; the ceiling is null where nothing limits it. */
+  public static String write(Arrangement arrangement, Review review) {
+    ObjectNode root = MAPPER.createObjectNode();
+    review
+        .ceiling()
+        .song()
+        .ifPresentOrElse(
+            t -> root.put("tempoCeiling", Math.floor(t)), () -> root.putNull("tempoCeiling"));
+    review
+        .ceiling()
+        .bar()
+        .ifPresentOrElse(b -> root.put("ceilingBar", b), () -> root.putNull("ceilingBar"));
+    ArrayNode findings = root.putArray("findings");
+    review.findings().forEach(f -> finding(findings.addObject(), f, arrangement));
+    try {
+      return MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
+    } catch (JsonProcessingException e) {
+      throw new IllegalStateException("a tree of plain nodes is always written", e);
+    }
+  }
+
+  private static void finding(ObjectNode node, Found found, Arrangement arrangement) {
+    node.put("rule", found.finding().rule());
+    node.put("bar", found.bar());
+    node.put("beat", beat(found, arrangement));
+    found
+        .string()
+        .ifPresentOrElse(
+            s -> node.put("string", StringSign.number(s)), () -> node.putNull("string"));
+    node.put("message", found.finding().message());
+    node.put("measured", found.finding().measured());
+    node.put("limit", found.finding().limit());
+    node.put("unit", found.finding().unit());
+    node.putArray("fixes");
+  }
+
+  /** The beat, counted from 1 in quarter notes. */
+  private static double beat(Found found, Arrangement arrangement) {
+    PlayedBar bar =
+        arrangement.timeline().bars().stream()
+            .filter(b -> b.number() == found.bar())
+            .findFirst()
+            .orElseThrow();
+    return 1 + (double) bar.inMetre(found.tick()) / Ticks.PER_QUARTER;
+  }
+}
