@@ -10,6 +10,8 @@ import phalanx.theory.Ticks;
 /** Changes of shape that need more time than there is at the song's tempo. */
 final class LateChanges implements Rule {
 
+  static final String NAME = "late change";
+
   @Override
   public List<Found> in(Arrangement a) {
     List<Found> found = new ArrayList<>();
@@ -19,7 +21,7 @@ final class LateChanges implements Rule {
         String words =
             "the change to %s needs %.0f ms and has %.0f"
                 .formatted(change.slot().played().harmony().label(), change.needed(), has);
-        Finding finding = new Finding("late change", words, change.needed(), has, "ms");
+        Finding finding = new Finding(NAME, words, change.needed(), has, "ms");
         int bar = change.slot().played().bar();
         found.add(new Found(finding, bar, change.slot().fromTick(), Optional.empty()));
       }

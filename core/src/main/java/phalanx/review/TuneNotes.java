@@ -15,6 +15,9 @@ import phalanx.theory.Ticks;
 /** Notes of the tune that no finger reaches, and those a change cuts off. */
 final class TuneNotes implements Rule {
 
+  static final String OUT_OF_REACH = "tune out of reach";
+  static final String CUT_OFF = "tune cut off";
+
   @Override
   public List<Found> in(Arrangement a) {
     List<Found> found = new ArrayList<>();
@@ -44,13 +47,13 @@ final class TuneNotes implements Rule {
     if (note.isEmpty()) {
       String words =
           "the tune’s %s is out of reach over this chord’s shape".formatted(sung.label());
-      return Optional.of(new Finding("tune out of reach", words, 0, written, "quarters"));
+      return Optional.of(new Finding(OUT_OF_REACH, words, 0, written, "quarters"));
     }
     double rings = (double) note.get().lengthTicks() / Ticks.PER_QUARTER;
     if (rings < written) {
       String words =
           "the tune’s %s rings %.1f of its %.1f quarters".formatted(sung.label(), rings, written);
-      return Optional.of(new Finding("tune cut off", words, rings, written, "quarters"));
+      return Optional.of(new Finding(CUT_OFF, words, rings, written, "quarters"));
     }
     return Optional.empty();
   }

@@ -105,4 +105,31 @@ class ReviewTest {
               assertThat(f.finding().message()).contains("B7");
             });
   }
+
+  /** Every way out that is offered takes its finding away. */
+  @Test
+  void everyRemedyTakesItsFindingAway() {
+    Song song = TestSongs.of("C | G | F#m | Bb").withKey(phalanx.theory.Key.parse("C"));
+    Tune tune =
+        Tune.NONE
+            .with(1, TuneReader.read("c4 e g b7", Meter.FOUR_FOUR).tune())
+            .with(2, TuneReader.read("b3 d b5 .", Meter.FOUR_FOUR).tune());
+    Arrangement a = ARRANGER.arrange(song.withTempo(380).withTune(tune));
+    Review review = Review.of(a);
+    assertThat(review.findings()).extracting(f -> f.finding().rule()).contains("tune out of reach");
+    int offered = 0;
+    for (Found found : review.findings()) {
+      for (Remedy remedy : Remedies.of(new Arranger(), a, found)) {
+        Review after = Review.of(new Arranger().arrange(remedy.edit().apply(a.song())));
+        assertThat(after.findings())
+            .as(remedy.words())
+            .noneMatch(
+                f -> f.finding().rule().equals(found.finding().rule()) && f.tick() == found.tick());
+        assertThat(after.findings()).hasSize(remedy.findings());
+        assertThat(remedy.line(review.findings().size())).startsWith(remedy.words());
+        offered++;
+      }
+    }
+    assertThat(offered).isGreaterThan(2);
+  }
 }

@@ -28,7 +28,7 @@ final class ArrangeView extends VBox {
     getStyleClass().add("arrange");
     StackPane body = new StackPane(strip, empty());
     VBox.setVgrow(body, Priority.ALWAYS);
-    getChildren().addAll(header(), body);
+    getChildren().addAll(header(), new FindingBar(workspace), body);
   }
 
   private HBox header() {

@@ -27,6 +27,7 @@ final class ShortcutSheet extends StackPane {
           List.of("Home, End", "start and end of the song"),
           List.of("1 to 9", "pin that card’s shape"),
           List.of("P", "pin or unpin the shape held"),
+          List.of("F, Shift F", "next hard spot, the one before"),
           List.of(", .", "note before, note after (or click one)"),
           List.of("Page Up, Down", "pin the note to another string; Delete: let go"),
           List.of("+ − 0", "larger, smaller, usual size"));

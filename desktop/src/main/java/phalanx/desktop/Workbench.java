@@ -182,6 +182,10 @@ final class Workbench extends StackPane {
       workspace.togglePin();
       return true;
     }
+    if (code == KeyCode.F && now == Screen.ARRANGE) {
+      workspace.findings().step(event.isShiftDown() ? -1 : 1);
+      return true;
+    }
     if (shown().middle() instanceof ShapesView shapes) {
       return shapesKey(event, shapes);
     }

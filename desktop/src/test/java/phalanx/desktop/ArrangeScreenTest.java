@@ -74,6 +74,33 @@ class ArrangeScreenTest {
     until(() -> selected().played().bar() == bar);
   }
 
+  /** A hard spot is found by key, its way out tried, taken with a click, and taken back. */
+  @Test
+  void aFindingIsLookedAtAndMended(FxRobot robot) throws TimeoutException {
+    robot.interact(
+        () ->
+            workspace()
+                .edit(
+                    s ->
+                        s.withTune(
+                            phalanx.song.Tune.NONE.with(
+                                1,
+                                phalanx.melody.TuneReader.read("d4 . b7 .", s.meter()).tune()))));
+    until(
+        () ->
+            workspace().findings().all().stream()
+                .anyMatch(f -> f.finding().rule().equals("tune out of reach")));
+    robot.type(KeyCode.F);
+    until(() -> text(robot, "#finding-words").contains("out of reach"));
+    assertThat(text(robot, "#finding-words")).contains("bar 1").contains("B7");
+    until(() -> robot.lookup("#remedy-1").tryQuery().isPresent());
+    int before = workspace().findings().all().size();
+    robot.clickOn("#remedy-1");
+    until(() -> workspace().findings().all().size() < before);
+    robot.push(KeyCode.CONTROL, KeyCode.Z);
+    until(() -> workspace().findings().all().size() == before);
+  }
+
   private Slot selected() {
     return workspace().selectedSlot().orElseThrow();
   }

@@ -9,6 +9,9 @@ import phalanx.arrangement.PatternFall;
 import phalanx.arrangement.ShapeFilter;
 import phalanx.arrangement.SlotBoard;
 import phalanx.picking.WrittenPattern;
+import phalanx.review.Found;
+import phalanx.review.Remedies;
+import phalanx.review.Remedy;
 import phalanx.review.Review;
 import phalanx.song.Song;
 
@@ -26,6 +29,7 @@ public final class PlanService {
   private final NewestAnswer boards;
   private final NewestAnswer falls;
   private final NewestAnswer reviews;
+  private final NewestAnswer remedies;
 
   /** For single chords, so that the song's plan stays known to the other. */
   private final Arranger alone = new Arranger();
@@ -41,6 +45,7 @@ public final class PlanService {
     boards = new NewestAnswer(worker, interfaceThread);
     falls = new NewestAnswer(worker, interfaceThread);
     reviews = new NewestAnswer(worker, interfaceThread);
+    remedies = new NewestAnswer(worker, interfaceThread);
   }
 
   /** Plans a song and hands the plan over, unless a newer question came meanwhile. */
@@ -60,6 +65,11 @@ public final class PlanService {
   /** Looks a plan through for what is hard in it. */
   void review(Arrangement arrangement, Consumer<Review> answer) {
     reviews.ask(() -> Review.of(arrangement), answer, fault -> {});
+  }
+
+  /** Tries ways out of a finding. */
+  void remedies(Arrangement arrangement, Found found, Consumer<List<Remedy>> answer) {
+    remedies.ask(() -> Remedies.of(alone, arrangement, found), answer, fault -> {});
   }
 
   /** Gathers what a player weighs at one chord. */

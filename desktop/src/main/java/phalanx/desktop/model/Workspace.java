@@ -57,6 +57,7 @@ public final class Workspace {
   private final NoteChoice notes = new NoteChoice(this);
   private final PatternDesk patterns;
   private final MelodyDesk melody;
+  private final FindingDesk findings;
   private boolean settling;
   private final ObservableList<String> problems = FXCollections.observableArrayList();
 
@@ -71,6 +72,7 @@ public final class Workspace {
     screen.addListener(o -> askForBoard());
     patterns = new PatternDesk(this, planner);
     melody = new MelodyDesk(this);
+    findings = new FindingDesk(this, planner);
   }
 
   /**
@@ -203,6 +205,11 @@ public final class Workspace {
   /** The pattern as the Picking screen shows and changes it. */
   public PatternDesk patterns() {
     return patterns;
+  }
+
+  /** What is hard in the song, one finding after the other. */
+  public FindingDesk findings() {
+    return findings;
   }
 
   /** The tune as the Melody screen shows and changes it. */
