@@ -25,6 +25,7 @@ final class SongMenu extends MenuButton {
     super("Song");
     this.desk = desk;
     setId("song-menu");
+    setMinWidth(USE_PREF_SIZE);
     getStyleClass().add("chip-button");
     recent.setId("recent");
     getItems()

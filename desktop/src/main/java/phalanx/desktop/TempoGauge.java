@@ -16,7 +16,7 @@ import phalanx.review.TempoCeiling;
  */
 final class TempoGauge extends Button {
 
-  private static final double WIDTH = 84;
+  private static final double WIDTH = 66;
   private static final double HEIGHT = 8;
 
   /** Tempo at the right end of the gauge, quarter notes a minute. */

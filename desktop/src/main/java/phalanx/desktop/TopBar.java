@@ -132,13 +132,12 @@ final class TopBar extends HBox {
   private MenuButton names() {
     MenuButton button = new MenuButton();
     button.setId("names");
+    button.setAccessibleText("note names");
     button.getStyleClass().add("chip-button");
     button.setMinWidth(USE_PREF_SIZE);
     button
         .textProperty()
-        .bind(
-            Bindings.createStringBinding(
-                () -> "Names " + naming().words(), workspace.namingProperty()));
+        .bind(Bindings.createStringBinding(() -> naming().words(), workspace.namingProperty()));
     ToggleGroup group = new ToggleGroup();
     for (NoteNaming naming : NoteNaming.values()) {
       RadioMenuItem item = new RadioMenuItem(naming.words());
