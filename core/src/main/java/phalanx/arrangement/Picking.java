@@ -2,6 +2,7 @@ package phalanx.arrangement;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -197,7 +198,7 @@ final class Picking {
         p.pluck().finger().ifPresent(f -> wanted.put(p.string(), f));
       }
     }
-    Set<PickFinger> gesture = new java.util.HashSet<>();
+    Set<PickFinger> gesture = new HashSet<>();
     on.brush().ifPresent(b -> gesture.addAll(b.touch().fingers()));
     on.hit().ifPresent(h -> gesture.addAll(h.hit().fingers()));
     int tick = on.placed().bar().played(on.placed().tick(), song.feel().swing());

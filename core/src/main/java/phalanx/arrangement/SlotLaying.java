@@ -1,6 +1,7 @@
 package phalanx.arrangement;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -303,7 +304,7 @@ final class SlotLaying {
       }
     }
     if (!brush.towardsTreble()) {
-      java.util.Collections.reverse(strings);
+      Collections.reverse(strings);
     }
     return strings;
   }

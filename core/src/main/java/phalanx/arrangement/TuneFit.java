@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
 import phalanx.fretting.AddedFinger;
 import phalanx.fretting.Grip;
 import phalanx.fretting.Reach;
@@ -127,7 +128,7 @@ final class TuneFit {
     b.left().forEach(s -> stops.set(s, new Stop.Silent()));
     stops.set(a.string(), new Stop.Pressed(a.fret(), a.finger().get()));
     boolean elsewhere =
-        java.util.stream.IntStream.range(0, Tuning.STRINGS)
+        IntStream.range(0, Tuning.STRINGS)
             .anyMatch(
                 s ->
                     s != a.string()

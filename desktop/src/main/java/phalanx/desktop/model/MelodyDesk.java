@@ -2,7 +2,6 @@ package phalanx.desktop.model;
 
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -154,10 +153,5 @@ public final class MelodyDesk {
   /** What the notes of the bar are and where they lie. */
   public ReadOnlyObjectProperty<TuneBoard> boardProperty() {
     return board.getReadOnlyProperty();
-  }
-
-  /** Whether a bar's first note could not be read or reached; the selected bar alone knows. */
-  public Optional<TuneBoard.Entry> outOfReach() {
-    return board.get().entries().stream().filter(e -> e.played().isEmpty()).findFirst();
   }
 }

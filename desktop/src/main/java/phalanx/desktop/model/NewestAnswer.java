@@ -1,6 +1,7 @@
 package phalanx.desktop.model;
 
 import java.util.concurrent.Executor;
+import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
@@ -34,6 +35,16 @@ public final class NewestAnswer {
    */
   public <T> void ask(Supplier<T> work, Consumer<T> answer, Consumer<RuntimeException> fault) {
     long question = newest.incrementAndGet();
+    try {
+      work(question, work, answer, fault);
+    } catch (RejectedExecutionException e) {
+      // The window has been closed meanwhile: nobody waits for the answer any more.
+      newest.incrementAndGet();
+    }
+  }
+
+  private <T> void work(
+      long question, Supplier<T> work, Consumer<T> answer, Consumer<RuntimeException> fault) {
     worker.execute(
         () -> {
           if (newest.get() != question) {
