@@ -66,6 +66,7 @@ final class Picking {
       picking.lay(step, step == last.get(step.slot()));
     }
     List<Fingered> fingers = FingerAssignment.assign(picking.strikes, song.school(), song.tempo());
+    picking.leaveOutSlursFromNothing(fingers);
     picking.remarkOn(fingers);
     List<Slot> remarked = picking.remarked();
     Sounding sounding = new Sounding(song, remarked, picking.laid, fingers);
@@ -222,6 +223,33 @@ final class Picking {
       SlotLaying laying = laying(laid.get(i).placed().slot()).orElseThrow();
       tune.remarks(laid.get(i).placed().slot()).forEach(laying.remarks()::add);
       LeftOut.remarks(strikes.get(i), fingers.get(i), song.school()).forEach(laying.remarks()::add);
+    }
+  }
+
+  /** A note that is slurred from one that no finger could pluck in time is not there either. */
+  private void leaveOutSlursFromNothing(List<Fingered> fingers) {
+    Map<Integer, Set<Integer>> made = new HashMap<>();
+    for (int i = 0; i < laid.size(); i++) {
+      int at = i;
+      Set<Integer> strings = new HashSet<>();
+      List<Plucked> gone = new ArrayList<>();
+      for (Plucked p : laid.get(i).plucks()) {
+        boolean there =
+            p.slurredFrom()
+                .map(t -> made.getOrDefault(t, Set.of()).contains(p.string()))
+                .orElseGet(() -> fingers.get(at).finger(p.string()).isPresent());
+        if (there) {
+          strings.add(p.string());
+        } else if (p.slur().isPresent()) {
+          gone.add(p);
+        }
+      }
+      made.put(laid.get(i).placed().tick(), strings);
+      if (!gone.isEmpty()) {
+        laid.set(i, laid.get(i).without(gone));
+        laying(laid.get(i).placed().slot())
+            .ifPresent(l -> l.remarks().add("a slur is left out: no finger plucks its first note"));
+      }
     }
   }
 

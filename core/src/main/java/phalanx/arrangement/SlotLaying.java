@@ -34,7 +34,7 @@ final class SlotLaying {
    * @param step where it is pressed beside the shape, if it is
    * @param rings until when a note of the tune rings
    * @param slur how the fretting hand makes it alone, if it does
-   * @param prepared when its finger is down already, for a pull-off
+   * @param slurredFrom when the note it is slurred from begins
    */
   record Plucked(
       int string,
@@ -43,11 +43,16 @@ final class SlotLaying {
       Optional<Beside> step,
       Optional<Integer> rings,
       Optional<Slur> slur,
-      Optional<Integer> prepared) {
+      Optional<Integer> slurredFrom) {
 
     /** A stroke of the pattern. */
     Plucked(int string, Stroke.Pluck pluck, NoteRef ref, Optional<Beside> step) {
       this(string, pluck, ref, step, Optional.empty(), Optional.empty(), Optional.empty());
+    }
+
+    /** When its finger is down: for a pull-off with the note before already. */
+    int downFrom(int tick) {
+      return slur.filter(s -> s == Slur.PULL_OFF).flatMap(s -> slurredFrom).orElse(tick);
     }
 
     /** Whether the thumb's own row asks for it. */
@@ -63,7 +68,14 @@ final class SlotLaying {
       Optional<Stroke.Brush> brush,
       List<Integer> brushed,
       Optional<Stroke.Knock> hit,
-      List<Integer> stopped) {}
+      List<Integer> stopped) {
+
+    /** Without some of its plucks. */
+    Laid without(List<Plucked> gone) {
+      List<Plucked> kept = plucks.stream().filter(p -> !gone.contains(p)).toList();
+      return new Laid(placed, kept, brush, brushed, hit, stopped);
+    }
+  }
 
   private final Song song;
   private final Shape shape;
@@ -173,7 +185,7 @@ final class SlotLaying {
         beside,
         Optional.of(struck.endTick()),
         struck.slur(),
-        struck.prepared());
+        struck.slurredFrom());
   }
 
   /** The string a stroke wants, or another that leaves the tune alone; empty if there is none. */

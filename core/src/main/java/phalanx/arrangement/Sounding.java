@@ -212,7 +212,7 @@ final class Sounding {
           new Holds.Added(
               step.finger(),
               step.grip(shape),
-              p.prepared().orElse(walked.tick()),
+              p.downFrom(walked.tick()),
               Math.min(
                   walked.tick() + walked.lengthTicks(), slots.get(on.placed().slot()).toTick()),
               lifted(shape, step)));

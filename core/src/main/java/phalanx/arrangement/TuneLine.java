@@ -11,9 +11,13 @@ import phalanx.melody.Want;
 import phalanx.song.Song;
 import phalanx.song.Timeline;
 import phalanx.song.Timeline.PlayedBar;
+import phalanx.theory.Ticks;
 
 /** The tune of a song with the repeats unrolled. */
 final class TuneLine {
+
+  /** How long a grace note lasts: a thirty-second note. */
+  private static final int GRACE = Ticks.PER_WHOLE / 32;
 
   private TuneLine() {}
 
@@ -30,6 +34,7 @@ final class TuneLine {
         // What stands beyond a bar that became shorter waits there unheard.
         if (note.tick() < bar.lengthTicks()) {
           int end = Math.min(note.endTick(), bar.lengthTicks());
+          graces(line, note, bar, song.guitar());
           for (Want want : note.wants()) {
             line.add(sung(want, note, bar, end, song.guitar()));
           }
@@ -37,6 +42,25 @@ final class TuneLine {
       }
     }
     return line;
+  }
+
+  /** Short notes take their time from the note before; at the start of a song there is none. */
+  private static void graces(List<Sung> line, TuneNote note, PlayedBar bar, Guitar guitar) {
+    int count = note.graces().size();
+    int from = bar.startTick() + note.tick() - count * GRACE;
+    if (count == 0 || from < 0 || !line.isEmpty() && from <= line.get(line.size() - 1).tick()) {
+      return;
+    }
+    for (int i = line.size() - 1; i >= 0 && line.get(i).endTick() > from; i--) {
+      line.set(i, line.get(i).until(from));
+    }
+    for (Want grace : note.graces()) {
+      TuneNote plain =
+          new TuneNote(note.tick(), GRACE, List.of(grace), Optional.empty(), List.of());
+      Sung sung = sung(grace, plain, bar, note.endTick(), guitar);
+      line.add(sung.at(from, from + GRACE));
+      from += GRACE;
+    }
   }
 
   private static Sung sung(Want want, TuneNote note, PlayedBar bar, int end, Guitar guitar) {

@@ -26,7 +26,7 @@ final class TuneStrokes {
    * @param endTick how long it rings at least: its written end, or the change that cuts it off
    * @param begins whether it is struck in this slot; else it goes on from the one before
    * @param slur how the fretting hand makes it alone, if it does
-   * @param prepared when its finger is down already, for a pull-off
+   * @param slurredFrom when the note it is slurred from begins
    */
   record Struck(
       Sung note,
@@ -34,7 +34,7 @@ final class TuneStrokes {
       int endTick,
       boolean begins,
       Optional<Slur> slur,
-      Optional<Integer> prepared) {}
+      Optional<Integer> slurredFrom) {}
 
   private final Song song;
   private final List<Slot> slots;
@@ -83,9 +83,8 @@ final class TuneStrokes {
         int tick = Math.max(note.tick(), slot.fromTick());
         int end = end(index, note, place.get());
         Optional<Slur> slur = begins ? slur(index, note, place.get()) : Optional.empty();
-        Optional<Integer> prepared =
-            slur.filter(s -> s == Slur.PULL_OFF).map(s -> before.orElseThrow().note().tick());
-        Struck struck = new Struck(note, place.get(), end, begins, slur, prepared);
+        Optional<Integer> from = slur.map(s -> before.orElseThrow().note().tick());
+        Struck struck = new Struck(note, place.get(), end, begins, slur, from);
         at.computeIfAbsent(tick, t -> new ArrayList<>()).add(struck);
         before = begins ? Optional.of(struck) : before;
         slotAt.put(tick, index);

@@ -58,6 +58,7 @@ class TuneLawsTest {
         TestSongs.of(line.toString())
             .withSchool(school)
             .withThumb(thumb)
+            .withTempo(60 + random.nextInt(160))
             .withPattern(pattern)
             .withTune(tune);
     Arrangement a = ARRANGER.arrange(song);
@@ -79,11 +80,16 @@ class TuneLawsTest {
       place = Math.max(0, Math.min(SCALE.length - 1, place + random.nextInt(5) - 2));
       int end = Math.min(BAR, at + length);
       if (random.nextInt(5) > 0) {
-        notes.add(new TuneNote(at, end - at, List.of(want(SCALE[place])), slur(random), List.of()));
+        notes.add(
+            new TuneNote(at, end - at, List.of(want(SCALE[place])), slur(random), grace(random)));
       }
       at = end;
     }
     return new BarTune(held, notes);
+  }
+
+  private static List<Want> grace(Random random) {
+    return random.nextInt(8) > 0 ? List.of() : List.of(want(SCALE[random.nextInt(SCALE.length)]));
   }
 
   private static Optional<Slur> slur(Random random) {

@@ -55,6 +55,17 @@ class TuneLineTest {
     assertThat(line(song("C | G", "c4 - - -", ". . g ."))).containsExactly("C4@0-1", "G4@6-8");
   }
 
+  /** A thirty-second, 630 ticks, is taken from the note before. */
+  @Test
+  void aGraceNoteTakesItsTimeFromTheNoteBefore() {
+    Song song = song("C | G", "{d}e4 . {f}^g4 .", "c4 . . .");
+    List<Sung> line = TuneLine.of(song, Timeline.of(song));
+    assertThat(line).extracting(Sung::label).containsExactly("E4", "F4", "G4", "C4");
+    assertThat(line).extracting(Sung::tick).containsExactly(0, 10080 - 630, 10080, 20160);
+    assertThat(line.get(0).endTick()).isEqualTo(10080 - 630);
+    assertThat(line.get(1).endTick()).isEqualTo(10080);
+  }
+
   @Test
   void aBarThatIsLikeAnotherHasItsTuneUntilItGetsItsOwn() {
     Song song =
