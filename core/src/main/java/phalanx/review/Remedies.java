@@ -156,6 +156,11 @@ public final class Remedies {
   private void moveOrLeaveOutTheNote() {
     editBar("this bar's tune an octave lower", (tune, tick) -> tune.moved(w -> octave(w, -1)));
     editBar("this bar's tune an octave higher", (tune, tick) -> tune.moved(w -> octave(w, 1)));
+    for (int by : List.of(-1, 1)) {
+      attempt(
+          "the whole tune an octave " + (by < 0 ? "lower" : "higher"),
+          song -> song.withTune(song.tune().moved(w -> octave(w, by))));
+    }
     editBar("this note an octave lower", (tune, tick) -> note(tune, tick, -1));
     editBar("leave this note out", (tune, tick) -> without(tune, tick));
   }

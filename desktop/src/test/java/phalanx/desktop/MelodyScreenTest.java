@@ -70,6 +70,17 @@ class MelodyScreenTest {
   }
 
   @Test
+  void aLineIsProposedWhereThereIsNoTune(FxRobot robot) throws TimeoutException {
+    robot.clickOn("#propose-tune");
+    window.untilPlanned();
+    assertThat(tune(1).notes()).hasSize(1);
+    assertThat(robot.lookup("#propose-tune").query().isVisible()).isFalse();
+    press(robot, KeyCode.CONTROL, KeyCode.Z);
+    assertThat(window.workspace().song().tune().isEmpty()).isTrue();
+    assertThat(robot.lookup("#propose-tune").query().isVisible()).isTrue();
+  }
+
+  @Test
   void whatCannotBeReadIsSaidWithItsPlaceAndTheRestStays(FxRobot robot) {
     robot.write("g4 . x d");
     assertThat(text(robot, "#tune-trouble")).startsWith("at sign 6: expected a note such as");

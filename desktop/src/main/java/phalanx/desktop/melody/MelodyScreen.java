@@ -1,6 +1,7 @@
 package phalanx.desktop.melody;
 
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyEvent;
@@ -42,7 +43,21 @@ public final class MelodyScreen extends VBox {
                 desk.keep();
               }
             });
-    HBox entry = new HBox(where, field);
+    Button propose = new Button("Propose a line");
+    propose.setId("propose-tune");
+    propose.getStyleClass().addAll("tool", "small-tool");
+    propose.setMinWidth(Region.USE_PREF_SIZE);
+    propose.setOnAction(e -> desk.propose());
+    // Only where there is nothing to lose.
+    Runnable offer =
+        () -> {
+          boolean empty = workspace.song().tune().isEmpty();
+          propose.setVisible(empty);
+          propose.setManaged(empty);
+        };
+    workspace.historyProperty().addListener(o -> offer.run());
+    offer.run();
+    HBox entry = new HBox(where, field, propose);
     entry.getStyleClass().add("arrange-header");
     Label hint =
         new Label(

@@ -7,6 +7,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import phalanx.arrangement.TuneBoard;
+import phalanx.arrangement.TuneProposal;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneNote;
 import phalanx.melody.TuneReader;
@@ -118,6 +119,11 @@ public final class MelodyDesk {
                       ? song.tune().without(here)
                       : song.tune().with(here, typed)));
     }
+  }
+
+  /** Writes a line over the chords of a song that has no tune; undo takes it back. */
+  public void propose() {
+    workspace.edit(song -> song.withTune(TuneProposal.of(song)));
   }
 
   /** Keeps what was typed and goes to the next written bar (1) or the one before (-1). */
