@@ -13,7 +13,6 @@ import phalanx.theory.Ticks;
 /** Writes the tune of a bar as the text that {@link TuneReader} reads back. */
 public final class TuneWriter {
 
-  private static final int MOST_PARTS = 16;
   private static final String HOLD = ".";
   private static final String REST = "-";
 
@@ -65,7 +64,7 @@ public final class TuneWriter {
 
   /** One cell, in brackets where it needs cutting. */
   private static String cell(TreeMap<Integer, String> words, int from, int length) {
-    for (int parts = 1; parts <= MOST_PARTS; parts++) {
+    for (int parts = 1; parts <= length; parts++) {
       int part = length / parts;
       boolean fits =
           length % parts == 0
@@ -76,7 +75,7 @@ public final class TuneWriter {
         return parts == 1 ? inside : "[" + inside + "]";
       }
     }
-    throw new IllegalArgumentException("a note of the tune off every grid");
+    throw new IllegalStateException("every tick is on the grid of single ticks");
   }
 
   private static List<String> cut(TreeMap<Integer, String> words, int from, int length, int parts) {

@@ -73,9 +73,14 @@ public final class PatternEdits {
 
   private static Result change(WrittenPattern pattern, Pattern.Step next) {
     Optional<String> trouble = PatternRules.trouble(next);
-    return trouble.isPresent()
-        ? new Result.Refused(trouble.get())
-        : new Result.Done(with(pattern, next));
+    if (trouble.isPresent()) {
+      return new Result.Refused(trouble.get());
+    }
+    WrittenPattern changed = with(pattern, next);
+    return PatternWriter.canWrite(changed.pattern(), changed.meter().beatTicks())
+        ? new Result.Done(changed)
+        : new Result.Refused(
+            "a row cuts a beat into eight equal parts at most: another grid is here");
   }
 
   /** With a step in place of the one at its tick. */

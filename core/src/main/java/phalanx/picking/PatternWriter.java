@@ -41,6 +41,30 @@ public final class PatternWriter {
     return text.toString();
   }
 
+  /** Whether every row can be written: no beat of one cut into more than eight equal parts. */
+  static boolean canWrite(Pattern pattern, int beatTicks) {
+    for (String row : Cell.rows()) {
+      TreeMap<Integer, String> cells = cells(row, pattern);
+      for (int from = 0; from < pattern.lengthTicks(); from += beatTicks) {
+        if (!cells.isEmpty() && beat(cells, from, beatTicks).isEmpty()) {
+          return false;
+        }
+      }
+    }
+    return true;
+  }
+
+  private static TreeMap<Integer, String> cells(String row, Pattern pattern) {
+    TreeMap<Integer, String> cells = new TreeMap<>();
+    for (Pattern.Step step : pattern.steps()) {
+      String cell = Cell.write(row, step);
+      if (!cell.equals(Cell.NOTHING)) {
+        cells.put(step.tick(), cell);
+      }
+    }
+    return cells;
+  }
+
   private static void bar(
       StringBuilder text, String name, List<Pattern.Step> steps, WrittenPattern written) {
     text.append("bar: ").append(name).append('\n');
@@ -51,13 +75,7 @@ public final class PatternWriter {
   private static void rows(StringBuilder text, Pattern pattern, int beatTicks) {
     boolean any = false;
     for (String row : Cell.rows()) {
-      TreeMap<Integer, String> cells = new TreeMap<>();
-      for (Pattern.Step step : pattern.steps()) {
-        String cell = Cell.write(row, step);
-        if (!cell.equals(Cell.NOTHING)) {
-          cells.put(step.tick(), cell);
-        }
-      }
+      TreeMap<Integer, String> cells = cells(row, pattern);
       if (!cells.isEmpty()) {
         text.append(row(row, cells, pattern.lengthTicks(), beatTicks)).append('\n');
         any = true;
@@ -73,13 +91,14 @@ public final class PatternWriter {
   private static String row(String name, TreeMap<Integer, String> cells, int length, int beat) {
     StringBuilder row = new StringBuilder("%-6s |".formatted(name));
     for (int from = 0; from < length; from += beat) {
-      row.append(' ').append(String.join(" ", beat(cells, from, beat))).append(" |");
+      String words = String.join(" ", beat(cells, from, beat).orElseThrow());
+      row.append(' ').append(words).append(" |");
     }
     return row.toString();
   }
 
   /** The fewest parts that have every stroke of the beat at the start of one. */
-  private static List<String> beat(TreeMap<Integer, String> cells, int from, int beat) {
+  private static Optional<List<String>> beat(TreeMap<Integer, String> cells, int from, int beat) {
     int wanted = cells.subMap(from, from + beat).size();
     for (int parts = 1; parts <= MOST_PARTS; parts++) {
       List<String> words = new ArrayList<>();
@@ -90,9 +109,9 @@ public final class PatternWriter {
         words.add(here.orElse(Cell.NOTHING));
       }
       if (found == wanted) {
-        return words;
+        return Optional.of(words);
       }
     }
-    throw new IllegalArgumentException("a stroke off the grid of eight parts a beat");
+    return Optional.empty();
   }
 }

@@ -84,6 +84,21 @@ class TuneTextTest {
     assertThat(result.problems().get(0).message()).startsWith(message);
   }
 
+  /** Grids that do not meet the beats are written all the same. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        "[c4 d e f g] [a b c] d; 4/4",
+        "[c4 d e f g a b] . e; 4/4",
+        "c4 [d e f] [g a b c d] . e; 5/4"
+      })
+  void everyTypedBarCanBeWritten(String text, String meter) {
+    Meter in = Meter.parse(meter).orElseThrow();
+    BarTune typed = read(text, meter);
+    assertThat(TuneReader.read(TuneWriter.write(typed, in), in).tune()).isEqualTo(typed);
+  }
+
   /** Round trip: what is written is read back as the same notes. */
   @Property(tries = 400)
   void whatIsWrittenIsReadBack(@ForAll("bars") BarTune tune) {

@@ -167,6 +167,19 @@ class PatternTextTest {
         .isEqualTo(full.pattern().steps());
   }
 
+  /** Thirds and quarters of one beat in one row would need twelve parts. */
+  @Test
+  void gridsThatCannotBeWrittenInOneRowAreRefused() {
+    WrittenPattern thirds =
+        PatternReader.read("name: x\nmetre: 4/4\ntune | o o . | . | . | . |\n").patterns().get(0);
+    assertThat(PatternEdits.toggle(thirds, Stroke.Pluck.of(Role.TUNE), 1260))
+        .isInstanceOf(PatternEdits.Result.Refused.class);
+    assertThat(PatternEdits.toggle(thirds, Stroke.Pluck.of(Role.TUNE), 2520))
+        .isInstanceOf(PatternEdits.Result.Done.class);
+    assertThat(PatternEdits.toggle(thirds, Stroke.Pluck.of(Role.UPPER), 1260))
+        .isInstanceOf(PatternEdits.Result.Done.class);
+  }
+
   /** Round trip: what is written is read back as the same strokes. */
   @Property(tries = 300)
   void whatIsWrittenIsReadBack(
