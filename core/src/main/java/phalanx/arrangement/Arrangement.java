@@ -1,6 +1,7 @@
 package phalanx.arrangement;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.ToIntFunction;
 import phalanx.fretting.ShapePlan;
 import phalanx.song.Song;
@@ -46,6 +47,14 @@ public record Arrangement(
   /** The slots that begin from one tick up to, not including, another. */
   public List<Slot> slotsFrom(int from, int to) {
     return between(slots, s -> s.played().tick(), from, to);
+  }
+
+  /** The note that sounds a note of the tune; empty where it is out of reach. */
+  public Optional<Note> played(Sung sung) {
+    int sounding = sung.midi() + song.guitar().capo();
+    return notesFrom(sung.tick(), sung.tick() + 1).stream()
+        .filter(n -> n.part() == Note.Part.TUNE && n.midi() == sounding)
+        .findFirst();
   }
 
   /** The part of a list, ordered by tick, that lies between two ticks; found by halving. */

@@ -22,6 +22,14 @@ public sealed interface Gesture {
     return new Roll(other, r.from(), r.to(), r.stepTicks());
   }
 
+  /** The fingers it takes away from the strings; none for a roll, whose plucks are notes. */
+  default Set<PickFinger> fingers() {
+    if (this instanceof Brush b) {
+      return b.touch().fingers();
+    }
+    return this instanceof Hit h ? h.fingers() : Set.of();
+  }
+
   /**
    * A percussive hit.
    *

@@ -5,7 +5,6 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 import phalanx.fretting.Shape;
 import phalanx.picking.Pattern;
@@ -140,15 +139,8 @@ public record PatternFall(
             .filter(n -> n.isPickedBy(finger) && n.manner() != Note.Manner.BRUSHED)
             .map(n -> n.tick() + n.delayTicks());
     Stream<Integer> other =
-        gestures.stream().filter(g -> fingers(g).contains(finger)).map(Gesture::tick);
+        gestures.stream().filter(g -> g.fingers().contains(finger)).map(Gesture::tick);
     return Stream.concat(plucked, other).distinct().sorted().toList();
-  }
-
-  private static Set<PickFinger> fingers(Gesture gesture) {
-    if (gesture instanceof Gesture.Hit hit) {
-      return hit.fingers();
-    }
-    return gesture instanceof Gesture.Brush brush ? brush.touch().fingers() : Set.of();
   }
 
   /** The finger a role's stroke at a tick is played with here, if it is played at all. */

@@ -1,13 +1,10 @@
 package phalanx.arrangement;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import phalanx.fretting.AddedFinger;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
-import phalanx.fretting.Stop;
 import phalanx.instrument.Finger;
 import phalanx.picking.Role;
 import phalanx.picking.StringRoles;
@@ -51,13 +48,7 @@ final class ThirdBass {
     if (free.isPresent()) {
       return Optional.of(new Beside(LOWEST, fret, free));
     }
-    return AddedFinger.on(without(shape, root.get()), LOWEST, fret, reach)
+    return AddedFinger.on(shape.without(Set.of(root.get())), LOWEST, fret, reach)
         .map(f -> new Beside(LOWEST, fret, Optional.of(f), Set.of(root.get())));
-  }
-
-  private static Shape without(Shape shape, int string) {
-    List<Stop> stops = new ArrayList<>(shape.stops());
-    stops.set(string, new Stop.Silent());
-    return new Shape(stops);
   }
 }

@@ -3,14 +3,13 @@ package phalanx.arrangement;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
+import java.util.OptionalInt;
 import phalanx.instrument.StringSign;
 import phalanx.song.Harmony;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.theory.Chord;
 import phalanx.theory.Interval;
 import phalanx.theory.Key;
-import phalanx.theory.Mode;
 
 /**
  * The notes of the tune in one bar: what each is in its chord and key, where it lies, and why it
@@ -74,16 +73,11 @@ public record TuneBoard(List<Entry> entries) {
   }
 
   private static Entry entry(Arrangement a, Slot slot, Sung sung) {
-    int sounding = sung.midi() + a.song().guitar().capo();
-    Optional<Note> note =
-        a.notesFrom(sung.tick(), sung.tick() + 1).stream()
-            .filter(n -> n.part() == Note.Part.TUNE && n.midi() == sounding)
-            .findFirst();
     int chroma = Math.floorMod(sung.midi(), 12);
     String inChord =
         slot.played().harmony() instanceof Harmony.Sounding s ? degree(s.chord(), chroma) : "";
     String inKey = a.song().key().map(k -> degree(k, chroma)).orElse("");
-    return new Entry(sung, note, inChord, inKey);
+    return new Entry(sung, a.played(sung), inChord, inKey);
   }
 
   private static String degree(Chord chord, int chroma) {
@@ -102,10 +96,7 @@ public record TuneBoard(List<Entry> entries) {
   }
 
   private static String degree(Key key, int chroma) {
-    return IntStream.range(0, Mode.DEGREES)
-        .filter(d -> key.degree(d).chroma() == chroma)
-        .mapToObj(d -> "degree " + (d + 1))
-        .findFirst()
-        .orElse("outside the key");
+    OptionalInt degree = key.degreeOf(chroma);
+    return degree.isPresent() ? "degree " + (degree.getAsInt() + 1) : "outside the key";
   }
 }

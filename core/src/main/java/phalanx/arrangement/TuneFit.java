@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.IntStream;
 import phalanx.fretting.AddedFinger;
 import phalanx.fretting.Grip;
 import phalanx.fretting.Reach;
@@ -123,19 +122,13 @@ final class TuneFit {
     if (!bothBeside || a.finger().isEmpty() || b.finger().isEmpty()) {
       return a.left().contains(b.string()) || b.left().contains(a.string());
     }
-    List<Stop> stops = new ArrayList<>(shape.stops());
-    a.left().forEach(s -> stops.set(s, new Stop.Silent()));
-    b.left().forEach(s -> stops.set(s, new Stop.Silent()));
-    stops.set(a.string(), new Stop.Pressed(a.fret(), a.finger().get()));
-    boolean elsewhere =
-        IntStream.range(0, Tuning.STRINGS)
-            .anyMatch(
-                s ->
-                    s != a.string()
-                        && stops.get(s) instanceof Stop.Pressed p
-                        && p.finger() == a.finger().get());
-    return elsewhere
-        || !AddedFinger.on(new Shape(stops), b.string(), b.fret(), reach).equals(b.finger());
+    Finger finger = a.finger().get();
+    Shape left = shape.without(a.left()).without(b.left());
+    if (left.without(Set.of(a.string())).grips().containsKey(finger)) {
+      return true;
+    }
+    Shape held = left.with(a.string(), new Stop.Pressed(a.fret(), finger));
+    return !AddedFinger.on(held, b.string(), b.fret(), reach).equals(b.finger());
   }
 
   private double step(Shape shape, Row before, TunePlace place, Sung note) {
@@ -170,14 +163,12 @@ final class TuneFit {
     if (to.inShape() || to.finger().isEmpty()) {
       return to.left().isEmpty();
     }
-    List<Stop> stops = new ArrayList<>(shape.stops());
     boolean elsewhere = shape.grips().containsKey(to.finger().get());
     if (elsewhere || from.inShape() || !to.left().isEmpty() || !from.left().isEmpty()) {
       return false;
     }
-    stops.set(to.string(), new Stop.Pressed(to.fret(), to.finger().get()));
-    return AddedFinger.on(new Shape(stops), from.string(), from.fret(), reach)
-        .equals(from.finger());
+    Shape held = shape.with(to.string(), new Stop.Pressed(to.fret(), to.finger().get()));
+    return AddedFinger.on(held, from.string(), from.fret(), reach).equals(from.finger());
   }
 
   /** Every place of a note, those on another string than the player wants left out. */
@@ -237,7 +228,7 @@ final class TuneFit {
               && shape.finger(inner).isPresent()
               && !grip(shape, inner).isBarre();
       if (gives) {
-        Optional<Finger> finger = AddedFinger.on(without(shape, inner), string, fret, reach);
+        Optional<Finger> finger = AddedFinger.on(shape.without(Set.of(inner)), string, fret, reach);
         if (finger.isPresent()) {
           Set<Integer> left = new HashSet<>(lifted);
           left.add(inner);
@@ -246,11 +237,5 @@ final class TuneFit {
       }
     }
     return Optional.empty();
-  }
-
-  private static Shape without(Shape shape, int string) {
-    List<Stop> stops = new ArrayList<>(shape.stops());
-    stops.set(string, new Stop.Silent());
-    return new Shape(stops);
   }
 }

@@ -2,13 +2,12 @@ package phalanx.arrangement;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
+import java.util.OptionalInt;
 import phalanx.fretting.AddedFinger;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Finger;
 import phalanx.theory.Key;
-import phalanx.theory.Mode;
 
 /** The last bass note before a change, a step away from the next chord's root (common practice). */
 final class WalkingBass {
@@ -41,9 +40,7 @@ final class WalkingBass {
   }
 
   private boolean inKey(int midi) {
-    return key.isEmpty()
-        || IntStream.range(0, Mode.DEGREES)
-            .anyMatch(d -> key.get().degree(d).chroma() == Math.floorMod(midi, 12));
+    return key.isEmpty() || key.get().degreeOf(Math.floorMod(midi, 12)).isPresent();
   }
 
   private Optional<Beside> at(int midi, Shape held, int below) {
@@ -54,7 +51,7 @@ final class WalkingBass {
         found = Optional.of(new Beside(s, 0, Optional.empty()));
       } else if (fret > 0 && fret <= reach.highestFret()) {
         int string = s;
-        boolean already = held.fret(s).equals(java.util.OptionalInt.of(fret));
+        boolean already = held.fret(s).equals(OptionalInt.of(fret));
         Optional<Finger> finger = already ? held.finger(s) : AddedFinger.on(held, s, fret, reach);
         found = finger.map(f -> new Beside(string, fret, Optional.of(f)));
       }

@@ -1,6 +1,7 @@
 package phalanx.fretting;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
@@ -77,6 +78,25 @@ public record Shape(List<Stop> stops) {
   /** Whether a string sounds. */
   public boolean sounds(int string) {
     return !(stops.get(string) instanceof Stop.Silent);
+  }
+
+  /**
+   * The same shape with something else on one string.
+   *
+   * @param string 0 for ⑥ to 5 for ①
+   * @throws IllegalArgumentException if its finger is on another fret already
+   */
+  public Shape with(int string, Stop stop) {
+    List<Stop> changed = new ArrayList<>(stops);
+    changed.set(string, stop);
+    return new Shape(changed);
+  }
+
+  /** The same shape with some strings let go, so that they do not sound. */
+  public Shape without(Collection<Integer> strings) {
+    List<Stop> changed = new ArrayList<>(stops);
+    strings.forEach(s -> changed.set(s, new Stop.Silent()));
+    return new Shape(changed);
   }
 
   /** The sounding strings, low to high. */

@@ -30,6 +30,17 @@ public record BarTune(int heldTicks, List<TuneNote> notes) {
     return new BarTune(heldTicks, notes.stream().map(n -> n.moved(change)).toList());
   }
 
+  /** With the note at a tick of the bar changed. */
+  public BarTune withNote(int tick, UnaryOperator<TuneNote> change) {
+    return new BarTune(
+        heldTicks, notes.stream().map(n -> n.tick() == tick ? change.apply(n) : n).toList());
+  }
+
+  /** Without the note at a tick of the bar. */
+  public BarTune withoutNote(int tick) {
+    return new BarTune(heldTicks, notes.stream().filter(n -> n.tick() != tick).toList());
+  }
+
   /** Whether nothing sounds. */
   public boolean isSilent() {
     return heldTicks == 0 && notes.isEmpty();

@@ -25,13 +25,18 @@ public record TuneNote(
   }
 
   /** With every pitch and place changed. */
-  TuneNote moved(UnaryOperator<Want> change) {
+  public TuneNote moved(UnaryOperator<Want> change) {
     return new TuneNote(
         tick,
         lengthTicks,
         wants.stream().map(change).toList(),
         slur,
         graces.stream().map(change).toList());
+  }
+
+  /** With another length, more than 0. */
+  public TuneNote lasting(int ticks) {
+    return new TuneNote(tick, ticks, wants, slur, graces);
   }
 
   /** When it ends in its bar. */

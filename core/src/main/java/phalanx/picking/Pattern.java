@@ -105,15 +105,6 @@ public record Pattern(String name, int lengthTicks, List<Step> steps) {
         .toList();
   }
 
-  /** Time between the closest two steps, in ticks. */
-  public int closestSteps() {
-    int closest = lengthTicks;
-    for (int i = 1; i < steps.size(); i++) {
-      closest = Math.min(closest, steps.get(i).tick() - steps.get(i - 1).tick());
-    }
-    return closest;
-  }
-
   /**
    * With every tremolo written out as single strokes.
    *

@@ -38,8 +38,7 @@ public final class PatternEdits {
     return change(pattern, toggled(here, stroke));
   }
 
-  /** A step with a stroke more, in place of what stands in its row, or without it. */
-  public static Pattern.Step toggled(Pattern.Step here, Stroke stroke) {
+  private static Pattern.Step toggled(Pattern.Step here, Stroke stroke) {
     List<Stroke> strokes = new ArrayList<>(here.strokes());
     boolean same = strokes.contains(stroke);
     strokes.removeIf(s -> Cell.row(s).equals(Cell.row(stroke)) || isThumb(s) && isThumb(stroke));

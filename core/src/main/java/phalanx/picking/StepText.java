@@ -33,14 +33,4 @@ public final class StepText {
     }
     return step.map(s -> s.at(tick)).filter(s -> PatternRules.trouble(s).isEmpty());
   }
-
-  /** The cell of a single stroke. */
-  public static String write(Stroke stroke) {
-    return Cell.write(stroke);
-  }
-
-  /** The stroke a word stands for in a row; empty if the row does not know it. */
-  public static Optional<Stroke> stroke(String row, String word) {
-    return Cell.stroke(row, word);
-  }
 }

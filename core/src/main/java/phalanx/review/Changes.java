@@ -11,7 +11,6 @@ import phalanx.fretting.ChangeCosts.FingerMove;
 import phalanx.fretting.ChangeCosts.Motion;
 import phalanx.fretting.Shape;
 import phalanx.song.Swing;
-import phalanx.song.Timeline.PlayedBar;
 
 /** The changes from shape to shape with the time they need and the time they have. */
 final class Changes {
@@ -59,22 +58,6 @@ final class Changes {
   /** When a note is struck, with swing. */
   static int played(Arrangement a, Note note) {
     Swing swing = a.song().feel().swing();
-    return bar(a, note.tick()).played(note.tick(), swing) + note.delayTicks();
-  }
-
-  /** The bar a tick lies in. */
-  static PlayedBar bar(Arrangement a, int tick) {
-    List<PlayedBar> bars = a.timeline().bars();
-    int low = 0;
-    int high = bars.size() - 1;
-    while (low < high) {
-      int middle = (low + high + 1) >>> 1;
-      if (bars.get(middle).startTick() <= tick) {
-        low = middle;
-      } else {
-        high = middle - 1;
-      }
-    }
-    return bars.get(low);
+    return a.timeline().barAt(note.tick()).played(note.tick(), swing) + note.delayTicks();
   }
 }

@@ -7,16 +7,17 @@ import java.util.function.UnaryOperator;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Arranger;
 import phalanx.arrangement.Slot;
+import phalanx.arrangement.Sung;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapePlan.Alternative;
 import phalanx.melody.BarTune;
-import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
 import phalanx.picking.AlternatingThumb;
 import phalanx.song.Feel;
 import phalanx.song.Patterns;
 import phalanx.song.Song;
 import phalanx.theory.Pitch;
+import phalanx.theory.Ticks;
 
 /**
  * Finds ways out of a finding. Each is tried by planning the song anew; only those with which the
@@ -140,17 +141,12 @@ public final class Remedies {
         .flatMap(s -> s.tune().stream())
         .filter(n -> n.tick() == found.tick())
         .findFirst()
-        .ifPresent(
-            n ->
-                attempt(
-                    words,
-                    song ->
-                        song.withTune(
-                            song.tune()
-                                .with(
-                                    n.bar(),
-                                    edit.apply(
-                                        song.tune().at(n.bar(), song.chart()), n.barTick())))));
+        .ifPresent(n -> attempt(words, song -> edited(song, n, edit)));
+  }
+
+  private static Song edited(Song song, Sung note, BarEdit edit) {
+    BarTune bar = song.tune().at(note.bar(), song.chart());
+    return song.withTune(song.tune().with(note.bar(), edit.apply(bar, note.barTick())));
   }
 
   private void moveOrLeaveOutTheNote() {
@@ -161,8 +157,10 @@ public final class Remedies {
           "the whole tune an octave " + (by < 0 ? "lower" : "higher"),
           song -> song.withTune(song.tune().moved(w -> octave(w, by))));
     }
-    editBar("this note an octave lower", (tune, tick) -> note(tune, tick, -1));
-    editBar("leave this note out", (tune, tick) -> without(tune, tick));
+    editBar(
+        "this note an octave lower",
+        (tune, tick) -> tune.withNote(tick, n -> n.moved(w -> octave(w, -1))));
+    editBar("leave this note out", BarTune::withoutNote);
   }
 
   private static Want octave(Want want, int by) {
@@ -171,41 +169,11 @@ public final class Remedies {
         : want;
   }
 
-  private static BarTune note(BarTune tune, int tick, int by) {
-    return new BarTune(
-        tune.heldTicks(),
-        tune.notes().stream()
-            .map(
-                n ->
-                    n.tick() == tick
-                        ? new TuneNote(
-                            n.tick(),
-                            n.lengthTicks(),
-                            n.wants().stream().map(w -> octave(w, by)).toList(),
-                            n.slur(),
-                            n.graces())
-                        : n)
-            .toList());
-  }
-
-  private static BarTune without(BarTune tune, int tick) {
-    return new BarTune(
-        tune.heldTicks(), tune.notes().stream().filter(n -> n.tick() != tick).toList());
-  }
-
   /** As long as it can ring. */
   private void shortenTheNote() {
-    double rings = found.finding().measured();
+    int rings = (int) Math.round(found.finding().measured() * Ticks.PER_QUARTER);
     editBar(
         "let the note end at the change",
-        (tune, tick) ->
-            new BarTune(
-                tune.heldTicks(),
-                tune.notes().stream().map(n -> n.tick() == tick ? lasting(n, rings) : n).toList()));
-  }
-
-  private static TuneNote lasting(TuneNote n, double quarters) {
-    int ticks = (int) Math.round(quarters * phalanx.theory.Ticks.PER_QUARTER);
-    return new TuneNote(n.tick(), Math.max(1, ticks), n.wants(), n.slur(), n.graces());
+        (tune, tick) -> tune.withNote(tick, n -> n.lasting(Math.max(1, rings))));
   }
 }

@@ -3,7 +3,6 @@ package phalanx.review;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import phalanx.arrangement.Arrangement;
@@ -43,7 +42,7 @@ public record TempoCeiling(Map<Integer, Double> bars) {
               Integer last = null;
               for (int tick : ticks) {
                 if (last != null) {
-                  int bar = Changes.bar(a, tick).number();
+                  int bar = a.timeline().barAt(tick).number();
                   bars.merge(bar, tempo(tick - last, limit), Math::min);
                 }
                 last = tick;
@@ -68,19 +67,12 @@ public record TempoCeiling(Map<Integer, Double> bars) {
       }
     }
     for (Gesture gesture : a.gestures()) {
-      int tick = Changes.bar(a, gesture.tick()).played(gesture.tick(), a.song().feel().swing());
-      for (PickFinger f : fingers(gesture)) {
+      int tick = a.timeline().barAt(gesture.tick()).played(gesture.tick(), a.song().feel().swing());
+      for (PickFinger f : gesture.fingers()) {
         uses.computeIfAbsent(f, k -> new TreeSet<>()).add(tick);
       }
     }
     return uses;
-  }
-
-  private static Set<PickFinger> fingers(Gesture gesture) {
-    if (gesture instanceof Gesture.Hit hit) {
-      return hit.fingers();
-    }
-    return gesture instanceof Gesture.Brush brush ? brush.touch().fingers() : Set.of();
   }
 
   /** The bar that sets the song's ceiling; empty where nothing limits the tempo. */

@@ -28,7 +28,7 @@ final class TuneNotes implements Rule {
           finding(a, sung)
               .ifPresent(
                   f -> {
-                    int bar = Changes.bar(a, sung.tick()).number();
+                    int bar = a.timeline().barAt(sung.tick()).number();
                     found.add(new Found(f, bar, sung.tick(), sung.string()));
                   });
         }
@@ -38,11 +38,7 @@ final class TuneNotes implements Rule {
   }
 
   private static Optional<Finding> finding(Arrangement a, Sung sung) {
-    int sounding = sung.midi() + a.song().guitar().capo();
-    Optional<Note> note =
-        a.notesFrom(sung.tick(), sung.tick() + 1).stream()
-            .filter(n -> n.part() == Note.Part.TUNE && n.midi() == sounding)
-            .findFirst();
+    Optional<Note> note = a.played(sung);
     double written = (double) (sung.endTick() - sung.tick()) / Ticks.PER_QUARTER;
     if (note.isEmpty()) {
       String words =

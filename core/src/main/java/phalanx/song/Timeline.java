@@ -172,6 +172,25 @@ public record Timeline(List<PlayedBar> bars, List<PlayedSlot> slots) {
     return bars.get(slot.bar() - bars.get(0).number());
   }
 
+  /**
+   * The bar a tick lies in; the first before the song, the last after it.
+   *
+   * @throws IndexOutOfBoundsException if the song has no bars
+   */
+  public PlayedBar barAt(int tick) {
+    int low = 0;
+    int high = bars.size() - 1;
+    while (low < high) {
+      int middle = (low + high + 1) >>> 1;
+      if (bars.get(middle).startTick() <= tick) {
+        low = middle;
+      } else {
+        high = middle - 1;
+      }
+    }
+    return bars.get(low);
+  }
+
   /** Length of the whole song in ticks. */
   public int lengthTicks() {
     return bars.isEmpty() ? 0 : bars.get(bars.size() - 1).endTick();

@@ -2,6 +2,7 @@ package phalanx.theory;
 
 import java.util.Comparator;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.stream.IntStream;
 
 /**
@@ -40,7 +41,12 @@ public record Key(NoteName tonic, Mode mode) {
 
   /** Whether a note belongs to the key's scale. */
   public boolean has(NoteName note) {
-    return IntStream.range(0, Mode.DEGREES).anyMatch(d -> degree(d).chroma() == note.chroma());
+    return degreeOf(note.chroma()).isPresent();
+  }
+
+  /** The degree (0 to 6) a pitch class (0 for C to 11) is of the scale; empty outside it. */
+  public OptionalInt degreeOf(int chroma) {
+    return IntStream.range(0, Mode.DEGREES).filter(d -> degree(d).chroma() == chroma).findFirst();
   }
 
   /** The same scale on the same tonic an interval higher. */

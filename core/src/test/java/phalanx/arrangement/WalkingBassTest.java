@@ -26,17 +26,18 @@ class WalkingBassTest {
   /** The bass steps into the next root, in the key where it can (common practice, no source). */
   @ParameterizedTest
   @CsvSource({
-    "G | C, G, B, 5 2",
-    "C | G, C, F#, 6 2",
-    "Am | E, Am, F, 6 1",
-    "C | Am, C, G, 6 3",
-    "G | Am, G, G, 6 3"
+    "G | C, G, ⑤2",
+    "C | G, C, ⑥1",
+    "C | G, G, ⑥2",
+    "Am | E, Am, ⑥1",
+    "C | Am, C, ⑥3",
+    "G | Am, G, ⑥3"
   })
-  void theLastBassNoteIsAStepFromTheNextRoot(
-      String chords, String key, String unused, String place) {
+  void theLastBassNoteIsAStepFromTheNextRoot(String chords, String key, String place) {
     Arrangement a = walking(chords, key);
     Note last = a.notesFrom(15120, 15121).get(0);
     Note root = a.notesFrom(20160, 20161).get(0);
+    assertThat(StringSign.of(last.string()) + last.fret()).isEqualTo(place);
     assertThat(Math.abs(root.midi() - last.midi())).isBetween(1, 2);
     assertThat(last.fretFinger().isEmpty()).isEqualTo(last.fret() == 0);
   }

@@ -19,6 +19,7 @@ final class StaffView extends ScrolledCanvas {
   private final MelodyDesk desk;
   private final StaffPainter painter;
   private StaffLayout layout;
+  private Map<Integer, Meter> meters = Map.of();
 
   StaffView(Workspace workspace, Palette palette) {
     super("staves");
@@ -36,7 +37,9 @@ final class StaffView extends ScrolledCanvas {
 
   @Override
   protected double layOut(double width) {
-    layout = new StaffLayout(workspace.song(), width);
+    Song song = workspace.song();
+    layout = new StaffLayout(song, width);
+    meters = song.chart().meters(song.meter());
     return layout.height();
   }
 
@@ -46,7 +49,6 @@ final class StaffView extends ScrolledCanvas {
       return;
     }
     Song song = workspace.song();
-    Map<Integer, Meter> meters = song.chart().meters(song.meter());
     List<Integer> missed =
         desk.boardProperty().get().entries().stream()
             .filter(e -> e.played().isEmpty())

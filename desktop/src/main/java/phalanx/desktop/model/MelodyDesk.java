@@ -22,6 +22,7 @@ import phalanx.theory.Pitch;
 public final class MelodyDesk {
 
   private final Workspace workspace;
+  private final PlanService planner;
   private final ReadOnlyStringWrapper text = new ReadOnlyStringWrapper("");
   private final ReadOnlyObjectWrapper<BarTune> preview =
       new ReadOnlyObjectWrapper<>(BarTune.SILENT);
@@ -31,8 +32,9 @@ public final class MelodyDesk {
   private boolean dirty;
   private int bar;
 
-  MelodyDesk(Workspace workspace) {
+  MelodyDesk(Workspace workspace, PlanService planner) {
     this.workspace = workspace;
+    this.planner = planner;
     workspace.historyProperty().addListener(o -> reload());
     workspace.arrangementProperty().addListener(o -> arranged());
     workspace.selectedProperty().addListener(o -> arranged());
@@ -48,7 +50,7 @@ public final class MelodyDesk {
     }
     boolean looked = workspace.screenProperty().get() == Screen.MELODY;
     if (looked && workspace.arrangementProperty().get() != null) {
-      board.set(TuneBoard.of(workspace.arrangementProperty().get(), bar));
+      planner.tune(workspace.arrangementProperty().get(), bar, board::set);
     }
   }
 

@@ -8,6 +8,7 @@ import phalanx.arrangement.Arranger;
 import phalanx.arrangement.PatternFall;
 import phalanx.arrangement.ShapeFilter;
 import phalanx.arrangement.SlotBoard;
+import phalanx.arrangement.TuneBoard;
 import phalanx.picking.WrittenPattern;
 import phalanx.review.Found;
 import phalanx.review.Remedies;
@@ -28,6 +29,7 @@ public final class PlanService {
   private final NewestAnswer plans;
   private final NewestAnswer boards;
   private final NewestAnswer falls;
+  private final NewestAnswer tunes;
   private final NewestAnswer reviews;
   private final NewestAnswer remedies;
 
@@ -44,6 +46,7 @@ public final class PlanService {
     plans = new NewestAnswer(worker, interfaceThread);
     boards = new NewestAnswer(worker, interfaceThread);
     falls = new NewestAnswer(worker, interfaceThread);
+    tunes = new NewestAnswer(worker, interfaceThread);
     reviews = new NewestAnswer(worker, interfaceThread);
     remedies = new NewestAnswer(worker, interfaceThread);
   }
@@ -60,6 +63,11 @@ public final class PlanService {
       int slot,
       Consumer<List<PatternFall>> answer) {
     falls.ask(() -> PatternFall.of(alone, arrangement, pattern, slot, FALLS), answer, fault -> {});
+  }
+
+  /** Says where the notes of a bar's tune lie. */
+  void tune(Arrangement arrangement, int bar, Consumer<TuneBoard> answer) {
+    tunes.ask(() -> TuneBoard.of(arrangement, bar), answer, fault -> {});
   }
 
   /** Looks a plan through for what is hard in it. */

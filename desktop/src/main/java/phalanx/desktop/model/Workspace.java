@@ -71,7 +71,7 @@ public final class Workspace {
     filter.addListener(o -> askForBoard());
     screen.addListener(o -> askForBoard());
     patterns = new PatternDesk(this, planner);
-    melody = new MelodyDesk(this);
+    melody = new MelodyDesk(this, planner);
     findings = new FindingDesk(this, planner);
   }
 

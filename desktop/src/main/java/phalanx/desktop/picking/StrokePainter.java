@@ -6,6 +6,7 @@ import javafx.scene.paint.Color;
 import phalanx.desktop.HitSigns;
 import phalanx.desktop.Lettering;
 import phalanx.desktop.Palette;
+import phalanx.desktop.RollSign;
 import phalanx.desktop.TypeFace;
 import phalanx.picking.Force;
 import phalanx.picking.Pattern;
@@ -26,12 +27,14 @@ final class StrokePainter {
   private final Palette palette;
   private final Lettering ink;
   private final HitSigns hits;
+  private final RollSign rolls;
 
   StrokePainter(GraphicsContext gc, Palette palette) {
     this.gc = gc;
     this.palette = palette;
     ink = new Lettering(gc, palette);
     hits = new HitSigns(gc, palette);
+    rolls = new RollSign(gc, palette);
   }
 
   /** Chips shrink where the columns are narrow. */
@@ -66,20 +69,8 @@ final class StrokePainter {
     }
   }
 
-  /** A wave beside the strokes, with an arrow at the string that comes last. */
   private void roll(Roll roll, double x, double top, double bottom) {
-    gc.setLineWidth(1.4);
-    gc.beginPath();
-    gc.moveTo(x, top - 8);
-    for (double y = top - 8; y < bottom + 8; y += 8) {
-      gc.quadraticCurveTo(x + 3, y + 2, x, y + 4);
-      gc.quadraticCurveTo(x - 3, y + 6, x, y + 8);
-    }
-    gc.stroke();
-    double tip = roll.towardsTreble() ? top - 13 : bottom + 15;
-    double back = roll.towardsTreble() ? 6 : -6;
-    gc.setFill(palette.get("text"));
-    gc.fillPolygon(new double[] {x - 4, x + 4, x}, new double[] {tip + back, tip + back, tip}, 3);
+    rolls.paint(x, top - 8, bottom + 8, roll.towardsTreble(), 8);
     if (roll.speed() > 1) {
       ink.left("1/" + 64 / roll.speed(), x + 6, top - 6, TypeFace.plain(10), "muted");
     }

@@ -6,6 +6,7 @@ import phalanx.arrangement.Gesture;
 import phalanx.desktop.HitSigns;
 import phalanx.desktop.Lettering;
 import phalanx.desktop.Palette;
+import phalanx.desktop.RollSign;
 import phalanx.desktop.TypeFace;
 import phalanx.desktop.strip.StripLayout.StripSystem;
 import phalanx.picking.Force;
@@ -21,12 +22,14 @@ final class GesturePainter {
   private final Palette palette;
   private final Lettering ink;
   private final HitSigns hits;
+  private final RollSign rolls;
 
   GesturePainter(GraphicsContext gc, Palette palette) {
     this.gc = gc;
     this.palette = palette;
     ink = new Lettering(gc, palette);
     hits = new HitSigns(gc, palette);
+    rolls = new RollSign(gc, palette);
   }
 
   /** The arrow of a brush beside the frets, broken where it is soft. */
@@ -76,19 +79,6 @@ final class GesturePainter {
   private void wave(StripLayout layout, Gesture.Roll roll, double x) {
     double top = Math.min(layout.stringY(roll.from()), layout.stringY(roll.to())) - 6;
     double bottom = Math.max(layout.stringY(roll.from()), layout.stringY(roll.to())) + 6;
-    gc.setStroke(palette.get("text"));
-    gc.setLineWidth(1.3);
-    gc.beginPath();
-    gc.moveTo(x, top);
-    for (double y = top; y < bottom; y += 6) {
-      gc.quadraticCurveTo(x + 3, y + 1.5, x, y + 3);
-      gc.quadraticCurveTo(x - 3, y + 4.5, x, y + 6);
-    }
-    gc.stroke();
-    double tip = roll.towardsTreble() ? top - 5 : bottom + 7;
-    double back = roll.towardsTreble() ? 6 : -6;
-    gc.setFill(palette.get("text"));
-    gc.fillPolygon(
-        new double[] {x - 3.5, x + 3.5, x}, new double[] {tip + back, tip + back, tip}, 3);
+    rolls.paint(x, top, bottom, roll.towardsTreble(), 6);
   }
 }

@@ -9,7 +9,6 @@ import org.audiveris.proxymusic.Instrument;
 import org.audiveris.proxymusic.MidiInstrument;
 import org.audiveris.proxymusic.Notations;
 import org.audiveris.proxymusic.Note;
-import org.audiveris.proxymusic.NoteType;
 import org.audiveris.proxymusic.Notehead;
 import org.audiveris.proxymusic.NoteheadValue;
 import org.audiveris.proxymusic.ObjectFactory;
@@ -34,7 +33,7 @@ final class HitsXml {
   private static final ObjectFactory FACTORY = new ObjectFactory();
 
   /** The voice after those of fingers and thumb on the first staff. */
-  private static final String VOICE = "3";
+  private static final int VOICE = 3;
 
   /** Percussion sounds on the tenth channel of General MIDI. */
   private static final int PERCUSSION_CHANNEL = 10;
@@ -101,7 +100,10 @@ final class HitsXml {
     }
     for (Rhythm.Piece piece : Rhythm.of(spans, bar.meter().beatTicks())) {
       boolean strikes = piece.span() >= rests && piece.first();
-      written.add(strikes ? hit(piece, hits.get(piece.span() - rests)) : rest(piece));
+      written.add(
+          strikes
+              ? hit(piece, hits.get(piece.span() - rests))
+              : PieceXml.rest(blank(piece), piece));
     }
     return written;
   }
@@ -132,29 +134,7 @@ final class HitsXml {
     return note;
   }
 
-  private static Note rest(Rhythm.Piece piece) {
-    Note rest = blank(piece);
-    rest.setRest(FACTORY.createRest());
-    Notations notations = FACTORY.createNotations();
-    TupletXml.mark(notations, piece);
-    if (!notations.getTiedOrSlurOrTuplet().isEmpty()) {
-      rest.getNotations().add(notations);
-    }
-    return rest;
-  }
-
   private static Note blank(Rhythm.Piece piece) {
-    Note note = FACTORY.createNote();
-    note.setDuration(BigDecimal.valueOf(piece.ticks()));
-    NoteType type = FACTORY.createNoteType();
-    type.setValue(piece.value().type());
-    note.setType(type);
-    if (piece.value().dotted()) {
-      note.getDot().add(FACTORY.createEmptyPlacement());
-    }
-    piece.ratio().ifPresent(r -> note.setTimeModification(TupletXml.modification(r)));
-    note.setStaff(MusicXmlWriter.whole(1));
-    note.setVoice(VOICE);
-    return note;
+    return PieceXml.blank(piece, 1, VOICE);
   }
 }

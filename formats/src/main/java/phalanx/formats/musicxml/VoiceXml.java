@@ -11,7 +11,6 @@ import java.util.stream.Stream;
 import org.audiveris.proxymusic.Fingering;
 import org.audiveris.proxymusic.Fret;
 import org.audiveris.proxymusic.Notations;
-import org.audiveris.proxymusic.NoteType;
 import org.audiveris.proxymusic.ObjectFactory;
 import org.audiveris.proxymusic.Pitch;
 import org.audiveris.proxymusic.PlacementText;
@@ -111,14 +110,7 @@ final class VoiceXml {
   }
 
   private void rest(Rhythm.Piece piece) {
-    org.audiveris.proxymusic.Note rest = blank(piece);
-    rest.setRest(FACTORY.createRest());
-    Notations notations = FACTORY.createNotations();
-    TupletXml.mark(notations, piece);
-    if (!notations.getTiedOrSlurOrTuplet().isEmpty()) {
-      rest.getNotations().add(notations);
-    }
-    written.add(rest);
+    written.add(PieceXml.rest(blank(piece), piece));
   }
 
   private void stroke(List<Note> together, Rhythm.Span span, Rhythm.Piece piece) {
@@ -155,21 +147,11 @@ final class VoiceXml {
   }
 
   private org.audiveris.proxymusic.Note blank(Rhythm.Piece piece) {
-    NoteValue value = piece.value();
-    org.audiveris.proxymusic.Note note = FACTORY.createNote();
-    note.setDuration(BigDecimal.valueOf(piece.ticks()));
-    NoteType type = FACTORY.createNoteType();
-    type.setValue(value.type());
-    note.setType(type);
-    if (value.dotted()) {
-      note.getDot().add(FACTORY.createEmptyPlacement());
-    }
-    piece.ratio().ifPresent(r -> note.setTimeModification(TupletXml.modification(r)));
+    int voice = staff.ordinal() * 4 + (thumb ? 2 : 1);
+    org.audiveris.proxymusic.Note note = PieceXml.blank(piece, staff.ordinal() + 1, voice);
     Stem stem = FACTORY.createStem();
     stem.setValue(thumb ? StemValue.DOWN : StemValue.UP);
     note.setStem(stem);
-    note.setStaff(whole(staff.ordinal() + 1L));
-    note.setVoice(String.valueOf(staff.ordinal() * 4 + (thumb ? 2 : 1)));
     return note;
   }
 
