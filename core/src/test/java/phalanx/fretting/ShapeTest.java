@@ -32,6 +32,15 @@ class ShapeTest {
   }
 
   @Test
+  void aStringIsLetGoOrHeldAnew() {
+    assertThat(F.without(List.of(0, 5)).fretText()).isEqualTo("x3321x");
+    assertThat(F.without(List.of(3)).with(3, new Stop.Open()).fretText()).isEqualTo("133011");
+    assertThat(F.with(3, new Stop.Pressed(2, Finger.MIDDLE))).isEqualTo(F);
+    assertThatThrownBy(() -> F.with(3, new Stop.Pressed(3, Finger.INDEX)))
+        .isInstanceOf(IllegalArgumentException.class);
+  }
+
+  @Test
   void refusesAFingerInTwoPlaces() {
     assertThatThrownBy(() -> Shape.of(new int[] {1, 2, 0, 0, 0, 0}, new int[] {1, 1, 0, 0, 0, 0}))
         .isInstanceOf(IllegalArgumentException.class)
