@@ -45,7 +45,7 @@ public final class Arranger {
   private static final int ENDLESS = 20_000;
 
   /** Fingerings of the same frets among them. */
-  private static final int FINGERINGS_EACH = 3;
+  static final int FINGERINGS_EACH = 3;
 
   /** Chords kept searched, before all are forgotten. */
   private static final int MOST_KNOWN = 4_000;

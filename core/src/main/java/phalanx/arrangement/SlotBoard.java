@@ -35,8 +35,8 @@ public record SlotBoard(
     List<Cost> why,
     List<OtherPlan> others) {
 
-  /** Shapes looked at for cards; beyond, they only get harder. */
-  private static final int LOOKED_AT = 400;
+  /** Fingered shapes looked at for cards; beyond, they only get harder. */
+  private static final int LOOKED_AT = 800;
 
   /** Plans beside the first. */
   private static final int OTHER_PLANS = 3;
@@ -81,7 +81,7 @@ public record SlotBoard(
     TuneFit fit = new TuneFit(reach);
     Predicate<Shape> wanted = filter.on(reach);
     List<RatedShape> shown =
-        found.candidates(LOOKED_AT, 1).stream()
+        found.candidates(LOOKED_AT, Arranger.FINGERINGS_EACH).stream()
             .filter(r -> wanted.test(r.shape()))
             .map(r -> withTune(r, query, at, fit))
             .toList();
