@@ -6,7 +6,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.concurrent.ConcurrentHashMap;
-import phalanx.findings.Finding;
 import phalanx.findings.StretchRule;
 import phalanx.fretting.Candidates;
 import phalanx.fretting.ChangeCosts;
@@ -203,13 +202,20 @@ public final class Arranger {
     return found.isEmpty() ? RESTING : Candidates.of(found);
   }
 
+  private static Remark beyondTheNeck(Shape pinned, Reach reach) {
+    int highest = pinned.grips().values().stream().mapToInt(g -> g.fret()).max().orElse(0);
+    return Remark.of(
+        Remark.Kind.PIN,
+        "the pinned shape " + pinned.fretText() + " is beyond this neck",
+        new Remark.Figure(highest, reach.highestFret(), "frets"));
+  }
+
   private Slot slot(Song song, PlayedSlot played, Shape shape, List<Sung> tune, Reach reach) {
     Optional<Shape> pin = song.pins().shape(played.ref());
-    List<String> remarks = new ArrayList<>();
-    pin.filter(p -> !fits(p, reach))
-        .ifPresent(p -> remarks.add("the pinned shape " + p.fretText() + " is beyond this neck"));
+    List<Remark> remarks = new ArrayList<>();
+    pin.filter(p -> !fits(p, reach)).ifPresent(p -> remarks.add(beyondTheNeck(p, reach)));
     if (!shape.equals(Shape.NOTHING)) {
-      StretchRule.of(shape, reach).map(Finding::message).ifPresent(remarks::add);
+      StretchRule.of(shape, reach).map(f -> Remark.note(f.message())).ifPresent(remarks::add);
       return new Slot(played, Optional.of(shape), pin.isPresent(), remarks, List.of(), tune);
     }
     List<WayOut> ways = List.of();
@@ -218,10 +224,11 @@ public final class Arranger {
           noShape.computeIfAbsent(
               query(song, s.chord()),
               q -> new Stuck(WaysOut.reason(song, s.chord()), WaysOut.of(song, s.chord())));
-      remarks.add(stuck.reason());
+      remarks.add(
+          Remark.of(Remark.Kind.NO_SHAPE, stuck.reason(), new Remark.Figure(0, 1, "shapes")));
       ways = stuck.ways();
     } else if (played.harmony() instanceof Harmony.Unread u) {
-      remarks.add("“" + u.text() + "” is not a chord: the hands rest");
+      remarks.add(Remark.note("“" + u.text() + "” is not a chord: the hands rest"));
     }
     return new Slot(played, Optional.empty(), pin.isPresent(), remarks, ways, tune);
   }

@@ -219,10 +219,12 @@ final class Picking {
   }
 
   private void remarkOn(List<Fingered> fingers) {
+    LeftOut left = new LeftOut(song.school(), song.tempo());
     for (int i = 0; i < laid.size(); i++) {
       SlotLaying laying = laying(laid.get(i).placed().slot()).orElseThrow();
-      tune.remarks(laid.get(i).placed().slot()).forEach(laying.remarks()::add);
-      LeftOut.remarks(strikes.get(i), fingers.get(i), song.school()).forEach(laying.remarks()::add);
+      laying.remarks().addAll(tune.remarks(laid.get(i).placed().slot()));
+      int tick = laid.get(i).placed().tick();
+      laying.remarks().addAll(left.next(strikes.get(i), fingers.get(i), tick));
     }
   }
 
@@ -248,9 +250,18 @@ final class Picking {
       if (!gone.isEmpty()) {
         laid.set(i, laid.get(i).without(gone));
         laying(laid.get(i).placed().slot())
-            .ifPresent(l -> l.remarks().add("a slur is left out: no finger plucks its first note"));
+            .ifPresent(l -> gone.forEach(p -> l.remarks().add(slurFromNothing(p, laid.get(at)))));
       }
     }
+  }
+
+  private static Remark slurFromNothing(Plucked gone, Laid on) {
+    return Remark.at(
+        Remark.Kind.SLUR,
+        "a slur is left out: no finger plucks its first note",
+        on.placed().tick(),
+        gone.string(),
+        new Remark.Figure(0, 1, "notes"));
   }
 
   private List<Slot> remarked() {

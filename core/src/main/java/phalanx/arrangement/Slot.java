@@ -11,7 +11,7 @@ import phalanx.song.Timeline;
  * @param played where and when the chord stands
  * @param shape the shape; empty where no chord sounds or none can be held
  * @param pinned whether the player chose the shape
- * @param remarks what the player should know about it, in sentences
+ * @param found what the player should know about it
  * @param waysOut what would help where no shape can be held
  * @param tune the notes of the tune that sound in it, those that go on from before first
  * @param fromTick when the hand is on it: its place, or earlier where a pattern brings it early
@@ -21,14 +21,14 @@ public record Slot(
     Timeline.PlayedSlot played,
     Optional<Shape> shape,
     boolean pinned,
-    List<String> remarks,
+    List<Remark> found,
     List<WayOut> waysOut,
     List<Sung> tune,
     int fromTick,
     int toTick) {
 
   public Slot {
-    remarks = List.copyOf(remarks);
+    found = List.copyOf(found);
     waysOut = List.copyOf(waysOut);
     tune = List.copyOf(tune);
   }
@@ -38,20 +38,25 @@ public record Slot(
       Timeline.PlayedSlot played,
       Optional<Shape> shape,
       boolean pinned,
-      List<String> remarks,
+      List<Remark> found,
       List<WayOut> waysOut,
       List<Sung> tune) {
-    this(played, shape, pinned, remarks, waysOut, tune, played.tick(), played.endTick());
+    this(played, shape, pinned, found, waysOut, tune, played.tick(), played.endTick());
   }
 
   /** The same slot with these remarks. */
-  Slot withRemarks(List<String> other) {
+  Slot withRemarks(List<Remark> other) {
     return new Slot(played, shape, pinned, other, waysOut, tune, fromTick, toTick);
   }
 
   /** The same slot held at another time. */
   Slot held(int from, int to) {
-    return new Slot(played, shape, pinned, remarks, waysOut, tune, from, to);
+    return new Slot(played, shape, pinned, found, waysOut, tune, from, to);
+  }
+
+  /** What the player should know about it, in sentences, each once. */
+  public List<String> remarks() {
+    return found.stream().map(Remark::words).distinct().toList();
   }
 
   /** When its place in the song ends, in ticks from the start. */

@@ -83,7 +83,7 @@ final class SlotLaying {
   private final StringRoles.Route route;
   private final Optional<Beside> third;
   private final boolean hasTune;
-  private final Set<String> remarks = new LinkedHashSet<>();
+  private final Set<Remark> remarks = new LinkedHashSet<>();
   private int turn;
 
   /**
@@ -99,14 +99,22 @@ final class SlotLaying {
     this.roles = roles;
     this.route = route;
     hasTune = !slot.tune().isEmpty();
-    remarks.addAll(slot.remarks());
-    remarks.addAll(roles.remarks());
-    remarks.addAll(route.remarks());
+    remarks.addAll(slot.found());
+    roles.remarks().forEach(this::say);
+    route.remarks().forEach(this::say);
   }
 
   /** What had to be done otherwise than the pattern says. */
-  Set<String> remarks() {
+  Set<Remark> remarks() {
     return remarks;
+  }
+
+  private void say(String words) {
+    remarks.add(Remark.note(words));
+  }
+
+  private void found(Remark.Kind kind, String words, int tick, int string) {
+    remarks.add(Remark.at(kind, words, tick, string, new Remark.Figure(1, 0, "strings")));
   }
 
   /** The first bass string of the chord as a MIDI note counted from the capo. */
@@ -139,12 +147,19 @@ final class SlotLaying {
       boolean atThird = third.isPresent() && turn % 4 == 2 && !ring.holdsBeside(placed.tick());
       int most = pluck.role().isThumb() ? belowTune - 1 : Tuning.STRINGS - 1;
       Optional<Integer> string =
-          room(string(pluck, ref, lowest), pluck, lowest, most, placed.tick(), ring, plucks);
+          room(
+              string(pluck, ref, lowest, placed.tick()),
+              pluck,
+              lowest,
+              most,
+              placed.tick(),
+              ring,
+              plucks);
       if (string.isPresent()) {
         boolean outside =
             pluck.role() == Role.THUMB && atThird && string.get() == third.get().string();
         if (!outside && !shape.sounds(string.get()) && ring.holdsBeside(placed.tick())) {
-          remarks.add("notes of the pattern give way to the tune");
+          say("notes of the pattern give way to the tune");
           continue;
         }
         plucks.put(
@@ -206,11 +221,11 @@ final class SlotLaying {
     int from = pluck.role().isThumb() ? Math.min(2, highest) : wanted.get() - 1;
     for (int s = from; s >= lowest; s--) {
       if (shape.sounds(s) && isFree(s, pluck, highest, tick, ring, taken)) {
-        remarks.add("inner notes move below the tune");
+        say("inner notes move below the tune");
         return Optional.of(s);
       }
     }
-    remarks.add("notes of the pattern give way to the tune");
+    say("notes of the pattern give way to the tune");
     return Optional.empty();
   }
 
@@ -238,7 +253,7 @@ final class SlotLaying {
         IntStream.range(0, Tuning.STRINGS)
             .anyMatch(s -> hit.hit().damps(s) && !plucks.containsKey(s) && ring.rings(s, tick));
     if (stops) {
-      remarks.add("a " + hit.hit().words() + " is left out: it would stop the tune");
+      say("a " + hit.hit().words() + " is left out: it would stop the tune");
     }
     return !stops;
   }
@@ -263,7 +278,7 @@ final class SlotLaying {
       plucks.put(
           step.get().string(), new Plucked(step.get().string(), usual.pluck(), usual.ref(), step));
     } else if (thumb.isPresent()) {
-      remarks.add("no step into the next root is in reach: the thumb stays on its strings");
+      say("no step into the next root is in reach: the thumb stays on its strings");
     }
   }
 
@@ -272,7 +287,7 @@ final class SlotLaying {
   }
 
   /** The usual string of a stroke, or the one the player pinned for this stroke where it sounds. */
-  private Optional<Integer> string(Stroke.Pluck pluck, NoteRef ref, int lowest) {
+  private Optional<Integer> string(Stroke.Pluck pluck, NoteRef ref, int lowest, int tick) {
     Optional<Integer> usual = usual(pluck.role());
     Optional<Integer> pinned = song.pins().string(ref);
     if (pinned.isPresent() && shape.sounds(pinned.get()) && pinned.get() >= lowest) {
@@ -280,11 +295,23 @@ final class SlotLaying {
     }
     pinned.ifPresent(
         s ->
-            remarks.add(
+            found(
+                Remark.Kind.PIN,
                 StringSign.of(s)
                     + (shape.sounds(s)
                         ? " is pinned for a finger here and lies under the thumb"
-                        : " is pinned for a stroke here and does not sound")));
+                        : " is pinned for a stroke here and does not sound"),
+                tick,
+                s));
+    roles
+        .movedFrom(pluck.role())
+        .ifPresent(
+            dead ->
+                found(
+                    Remark.Kind.DEAD_STRING,
+                    StringRoles.movedWords(dead, usual.orElseThrow()),
+                    tick,
+                    dead));
     return usual.filter(s -> s >= lowest || pluck.role().isThumb());
   }
 
@@ -305,14 +332,15 @@ final class SlotLaying {
                 .boxed()
                 .toList());
     if (strings.isEmpty()) {
-      remarks.add("no string sounds under the brush");
+      found(Remark.Kind.DEAD_STRING, "no string sounds under the brush", tick, brush.low());
       return strings;
     }
     for (Muting.Muted muted : Muting.of(shape)) {
       boolean crossed =
           strings.get(0) < muted.string() && muted.string() < strings.get(strings.size() - 1);
       if (crossed && muted.reason() == Muting.Reason.NOT_STRUCK) {
-        remarks.add("the brush crosses " + StringSign.of(muted.string()) + ", which is not muted");
+        String words = "the brush crosses " + StringSign.of(muted.string());
+        found(Remark.Kind.UNMUTED, words + ", which is not muted", tick, muted.string());
       }
     }
     if (!brush.towardsTreble()) {

@@ -11,6 +11,7 @@ import phalanx.melody.Slur;
 import phalanx.picking.StringRoles;
 import phalanx.song.Harmony;
 import phalanx.song.Song;
+import phalanx.theory.Ticks;
 
 /**
  * The tune on the strings of the shapes that are held: where each note lies, how long it can ring,
@@ -43,7 +44,7 @@ final class TuneStrokes {
   private final List<TuneWay> ways = new ArrayList<>();
   private final TreeMap<Integer, List<Struck>> at = new TreeMap<>();
   private final Map<Integer, Integer> slotAt = new HashMap<>();
-  private final Map<Integer, List<String>> remarks = new HashMap<>();
+  private final Map<Integer, List<Remark>> remarks = new HashMap<>();
 
   TuneStrokes(Song song, List<Slot> slots, TuneFit fit) {
     this.song = song;
@@ -77,7 +78,7 @@ final class TuneStrokes {
       boolean begins = note.tick() >= slot.fromTick();
       if (place.isEmpty()) {
         if (begins) {
-          remark(index, "the tune’s " + note.label() + " is out of reach over this shape");
+          outOfReach(index, note);
         }
       } else if (begins || goesOn(index - 1, note, place.get())) {
         int tick = Math.max(note.tick(), slot.fromTick());
@@ -105,9 +106,7 @@ final class TuneStrokes {
             && fit.canSlur(
                 slots.get(index).shape().orElseThrow(), before.get().place(), place, wanted);
     if (!can) {
-      remark(
-          index,
-          "no %s to the tune’s %s here: it is plucked".formatted(wanted.words(), note.label()));
+      remark(index, lostSlur(note, place, wanted));
     }
     return can ? note.slur() : Optional.empty();
   }
@@ -121,7 +120,7 @@ final class TuneStrokes {
       slot++;
     }
     if (slots.get(slot).toTick() < note.endTick() && note.tick() >= slots.get(index).fromTick()) {
-      remark(slot, "the tune’s " + note.label() + " is cut off by the change");
+      remark(slot, Remark.note("the tune’s " + note.label() + " is cut off by the change"));
     }
     return Math.min(note.endTick(), slots.get(slot).toTick());
   }
@@ -141,10 +140,39 @@ final class TuneStrokes {
             .isPresent();
   }
 
-  private void remark(int slot, String words) {
-    List<String> said = remarks.computeIfAbsent(slot, s -> new ArrayList<>());
-    if (!said.contains(words)) {
-      said.add(words);
+  private void outOfReach(int slot, Sung note) {
+    double quarters = (double) (note.endTick() - note.tick()) / Ticks.PER_QUARTER;
+    remark(
+        slot,
+        new Remark(
+            Remark.Kind.TUNE_REACH,
+            "the tune’s " + note.label() + " is out of reach over this shape",
+            Optional.of(note.tick()),
+            note.string(),
+            Optional.of(new Remark.Figure(0, quarters, "quarters"))));
+  }
+
+  /** Says how far apart the two notes of a slur lie that cannot be made. */
+  private Remark lostSlur(Sung note, TunePlace place, Slur wanted) {
+    int strings = before.map(b -> Math.abs(b.place().string() - place.string())).orElse(0);
+    int frets = before.map(b -> place.fret() - b.place().fret()).orElse(0);
+    Remark.Figure figure =
+        strings > 0
+            ? new Remark.Figure(strings, 0, "strings")
+            : new Remark.Figure(frets, wanted == Slur.PULL_OFF ? -1 : 1, "frets");
+    String words = "no %s to the tune’s %s here: it is plucked";
+    return Remark.at(
+        Remark.Kind.SLUR,
+        words.formatted(wanted.words(), note.label()),
+        note.tick(),
+        place.string(),
+        figure);
+  }
+
+  private void remark(int slot, Remark remark) {
+    List<Remark> said = remarks.computeIfAbsent(slot, s -> new ArrayList<>());
+    if (!said.contains(remark)) {
+      said.add(remark);
     }
   }
 
@@ -177,8 +205,8 @@ final class TuneStrokes {
                 .forEach(s -> each.accept(s, slotAt.get(tick))));
   }
 
-  /** What of the tune cannot be played in a slot, in sentences. */
-  List<String> remarks(int slot) {
+  /** What of the tune cannot be played in a slot. */
+  List<Remark> remarks(int slot) {
     return remarks.getOrDefault(slot, List.of());
   }
 }

@@ -36,7 +36,7 @@ public record Strike(
   }
 
   /** When a string is struck, in ticks from the start of the song. */
-  int at(int string) {
+  public int at(int string) {
     return tick + delays.getOrDefault(string, 0);
   }
 }

@@ -128,8 +128,7 @@ public final class StringRoles {
         s -> {
           strings.put(role, s);
           if (s != role.home() && role != Role.INNER) {
-            remarks.add(
-                StringSign.of(role.home()) + " does not sound: played on " + StringSign.of(s));
+            remarks.add(movedWords(role.home(), s));
           }
         });
   }
@@ -187,6 +186,18 @@ public final class StringRoles {
   /** The string of a role, 0 for ⑥ to 5 for ①; empty where the shape has none for it. */
   public Optional<Integer> string(Role role) {
     return Optional.ofNullable(strings.get(role));
+  }
+
+  /** The home string of a finger's role that does not sound, so that another is struck for it. */
+  public Optional<Integer> movedFrom(Role role) {
+    return string(role)
+        .filter(s -> !role.isThumb() && role != Role.INNER && s != role.home())
+        .map(s -> role.home());
+  }
+
+  /** Says that a string is played in place of one that does not sound. */
+  public static String movedWords(int dead, int played) {
+    return StringSign.of(dead) + " does not sound: played on " + StringSign.of(played);
   }
 
   /** What had to be done otherwise than the pattern says, in sentences. */
