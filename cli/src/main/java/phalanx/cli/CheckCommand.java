@@ -7,6 +7,8 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Arranger;
 import phalanx.formats.json.ReviewJson;
 import phalanx.review.Found;
+import phalanx.review.Remedies;
+import phalanx.review.Remedy;
 import phalanx.review.Review;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -31,11 +33,12 @@ final class CheckCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws UnusableInput {
-    Arrangement arrangement = new Arranger().arrange(SongArgument.read(song));
+    Arranger arranger = new Arranger();
+    Arrangement arrangement = arranger.arrange(SongArgument.read(song));
     Review review = Review.of(arrangement);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
-      out.print(ReviewJson.write(arrangement, review));
+      out.print(ReviewJson.write(arrangement, review, f -> Remedies.of(arranger, arrangement, f)));
       return 0;
     }
     out.println(
@@ -49,6 +52,15 @@ final class CheckCommand implements Callable<Integer> {
             .orElse("nothing limits the tempo"));
     for (Found found : review.findings()) {
       out.println("bar %d: %s".formatted(found.bar(), found.finding().message()));
+      for (Remedy remedy : Remedies.of(arranger, arrangement, found)) {
+        out.println("    " + remedy.line(review.findings().size()));
+      }
+    }
+    for (Found found : review.accepted()) {
+      String words = "bar %d, left as it is: %s %s";
+      String note =
+          found.accepted(arrangement).filter(n -> !n.isEmpty()).map(n -> "(" + n + ")").orElse("");
+      out.println(words.formatted(found.bar(), found.finding().message(), note).strip());
     }
     return 0;
   }

@@ -7,6 +7,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.BiConsumer;
+import java.util.stream.IntStream;
+import phalanx.instrument.Guitar;
+import phalanx.instrument.Tuning;
 import phalanx.melody.Slur;
 import phalanx.picking.StringRoles;
 import phalanx.song.Harmony;
@@ -146,10 +149,26 @@ final class TuneStrokes {
         slot,
         new Remark(
             Remark.Kind.TUNE_REACH,
-            "the tune’s " + note.label() + " is out of reach over this shape",
+            "the tune’s " + note.label() + where(note.midi()),
             Optional.of(note.tick()),
             note.string(),
             Optional.of(new Remark.Figure(0, quarters, "quarters"))));
+  }
+
+  /** Whether any hand could reach a pitch on this guitar. */
+  private String where(int midi) {
+    Guitar guitar = fit.reach().guitar();
+    int lowest =
+        IntStream.range(0, Tuning.STRINGS).map(s -> guitar.shapeMidi(s, 0)).min().orElse(0);
+    int highest =
+        IntStream.range(0, Tuning.STRINGS).map(s -> guitar.shapeMidi(s, 0)).max().orElse(0)
+            + fit.reach().highestFret();
+    if (midi < lowest) {
+      return " is out of reach: it lies below the lowest string";
+    }
+    return midi > highest
+        ? " is out of reach: it lies above the last fret"
+        : " is out of reach over this shape";
   }
 
   /** Says how far apart the two notes of a slur lie that cannot be made. */

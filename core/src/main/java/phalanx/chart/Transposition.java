@@ -27,11 +27,11 @@ public final class Transposition {
   public static Song up(Song song, Interval interval) {
     return song.editChart(chart -> chart.mapBars(b -> b.withChanges(up(b.changes(), interval))))
         .withKey(song.key().map(k -> k.up(interval)))
-        .withTune(song.tune().moved(want -> moved(want, interval)));
+        .withTune(song.tune().moved(want -> moved(want, interval, song)));
   }
 
   /** The tune goes the shorter way, up or down. */
-  private static Want moved(Want want, Interval interval) {
+  private static Want moved(Want want, Interval interval, Song song) {
     int up = interval.semitones();
     int way = up > HALF_AN_OCTAVE ? up - OCTAVE : up;
     if (want instanceof Want.Sound sound) {
@@ -41,7 +41,13 @@ public final class Transposition {
     }
     Want.Place place = (Want.Place) want;
     int fret = place.fret() + way;
-    return new Want.Place(place.string(), fret < 0 ? fret + OCTAVE : fret);
+    if (fret >= 0) {
+      return new Want.Place(place.string(), fret);
+    }
+    // Below the nut it is on another string: which one is for the plan to find.
+    int midi = song.guitar().shapeMidi(place.string(), 0) + fret;
+    NoteName name = song.key().orElse(C).up(interval).nameOf(Math.floorMod(midi, OCTAVE));
+    return new Want.Sound(Pitch.of(midi, name), Optional.empty());
   }
 
   private static List<ChordChange> up(List<ChordChange> changes, Interval interval) {

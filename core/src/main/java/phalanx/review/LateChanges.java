@@ -22,8 +22,7 @@ final class LateChanges implements Rule {
             "the change to %s needs %.0f ms and has %.0f"
                 .formatted(change.slot().played().harmony().label(), change.needed(), has);
         Finding finding = new Finding(NAME, words, change.needed(), has, "ms");
-        int bar = change.slot().played().bar();
-        found.add(new Found(finding, bar, change.slot().fromTick(), Optional.empty()));
+        found.add(Found.at(a, finding, change.slot().fromTick(), Optional.empty()));
       }
     }
     return found;

@@ -1,5 +1,6 @@
 package phalanx.review;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import phalanx.song.Song;
@@ -10,17 +11,52 @@ import phalanx.song.Song;
  * @param words what it does
  * @param edit the edit of the song
  * @param findings how many findings are left in the song then
+ * @param fresh findings that were not there before
+ * @param extraCost what the whole plan costs more then, without unit; less than 0 if it is easier
  * @param ceiling the tempo both hands hold to then; empty where nothing limits it
  */
 public record Remedy(
-    String words, UnaryOperator<Song> edit, int findings, Optional<Double> ceiling) {
+    String words,
+    UnaryOperator<Song> edit,
+    int findings,
+    List<Found> fresh,
+    double extraCost,
+    Optional<Double> ceiling) {
+
+  /** A difference of cost that a player would not feel. */
+  private static final double SLIGHT = 0.05;
+
+  public Remedy {
+    fresh = List.copyOf(fresh);
+  }
 
   /** What it does and what else changes, in one line. */
   public String line(int before) {
-    String left =
-        findings == before - 1
+    String left = findings < before - 1 ? " (%d less)".formatted(before - findings) : "";
+    String more =
+        fresh.isEmpty()
             ? ""
-            : findings < before ? " (%d less)".formatted(before - findings) : " (others come up)";
-    return words + left + ceiling.map(c -> " · holds to %.0f".formatted(Math.floor(c))).orElse("");
+            : " · new: %s, bar %d%s"
+                .formatted(
+                    fresh.get(0).finding().rule(),
+                    fresh.get(0).bar(),
+                    fresh.size() > 1 ? " and %d more".formatted(fresh.size() - 1) : "");
+    return words
+        + left
+        + more
+        + ceiling.map(c -> " · holds to %.0f".formatted(Math.floor(c))).orElse("");
+  }
+
+  /** The same at length: what comes up, and what it costs. */
+  public String details() {
+    StringBuilder all = new StringBuilder(words);
+    if (Math.abs(extraCost) >= SLIGHT) {
+      all.append(
+          "\nThe whole plan costs %.1f %s."
+              .formatted(Math.abs(extraCost), extraCost > 0 ? "more" : "less"));
+    }
+    fresh.forEach(
+        f -> all.append("\nNew in bar %d: %s.".formatted(f.bar(), f.finding().message())));
+    return all.toString();
   }
 }

@@ -8,16 +8,33 @@ import phalanx.arrangement.Arrangement;
 /**
  * What is hard in an arrangement.
  *
- * @param findings what the rules found, by time
+ * @param findings what the rules found, by time, but what the player accepted
+ * @param accepted what the player leaves as it is, by time
  * @param ceiling the tempo up to which both hands hold
  */
-public record Review(List<Found> findings, TempoCeiling ceiling) {
+public record Review(List<Found> findings, List<Found> accepted, TempoCeiling ceiling) {
 
   private static final List<Rule> RULES =
-      List.of(new TuneNotes(), new LateChanges(), new Stretches());
+      List.of(
+          new MissingShapes(),
+          new BrokenPins(),
+          new TuneReach(),
+          new TuneCutOff(),
+          new TuneOnTop(),
+          new LostSlurs(),
+          new LateChanges(),
+          new Stretches(),
+          new ForeignBass(),
+          new RingsOver(),
+          new DeadStrings(),
+          new UnmutedStrings(),
+          new FingersTooSoon(),
+          new Crossings(),
+          new BusyFingers());
 
   public Review {
     findings = List.copyOf(findings);
+    accepted = List.copyOf(accepted);
   }
 
   /** Looks an arrangement through. */
@@ -25,6 +42,9 @@ public record Review(List<Found> findings, TempoCeiling ceiling) {
     List<Found> found = new ArrayList<>();
     RULES.forEach(r -> found.addAll(r.in(arrangement)));
     found.sort(Comparator.comparingInt(Found::tick));
-    return new Review(found, TempoCeiling.of(arrangement));
+    return new Review(
+        found.stream().filter(f -> f.accepted(arrangement).isEmpty()).toList(),
+        found.stream().filter(f -> f.accepted(arrangement).isPresent()).toList(),
+        TempoCeiling.of(arrangement));
   }
 }

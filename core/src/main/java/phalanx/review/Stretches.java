@@ -18,8 +18,7 @@ final class Stretches implements Rule {
     for (Slot slot : a.slots()) {
       slot.shape()
           .flatMap(s -> StretchRule.of(s, reach))
-          .ifPresent(
-              f -> found.add(new Found(f, slot.played().bar(), slot.fromTick(), Optional.empty())));
+          .ifPresent(f -> found.add(Found.at(a, f, slot.fromTick(), Optional.empty())));
     }
     return found;
   }

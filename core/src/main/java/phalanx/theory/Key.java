@@ -49,6 +49,17 @@ public record Key(NoteName tonic, Mode mode) {
     return IntStream.range(0, Mode.DEGREES).filter(d -> degree(d).chroma() == chroma).findFirst();
   }
 
+  /**
+   * What a pitch class (0 for C) is called in this key: its own note where it has one, else the
+   * simplest name.
+   */
+  public NoteName nameOf(int chroma) {
+    OptionalInt degree = degreeOf(chroma);
+    return degree.isPresent()
+        ? degree(degree.getAsInt())
+        : tonic.plus(intervalUp(Math.floorMod(chroma - tonic.chroma(), 12))).simplified();
+  }
+
   /** The same scale on the same tonic an interval higher. */
   public Key up(Interval interval) {
     return new Key(tonic.plus(interval).simplified(), mode);

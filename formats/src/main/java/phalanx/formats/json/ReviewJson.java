@@ -4,9 +4,12 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
+import java.util.function.Function;
 import phalanx.arrangement.Arrangement;
 import phalanx.instrument.StringSign;
 import phalanx.review.Found;
+import phalanx.review.Remedy;
 import phalanx.review.Review;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.theory.Ticks;
@@ -18,8 +21,14 @@ public final class ReviewJson {
 
   private ReviewJson() {}
 
-  /** The findings and the tempo ceiling, indented; the ceiling is null where nothing limits it. */
-  public static String write(Arrangement arrangement, Review review) {
+  /**
+   * The findings, those the player accepted, and the tempo ceiling, indented; the ceiling is null
+   * where nothing limits it.
+   *
+   * @param fixes finds the ways out of a finding
+   */
+  public static String write(
+      Arrangement arrangement, Review review, Function<Found, List<Remedy>> fixes) {
     ObjectNode root = MAPPER.createObjectNode();
     review
         .ceiling()
@@ -31,7 +40,18 @@ public final class ReviewJson {
         .bar()
         .ifPresentOrElse(b -> root.put("ceilingBar", b), () -> root.putNull("ceilingBar"));
     ArrayNode findings = root.putArray("findings");
-    review.findings().forEach(f -> finding(findings.addObject(), f, arrangement));
+    for (Found found : review.findings()) {
+      ObjectNode node = findings.addObject();
+      finding(node, found, arrangement);
+      ArrayNode ways = node.putArray("fixes");
+      fixes.apply(found).forEach(r -> fix(ways.addObject(), r));
+    }
+    ArrayNode accepted = root.putArray("accepted");
+    for (Found found : review.accepted()) {
+      ObjectNode node = accepted.addObject();
+      finding(node, found, arrangement);
+      node.put("note", found.accepted(arrangement).orElseThrow());
+    }
     try {
       return MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
     } catch (JsonProcessingException e) {
@@ -51,7 +71,16 @@ public final class ReviewJson {
     node.put("measured", found.finding().measured());
     node.put("limit", found.finding().limit());
     node.put("unit", found.finding().unit());
-    node.putArray("fixes");
+  }
+
+  private static void fix(ObjectNode node, Remedy remedy) {
+    node.put("words", remedy.words());
+    node.put("findings", remedy.findings());
+    node.put("extraCost", Math.round(remedy.extraCost() * 100) / 100.0);
+    remedy
+        .ceiling()
+        .ifPresentOrElse(
+            t -> node.put("tempoCeiling", Math.floor(t)), () -> node.putNull("tempoCeiling"));
   }
 
   /** The beat, counted from 1 in quarter notes. */

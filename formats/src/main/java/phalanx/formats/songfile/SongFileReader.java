@@ -29,6 +29,7 @@ import phalanx.song.Bar;
 import phalanx.song.Chart;
 import phalanx.song.ChordChange;
 import phalanx.song.Feel;
+import phalanx.song.FindingRef;
 import phalanx.song.Harmony;
 import phalanx.song.NoteRef;
 import phalanx.song.Patterns;
@@ -290,7 +291,16 @@ public final class SongFileReader {
               pin.at("role").word(Role.class));
       strings.put(at, Tuning.STRINGS - pin.at("string").whole(1, Tuning.STRINGS));
     }
-    return new Pins(shapes, strings);
+    Map<FindingRef, String> accepted = new HashMap<>();
+    for (Field spot : field.maybe("accepted").map(Field::list).orElse(List.of())) {
+      FindingRef at =
+          new FindingRef(
+              spot.at("bar").whole(1, MOST_ID),
+              spot.at("tick").whole(0, MOST_TICKS),
+              spot.at("rule").text());
+      accepted.put(at, spot.at("note").text());
+    }
+    return new Pins(shapes, strings, accepted);
   }
 
   private static Shape shape(Field pin) {

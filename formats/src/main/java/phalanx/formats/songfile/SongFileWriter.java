@@ -18,6 +18,7 @@ import phalanx.melody.TuneWriter;
 import phalanx.song.Bar;
 import phalanx.song.ChordChange;
 import phalanx.song.Feel;
+import phalanx.song.FindingRef;
 import phalanx.song.Harmony;
 import phalanx.song.NoteRef;
 import phalanx.song.Pins;
@@ -186,6 +187,21 @@ public final class SongFileWriter {
               pin.put("tick", e.getKey().tick());
               pin.put("role", Words.of(e.getKey().role()));
               pin.put("string", StringSign.number(e.getValue()));
+            });
+    ArrayNode accepted = node.putArray("accepted");
+    pins.accepted().entrySet().stream()
+        .sorted(
+            Map.Entry.comparingByKey(
+                Comparator.comparingInt(FindingRef::bar)
+                    .thenComparingInt(FindingRef::tick)
+                    .thenComparing(FindingRef::rule)))
+        .forEach(
+            e -> {
+              ObjectNode spot = accepted.addObject();
+              spot.put("bar", e.getKey().bar());
+              spot.put("tick", e.getKey().tick());
+              spot.put("rule", e.getKey().rule());
+              spot.put("note", e.getValue());
             });
   }
 

@@ -9,7 +9,9 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Arranger;
 import phalanx.formats.chordpro.ChordProReader;
 import phalanx.melody.TuneReader;
+import phalanx.review.Remedies;
 import phalanx.review.Review;
+import phalanx.song.FindingRef;
 import phalanx.song.Song;
 import phalanx.song.Tune;
 import phalanx.theory.Meter;
@@ -21,11 +23,13 @@ class ReviewJsonTest {
     Song song = ChordProReader.read("{sog}\n| F | Bm |\n{eog}\n").song();
     int bar = song.chart().bars().get(0).id();
     Tune tune = Tune.NONE.with(bar, TuneReader.read("c4 . b7 .", Meter.FOUR_FOUR).tune());
-    Arrangement a = new Arranger().arrange(song.withTune(tune));
-    JsonNode root = new ObjectMapper().readTree(ReviewJson.write(a, Review.of(a)));
+    FindingRef cut = new FindingRef(bar, 10080, "tune out of reach");
+    Arranger arranger = new Arranger();
+    Arrangement a = arranger.arrange(song.withTune(tune));
+    JsonNode root = read(arranger, a);
     assertThat(root.fieldNames())
         .toIterable()
-        .containsExactly("tempoCeiling", "ceilingBar", "findings");
+        .containsExactly("tempoCeiling", "ceilingBar", "findings", "accepted");
     JsonNode finding = root.get("findings").get(0);
     assertThat(finding.fieldNames())
         .toIterable()
@@ -34,5 +38,18 @@ class ReviewJsonTest {
     assertThat(finding.get("rule").asText()).isEqualTo("tune out of reach");
     assertThat(finding.get("bar").asInt()).isEqualTo(1);
     assertThat(finding.get("beat").asDouble()).isEqualTo(3);
+    assertThat(finding.get("fixes")).isNotEmpty();
+    assertThat(finding.get("fixes").get(0).fieldNames())
+        .toIterable()
+        .containsExactly("words", "findings", "extraCost", "tempoCeiling");
+    Song left = a.song().withPins(a.song().pins().accepting(cut, "sung, not played"));
+    JsonNode accepted = read(arranger, arranger.arrange(left)).get("accepted");
+    assertThat(accepted).hasSize(1);
+    assertThat(accepted.get(0).get("note").asText()).isEqualTo("sung, not played");
+  }
+
+  private static JsonNode read(Arranger arranger, Arrangement a) throws Exception {
+    return new ObjectMapper()
+        .readTree(ReviewJson.write(a, Review.of(a), f -> Remedies.of(arranger, a, f)));
   }
 }

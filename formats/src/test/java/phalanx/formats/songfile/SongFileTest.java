@@ -44,6 +44,7 @@ import phalanx.song.Bar;
 import phalanx.song.Chart;
 import phalanx.song.ChartEdits;
 import phalanx.song.Feel;
+import phalanx.song.FindingRef;
 import phalanx.song.NoteRef;
 import phalanx.song.Patterns;
 import phalanx.song.Pins;
@@ -164,7 +165,11 @@ class SongFileTest {
                     .withTune(tune(string))
                     .withThumb(ThumbRoute.values()[string % ThumbRoute.values().length])
                     .withTitle(title)
-                    .withPins(full().pins().with(new NoteRef(2, 2520, role), string)));
+                    .withPins(
+                        full()
+                            .pins()
+                            .with(new NoteRef(2, 2520, role), string)
+                            .accepting(new FindingRef(2, string, "stretch"), title)));
   }
 
   private static Tune tune(int variety) {

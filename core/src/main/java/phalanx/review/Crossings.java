@@ -1,0 +1,16 @@
+package phalanx.review;
+
+import java.util.List;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Remark;
+
+/** Fingers asked for that would cross. */
+final class Crossings implements Rule {
+
+  static final String NAME = "crossing";
+
+  @Override
+  public List<Found> in(Arrangement a) {
+    return Found.remarked(a, NAME, Remark.Kind.CROSSING);
+  }
+}

@@ -1,0 +1,52 @@
+package phalanx.review;
+
+import java.util.function.Predicate;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import phalanx.arrangement.Arrangement;
+import phalanx.chart.Transposition;
+import phalanx.instrument.Guitar;
+import phalanx.song.Song;
+
+/** The whole song in other shapes, so that every note of its tune is in reach: nearest first. */
+final class KeyWays {
+
+  /** Furthest move, semitones. */
+  private static final int FURTHEST = 5;
+
+  private KeyWays() {}
+
+  static Stream<WayOutOf> of(Arrangement a) {
+    return IntStream.rangeClosed(1, FURTHEST)
+        .boxed()
+        .flatMap(n -> Stream.of(n, -n))
+        .flatMap(by -> Stream.concat(capo(a.song(), by), key(a.song(), by)));
+  }
+
+  private static final Predicate<Review> ALL_IN_REACH =
+      r -> r.findings().stream().noneMatch(f -> f.finding().rule().equals(TuneReach.NAME));
+
+  /** Shapes moved one way and the capo the other: it sounds as before. */
+  private static Stream<WayOutOf> capo(Song song, int by) {
+    int capo = song.guitar().capo() - by;
+    if (capo < 0 || capo > Guitar.HIGHEST_CAPO) {
+      return Stream.empty();
+    }
+    String words =
+        (capo == 0 ? "no capo" : "capo " + capo)
+            + ", shapes %d %s: sounds as before"
+                .formatted(Math.abs(by), by > 0 ? "higher" : "lower");
+    return Stream.of(
+        new WayOutOf(
+            words,
+            s -> Transposition.bySemitones(s, by).withGuitar(s.guitar().withCapo(capo)),
+            ALL_IN_REACH));
+  }
+
+  private static Stream<WayOutOf> key(Song song, int by) {
+    Song moved = Transposition.bySemitones(song, by);
+    String where = moved.key().map(k -> " in " + k.tonic()).orElse("");
+    String words = "the song%s, %d %s".formatted(where, Math.abs(by), by > 0 ? "higher" : "lower");
+    return Stream.of(new WayOutOf(words, s -> Transposition.bySemitones(s, by), ALL_IN_REACH));
+  }
+}

@@ -1,0 +1,16 @@
+package phalanx.review;
+
+import java.util.List;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Remark;
+
+/** Slurs over two strings, the wrong way, or from a note that is not there. */
+final class LostSlurs implements Rule {
+
+  static final String NAME = "slur";
+
+  @Override
+  public List<Found> in(Arrangement a) {
+    return Found.remarked(a, NAME, Remark.Kind.SLUR);
+  }
+}

@@ -1,0 +1,43 @@
+package phalanx.review;
+
+import java.util.stream.Stream;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Slot;
+import phalanx.instrument.StringSign;
+import phalanx.song.NoteRef;
+
+/** Pins let go, and the ways out of a chord that has no shape. */
+final class PinWays {
+
+  private PinWays() {}
+
+  /** The pins at the place of a finding let go. */
+  static Stream<WayOutOf> of(Arrangement a, Found found) {
+    Slot slot = a.slots().get(ShapeWays.slotAt(a, found));
+    Stream<WayOutOf> shape =
+        a.song().pins().shape(slot.played().ref()).stream()
+            .map(
+                s ->
+                    new WayOutOf(
+                        "let go of the pinned shape " + s.fretText(),
+                        song -> song.unpin(slot.played().ref())));
+    return Stream.concat(
+        a.song().pins().strings().keySet().stream()
+            .filter(n -> n.bar() == found.ref().bar() && n.tick() == found.ref().tick())
+            .map(n -> letGo(a, n)),
+        shape);
+  }
+
+  private static WayOutOf letGo(Arrangement a, NoteRef note) {
+    String sign = StringSign.of(a.song().pins().string(note).orElseThrow());
+    return new WayOutOf(
+        "let go of the pinned " + sign, song -> song.withPins(song.pins().without(note)));
+  }
+
+  /** What would make a chord playable that has no shape. */
+  static Stream<WayOutOf> shapes(Arrangement a, Found found) {
+    Slot slot = a.slots().get(ShapeWays.slotAt(a, found));
+    return slot.waysOut().stream()
+        .map(w -> new WayOutOf(w.words(), song -> w.edit().apply(song, slot.played().ref())));
+  }
+}

@@ -1,0 +1,46 @@
+package phalanx.review;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Note;
+import phalanx.arrangement.Slot;
+import phalanx.arrangement.Sung;
+import phalanx.findings.Finding;
+import phalanx.theory.Ticks;
+
+/** Notes of the tune that do not ring as long as they are written. */
+final class TuneCutOff implements Rule {
+
+  static final String NAME = "tune cut off";
+
+  @Override
+  public List<Found> in(Arrangement a) {
+    List<Found> found = new ArrayList<>();
+    Set<Sung> seen = new HashSet<>();
+    for (Slot slot : a.slots()) {
+      for (Sung sung : slot.tune()) {
+        if (seen.add(sung)) {
+          a.played(sung)
+              .flatMap(n -> finding(sung, n))
+              .ifPresent(f -> found.add(Found.at(a, f, sung.tick(), sung.string())));
+        }
+      }
+    }
+    return found;
+  }
+
+  private static Optional<Finding> finding(Sung sung, Note note) {
+    double written = (double) (sung.endTick() - sung.tick()) / Ticks.PER_QUARTER;
+    double rings = (double) note.lengthTicks() / Ticks.PER_QUARTER;
+    String words = "the tune’s %s rings %.1f of its %.1f quarters";
+    return rings < written
+        ? Optional.of(
+            new Finding(
+                NAME, words.formatted(sung.label(), rings, written), rings, written, "quarters"))
+        : Optional.empty();
+  }
+}

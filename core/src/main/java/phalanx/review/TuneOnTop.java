@@ -1,0 +1,36 @@
+package phalanx.review;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Note;
+import phalanx.findings.Finding;
+
+/** Notes struck above the tune while it sounds, so that they are heard as the tune. */
+final class TuneOnTop implements Rule {
+
+  static final String NAME = "tune not on top";
+
+  @Override
+  public List<Found> in(Arrangement a) {
+    List<Found> found = new ArrayList<>();
+    for (Note tune : a.notes()) {
+      if (tune.part() == Note.Part.TUNE) {
+        a.notesFrom(tune.tick(), tune.tick() + tune.lengthTicks()).stream()
+            .filter(n -> n.part() != Note.Part.TUNE && n.midi() > tune.midi())
+            .forEach(n -> found.add(found(a, n, tune)));
+      }
+    }
+    return found;
+  }
+
+  private static Found found(Arrangement a, Note above, Note tune) {
+    int semitones = above.midi() - tune.midi();
+    String words =
+        "a note is struck %d %s above the tune"
+            .formatted(semitones, semitones == 1 ? "semitone" : "semitones");
+    Finding finding = new Finding(NAME, words, semitones, 0, "semitones");
+    return Found.at(a, finding, above.tick(), Optional.of(above.string()));
+  }
+}

@@ -1,0 +1,16 @@
+package phalanx.review;
+
+import java.util.List;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Remark;
+
+/** Notes of the tune that lie where no finger reaches. */
+final class TuneReach implements Rule {
+
+  static final String NAME = "tune out of reach";
+
+  @Override
+  public List<Found> in(Arrangement a) {
+    return Found.remarked(a, NAME, Remark.Kind.TUNE_REACH);
+  }
+}

@@ -1,0 +1,142 @@
+package phalanx.review;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Note;
+import phalanx.arrangement.Sung;
+import phalanx.instrument.StringSign;
+import phalanx.melody.BarTune;
+import phalanx.melody.TuneNote;
+import phalanx.melody.Want;
+import phalanx.song.Song;
+import phalanx.theory.Pitch;
+import phalanx.theory.Ticks;
+
+/** Changes of the tune where a finding about it is. */
+final class TuneWays {
+
+  private final Arrangement a;
+  private final Found found;
+  private final Optional<Sung> note;
+
+  TuneWays(Arrangement a, Found found) {
+    this.a = a;
+    this.found = found;
+    note =
+        a.slots().stream()
+            .flatMap(s -> s.tune().stream())
+            .filter(n -> n.tick() == found.tick())
+            .findFirst();
+  }
+
+  private interface BarEdit {
+    BarTune apply(BarTune tune, int tick);
+  }
+
+  private Stream<WayOutOf> bar(String words, BarEdit edit) {
+    return note.stream().map(n -> new WayOutOf(words, song -> edited(song, n, edit)));
+  }
+
+  private static Song edited(Song song, Sung note, BarEdit edit) {
+    BarTune bar = song.tune().at(note.bar(), song.chart());
+    return song.withTune(song.tune().with(note.bar(), edit.apply(bar, note.barTick())));
+  }
+
+  private Stream<WayOutOf> thisNote(String words, UnaryOperator<TuneNote> edit) {
+    return bar(words, (tune, tick) -> tune.withNote(tick, edit));
+  }
+
+  private static Want octave(Want want, int by) {
+    return want instanceof Want.Sound s
+        ? new Want.Sound(new Pitch(s.pitch().name(), s.pitch().octave() + by), s.string())
+        : want;
+  }
+
+  private static Want onAnyString(Want want) {
+    return want instanceof Want.Sound s ? new Want.Sound(s.pitch(), Optional.empty()) : want;
+  }
+
+  /** On a string that the player did not ask for, where one was asked for. */
+  Stream<WayOutOf> anyString() {
+    return note.filter(n -> n.string().isPresent()).stream()
+        .flatMap(n -> thisNote("this note on any string", t -> t.moved(TuneWays::onAnyString)));
+  }
+
+  /** On another string, or an octave away: the note, its bar, the whole tune. */
+  Stream<WayOutOf> elsewhere() {
+    Stream<WayOutOf> whole =
+        Stream.of(-1, 1)
+            .map(
+                by ->
+                    new WayOutOf(
+                        "the whole tune an octave " + (by < 0 ? "lower" : "higher"),
+                        song -> song.withTune(song.tune().moved(w -> octave(w, by)))));
+    return Stream.of(
+            anyString(),
+            bar("this bar’s tune an octave lower", (t, tick) -> t.moved(w -> octave(w, -1))),
+            bar("this bar’s tune an octave higher", (t, tick) -> t.moved(w -> octave(w, 1))),
+            whole,
+            thisNote("this note an octave lower", n -> n.moved(w -> octave(w, -1))))
+        .flatMap(w -> w);
+  }
+
+  Stream<WayOutOf> leaveOut() {
+    return bar("leave this note out", BarTune::withoutNote);
+  }
+
+  /** As long as it can ring. */
+  Stream<WayOutOf> shorten() {
+    int rings = (int) Math.round(found.finding().measured() * Ticks.PER_QUARTER);
+    return bar(
+        "let the note end at the change",
+        (tune, tick) -> tune.withNote(tick, n -> n.lasting(Math.max(1, rings))));
+  }
+
+  Stream<WayOutOf> pluck() {
+    return thisNote(
+        "pluck this note",
+        n -> new TuneNote(n.tick(), n.lengthTicks(), n.wants(), Optional.empty(), n.graces()));
+  }
+
+  /** On the string of the note before it, or that one on the string of this. */
+  Stream<WayOutOf> oneString() {
+    List<Note> line = a.notes().stream().filter(n -> n.part() == Note.Part.TUNE).toList();
+    Optional<Note> here = line.stream().filter(n -> n.tick() == found.tick()).findFirst();
+    Optional<Note> before = line.stream().filter(n -> n.tick() < found.tick()).reduce((x, y) -> y);
+    Stream<WayOutOf> second =
+        before.stream()
+            .flatMap(b -> thisNote("this note on " + StringSign.of(b.string()), on(b.string())));
+    Stream<WayOutOf> first =
+        here.stream()
+            .flatMap(
+                h ->
+                    before.stream()
+                        .flatMap(b -> sung(b))
+                        .map(
+                            n ->
+                                new WayOutOf(
+                                    "the note before on " + StringSign.of(h.string()),
+                                    song ->
+                                        edited(
+                                            song,
+                                            n,
+                                            (t, tick) -> t.withNote(tick, on(h.string()))))));
+    return Stream.concat(second, first);
+  }
+
+  private Stream<Sung> sung(Note note) {
+    return a.slots().stream()
+        .flatMap(s -> s.tune().stream())
+        .filter(n -> n.tick() == note.tick())
+        .limit(1);
+  }
+
+  private static UnaryOperator<TuneNote> on(int string) {
+    return n ->
+        n.moved(
+            w -> w instanceof Want.Sound s ? new Want.Sound(s.pitch(), Optional.of(string)) : w);
+  }
+}

@@ -1,0 +1,16 @@
+package phalanx.review;
+
+import java.util.List;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Remark;
+
+/** Strings a brush crosses that nothing keeps quiet. */
+final class UnmutedStrings implements Rule {
+
+  static final String NAME = "unmuted string";
+
+  @Override
+  public List<Found> in(Arrangement a) {
+    return Found.remarked(a, NAME, Remark.Kind.UNMUTED);
+  }
+}
