@@ -1,6 +1,8 @@
 package phalanx.review;
 
 import java.util.Comparator;
+import java.util.HashSet;
+import java.util.Set;
 import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
@@ -41,10 +43,11 @@ final class ShapeWays {
     if (here.pinned() || here.shape().isEmpty()) {
       return Stream.empty();
     }
+    Set<String> seen = new HashSet<>();
     return a.plan().alternatives(slot).stream()
         .sorted(Comparator.comparingDouble(Alternative::extraCost))
         .map(other -> other.shape().shape())
-        .filter(s -> !s.sameFrets(here.shape().get()))
+        .filter(s -> !s.sameFrets(here.shape().get()) && seen.add(s.fretText()))
         .limit(TRIED)
         .map(s -> new WayOutOf(words(here, s), song -> song.pin(here.played().ref(), s)));
   }

@@ -1,5 +1,6 @@
 package phalanx.desktop;
 
+import java.util.List;
 import javafx.beans.binding.Bindings;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -21,14 +22,16 @@ final class ArrangeView extends VBox {
 
   private final Workspace workspace;
   private final StripView strip;
+  private final FindingBar findings;
 
   ArrangeView(Workspace workspace, Palette palette) {
     this.workspace = workspace;
     strip = new StripView(workspace, palette);
+    findings = new FindingBar(workspace);
     getStyleClass().add("arrange");
     StackPane body = new StackPane(strip, empty());
     VBox.setVgrow(body, Priority.ALWAYS);
-    getChildren().addAll(header(), new FindingBar(workspace), body);
+    getChildren().addAll(header(), findings, body);
   }
 
   private HBox header() {
@@ -42,7 +45,7 @@ final class ArrangeView extends VBox {
           section.setText(workspace.selectedSlot().map(this::sectionName).orElse(""));
           where.setText(workspace.selectedSlot().map(this::place).orElse(""));
         };
-    workspace.selectedProperty().addListener(o -> tell.run());
+    workspace.range().property().addListener(o -> tell.run());
     workspace.arrangementProperty().addListener(o -> tell.run());
     Label busy = new Label("planning …");
     busy.getStyleClass().add("where");
@@ -132,7 +135,17 @@ final class ArrangeView extends VBox {
 
   private String place(Slot slot) {
     int bars = workspace.arrangementProperty().get().timeline().bars().size();
-    return "bar %d of %d".formatted(slot.played().bar(), bars);
+    List<Slot> range = workspace.range().slots();
+    int from = range.isEmpty() ? slot.played().bar() : range.get(0).played().bar();
+    int to = range.isEmpty() ? from : range.get(range.size() - 1).played().bar();
+    return from == to
+        ? "bar %d of %d".formatted(from, bars)
+        : "bars %d to %d of %d".formatted(from, to, bars);
+  }
+
+  /** Opens or closes the list of what is hard. */
+  void toggleFindings() {
+    findings.toggleList();
   }
 
   /** The strip, where keys go when a window opens. */

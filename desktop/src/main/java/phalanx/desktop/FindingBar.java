@@ -1,30 +1,46 @@
 package phalanx.desktop;
 
+import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import phalanx.desktop.model.FindingDesk;
+import phalanx.desktop.model.FindingDesk.Filter;
 import phalanx.desktop.model.Workspace;
 import phalanx.review.Found;
+import phalanx.review.Remedy;
 
 /** What is hard in the song, one finding at a time, each with its ways out. */
 final class FindingBar extends VBox {
 
   private final FindingDesk desk;
   private final Label words = new Label();
+  private final MenuButton kinds = new MenuButton();
+  private final Button list;
+  private final Button leave;
   private final Button close;
   private final FlowPane ways = new FlowPane(6, 4);
+  private final TextField note = new TextField();
+  private final HBox noting;
+  private final FindingList all;
 
   FindingBar(Workspace workspace) {
     desk = workspace.findings();
+    all = new FindingList(desk);
     close = tool("finding-close", "×", desk::close);
     close.setAccessibleText("look at no finding");
+    list = tool("finding-list", "List L", this::toggleList);
+    leave = tool("finding-leave", "Leave it …", this::leave);
     setId("finding-bar");
     getStyleClass().add("finding-bar");
     words.setId("finding-words");
@@ -32,16 +48,36 @@ final class FindingBar extends VBox {
     words.setMinHeight(Region.USE_PREF_SIZE);
     HBox.setHgrow(words, Priority.ALWAYS);
     words.setMaxWidth(Double.MAX_VALUE);
+    kinds.setId("finding-kinds");
+    kinds.getStyleClass().addAll("chip-button", "small-chip");
+    kinds.setMinWidth(Region.USE_PREF_SIZE);
+    kinds.setOnShowing(e -> fillKinds());
+    note.setId("finding-note");
+    note.setPromptText("why, for yourself; may stay empty");
+    HBox.setHgrow(note, Priority.ALWAYS);
+    note.setOnAction(e -> accept());
+    noting =
+        new HBox(
+            note,
+            tool("finding-accept", "Leave it as it is", this::accept),
+            tool("finding-accept-all", "Leave all of this kind", this::acceptAll));
+    noting.getStyleClass().add("arrange-header");
     HBox row =
         new HBox(
             words,
+            kinds,
+            list,
             tool("finding-before", "‹", () -> desk.step(-1)),
             tool("finding-next", "Next F", () -> desk.step(1)),
+            leave,
             close);
     row.getStyleClass().add("arrange-header");
-    getChildren().addAll(row, ways);
+    getChildren().addAll(row, ways, noting, all);
+    setShown(noting, false);
+    setShown(all, false);
     workspace.reviewProperty().addListener(o -> show());
-    desk.currentProperty().addListener(o -> show());
+    desk.filterProperty().addListener(o -> show());
+    desk.currentProperty().addListener(o -> moved());
     desk.remediesProperty().addListener(o -> show());
     show();
   }
@@ -55,30 +91,115 @@ final class FindingBar extends VBox {
     return button;
   }
 
+  private static void setShown(Node node, boolean shown) {
+    node.setVisible(shown);
+    node.setManaged(shown);
+  }
+
+  /** Opens or closes the list of all findings. */
+  void toggleList() {
+    setShown(all, !all.isVisible() && isVisible());
+    if (all.isVisible()) {
+      all.requestFocus();
+    }
+  }
+
+  /** Asks for a note on why the finding is left, or takes it up again if it was left. */
+  private void leave() {
+    if (desk.note().isPresent()) {
+      desk.reopen();
+    } else {
+      note.clear();
+      setShown(noting, true);
+      note.requestFocus();
+    }
+  }
+
+  private void accept() {
+    setShown(noting, false);
+    desk.accept(note.getText());
+  }
+
+  private void acceptAll() {
+    setShown(noting, false);
+    String rule = desk.currentProperty().get().map(f -> f.finding().rule()).orElse("");
+    desk.filter(new Filter.OfRule(rule));
+    desk.acceptAll(note.getText());
+  }
+
+  private void moved() {
+    setShown(noting, false);
+    show();
+  }
+
+  private void fillKinds() {
+    List<MenuItem> items = new ArrayList<>();
+    items.add(kind("all kinds (%d)".formatted(desk.open().size()), new Filter.Open()));
+    desk.rules()
+        .forEach(
+            (rule, n) -> items.add(kind("%s (%d)".formatted(rule, n), new Filter.OfRule(rule))));
+    if (!desk.accepted().isEmpty()) {
+      String left = "left as they are (%d)".formatted(desk.accepted().size());
+      items.add(kind(left, new Filter.Accepted()));
+    }
+    kinds.getItems().setAll(items);
+  }
+
+  private MenuItem kind(String words, Filter filter) {
+    MenuItem item = new MenuItem(words);
+    item.setOnAction(e -> desk.filter(filter));
+    return item;
+  }
+
+  private static String words(Filter filter) {
+    return filter instanceof Filter.OfRule r
+        ? r.rule()
+        : filter instanceof Filter.Accepted ? "left as they are" : "all kinds";
+  }
+
   private void show() {
-    List<Found> all = desk.all();
+    all.fill();
     boolean looking = desk.currentProperty().get().isPresent();
-    setVisible(!all.isEmpty());
-    setManaged(!all.isEmpty());
-    close.setVisible(looking);
-    close.setManaged(looking);
-    if (!looking) {
-      String count = all.size() == 1 ? "1 spot is hard" : all.size() + " spots are hard";
-      words.setText(count + " in this song");
+    setShown(this, !desk.open().isEmpty() || !desk.accepted().isEmpty());
+    setShown(close, looking);
+    setShown(leave, looking);
+    kinds.setText(words(desk.filterProperty().get()));
+    leave.setText(desk.note().isPresent() ? "Look at it again" : "Leave it …");
+    if (looking) {
+      showFinding(desk.currentProperty().get().orElseThrow());
+    } else {
+      words.setText(summary());
       ways.getChildren().clear();
       ways.setManaged(false);
-      return;
     }
-    Found found = desk.currentProperty().get().orElseThrow();
+  }
+
+  private String summary() {
+    int open = desk.open().size();
+    String count =
+        open == 0 ? "nothing is hard" : open == 1 ? "1 spot is hard" : open + " spots are hard";
+    int left = desk.accepted().size();
+    return count + " in this song" + (left > 0 ? ", %d left as they are".formatted(left) : "");
+  }
+
+  private void showFinding(Found found) {
+    int open = desk.open().size();
+    String noted = desk.note().map(n -> n.isEmpty() ? " (left)" : " (left: " + n + ")").orElse("");
     words.setText(
-        "%d of %d · bar %d: %s"
-            .formatted(all.indexOf(found) + 1, all.size(), found.bar(), found.finding().message()));
-    List<Node> buttons =
-        desk.remediesProperty().get().stream()
-            .<Node>map(r -> tool("", r.line(all.size()), () -> desk.take(r)))
-            .toList();
-    for (int b = 0; b < buttons.size(); b++) {
-      buttons.get(b).setId("remedy-" + (b + 1));
+        "%d of %d · bar %d: %s%s"
+            .formatted(
+                desk.all().indexOf(found) + 1,
+                desk.all().size(),
+                found.bar(),
+                found.finding().message(),
+                noted));
+    List<Node> buttons = new ArrayList<>();
+    for (Remedy remedy : desk.remediesProperty().get()) {
+      Button way =
+          tool("remedy-" + (buttons.size() + 1), remedy.line(open), () -> desk.take(remedy));
+      way.setTooltip(new Tooltip(remedy.details()));
+      way.setAccessibleText(remedy.details());
+      buttons.add(way);
     }
     ways.getChildren().setAll(buttons);
     ways.setManaged(!buttons.isEmpty());

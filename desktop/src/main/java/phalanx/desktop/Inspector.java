@@ -10,9 +10,12 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.FingerWork;
 import phalanx.arrangement.Note;
+import phalanx.arrangement.OtherString;
 import phalanx.arrangement.ShapeChoice;
 import phalanx.arrangement.Slot;
+import phalanx.desktop.model.FingerChoice;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.neck.NeckPicture;
 import phalanx.desktop.neck.NeckSize;
@@ -60,6 +63,7 @@ final class Inspector extends VBox {
     workspace.selectedProperty().addListener(o -> show());
     workspace.namingProperty().addListener(o -> show());
     workspace.notes().property().addListener(o -> show());
+    workspace.fingerProperty().addListener(o -> show());
     show();
   }
 
@@ -107,7 +111,9 @@ final class Inspector extends VBox {
     span.setText(spanWords(next));
     String words = detailWords(arrangement, index, slot, shape);
     details.setText(
-        workspace.notes().property().get().map(n -> noteWords(n) + "\n").orElse("") + words);
+        workspace.fingerProperty().get().map(f -> fingerWords(arrangement, f) + "\n").orElse("")
+            + workspace.notes().property().get().map(n -> noteWords(n) + "\n").orElse("")
+            + words);
     details.setManaged(!details.getText().isEmpty());
     List<ShapeCard> shown = new ArrayList<>();
     for (ShapeChoice choice : choices) {
@@ -158,9 +164,27 @@ final class Inspector extends VBox {
     return String.join("\n", lines);
   }
 
+  private static String fingerWords(Arrangement a, FingerChoice choice) {
+    if (choice instanceof FingerChoice.Picking p) {
+      FingerWork.Picking work = FingerWork.of(a, p.finger());
+      String quick =
+          work.quickestMillis()
+              .map(m -> ", again after %.0f ms at the soonest (bar %d)".formatted(m, work.bar()))
+              .orElse("");
+      return "%s strikes %d times%s.".formatted(p.finger().letter(), work.strokes(), quick);
+    }
+    FingerWork.Fretting work = FingerWork.of(a, ((FingerChoice.Fretting) choice).finger());
+    double share = 100.0 * work.busyTicks() / Math.max(1, a.timeline().lengthTicks());
+    return "Finger %s comes down %d times and is free %.0f %% of the song."
+        .formatted(
+            ((FingerChoice.Fretting) choice).finger().sign(),
+            work.holds(),
+            Math.max(0, 100 - share));
+  }
+
   private String noteWords(Note note) {
-    boolean pinned = workspace.song().pins().string(note.ref()).isPresent();
-    return "Note on %s fret %d, %s%s. Page Up or Down: another string."
+    boolean pinned = OtherString.isWanted(workspace.song(), note);
+    return "Note on %s fret %d, %s%s. Drag it, or Page Up and Down: another string."
         .formatted(
             StringSign.of(note.string()),
             note.fret(),

@@ -186,6 +186,10 @@ final class Workbench extends StackPane {
       workspace.findings().step(event.isShiftDown() ? -1 : 1);
       return true;
     }
+    if (code == KeyCode.L && shown().middle() instanceof ArrangeView arrange) {
+      arrange.toggleFindings();
+      return true;
+    }
     if (shown().middle() instanceof ShapesView shapes) {
       return shapesKey(event, shapes);
     }

@@ -1,13 +1,13 @@
 package phalanx.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static phalanx.desktop.OpenWindow.text;
+import static phalanx.desktop.OpenWindow.until;
 
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
-import java.util.function.BooleanSupplier;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
@@ -20,7 +20,6 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
-import org.testfx.util.WaitForAsyncUtils;
 import phalanx.arrangement.Slot;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.strip.StripView;
@@ -29,17 +28,16 @@ import phalanx.desktop.strip.StripView;
 @ExtendWith(ApplicationExtension.class)
 class ArrangeScreenTest {
 
-  private PhalanxApp app;
+  private final OpenWindow window = new OpenWindow();
 
   @Start
   void start(Stage stage) {
-    app = new PhalanxApp();
-    app.show(stage, java.util.Optional.of(Demo.FILE), Demo.folder());
+    window.show(stage, java.util.Optional.of(Demo.FILE), Demo.folder());
   }
 
   @Stop
   void stop() {
-    app.stop();
+    window.app().stop();
   }
 
   @BeforeEach
@@ -51,16 +49,7 @@ class ArrangeScreenTest {
   }
 
   private Workspace workspace() {
-    return app.workspace();
-  }
-
-  private static void until(BooleanSupplier reached) throws TimeoutException {
-    WaitForAsyncUtils.waitFor(30, TimeUnit.SECONDS, reached::getAsBoolean);
-    WaitForAsyncUtils.waitForFxEvents();
-  }
-
-  private static String text(FxRobot robot, String id) {
-    return robot.lookup(id).queryAs(Label.class).getText();
+    return window.workspace();
   }
 
   /** The gauge names the tempo the hands hold to and leads to the bar that sets it. */
@@ -217,7 +206,7 @@ class ArrangeScreenTest {
     Path chart =
         Files.writeString(
             folder.resolve("torn.cho"), "{title: Torn}\n{sog}\n| C | Qx | G |\n{eog}\n");
-    robot.interact(() -> app.documents().open(chart));
+    robot.interact(() -> window.app().documents().open(chart));
     until(() -> workspace().arrangementProperty().get().slots().size() == 3);
     assertThat(text(robot, "#problems")).startsWith("torn.cho:3:7: cannot read the chord “Qx”");
     assertThat(robot.lookup("#problems").query().isVisible()).isTrue();
@@ -230,7 +219,7 @@ class ArrangeScreenTest {
       throws IOException, TimeoutException {
     assertThat(robot.lookup("#empty").query().isVisible()).isFalse();
     Path chart = Files.writeString(folder.resolve("blank.cho"), "{title: Blank}\n");
-    robot.interact(() -> app.documents().open(chart));
+    robot.interact(() -> window.app().documents().open(chart));
     until(() -> workspace().arrangementProperty().get().slots().isEmpty());
     assertThat(robot.lookup("#empty").query().isVisible()).isTrue();
     assertThat(robot.lookup("#inspector").query().isVisible()).isFalse();

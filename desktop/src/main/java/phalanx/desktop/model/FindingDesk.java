@@ -1,12 +1,19 @@
 package phalanx.desktop.model;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import phalanx.arrangement.Arrangement;
 import phalanx.review.Found;
 import phalanx.review.Remedy;
 import phalanx.review.Review;
+import phalanx.song.FindingRef;
+import phalanx.song.Pins;
 
 /** The findings of the song, one after the other, with the ways out of the one looked at. */
 public final class FindingDesk {
@@ -17,6 +24,8 @@ public final class FindingDesk {
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyObjectWrapper<List<Remedy>> remedies =
       new ReadOnlyObjectWrapper<>(List.of());
+  private final ReadOnlyObjectWrapper<Filter> filter =
+      new ReadOnlyObjectWrapper<>(new Filter.Open());
 
   FindingDesk(Workspace workspace, PlanService planner) {
     this.workspace = workspace;
@@ -24,13 +33,66 @@ public final class FindingDesk {
     workspace.reviewProperty().addListener(o -> settle());
   }
 
-  /** All findings of the newest plan. */
-  public List<Found> all() {
+  /** Which findings the player wants to go through. */
+  public sealed interface Filter {
+
+    /** All that are open. */
+    record Open() implements Filter {}
+
+    /** Those of one rule that are open. */
+    record OfRule(String rule) implements Filter {}
+
+    /** Those the player left as they are. */
+    record Accepted() implements Filter {}
+  }
+
+  /** Every finding of the newest plan that the player did not accept. */
+  public List<Found> open() {
     return workspace.reviewProperty().get().map(Review::findings).orElse(List.of());
+  }
+
+  /** Those the player left as they are. */
+  public List<Found> accepted() {
+    return workspace.reviewProperty().get().map(Review::accepted).orElse(List.of());
+  }
+
+  /** The rules that found something, each with how often, most first by name. */
+  public Map<String, Long> rules() {
+    return open().stream()
+        .collect(
+            Collectors.groupingBy(f -> f.finding().rule(), TreeMap::new, Collectors.counting()));
+  }
+
+  /** The findings the player goes through. */
+  public List<Found> all() {
+    Filter wanted = filter.get();
+    if (wanted instanceof Filter.Accepted) {
+      return accepted();
+    }
+    return open().stream()
+        .filter(f -> !(wanted instanceof Filter.OfRule r) || f.finding().rule().equals(r.rule()))
+        .toList();
+  }
+
+  /** Goes through other findings. */
+  public void filter(Filter wanted) {
+    filter.set(wanted);
+    show(current.get().filter(all()::contains));
+  }
+
+  /** Which findings the player goes through. */
+  public ReadOnlyObjectProperty<Filter> filterProperty() {
+    return filter.getReadOnlyProperty();
   }
 
   /** The finding looked at stays while it is there; else the next one after it is looked at. */
   private void settle() {
+    boolean gone =
+        filter.get() instanceof Filter.Accepted && accepted().isEmpty()
+            || filter.get() instanceof Filter.OfRule && all().isEmpty();
+    if (gone) {
+      filter.set(new Filter.Open());
+    }
     Optional<Found> was = current.get();
     if (was.isPresent()) {
       show(
@@ -65,9 +127,49 @@ public final class FindingDesk {
     }
     int first = direction > 0 ? -1 : 0;
     int at = current.get().map(all::indexOf).orElse(first) + direction;
-    Found next = all.get(Math.floorMod(at, all.size()));
-    show(Optional.of(next));
-    workspace.selectPlayedBar(next.bar());
+    look(all.get(Math.floorMod(at, all.size())));
+  }
+
+  /** Looks at a finding and goes to its bar. */
+  public void look(Found found) {
+    show(Optional.of(found));
+    Arrangement a = workspace.arrangementProperty().get();
+    workspace.select(a.slotsFrom(0, found.tick() + 1).size() - 1);
+  }
+
+  /** Leaves the finding looked at as it is, with a note, which may be empty; the next comes up. */
+  public void accept(String note) {
+    current.get().ifPresent(f -> accept(List.of(f), note));
+  }
+
+  /** Leaves all the player goes through as they are, with one note. */
+  public void acceptAll(String note) {
+    accept(all(), note);
+  }
+
+  private void accept(List<Found> found, String note) {
+    Set<FindingRef> refs = found.stream().map(Found::ref).collect(Collectors.toSet());
+    int at = current.get().map(all()::indexOf).orElse(0);
+    List<Found> left = all().stream().filter(o -> !refs.contains(o.ref())).toList();
+    workspace.edit(
+        song -> {
+          Pins pins = song.pins();
+          for (FindingRef ref : refs) {
+            pins = pins.accepting(ref, note.strip());
+          }
+          return song.withPins(pins);
+        });
+    show(left.isEmpty() ? Optional.empty() : Optional.of(left.get(at % left.size())));
+  }
+
+  /** Looks at a spot again that was left as it is. */
+  public void reopen() {
+    current.get().ifPresent(f -> workspace.edit(s -> s.withPins(s.pins().rejecting(f.ref()))));
+  }
+
+  /** What the player noted on the finding looked at; empty if it is open. */
+  public Optional<String> note() {
+    return current.get().flatMap(f -> workspace.song().pins().accepted(f.ref()));
   }
 
   /** Stops looking at findings. */

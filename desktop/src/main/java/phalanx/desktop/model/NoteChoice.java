@@ -2,13 +2,12 @@ package phalanx.desktop.model;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.TreeMap;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
-import phalanx.arrangement.Slot;
-import phalanx.fretting.Shape;
-import phalanx.instrument.Tuning;
+import phalanx.arrangement.OtherString;
 
 /** The note of the plan that the player has chosen, and what can be done with it. */
 public final class NoteChoice {
@@ -57,25 +56,34 @@ public final class NoteChoice {
     workspace.select(plan.slotsFrom(0, next.tick() + 1).size() - 1);
   }
 
-  /** Pins the chosen note to the next string that sounds, up (1) or down (-1). */
+  /** Moves the chosen note to the next string it may be on, up (1) or down (-1). */
   public void move(int direction) {
-    Optional<Shape> shape = workspace.selectedSlot().flatMap(Slot::shape);
-    if (note.get().isEmpty() || shape.isEmpty()) {
-      return;
-    }
-    Note moved = note.get().get();
-    int string = moved.string() + direction;
-    while (string >= 0 && string < Tuning.STRINGS && !shape.get().sounds(string)) {
-      string += direction;
-    }
-    if (string >= 0 && string < Tuning.STRINGS) {
-      int to = string;
-      workspace.edit(song -> song.withPins(song.pins().with(moved.ref(), to)));
-    }
+    note.get()
+        .ifPresent(
+            n -> {
+              TreeMap<Integer, Integer> places = places(n);
+              Integer to =
+                  direction > 0 ? places.higherKey(n.string()) : places.lowerKey(n.string());
+              if (to != null) {
+                moveTo(to);
+              }
+            });
   }
 
-  /** Takes the chosen note's pin away. */
+  /** Moves the chosen note to a string it may be on. */
+  public void moveTo(int string) {
+    note.get()
+        .filter(n -> places(n).containsKey(string))
+        .ifPresent(n -> workspace.edit(song -> OtherString.moved(song, n, string)));
+  }
+
+  /** The strings a note may be on, each with its fret there. */
+  public TreeMap<Integer, Integer> places(Note of) {
+    return OtherString.of(workspace.arrangementProperty().get(), of);
+  }
+
+  /** Leaves the chosen note's string to the plan. */
   public void unpin() {
-    note.get().ifPresent(n -> workspace.edit(song -> song.withPins(song.pins().without(n.ref()))));
+    note.get().ifPresent(n -> workspace.edit(song -> OtherString.free(song, n)));
   }
 }

@@ -54,7 +54,10 @@ public final class Workspace {
   private final ObjectProperty<NoteNaming> naming = new SimpleObjectProperty<>(NoteNaming.ENGLISH);
   private final BooleanProperty sounding = new SimpleBooleanProperty();
   private final ObjectProperty<ShapeFilter> filter = new SimpleObjectProperty<>(ShapeFilter.ALL);
+  private final ObjectProperty<Optional<FingerChoice>> finger =
+      new SimpleObjectProperty<>(Optional.empty());
   private final NoteChoice notes = new NoteChoice(this);
+  private final SlotRange range;
   private final PatternDesk patterns;
   private final MelodyDesk melody;
   private final FindingDesk findings;
@@ -66,6 +69,7 @@ public final class Workspace {
     history.set(History.of(Song.untitled()));
     saved.set(song());
     unsaved = Bindings.createBooleanBinding(() -> !song().equals(saved.get()), history, saved);
+    range = new SlotRange(this);
     arrangement.addListener(o -> askForBoard());
     selected.addListener(o -> askForBoard());
     filter.addListener(o -> askForBoard());
@@ -183,18 +187,31 @@ public final class Workspace {
         .ifPresent(slot -> edit(song -> song.pinEverywhere(slot.played().harmony(), shape)));
   }
 
-  /** Takes the selected slot's pin away, or pins the shape it holds if it has none. */
+  /** Takes the pins of the selected slots away, or pins the shapes they hold if one has none. */
   public void togglePin() {
-    selectedSlot()
-        .ifPresent(
-            slot -> {
-              SlotRef ref = slot.played().ref();
-              if (slot.pinned()) {
-                edit(song -> song.unpin(ref));
-              } else {
-                slot.shape().ifPresent(this::pin);
-              }
-            });
+    List<Slot> slots = range.slots();
+    boolean pinned = slots.stream().allMatch(Slot::pinned);
+    edit(
+        song -> {
+          Song pins = song;
+          for (Slot slot : slots) {
+            SlotRef ref = slot.played().ref();
+            Song before = pins;
+            pins =
+                pinned ? pins.unpin(ref) : slot.shape().map(s -> before.pin(ref, s)).orElse(before);
+          }
+          return pins;
+        });
+  }
+
+  /** The chords selected. */
+  public SlotRange range() {
+    return range;
+  }
+
+  /** The finger the player looks at. */
+  public ObjectProperty<Optional<FingerChoice>> fingerProperty() {
+    return finger;
   }
 
   /** The note of the plan that is chosen. */

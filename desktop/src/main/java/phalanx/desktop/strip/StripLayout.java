@@ -1,14 +1,18 @@
 package phalanx.desktop.strip;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Gesture;
+import phalanx.arrangement.Hold;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Tuning;
+import phalanx.picking.PickFinger;
 import phalanx.song.Section;
 import phalanx.song.Timeline.PlayedBar;
 
@@ -31,6 +35,9 @@ public final class StripLayout {
   /** Width of a bar at zoom 1. */
   private static final double BAR = 380;
 
+  /** Where the marks of hard spots are, from the top of a system. */
+  static final double MARK_Y = 36;
+
   /** How near to its middle a note is touched. */
   private static final double TOUCH = 9;
 
@@ -51,6 +58,7 @@ public final class StripLayout {
   private final List<Finger> lanes;
   private final boolean hits;
   private final List<StripSystem> systems = new ArrayList<>();
+  private final Map<StripSystem, List<Hold>> holds = new HashMap<>();
   private double height;
 
   /**
@@ -105,10 +113,33 @@ public final class StripLayout {
       Section written = arrangement.song().sections().get(section);
       Optional<String> label = begins ? Optional.of(written.label()) : Optional.empty();
       height += begins ? HEADING : 0;
-      systems.add(new StripSystem(height, label, bars.subList(from, to)));
+      StripSystem system = new StripSystem(height, label, bars.subList(from, to));
+      systems.add(system);
       height += systemHeight() + SYSTEM_GAP;
       from = to;
     }
+    shareHolds();
+  }
+
+  /** Holds by the systems they show in, so that painting one looks at no others. */
+  private void shareHolds() {
+    int first = 0;
+    for (Hold hold : arrangement.holds()) {
+      while (first < systems.size() && systems.get(first).endTick() <= hold.fromTick()) {
+        first++;
+      }
+      for (int s = first; s < systems.size(); s++) {
+        if (systems.get(s).startTick() >= hold.toTick()) {
+          break;
+        }
+        holds.computeIfAbsent(systems.get(s), k -> new ArrayList<>()).add(hold);
+      }
+    }
+  }
+
+  /** The holds that show in a system. */
+  List<Hold> holds(StripSystem system) {
+    return holds.getOrDefault(system, List.of());
   }
 
   /** Height of the whole strip, px. */
@@ -214,17 +245,66 @@ public final class StripLayout {
 
   /** The slot at a point of the strip. */
   public Optional<Integer> slotAt(double x, double y) {
-    return systems.stream()
-        .filter(s -> y >= s.y() && y <= s.y() + systemHeight())
-        .findFirst()
-        .flatMap(s -> slotAt(s, x));
+    return systemAt(y).flatMap(s -> slotAt(s, x));
+  }
+
+  /** The system at a height of the strip. */
+  Optional<StripSystem> systemAt(double y) {
+    return systems.stream().filter(s -> y >= s.y() && y <= s.y() + systemHeight()).findFirst();
+  }
+
+  /** The finger whose lane's name is at a point of the strip. */
+  public Optional<Finger> laneAt(double x, double y) {
+    return systemAt(y)
+        .filter(s -> x < LEFT)
+        .flatMap(
+            s ->
+                lanes.stream()
+                    .filter(f -> y - s.y() >= laneY(f) && y - s.y() < laneY(f) + LANE)
+                    .findFirst());
+  }
+
+  /** The picking finger whose letter is at a point of the strip. */
+  public Optional<PickFinger> letterAt(double x, double y) {
+    return systemAt(y)
+        .flatMap(
+            s -> {
+              double within = y - s.y();
+              boolean thumb = Math.abs(within - thumbY() + 4) <= TOUCH;
+              boolean finger = Math.abs(within - lettersY() + 4) <= TOUCH;
+              return arrangement.notesFrom(s.startTick(), s.endTick()).stream()
+                  .filter(n -> Math.abs(x(s, n.tick()) - x) <= TOUCH)
+                  .flatMap(n -> n.pick().stream())
+                  .filter(p -> p == PickFinger.P ? thumb : finger)
+                  .findFirst();
+            });
+  }
+
+  /** The string whose line is nearest to a height of the strip. */
+  public Optional<Integer> stringAt(double y) {
+    return systemAt(y)
+        .map(
+            s -> {
+              double up = (stringY(0) - (y - s.y())) / STRING_GAP;
+              return (int) Math.max(0, Math.min(Tuning.STRINGS - 1, Math.round(up)));
+            });
+  }
+
+  /** The tick among some whose mark is at a point of the strip. */
+  public Optional<Integer> markAt(double x, double y, List<Integer> ticks) {
+    return systemAt(y)
+        .filter(s -> Math.abs(y - s.y() - MARK_Y) <= TOUCH)
+        .flatMap(
+            s ->
+                ticks.stream()
+                    .filter(t -> t >= s.startTick() && t < s.endTick())
+                    .filter(t -> Math.abs(x(s, t) - x) <= TOUCH)
+                    .findFirst());
   }
 
   /** The note whose ring is at a point of the strip. */
   public Optional<Note> noteAt(double x, double y) {
-    return systems.stream()
-        .filter(s -> y >= s.y() && y <= s.y() + systemHeight())
-        .findFirst()
+    return systemAt(y)
         .flatMap(
             s ->
                 arrangement.notesFrom(s.startTick(), s.endTick()).stream()

@@ -12,6 +12,7 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Hold;
 import phalanx.arrangement.Note;
+import phalanx.arrangement.OtherString;
 import phalanx.arrangement.Slot;
 import phalanx.desktop.Lettering;
 import phalanx.desktop.Palette;
@@ -44,7 +45,10 @@ final class StripPainter {
   private Arrangement arrangement;
   private StripLayout layout;
   private NoteNaming naming = NoteNaming.ENGLISH;
-  private Optional<Note> chosen = Optional.empty();
+  private StripChoice choice;
+
+  /** What of a hand is drawn while another finger is looked at. */
+  private static final double FAINT = 0.28;
 
   StripPainter(GraphicsContext gc, Palette palette) {
     this.gc = gc;
@@ -57,8 +61,7 @@ final class StripPainter {
   void paint(
       Arrangement painted,
       StripLayout where,
-      int selected,
-      Optional<Note> selectedNote,
+      StripChoice chosen,
       NoteNaming names,
       double top,
       double width,
@@ -66,24 +69,24 @@ final class StripPainter {
     arrangement = painted;
     layout = where;
     naming = names;
-    chosen = selectedNote;
+    choice = chosen;
     gc.clearRect(0, 0, width, height);
     gc.save();
     gc.translate(0, -top);
     for (StripSystem system : layout.visible(top, top + height)) {
       gc.save();
       gc.translate(0, system.y());
-      paintSystem(system, width, selected);
+      paintSystem(system, width);
       gc.restore();
     }
     gc.restore();
   }
 
-  private void paintSystem(StripSystem system, double width, int selected) {
+  private void paintSystem(StripSystem system, double width) {
     system.label().ifPresent(l -> ink.left(l, 2, -9, TypeFace.bold(14), "text"));
     gc.setFill(palette.get("paper"));
     gc.fillRoundRect(0.5, 0.5, width - 1, layout.systemHeight() - 1, 20, 20);
-    paintSelection(system, selected);
+    paintSelection(system);
     gc.setStroke(palette.get("line"));
     gc.setLineWidth(1);
     gc.strokeRoundRect(0.5, 0.5, width - 1, layout.systemHeight() - 1, 20, 20);
@@ -94,16 +97,22 @@ final class StripPainter {
     for (Slot slot : arrangement.slotsFrom(system.startTick(), system.endTick())) {
       paintChord(system, slot);
     }
-    for (Hold hold : arrangement.holds()) {
-      if (hold.fromTick() < system.endTick() && hold.toTick() > system.startTick()) {
-        paintHold(system, hold);
-      }
+    for (Hold hold : layout.holds(system)) {
+      gc.setGlobalAlpha(choice.shows(hold.finger()) ? 1 : FAINT);
+      paintHold(system, hold);
     }
+    gc.setGlobalAlpha(1);
     List<Note> notes = arrangement.notesFrom(system.startTick(), system.endTick());
     notes.forEach(n -> paintTail(system, n));
     List<Gesture> gestures = arrangement.gesturesFrom(system.startTick(), system.endTick());
     notes.forEach(n -> paintSlur(system, notes, n));
-    notes.forEach(n -> paintNote(system, n));
+    for (Note note : notes) {
+      gc.setGlobalAlpha(choice.shows(note) ? 1 : FAINT);
+      paintNote(system, note);
+    }
+    gc.setGlobalAlpha(1);
+    paintDragged(system);
+    choice.marks().stream().filter(t -> in(system, t)).forEach(t -> paintMark(system, t));
     paintLetters(system, notes);
     gestures.forEach(g -> strokes.paint(layout, system, g));
   }
@@ -112,16 +121,45 @@ final class StripPainter {
     return tick >= system.startTick() && tick < system.endTick();
   }
 
-  private void paintSelection(StripSystem system, int selected) {
-    if (selected >= arrangement.slots().size()) {
+  private void paintSelection(StripSystem system) {
+    int last = Math.min(choice.slots().to(), arrangement.slots().size() - 1);
+    for (int s = choice.slots().from(); s <= last; s++) {
+      Slot slot = arrangement.slots().get(s);
+      if (in(system, slot.played().tick())) {
+        double from = layout.x(system, slot.played().tick()) - 14;
+        double to = layout.x(system, slot.endTick() - 1) + 6;
+        gc.setFill(palette.get("selection"));
+        gc.fillRoundRect(from, 3, to - from, layout.systemHeight() - 6, 12, 12);
+      }
+    }
+  }
+
+  /** A flag over a hard spot; filled for the one looked at. */
+  private void paintMark(StripSystem system, int tick) {
+    double x = layout.x(system, tick);
+    double y = StripLayout.MARK_Y;
+    boolean looked = choice.looked().equals(Optional.of(tick));
+    gc.setFill(palette.get(looked ? "attention" : "paper"));
+    gc.fillOval(x - 6, y - 6, 12, 12);
+    gc.setStroke(palette.get("attention"));
+    gc.setLineWidth(1.4);
+    gc.strokeOval(x - 6, y - 6, 12, 12);
+    ink.centre("!", x, y + 3.8, TypeFace.bold(10), looked ? "paper" : "attention");
+  }
+
+  /** Where a dragged note would be. */
+  private void paintDragged(StripSystem system) {
+    if (choice.dragged().isEmpty() || choice.note().isEmpty()) {
       return;
     }
-    Slot slot = arrangement.slots().get(selected);
-    if (in(system, slot.played().tick())) {
-      double from = layout.x(system, slot.played().tick()) - 14;
-      double to = layout.x(system, slot.endTick() - 1) + 6;
-      gc.setFill(palette.get("selection"));
-      gc.fillRoundRect(from, 3, to - from, layout.systemHeight() - 6, 12, 12);
+    Note note = choice.note().get();
+    if (in(system, note.tick())) {
+      double x = layout.x(system, note.tick());
+      double y = layout.stringY(choice.dragged().get().string());
+      gc.setFill(palette.get("accent"));
+      gc.fillOval(x - RING - 1, y - RING - 1, 2 * RING + 2, 2 * RING + 2);
+      String fret = String.valueOf(choice.dragged().get().fret());
+      ink.centre(fret, x, y + 3.8, TypeFace.bold(10.5), "paper");
     }
   }
 
@@ -132,7 +170,9 @@ final class StripPainter {
       double y = layout.laneY(finger) + StripLayout.LANE / 2;
       gc.setStroke(palette.get("rule"));
       gc.strokeLine(StripLayout.LEFT, y, right, y);
-      ink.centre(finger.sign(), 22, y + 4, TypeFace.plain(11), "muted");
+      boolean looked = choice.finger().isPresent() && choice.shows(finger);
+      Font font = looked ? TypeFace.bold(12) : TypeFace.plain(11);
+      ink.centre(finger.sign(), 22, y + 4, font, looked ? "accent" : "muted");
     }
     for (int s = 0; s < Tuning.STRINGS; s++) {
       double y = layout.stringY(s);
@@ -248,6 +288,7 @@ final class StripPainter {
   }
 
   private void paintLetter(Note note, double x, double y) {
+    gc.setGlobalAlpha(choice.shows(note) ? 1 : FAINT);
     String letter = note.letter();
     boolean soft = note.force() == Force.SOFT;
     Color pick = palette.stroke(note.pick());
@@ -255,6 +296,7 @@ final class StripPainter {
     if (note.force() == Force.ACCENTED) {
       ink.centre(">", x, layout.lettersY() - 12, TypeFace.bold(11), "text");
     }
+    gc.setGlobalAlpha(1);
   }
 
   /** An arc from the note a slur starts on, as tablature has it. */
@@ -282,7 +324,7 @@ final class StripPainter {
     double x = layout.x(system, note.tick());
     double y = layout.stringY(note.string());
     boolean tune = note.part() == Note.Part.TUNE;
-    if (chosen.filter(note::equals).isPresent()) {
+    if (choice.note().filter(note::equals).isPresent()) {
       gc.setFill(palette.get("accent"));
       gc.fillOval(x - RING - 3.5, y - RING - 3.5, 2 * RING + 7, 2 * RING + 7);
     }
@@ -293,7 +335,7 @@ final class StripPainter {
     gc.strokeOval(x - RING, y - RING, 2 * RING, 2 * RING);
     Font font = tune ? TypeFace.bold(10.5) : TypeFace.plain(10.5);
     ink.centre(String.valueOf(note.fret()), x, y + 3.8, font, "text");
-    if (arrangement.song().pins().string(note.ref()).isPresent()) {
+    if (OtherString.isWanted(arrangement.song(), note)) {
       gc.setFill(palette.get("attention"));
       gc.fillOval(x + RING - 2, y - RING - 2, 5, 5);
     }

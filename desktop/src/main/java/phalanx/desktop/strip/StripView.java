@@ -1,13 +1,21 @@
 package phalanx.desktop.strip;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.TreeMap;
+import javafx.geometry.Point2D;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Note;
 import phalanx.desktop.Palette;
 import phalanx.desktop.ScrolledCanvas;
+import phalanx.desktop.model.FindingDesk;
+import phalanx.desktop.model.FingerChoice;
 import phalanx.desktop.model.Workspace;
+import phalanx.instrument.Finger;
+import phalanx.review.Found;
 
 /**
  * The two-hand strip on the screen: scrolls, zooms and selects. Only what can be seen is drawn, on
@@ -21,6 +29,7 @@ public final class StripView extends ScrolledCanvas {
 
   private final Workspace workspace;
   private final StripPainter painter;
+  private Optional<StripChoice.Target> dragged = Optional.empty();
   private StripLayout layout;
   private double zoom = 1;
 
@@ -32,7 +41,13 @@ public final class StripView extends ScrolledCanvas {
     workspace.selectedProperty().addListener(o -> showSelected());
     workspace.namingProperty().addListener(o -> repaint());
     workspace.notes().property().addListener(o -> repaint());
+    workspace.range().property().addListener(o -> repaint());
+    workspace.fingerProperty().addListener(o -> repaint());
+    workspace.reviewProperty().addListener(o -> repaint());
+    workspace.findings().currentProperty().addListener(o -> repaint());
     setOnMousePressed(this::press);
+    setOnMouseDragged(this::drag);
+    setOnMouseReleased(e -> drop());
     setOnKeyPressed(this::key);
   }
 
@@ -52,8 +67,7 @@ public final class StripView extends ScrolledCanvas {
       painter.paint(
           workspace.arrangementProperty().get(),
           layout,
-          workspace.selectedProperty().get(),
-          workspace.notes().property().get(),
+          choice(),
           workspace.namingProperty().get(),
           top,
           width,
@@ -84,13 +98,69 @@ public final class StripView extends ScrolledCanvas {
     reveal(system.y() - StripLayout.HEADING, system.y() + layout.systemHeight());
   }
 
+  private StripChoice choice() {
+    FindingDesk findings = workspace.findings();
+    return new StripChoice(
+        workspace.range().property().get(),
+        workspace.notes().property().get(),
+        dragged,
+        workspace.fingerProperty().get(),
+        findings.open().stream().map(Found::tick).distinct().toList(),
+        findings.currentProperty().get().map(Found::tick));
+  }
+
   private void press(MouseEvent event) {
     requestFocus();
-    if (layout != null) {
-      double y = event.getY() + scrolled();
-      layout.slotAt(event.getX(), y).ifPresent(workspace::select);
-      workspace.notes().choose(layout.noteAt(event.getX(), y));
+    if (layout == null) {
+      return;
     }
+    double x = event.getX();
+    double y = event.getY() + scrolled();
+    List<Found> open = workspace.findings().open();
+    Optional<Integer> mark = layout.markAt(x, y, open.stream().map(Found::tick).toList());
+    Optional<FingerChoice> finger =
+        layout
+            .laneAt(x, y)
+            .<FingerChoice>map(FingerChoice.Fretting::new)
+            .or(() -> layout.letterAt(x, y).map(FingerChoice.Picking::new));
+    if (mark.isPresent()) {
+      open.stream()
+          .filter(f -> f.tick() == mark.get())
+          .findFirst()
+          .ifPresent(workspace.findings()::look);
+    } else if (finger.isPresent()) {
+      boolean same = workspace.fingerProperty().get().equals(finger);
+      workspace.fingerProperty().set(same ? Optional.empty() : finger);
+    } else {
+      Optional<Integer> slot = layout.slotAt(x, y);
+      slot.ifPresent(event.isShiftDown() ? workspace.range()::extendTo : workspace::select);
+      workspace.notes().choose(layout.noteAt(x, y));
+    }
+  }
+
+  /** A chosen note follows the pointer to the strings it may be on. */
+  private void drag(MouseEvent event) {
+    Optional<Note> note = workspace.notes().property().get();
+    if (layout == null || note.isEmpty()) {
+      return;
+    }
+    TreeMap<Integer, Integer> places = workspace.notes().places(note.get());
+    dragged =
+        layout
+            .stringAt(event.getY() + scrolled())
+            .filter(places::containsKey)
+            .map(s -> new StripChoice.Target(s, places.get(s)));
+    repaint();
+  }
+
+  private void drop() {
+    Optional<StripChoice.Target> target = dragged;
+    dragged = Optional.empty();
+    Optional<Note> note = workspace.notes().property().get();
+    target
+        .filter(t -> note.isPresent() && note.get().string() != t.string())
+        .ifPresent(t -> workspace.notes().moveTo(t.string()));
+    repaint();
   }
 
   @Override
@@ -103,6 +173,20 @@ public final class StripView extends ScrolledCanvas {
     }
   }
 
+  /** Where a note would be drawn on a string, in this view. */
+  public Point2D pointOf(Note note, int string) {
+    StripLayout.StripSystem system =
+        layout.systems().stream().filter(s -> note.tick() < s.endTick()).findFirst().orElseThrow();
+    double y = system.y() + layout.stringY(string) - scrolled();
+    return new Point2D(layout.x(system, note.tick()), y);
+  }
+
+  /** Where the name of a finger's lane is drawn in the first row, in this view. */
+  public Point2D pointOfLane(Finger finger) {
+    double y = layout.systems().get(0).y() + layout.laneY(finger) + StripLayout.LANE / 2;
+    return new Point2D(StripLayout.LEFT / 2, y - scrolled());
+  }
+
   private void key(KeyEvent event) {
     int selected = workspace.selectedProperty().get();
     switch (event.getCode()) {
@@ -111,9 +195,12 @@ public final class StripView extends ScrolledCanvas {
       case PAGE_UP -> workspace.notes().move(1);
       case PAGE_DOWN -> workspace.notes().move(-1);
       case DELETE -> workspace.notes().unpin();
-      case ESCAPE -> workspace.notes().choose(Optional.empty());
-      case LEFT -> workspace.select(selected - 1);
-      case RIGHT -> workspace.select(selected + 1);
+      case ESCAPE -> {
+        workspace.notes().choose(Optional.empty());
+        workspace.fingerProperty().set(Optional.empty());
+      }
+      case LEFT -> go(event, selected - 1);
+      case RIGHT -> go(event, selected + 1);
       case UP -> across(selected, -1);
       case DOWN -> across(selected, 1);
       case HOME -> workspace.select(0);
@@ -126,6 +213,14 @@ public final class StripView extends ScrolledCanvas {
       }
     }
     event.consume();
+  }
+
+  private void go(KeyEvent event, int slot) {
+    if (event.isShiftDown()) {
+      workspace.range().extendTo(slot);
+    } else {
+      workspace.select(slot);
+    }
   }
 
   private void across(int selected, int direction) {

@@ -1,0 +1,112 @@
+package phalanx.arrangement;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+import phalanx.instrument.Finger;
+import phalanx.melody.TuneReader;
+import phalanx.picking.AlternatingThumb;
+import phalanx.picking.PickFinger;
+import phalanx.song.Song;
+import phalanx.song.TestSongs;
+import phalanx.song.Tune;
+import phalanx.theory.Meter;
+
+class OtherStringTest {
+
+  private static final Arranger ARRANGER = new Arranger();
+
+  private static Song song() {
+    Tune tune = Tune.NONE.with(1, TuneReader.read("e4 . g 2:3", Meter.FOUR_FOUR).tune());
+    return TestSongs.of("C | G").withPattern(AlternatingThumb.FINGERS_BETWEEN).withTune(tune);
+  }
+
+  private static Note tune(Arrangement a, int tick) {
+    return a.notesFrom(tick, tick + 1).stream()
+        .filter(n -> n.part() == Note.Part.TUNE)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  /** Whatever the capo, a note keeps its pitch on every string it may be on. */
+  @Property(tries = 30)
+  void aNoteOfTheTuneKeepsItsPitch(@ForAll @IntRange(max = 7) int capo) {
+    Song song = song().withGuitar(song().guitar().withCapo(capo));
+    Arrangement a = ARRANGER.arrange(song);
+    for (Note note : a.notes()) {
+      Map<Integer, Integer> places = OtherString.of(a, note);
+      assertThat(places).containsEntry(note.string(), note.fret());
+      if (note.part() == Note.Part.TUNE) {
+        places.forEach(
+            (string, fret) -> assertThat(song.guitar().midi(string, fret)).isEqualTo(note.midi()));
+      }
+    }
+  }
+
+  @Test
+  void aMovedNoteOfTheTuneIsPlayedThereAndLetGoAgain() {
+    Arrangement a = ARRANGER.arrange(song());
+    Note open = tune(a, 0);
+    assertThat(open.string()).isEqualTo(5);
+    assertThat(OtherString.isWanted(a.song(), open)).isFalse();
+    Song moved = OtherString.moved(a.song(), open, 4);
+    Note there = tune(ARRANGER.arrange(moved), 0);
+    assertThat(there.string()).isEqualTo(4);
+    assertThat(there.midi()).isEqualTo(open.midi());
+    assertThat(OtherString.isWanted(moved, there)).isTrue();
+    assertThat(OtherString.free(moved, there)).isEqualTo(a.song());
+  }
+
+  @Test
+  void aPlaceBecomesThePlaceOnTheOtherString() {
+    Arrangement a = ARRANGER.arrange(song());
+    Note placed = tune(a, 15120);
+    assertThat(OtherString.isWanted(a.song(), placed)).isTrue();
+    Song moved = OtherString.moved(a.song(), placed, 3);
+    assertThat(moved.tune().own(1).orElseThrow())
+        .isEqualTo(TuneReader.read("e4 . g 3:7", Meter.FOUR_FOUR).tune());
+  }
+
+  @Test
+  void aStrokeOfThePatternGoesOnlyToStringsThatSound() {
+    Arrangement a =
+        ARRANGER.arrange(TestSongs.of("D").withPattern(AlternatingThumb.FINGERS_BETWEEN));
+    Note inner =
+        a.notes().stream().filter(n -> n.part() != Note.Part.BASS).findFirst().orElseThrow();
+    assertThat(OtherString.of(a, inner).keySet())
+        .isEqualTo(java.util.Set.copyOf(a.slots().get(0).shape().orElseThrow().soundingStrings()));
+    int other = OtherString.of(a, inner).lastKey();
+    Arrangement moved = ARRANGER.arrange(OtherString.moved(a.song(), inner, other));
+    assertThat(moved.notesFrom(inner.tick(), inner.tick() + 1))
+        .anyMatch(n -> n.string() == other && n.ref().equals(inner.ref()));
+  }
+
+  /** Counted another way: every tick of the song asked whether the finger is down. */
+  @Test
+  void theWorkOfAFingerIsWhatItsHoldsAndStrokesAddUpTo() {
+    Arrangement a = ARRANGER.arrange(song());
+    for (Finger finger : Finger.values()) {
+      long down = 0;
+      for (int t = 0; t < a.timeline().lengthTicks(); t += 315) {
+        int tick = t;
+        down +=
+            a.holds().stream()
+                .filter(h -> h.finger() == finger && h.fromTick() <= tick && tick < h.toTick())
+                .count();
+      }
+      assertThat(FingerWork.of(a, finger).busyTicks()).isEqualTo(down * 315);
+    }
+    for (PickFinger finger : PickFinger.values()) {
+      List<Note> struck = a.notes().stream().filter(n -> n.isPickedBy(finger)).toList();
+      assertThat(FingerWork.of(a, finger).strokes())
+          .isEqualTo((int) struck.stream().map(Note::tick).distinct().count());
+    }
+    FingerWork.Picking thumb = FingerWork.of(a, PickFinger.P);
+    assertThat(thumb.quickestMillis().orElseThrow()).isEqualTo(60_000.0 / a.song().tempo());
+  }
+}

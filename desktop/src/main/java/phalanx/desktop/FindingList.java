@@ -1,0 +1,72 @@
+package phalanx.desktop;
+
+import javafx.collections.FXCollections;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.input.KeyCode;
+import phalanx.desktop.model.FindingDesk;
+import phalanx.review.Found;
+
+/** The findings under each other; Enter or a click goes to one. */
+final class FindingList extends ListView<Found> {
+
+  private static final double ROW = 24;
+  private static final int MOST_ROWS = 7;
+
+  private final FindingDesk desk;
+  private boolean filling;
+
+  FindingList(FindingDesk desk) {
+    this.desk = desk;
+    setId("findings");
+    setFixedCellSize(ROW);
+    setCellFactory(view -> new Row());
+    setPlaceholder(new Label("nothing of this kind"));
+    visibleProperty().addListener(o -> fill());
+    desk.filterProperty().addListener(o -> fill());
+    desk.currentProperty().addListener(o -> fill());
+    getSelectionModel()
+        .selectedItemProperty()
+        .addListener(
+            (o, before, now) -> {
+              if (!filling && now != null) {
+                desk.look(now);
+              }
+            });
+    setOnKeyPressed(
+        e -> {
+          if (e.getCode() == KeyCode.ESCAPE) {
+            setVisible(false);
+            setManaged(false);
+            e.consume();
+          }
+        });
+  }
+
+  /** Shows the findings there are now. */
+  void fill() {
+    filling = true;
+    if (isVisible() && !getItems().equals(desk.all())) {
+      setItems(FXCollections.observableArrayList(desk.all()));
+      double height = ROW * Math.max(1, Math.min(MOST_ROWS, getItems().size())) + 2;
+      setMinHeight(height);
+      setMaxHeight(height);
+      setPrefHeight(height);
+    }
+    desk.currentProperty().get().ifPresent(f -> getSelectionModel().select(f));
+    filling = false;
+  }
+
+  /** One finding: its bar and what it says. */
+  private static final class Row extends ListCell<Found> {
+    @Override
+    protected void updateItem(Found found, boolean empty) {
+      super.updateItem(found, empty);
+      setText(
+          empty || found == null
+              ? ""
+              : "bar %d · %s".formatted(found.bar(), found.finding().message()));
+    }
+  }
+}

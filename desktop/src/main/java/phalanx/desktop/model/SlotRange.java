@@ -1,0 +1,76 @@
+package phalanx.desktop.model;
+
+import java.util.List;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Slot;
+
+/** The chords from where the player began to select to where the selection is now. */
+public final class SlotRange {
+
+  /**
+   * Places in the song, both within.
+   *
+   * @param from the first
+   * @param to the last
+   */
+  public record Span(int from, int to) {
+
+    /** Whether more than one chord is selected. */
+    public boolean isMany() {
+      return to > from;
+    }
+  }
+
+  private final Workspace workspace;
+  private final ReadOnlyObjectWrapper<Span> span = new ReadOnlyObjectWrapper<>(new Span(0, 0));
+  private boolean extending;
+
+  SlotRange(Workspace workspace) {
+    this.workspace = workspace;
+    workspace.selectedProperty().addListener(o -> selected());
+    workspace.arrangementProperty().addListener(o -> fit());
+  }
+
+  private void selected() {
+    int now = workspace.selectedProperty().get();
+    if (!extending && !workspace.isSettling()) {
+      span.set(new Span(now, now));
+    }
+  }
+
+  /** A new plan may have fewer chords. */
+  private void fit() {
+    int now = workspace.selectedProperty().get();
+    int last = workspace.arrangementProperty().get().slots().size() - 1;
+    boolean holds = span.get().from() <= now && now <= span.get().to() && span.get().to() <= last;
+    if (!holds) {
+      span.set(new Span(now, now));
+    }
+  }
+
+  /** Selects everything from where the selection began to a chord. */
+  public void extendTo(int slot) {
+    int before = workspace.selectedProperty().get();
+    int anchor = span.get().from() == before ? span.get().to() : span.get().from();
+    extending = true;
+    workspace.select(slot);
+    extending = false;
+    int now = workspace.selectedProperty().get();
+    span.set(new Span(Math.min(anchor, now), Math.max(anchor, now)));
+  }
+
+  /** The chords selected. */
+  public List<Slot> slots() {
+    Arrangement a = workspace.arrangementProperty().get();
+    return a == null || a.slots().isEmpty()
+        ? List.of()
+        : a.slots().subList(span.get().from(), Math.min(a.slots().size(), span.get().to() + 1));
+  }
+
+  /** First and last place. */
+  public ReadOnlyObjectProperty<Span> property() {
+    return span.getReadOnlyProperty();
+  }
+}

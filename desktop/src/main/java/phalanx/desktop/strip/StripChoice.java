@@ -1,0 +1,45 @@
+package phalanx.desktop.strip;
+
+import java.util.List;
+import java.util.Optional;
+import phalanx.arrangement.Note;
+import phalanx.desktop.model.FingerChoice;
+import phalanx.desktop.model.SlotRange;
+
+/**
+ * What the player has chosen in the strip, and what is marked there.
+ *
+ * @param slots the chords selected
+ * @param note the note chosen
+ * @param dragged the string and fret it is being dragged to
+ * @param finger the finger looked at
+ * @param marks ticks of hard spots
+ * @param looked the tick of the one looked at
+ */
+record StripChoice(
+    SlotRange.Span slots,
+    Optional<Note> note,
+    Optional<Target> dragged,
+    Optional<FingerChoice> finger,
+    List<Integer> marks,
+    Optional<Integer> looked) {
+
+  /** Where a note would be. */
+  record Target(int string, int fret) {}
+
+  /** Whether a note stands out: no finger is looked at, or its own is. */
+  boolean shows(Note n) {
+    return finger
+        .map(
+            f ->
+                f instanceof FingerChoice.Picking p
+                    ? n.isPickedBy(p.finger())
+                    : n.fretFinger().equals(Optional.of(((FingerChoice.Fretting) f).finger())))
+        .orElse(true);
+  }
+
+  /** Whether a fretting finger's holds stand out. */
+  boolean shows(phalanx.instrument.Finger held) {
+    return finger.map(f -> f instanceof FingerChoice.Fretting t && t.finger() == held).orElse(true);
+  }
+}
