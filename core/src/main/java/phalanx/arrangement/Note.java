@@ -52,7 +52,7 @@ public record Note(
   }
 
   /** The same note at another time. */
-  Note at(int other) {
+  public Note at(int other) {
     return new Note(
         other,
         lengthTicks,

@@ -33,8 +33,10 @@ public record TuneBoard(List<Entry> entries) {
    * @param played what sounds; empty where the hand does not reach it
    * @param inChord what it is in the chord there
    * @param inKey its degree in the key, if the song has one
+   * @param trouble why it is not played
    */
-  public record Entry(Sung sung, Optional<Note> played, String inChord, String inKey) {
+  public record Entry(
+      Sung sung, Optional<Note> played, String inChord, String inKey, Optional<String> trouble) {
 
     /** Where it lies, in words. */
     public String place() {
@@ -48,7 +50,8 @@ public record TuneBoard(List<Entry> entries) {
                           : "fret "
                               + n.fret()
                               + n.fretFinger().map(f -> ", finger " + f.sign()).orElse("")))
-          .orElse("out of reach over this shape");
+          .or(this::trouble)
+          .orElse("left out: no finger is free for it in time");
     }
   }
 
@@ -77,7 +80,13 @@ public record TuneBoard(List<Entry> entries) {
     String inChord =
         slot.played().harmony() instanceof Harmony.Sounding s ? degree(s.chord(), chroma) : "";
     String inKey = a.song().key().map(k -> degree(k, chroma)).orElse("");
-    return new Entry(sung, a.played(sung), inChord, inKey);
+    Optional<String> trouble =
+        slot.found().stream()
+            .filter(r -> r.kind() == Remark.Kind.TUNE_REACH)
+            .filter(r -> r.tick().equals(Optional.of(sung.tick())))
+            .map(r -> r.words().replace("the tune’s " + sung.label() + " is ", ""))
+            .findFirst();
+    return new Entry(sung, a.played(sung), inChord, inKey, trouble);
   }
 
   private static String degree(Chord chord, int chroma) {

@@ -173,10 +173,15 @@ final class TuneFit {
 
   /** Every place of a note, those on another string than the player wants left out. */
   List<TunePlace> places(Shape shape, int root, Sung note) {
-    List<TunePlace> all = known.computeIfAbsent(new Asked(shape, root, note.midi()), this::search);
+    List<TunePlace> all = places(shape, root, note.midi());
     return note.string().isEmpty()
         ? all
         : all.stream().filter(p -> p.string() == note.string().get()).toList();
+  }
+
+  /** Every place of a pitch counted from the capo. */
+  List<TunePlace> places(Shape shape, int root, int midi) {
+    return known.computeIfAbsent(new Asked(shape, root, midi), this::search);
   }
 
   private List<TunePlace> search(Asked asked) {

@@ -1,5 +1,7 @@
 package phalanx.melody;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.function.UnaryOperator;
 
@@ -39,6 +41,27 @@ public record BarTune(int heldTicks, List<TuneNote> notes) {
   /** Without the note at a tick of the bar. */
   public BarTune withoutNote(int tick) {
     return new BarTune(heldTicks, notes.stream().filter(n -> n.tick() != tick).toList());
+  }
+
+  /** With silence from one tick of the bar up to another; what sounds on into it ends there. */
+  public BarTune silencing(int from, int to) {
+    List<TuneNote> kept = new ArrayList<>();
+    for (TuneNote note : notes) {
+      if (note.tick() < from) {
+        kept.add(note.endTick() > from ? note.lasting(from - note.tick()) : note);
+      } else if (note.tick() >= to) {
+        kept.add(note);
+      }
+    }
+    return new BarTune(from < heldTicks ? from : heldTicks, kept);
+  }
+
+  /** With a note in place of whatever begins while it sounds. */
+  public BarTune placing(TuneNote note) {
+    List<TuneNote> all = new ArrayList<>(silencing(note.tick(), note.endTick()).notes());
+    all.add(note);
+    all.sort(Comparator.comparingInt(TuneNote::tick));
+    return new BarTune(Math.min(heldTicks, note.tick()), all);
   }
 
   /** Whether nothing sounds. */

@@ -3,6 +3,7 @@ package phalanx.melody;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 
 /**
  * One note of the tune, or several at once.
@@ -37,6 +38,18 @@ public record TuneNote(
   /** With another length, more than 0. */
   public TuneNote lasting(int ticks) {
     return new TuneNote(tick, ticks, wants, slur, graces);
+  }
+
+  /** With one more sounding at the same time. */
+  public TuneNote with(Want more) {
+    return wants.contains(more)
+        ? this
+        : new TuneNote(
+            tick,
+            lengthTicks,
+            Stream.concat(wants.stream(), Stream.of(more)).toList(),
+            slur,
+            graces);
   }
 
   /** When it ends in its bar. */

@@ -3,6 +3,7 @@ package phalanx.review;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
 
 /**
@@ -35,6 +36,13 @@ public record Review(List<Found> findings, List<Found> accepted, TempoCeiling ce
   public Review {
     findings = List.copyOf(findings);
     accepted = List.copyOf(accepted);
+  }
+
+  /** Notes of the tune that no finger reaches, accepted or not. */
+  public List<Found> unreached() {
+    return Stream.concat(findings.stream(), accepted.stream())
+        .filter(f -> f.finding().rule().equals(TuneReach.NAME))
+        .toList();
   }
 
   /** Looks an arrangement through. */

@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * The key a chart is written in; with a capo, the key of the shapes.
@@ -49,15 +50,31 @@ public record Key(NoteName tonic, Mode mode) {
     return IntStream.range(0, Mode.DEGREES).filter(d -> degree(d).chroma() == chroma).findFirst();
   }
 
+  /** Degree and alteration by which each semitone above the tonic is called: ♭2 ♭3 ♯4 ♭6 ♭7. */
+  private static final int[][] CHROMATIC = {
+    {1, 0}, {2, -1}, {2, 0}, {3, -1}, {3, 0}, {4, 0}, {4, 1}, {5, 0}, {6, -1}, {6, 0}, {7, -1},
+    {7, 0}
+  };
+
   /**
-   * What a pitch class (0 for C) is called in this key: its own note where it has one, else the
-   * simplest name.
+   * What a pitch class (0 for C) is called in this key: its own note where it has one, else a
+   * natural, else as the harmonic chromatic scale has it (common practice).
    */
   public NoteName nameOf(int chroma) {
     OptionalInt degree = degreeOf(chroma);
-    return degree.isPresent()
-        ? degree(degree.getAsInt())
-        : tonic.plus(intervalUp(Math.floorMod(chroma - tonic.chroma(), 12))).simplified();
+    if (degree.isPresent()) {
+      return degree(degree.getAsInt());
+    }
+    return Stream.of(Letter.values())
+        .map(l -> new NoteName(l, 0))
+        .filter(n -> n.chroma() == chroma)
+        .findFirst()
+        .orElseGet(
+            () -> tonic.plus(chromatic(Math.floorMod(chroma - tonic.chroma(), 12))).simplified());
+  }
+
+  private static Interval chromatic(int semitones) {
+    return Interval.of(CHROMATIC[semitones][0], CHROMATIC[semitones][1]);
   }
 
   /** The same scale on the same tonic an interval higher. */

@@ -46,7 +46,7 @@ class TuneBoardTest {
     assertThat(open.played().orElseThrow().midi()).isEqualTo(64);
     TuneBoard.Entry high = board("C", "C", "c8").entries().get(0);
     assertThat(high.played()).isEmpty();
-    assertThat(high.place()).isEqualTo("out of reach over this shape");
+    assertThat(high.place()).isEqualTo("out of reach: it lies above the last fret");
   }
 
   @Test

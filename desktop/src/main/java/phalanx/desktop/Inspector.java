@@ -3,7 +3,6 @@ package phalanx.desktop;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.stream.Collectors;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -105,8 +104,7 @@ final class Inspector extends VBox {
             arrangement.song().hand(),
             shape,
             next.flatMap(Slot::shape),
-            List.of(),
-            OptionalInt.empty()));
+            List.of()));
     choices = ShapeChoice.of(arrangement, index, CARDS);
     span.setText(spanWords(next));
     String words = detailWords(arrangement, index, slot, shape);

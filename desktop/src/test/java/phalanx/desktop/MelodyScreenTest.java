@@ -89,6 +89,41 @@ class MelodyScreenTest {
     assertThat(typed(robot)).isEmpty();
   }
 
+  /** The neck is touched by mouse and by keys; the bar reads as if it had been typed. */
+  @Test
+  void aTuneIsPutInOnTheNeck(FxRobot robot) throws TimeoutException {
+    robot.clickOn("#length-2").clickOn("#tune-neck");
+    until(() -> tune(1).notes().size() == 1);
+    assertThat(tune(1).notes().get(0).lengthTicks()).isEqualTo(10080);
+    robot.type(KeyCode.UP, KeyCode.DIGIT4, KeyCode.ENTER);
+    until(() -> tune(1).notes().size() == 2);
+    assertThat(tune(1).notes().get(1).lengthTicks()).isEqualTo(2520);
+    assertThat(text(robot, "#entry-where")).startsWith("next at beat 3.50");
+    robot.type(KeyCode.BACK_SPACE);
+    until(() -> tune(1).notes().size() == 1);
+    assertThat(typed(robot)).endsWith(" - .");
+    press(robot, KeyCode.CONTROL, KeyCode.Z);
+    until(() -> tune(1).notes().size() == 2);
+  }
+
+  /** A click on a note of the staff goes to it; the numbers show the same tune on the strings. */
+  @Test
+  void theStaffIsClickedAndShownAsNumbers(FxRobot robot) throws TimeoutException {
+    robot.clickOn("#section-2");
+    int bar = window.workspace().melody().bar();
+    robot.clickOn("#tune-numbers");
+    robot.clickOn("#staves");
+    until(() -> window.workspace().melody().bar() != 0);
+    assertThat(
+            robot
+                .lookup("#tune-numbers")
+                .queryAs(javafx.scene.control.ToggleButton.class)
+                .isSelected())
+        .isTrue();
+    assertThat(window.workspace().melody().entry().caretProperty().get()).isNotNegative();
+    assertThat(bar).isPositive();
+  }
+
   @Test
   void everyNoteSaysWhatItIsAndWhereItLies(FxRobot robot) throws TimeoutException {
     robot.clickOn("#section-2").clickOn("#tune-text");

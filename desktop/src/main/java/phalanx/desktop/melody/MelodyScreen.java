@@ -4,6 +4,8 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -57,7 +59,12 @@ public final class MelodyScreen extends VBox {
         };
     workspace.historyProperty().addListener(o -> offer.run());
     offer.run();
-    HBox entry = new HBox(where, field, propose);
+    ToggleButton numbers = new ToggleButton("Numbers");
+    numbers.setId("tune-numbers");
+    numbers.getStyleClass().addAll("tool", "small-tool");
+    numbers.setMinWidth(Region.USE_PREF_SIZE);
+    numbers.setTooltip(new Tooltip("frets on the strings instead of notes on the staff"));
+    HBox entry = new HBox(where, field, numbers, propose);
     entry.getStyleClass().add("arrange-header");
     Label hint =
         new Label(
@@ -72,8 +79,9 @@ public final class MelodyScreen extends VBox {
     hint.visibleProperty().bind(desk.troubleProperty().isEmpty());
     hint.managedProperty().bind(hint.visibleProperty());
     StaffView staves = new StaffView(workspace, palette);
+    staves.numbersProperty().bind(numbers.selectedProperty());
     VBox.setVgrow(staves, Priority.ALWAYS);
-    getChildren().addAll(entry, hint, trouble, staves);
+    getChildren().addAll(entry, hint, trouble, staves, new NeckEntry(workspace, palette));
     desk.textProperty().addListener(o -> fill());
     workspace.selectedProperty().addListener(o -> fill());
     workspace.arrangementProperty().addListener(o -> tell());

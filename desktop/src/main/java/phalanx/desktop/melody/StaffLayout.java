@@ -19,6 +19,8 @@ final class StaffLayout {
   static final double ROW = 150;
   static final double HEADING = 30;
 
+  private static final double LOWEST_STRING = 130;
+  private static final double STRING_GAP = 14;
   private static final int PER_ROW = 4;
   private static final double LEFT = 34;
   private static final double STAFF_TOP = 76;
@@ -92,6 +94,17 @@ final class StaffLayout {
 
   double noteX(Cell cell, int tick, int barTicks) {
     return cell.x() + LEAD + (barWidth - LEAD - 10) * tick / barTicks;
+  }
+
+  /** The time in a bar that a place across it stands for. */
+  int tickAt(Cell cell, double x, int barTicks) {
+    double share = (x - cell.x() - LEAD) / (barWidth - LEAD - 10);
+    return (int) Math.round(Math.max(0, Math.min(1, share)) * barTicks);
+  }
+
+  /** A string's line (0 for ⑥), where frets stand instead of notes. */
+  double stringY(Cell cell, int string) {
+    return cell.y() + LOWEST_STRING - string * STRING_GAP;
   }
 
   Optional<Cell> cell(int bar) {

@@ -2,11 +2,14 @@ package phalanx.desktop.melody;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import javafx.scene.canvas.GraphicsContext;
+import phalanx.arrangement.Note;
 import phalanx.desktop.Lettering;
 import phalanx.desktop.Palette;
 import phalanx.desktop.TypeFace;
 import phalanx.instrument.StringSign;
+import phalanx.instrument.Tuning;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
@@ -33,15 +36,22 @@ final class StaffPainter {
    * @param chords its chords
    * @param tune its tune
    * @param meter its metre
-   * @param selected whether the player is in it
+   * @param caret where the next note comes; empty where the player is in another bar
    * @param missed ticks of notes the hand does not reach
+   * @param frets where the notes lie on the strings; empty where the staff is shown
    */
   record Picture(
       List<ChordChange> chords,
       BarTune tune,
       Meter meter,
-      boolean selected,
-      List<Integer> missed) {}
+      Optional<Integer> caret,
+      List<Integer> missed,
+      Optional<List<Note>> frets) {
+
+    boolean selected() {
+      return caret.isPresent();
+    }
+  }
 
   StaffPainter(GraphicsContext gc, Palette palette) {
     this.gc = gc;
@@ -78,14 +88,7 @@ final class StaffPainter {
       gc.setLineWidth(2);
       gc.strokeRect(cell.x() + 1, cell.y() + 1, layout.barWidth() - 2, StaffLayout.ROW - 10);
     }
-    gc.setStroke(palette.get("edge"));
-    gc.setLineWidth(1);
-    for (int line = 0; line < 5; line++) {
-      double y = layout.lineY(cell, line);
-      gc.strokeLine(cell.x(), y, right, y);
-    }
-    gc.strokeLine(cell.x(), layout.lineY(cell, 0), cell.x(), layout.lineY(cell, 4));
-    gc.strokeLine(right, layout.lineY(cell, 0), right, layout.lineY(cell, 4));
+    paintLines(layout, cell, picture.frets().isPresent(), right);
     ink.left(
         String.valueOf(cell.number()), cell.x() + 4, cell.y() + 13, TypeFace.plain(10), "muted");
     int ticks = picture.meter().barTicks();
@@ -99,11 +102,52 @@ final class StaffPainter {
       gc.strokeLine(
           cell.x() + 4, layout.lineY(cell, 4) + 12, until - 10, layout.lineY(cell, 4) + 12);
     }
+    picture.caret().ifPresent(t -> paintCaret(layout, cell, Math.min(t, ticks), ticks));
     for (TuneNote note : picture.tune().notes()) {
-      if (note.tick() < ticks) {
+      boolean onStaff = picture.frets().isEmpty() || picture.missed().contains(note.tick());
+      if (note.tick() < ticks && onStaff) {
         paintNote(layout, cell, picture, note);
       }
     }
+    for (Note note : picture.frets().orElse(List.of())) {
+      paintFret(layout, cell, note, ticks);
+    }
+  }
+
+  /** Five lines, or six with their numbers. */
+  private void paintLines(
+      StaffLayout layout, StaffLayout.Cell cell, boolean strings, double right) {
+    gc.setStroke(palette.get("edge"));
+    gc.setLineWidth(1);
+    int count = strings ? Tuning.STRINGS : 5;
+    for (int line = 0; line < count; line++) {
+      double y = strings ? layout.stringY(cell, line) : layout.lineY(cell, line);
+      gc.strokeLine(cell.x(), y, right, y);
+      if (strings && cell.x() < 40) {
+        ink.centre(StringSign.of(line), cell.x() - 12, y + 4, TypeFace.plain(10.5), "muted");
+      }
+    }
+    double top = strings ? layout.stringY(cell, count - 1) : layout.lineY(cell, 0);
+    double bottom = strings ? layout.stringY(cell, 0) : layout.lineY(cell, 4);
+    gc.strokeLine(cell.x(), top, cell.x(), bottom);
+    gc.strokeLine(right, top, right, bottom);
+  }
+
+  private void paintCaret(StaffLayout layout, StaffLayout.Cell cell, int tick, int ticks) {
+    double x = layout.noteX(cell, tick, ticks);
+    gc.setStroke(palette.get("accent"));
+    gc.setLineWidth(1.5);
+    gc.setLineDashes(3, 3);
+    gc.strokeLine(x, layout.lineY(cell, 0) - 22, x, layout.lineY(cell, 4) + 22);
+    gc.setLineDashes();
+  }
+
+  private void paintFret(StaffLayout layout, StaffLayout.Cell cell, Note note, int ticks) {
+    double x = layout.noteX(cell, note.tick(), ticks);
+    double y = layout.stringY(cell, note.string());
+    gc.setFill(palette.get("paper"));
+    gc.fillOval(x - 8, y - 7, 16, 14);
+    ink.centre(String.valueOf(note.fret()), x, y + 4.5, TypeFace.bold(12.5), "text");
   }
 
   private void paintNote(

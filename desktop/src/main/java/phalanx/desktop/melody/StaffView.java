@@ -1,15 +1,23 @@
 package phalanx.desktop.melody;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.scene.input.MouseEvent;
-import phalanx.arrangement.TuneBoard;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Note;
 import phalanx.desktop.Palette;
 import phalanx.desktop.ScrolledCanvas;
 import phalanx.desktop.model.MelodyDesk;
 import phalanx.desktop.model.Workspace;
+import phalanx.review.Found;
+import phalanx.review.Review;
 import phalanx.song.Song;
+import phalanx.song.Timeline.PlayedBar;
 import phalanx.theory.Meter;
 
 /** The tune on staves over the bars of the song; a click goes to a bar. */
@@ -19,7 +27,9 @@ final class StaffView extends ScrolledCanvas {
   private final MelodyDesk desk;
   private final StaffPainter painter;
   private StaffLayout layout;
+  private final BooleanProperty numbers = new SimpleBooleanProperty();
   private Map<Integer, Meter> meters = Map.of();
+  private Map<Integer, List<Note>> played = Map.of();
 
   StaffView(Workspace workspace, Palette palette) {
     super("staves");
@@ -31,6 +41,11 @@ final class StaffView extends ScrolledCanvas {
     workspace.namingProperty().addListener(o -> repaint());
     desk.previewProperty().addListener(o -> repaint());
     desk.boardProperty().addListener(o -> repaint());
+    desk.entry().caretProperty().addListener(o -> repaint());
+    numbers.addListener(o -> repaint());
+    workspace.arrangementProperty().addListener(o -> place());
+    workspace.reviewProperty().addListener(o -> repaint());
+    place();
     workspace.selectedProperty().addListener(o -> showSelected());
     setOnMousePressed(this::press);
   }
@@ -49,12 +64,7 @@ final class StaffView extends ScrolledCanvas {
       return;
     }
     Song song = workspace.song();
-    List<Integer> missed =
-        desk.boardProperty().get().entries().stream()
-            .filter(e -> e.played().isEmpty())
-            .map(TuneBoard.Entry::sung)
-            .map(s -> s.barTick())
-            .toList();
+    Map<Integer, List<Integer>> missed = missed();
     Map<Integer, StaffPainter.Picture> pictures = new HashMap<>();
     List<StaffLayout.Cell> cells = layout.visible(top, top + height);
     for (StaffLayout.Cell cell : cells) {
@@ -66,10 +76,46 @@ final class StaffView extends ScrolledCanvas {
               song.chart().changes(cell.bar()),
               desk.shown(bar),
               meters.get(bar),
-              selected,
-              selected ? missed : List.of()));
+              selected ? Optional.of(desk.entry().caretProperty().get()) : Optional.empty(),
+              missed.getOrDefault(bar, List.of()),
+              numbers.get() ? Optional.of(frets(bar)) : Optional.empty()));
     }
     painter.paint(layout, cells, pictures, workspace.namingProperty().get(), top, width, height);
+  }
+
+  /** A bar without a tune has none, though the pattern may have a stroke of its own on top. */
+  private List<Note> frets(int bar) {
+    return desk.shown(bar).isSilent() ? List.of() : played.getOrDefault(bar, List.of());
+  }
+
+  /** Notes that no finger reaches, by the bar they are written in. */
+  private Map<Integer, List<Integer>> missed() {
+    Map<Integer, List<Integer>> missed = new HashMap<>();
+    workspace.reviewProperty().get().map(Review::unreached).orElse(List.of()).stream()
+        .map(Found::ref)
+        .forEach(r -> missed.computeIfAbsent(r.bar(), b -> new ArrayList<>()).add(r.tick()));
+    return missed;
+  }
+
+  /** Whether frets on the strings are shown instead of notes on the staff. */
+  BooleanProperty numbersProperty() {
+    return numbers;
+  }
+
+  /** Where the tune lies in each written bar, the first time it is played. */
+  private void place() {
+    played = new HashMap<>();
+    Arrangement a = workspace.arrangementProperty().get();
+    for (PlayedBar bar : a == null ? List.<PlayedBar>of() : a.timeline().bars()) {
+      played.computeIfAbsent(
+          bar.written(),
+          b ->
+              a.notesFrom(bar.startTick(), bar.endTick()).stream()
+                  .filter(n -> n.part() == Note.Part.TUNE)
+                  .map(n -> n.at(n.tick() - bar.startTick()))
+                  .toList());
+    }
+    repaint();
   }
 
   private void showSelected() {
@@ -84,7 +130,12 @@ final class StaffView extends ScrolledCanvas {
     if (layout != null) {
       layout
           .at(event.getX(), event.getY() + scrolled())
-          .ifPresent(c -> workspace.selectBar(c.bar().id()));
+          .ifPresent(
+              c -> {
+                workspace.selectBar(c.bar().id());
+                int ticks = meters.get(c.bar().id()).barTicks();
+                desk.entry().goTo(layout.tickAt(c, event.getX(), ticks));
+              });
     }
   }
 }

@@ -38,7 +38,10 @@ public final class TunePanel extends VBox {
                 + ".  it goes on      -  a rest\n"
                 + "[b c]  two in one cell      b+d  together\n"
                 + "b@2  on string 2      2:3  string 2, fret 3\n"
-                + "d'  an octave higher      a,  lower");
+                + "d'  an octave higher      a,  lower\n"
+                + "On the neck: touch a place to put it in,\n"
+                + "with Shift together with the note before;\n"
+                + "1 to 5  length   .  dotted   -  rest   ⌫  back");
     form.getStyleClass().add("hand-says");
     form.setMaxWidth(Double.MAX_VALUE);
     form.setMinHeight(USE_PREF_SIZE);

@@ -29,12 +29,14 @@ public final class MelodyDesk {
   private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
   private final ReadOnlyObjectWrapper<TuneBoard> board =
       new ReadOnlyObjectWrapper<>(TuneBoard.EMPTY);
+  private final TuneEntry entry;
   private boolean dirty;
   private int bar;
 
   MelodyDesk(Workspace workspace, PlanService planner) {
     this.workspace = workspace;
     this.planner = planner;
+    entry = new TuneEntry(workspace, this, planner);
     workspace.historyProperty().addListener(o -> reload());
     workspace.arrangementProperty().addListener(o -> arranged());
     workspace.selectedProperty().addListener(o -> arranged());
@@ -47,6 +49,7 @@ public final class MelodyDesk {
       keep();
       bar = here;
       reload();
+      entry.enter();
     }
     boolean looked = workspace.screenProperty().get() == Screen.MELODY;
     if (looked && workspace.arrangementProperty().get() != null) {
@@ -126,6 +129,11 @@ public final class MelodyDesk {
   /** Writes a line over the chords of a song that has no tune; undo takes it back. */
   public void propose() {
     workspace.edit(song -> song.withTune(TuneProposal.of(song)));
+  }
+
+  /** Notes put in by touching the neck. */
+  public TuneEntry entry() {
+    return entry;
   }
 
   /** Keeps what was typed and goes to the next written bar (1) or the one before (-1). */

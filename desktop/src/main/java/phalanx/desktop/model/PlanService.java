@@ -5,6 +5,7 @@ import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Arranger;
+import phalanx.arrangement.NeckPlaces;
 import phalanx.arrangement.PatternFall;
 import phalanx.arrangement.ShapeFilter;
 import phalanx.arrangement.SlotBoard;
@@ -30,6 +31,7 @@ public final class PlanService {
   private final NewestAnswer boards;
   private final NewestAnswer falls;
   private final NewestAnswer tunes;
+  private final NewestAnswer places;
   private final NewestAnswer reviews;
   private final NewestAnswer remedies;
 
@@ -47,6 +49,7 @@ public final class PlanService {
     boards = new NewestAnswer(worker, interfaceThread);
     falls = new NewestAnswer(worker, interfaceThread);
     tunes = new NewestAnswer(worker, interfaceThread);
+    places = new NewestAnswer(worker, interfaceThread);
     reviews = new NewestAnswer(worker, interfaceThread);
     remedies = new NewestAnswer(worker, interfaceThread);
   }
@@ -68,6 +71,11 @@ public final class PlanService {
   /** Says where the notes of a bar's tune lie. */
   void tune(Arrangement arrangement, int bar, Consumer<TuneBoard> answer) {
     tunes.ask(() -> TuneBoard.of(arrangement, bar), answer, fault -> {});
+  }
+
+  /** Says where on the neck the tune can go on over the shape of a slot. */
+  void places(Arrangement arrangement, int slot, Consumer<NeckPlaces> answer) {
+    places.ask(() -> NeckPlaces.of(arrangement, slot), answer, fault -> {});
   }
 
   /** Looks a plan through for what is hard in it. */

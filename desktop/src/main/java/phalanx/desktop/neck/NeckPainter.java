@@ -50,6 +50,7 @@ final class NeckPainter {
     paintStrings();
     picture.next().ifPresent(this::paintNext);
     picture.shape().grips().forEach(this::paintGrip);
+    picture.marks().forEach(this::paintMark);
     picture.cursor().ifPresent(this::paintCursor);
   }
 
@@ -202,6 +203,22 @@ final class NeckPainter {
         .filter(m -> m.finger() == finger)
         .filter(m -> m.motion() == Motion.MOVES || m.motion() == Motion.SLIDES)
         .findFirst();
+  }
+
+  /** A place within reach with its note; on a finger of the shape the finger stays to be seen. */
+  private void paintMark(NeckPicture.Mark mark) {
+    if (mark.fret() > layout.lastFret() || mark.fret() == 0) {
+      return;
+    }
+    double x = layout.tipX(mark.fret());
+    double y = layout.stringY(mark.string(), x);
+    gc.setFill(palette.get(mark.strong() ? "finger" : "neck"));
+    gc.fillOval(x - 8, y - 8, 16, 16);
+    gc.setStroke(palette.get("ghost"));
+    gc.setLineWidth(1.3);
+    gc.strokeOval(x - 8, y - 8, 16, 16);
+    String shade = mark.strong() ? "finger-text" : "ghost";
+    ink.centre(mark.word(), x, y + 3.6, TypeFace.bold(9.5), palette.get(shade));
   }
 
   private void paintCursor(int place) {

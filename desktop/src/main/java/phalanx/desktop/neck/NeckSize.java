@@ -6,6 +6,8 @@ import phalanx.fretting.Shape;
 public enum NeckSize {
   /** Beside a screen: the frets that matter. */
   SMALL(34, 9, 5),
+  /** Along the foot of a screen: most of the neck, to be touched. */
+  LONG(44, 9, 15),
   /** The middle of a screen: most of the neck, with reasons and distances. */
   LARGE(112, 11, 15);
 

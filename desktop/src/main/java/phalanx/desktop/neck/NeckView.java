@@ -18,14 +18,17 @@ public final class NeckView extends Canvas {
   private final NeckSize size;
   private NeckPicture picture;
   private NeckLayout layout;
-  private Touch touch = (string, fret) -> {};
+  private Touch touch = (string, fret, together) -> {};
   private int string = Tuning.STRINGS - 2;
   private int fret = 1;
 
   /** Takes a place on the neck that the player touched. */
   public interface Touch {
-    /** String 0 for ⑥ to 5 for ①, fret from the capo, 0 beside the nut. */
-    void at(int string, int fret);
+    /**
+     * String 0 for ⑥ to 5 for ①, fret from the capo, 0 beside the nut; together with what was
+     * touched before where Shift is held.
+     */
+    void at(int string, int fret, boolean together);
   }
 
   public NeckView(double width, double height, Palette palette, NeckSize size) {
@@ -66,14 +69,7 @@ public final class NeckView extends Canvas {
             getWidth(),
             getHeight(),
             picture.hand().leftHanded());
-    NeckPicture painted =
-        new NeckPicture(
-            picture.guitar(),
-            picture.hand(),
-            picture.shape(),
-            picture.next(),
-            picture.moves(),
-            cursor);
+    NeckPicture painted = picture.with(cursor);
     painter.paint(painted, layout, getWidth(), getHeight());
   }
 
@@ -85,7 +81,7 @@ public final class NeckView extends Canvas {
             s -> {
               string = s;
               fret = layout.fretAt(event.getX());
-              touch.at(string, fret);
+              touch.at(string, fret, event.isShiftDown());
             });
   }
 
@@ -96,7 +92,7 @@ public final class NeckView extends Canvas {
       case DOWN -> string = Math.max(0, string - 1);
       case RIGHT -> fret = Math.max(0, Math.min(layout.lastFret(), fret + along));
       case LEFT -> fret = Math.max(0, Math.min(layout.lastFret(), fret - along));
-      case ENTER, SPACE -> touch.at(string, fret);
+      case ENTER, SPACE -> touch.at(string, fret, event.isShiftDown());
       default -> {
         return;
       }

@@ -3,7 +3,6 @@ package phalanx.desktop.shapes;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -60,7 +59,7 @@ public final class ShapesView extends VBox {
     this.workspace = workspace;
     this.trials = trials;
     neck = new NeckView(NECK_WIDTH, NECK_HEIGHT, palette, NeckSize.LARGE);
-    neck.onTouch(trials::touch);
+    neck.onTouch((string, fret, together) -> trials.touch(string, fret));
     getStyleClass().addAll("arrange", "shapes");
     cards.getStyleClass().add("card-flow");
     ScrollPane scroll = new ScrollPane(cards);
@@ -280,8 +279,7 @@ public final class ShapesView extends VBox {
             a.song().hand(),
             shown,
             trial.isPresent() ? Optional.empty() : next.flatMap(Slot::shape),
-            moves,
-            OptionalInt.empty()));
+            moves));
     List<String> words = new ArrayList<>();
     Reach reach = a.plan().problem().changes().reach();
     reach

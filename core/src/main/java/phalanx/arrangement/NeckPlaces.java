@@ -1,0 +1,83 @@
+package phalanx.arrangement;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import phalanx.fretting.Shape;
+import phalanx.instrument.Finger;
+import phalanx.instrument.Guitar;
+import phalanx.instrument.Tuning;
+import phalanx.melody.Want;
+import phalanx.picking.StringRoles;
+import phalanx.song.Harmony;
+import phalanx.song.Song;
+import phalanx.theory.Key;
+import phalanx.theory.NoteName;
+import phalanx.theory.Pitch;
+
+/**
+ * Where on the neck a tune can go on over the shape that is held.
+ *
+ * @param shape the shape; empty where none is held
+ * @param places every place within reach
+ */
+public record NeckPlaces(Optional<Shape> shape, List<Place> places) {
+
+  /** Nothing held. */
+  public static final NeckPlaces NONE = new NeckPlaces(Optional.empty(), List.of());
+
+  private static final Key C = Key.parse("C").orElseThrow();
+
+  public NeckPlaces {
+    places = List.copyOf(places);
+  }
+
+  /**
+   * A place within reach.
+   *
+   * @param string 0 for ⑥ to 5 for ①
+   * @param fret from the capo, 0 open
+   * @param inShape whether the shape sounds it anyway
+   * @param finger the finger that would take it; empty for an open string
+   * @param name what the note is called in the song's key, counted from the capo
+   */
+  public record Place(
+      int string, int fret, boolean inShape, Optional<Finger> finger, NoteName name) {}
+
+  /** The places at a slot of an arrangement. */
+  public static NeckPlaces of(Arrangement a, int slot) {
+    Slot at = a.slots().get(slot);
+    if (at.shape().isEmpty() || !(at.played().harmony() instanceof Harmony.Sounding s)) {
+      return new NeckPlaces(at.shape(), List.of());
+    }
+    Shape shape = at.shape().get();
+    Guitar guitar = a.song().guitar();
+    TuneFit fit = new TuneFit(a.plan().problem().changes().reach());
+    List<Place> places = new ArrayList<>();
+    Optional<Integer> root = StringRoles.root(shape, s.chord(), guitar);
+    for (int string = 0; root.isPresent() && string < Tuning.STRINGS; string++) {
+      for (int fret = 0; fret <= fit.reach().highestFret(); fret++) {
+        int midi = guitar.shapeMidi(string, fret);
+        NoteName name = name(a.song(), midi);
+        int on = string;
+        fit.places(shape, root.get(), midi).stream()
+            .filter(p -> p.string() == on)
+            .map(p -> new Place(p.string(), p.fret(), p.inShape(), p.finger(), name))
+            .forEach(places::add);
+      }
+    }
+    return new NeckPlaces(at.shape(), places);
+  }
+
+  /**
+   * What a player wants who points at a place: its pitch, named in the song's key, and its string.
+   */
+  public static Want want(Song song, int string, int fret) {
+    int midi = song.guitar().shapeMidi(string, fret);
+    return new Want.Sound(Pitch.of(midi, name(song, midi)), Optional.of(string));
+  }
+
+  private static NoteName name(Song song, int midi) {
+    return song.key().orElse(C).nameOf(Math.floorMod(midi, 12));
+  }
+}

@@ -1,0 +1,165 @@
+package phalanx.desktop.melody;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.NeckPlaces;
+import phalanx.desktop.Palette;
+import phalanx.desktop.model.TuneEntry;
+import phalanx.desktop.model.Workspace;
+import phalanx.desktop.neck.NeckPicture;
+import phalanx.desktop.neck.NeckSize;
+import phalanx.desktop.neck.NeckView;
+import phalanx.fretting.Shape;
+import phalanx.theory.Meter;
+
+/** The neck at the foot of the Melody screen: what the hand reaches there, touched to put it in. */
+final class NeckEntry extends VBox {
+
+  private static final double WIDTH = 828;
+  private static final double HEIGHT = 152;
+  private static final Map<Integer, String> LENGTHS =
+      Map.of(1, "whole", 2, "half", 4, "quarter", 8, "eighth", 16, "sixteenth");
+
+  private final Workspace workspace;
+  private final TuneEntry entry;
+  private final NeckView neck;
+  private final Label where = new Label();
+  private final Map<Integer, ToggleButton> lengths = new HashMap<>();
+
+  NeckEntry(Workspace workspace, Palette palette) {
+    this.workspace = workspace;
+    entry = workspace.melody().entry();
+    neck = new NeckView(WIDTH, HEIGHT, palette, NeckSize.LONG);
+    neck.setId("tune-neck");
+    neck.onTouch(entry::touch);
+    neck.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+    setId("neck-entry");
+    getStyleClass().add("neck-entry");
+    where.setId("entry-where");
+    where.getStyleClass().add("where");
+    where.setMinWidth(Region.USE_PREF_SIZE);
+    HBox tools = new HBox();
+    tools.getStyleClass().add("arrange-header");
+    ToggleGroup group = new ToggleGroup();
+    for (int part : TuneEntry.PARTS) {
+      ToggleButton length = new ToggleButton(LENGTHS.get(part));
+      length.setId("length-" + part);
+      length.setToggleGroup(group);
+      style(length);
+      length.setSelected(entry.partProperty().get() == part);
+      length.setOnAction(
+          e -> {
+            length.setSelected(true);
+            entry.partProperty().set(part);
+          });
+      lengths.put(part, length);
+      tools.getChildren().add(length);
+    }
+    entry
+        .partProperty()
+        .addListener((o, before, now) -> lengths.get(now.intValue()).setSelected(true));
+    ToggleButton dotted = new ToggleButton("dotted");
+    dotted.setId("length-dotted");
+    style(dotted);
+    dotted.selectedProperty().bindBidirectional(entry.dottedProperty());
+    Region grow = new Region();
+    HBox.setHgrow(grow, Priority.ALWAYS);
+    tools
+        .getChildren()
+        .addAll(
+            dotted,
+            tool("entry-rest", "Rest", entry::rest),
+            tool("entry-back", "Back", entry::back),
+            grow,
+            where);
+    getChildren().addAll(tools, neck);
+    entry.placesProperty().addListener(o -> show());
+    entry.caretProperty().addListener(o -> tell());
+    workspace.selectedProperty().addListener(o -> tell());
+    show();
+  }
+
+  private static void style(javafx.scene.control.ButtonBase button) {
+    button.getStyleClass().addAll("tool", "small-tool");
+    button.setMinWidth(Region.USE_PREF_SIZE);
+  }
+
+  private static Button tool(String id, String words, Runnable does) {
+    Button button = new Button(words);
+    button.setId(id);
+    style(button);
+    button.setOnAction(e -> does.run());
+    return button;
+  }
+
+  private void key(KeyEvent event) {
+    if (event.getCode() == KeyCode.BACK_SPACE) {
+      entry.back();
+    } else if (event.getCode() == KeyCode.MINUS || event.getCode() == KeyCode.SUBTRACT) {
+      entry.rest();
+    } else if (event.getCode() == KeyCode.PERIOD) {
+      entry.dottedProperty().set(!entry.dottedProperty().get());
+    } else if (event.getCode().isDigitKey()
+        && digit(event) < TuneEntry.PARTS.size()
+        && digit(event) >= 0) {
+      entry.partProperty().set(TuneEntry.PARTS.get(digit(event)));
+    } else {
+      return;
+    }
+    event.consume();
+  }
+
+  /** From 0 for the key 1. */
+  private static int digit(KeyEvent event) {
+    String name = event.getCode().getName();
+    return name.charAt(name.length() - 1) - '1';
+  }
+
+  private void show() {
+    Arrangement a = workspace.arrangementProperty().get();
+    tell();
+    if (a == null) {
+      return;
+    }
+    NeckPlaces places = entry.placesProperty().get();
+    List<NeckPicture.Mark> marks = new ArrayList<>();
+    for (NeckPlaces.Place place : places.places()) {
+      boolean pressed = place.inShape() && place.finger().isPresent();
+      if (!pressed) {
+        String name = workspace.namingProperty().get().name(place.name());
+        marks.add(new NeckPicture.Mark(place.string(), place.fret(), name, false));
+      }
+    }
+    neck.show(
+        new NeckPicture(
+            a.song().guitar(),
+            a.song().hand(),
+            places.shape().orElse(Shape.NOTHING),
+            Optional.empty(),
+            List.of(),
+            marks,
+            java.util.OptionalInt.empty()));
+  }
+
+  /** Where the next note comes, as players count. */
+  private void tell() {
+    Meter meter = workspace.melody().meter();
+    double beat = 1 + (double) entry.caretProperty().get() / meter.beatTicks();
+    String time = beat == Math.rint(beat) ? "%.0f".formatted(beat) : "%.2f".formatted(beat);
+    where.setText("next at beat " + time + " · named: in reach of the shape held");
+  }
+}

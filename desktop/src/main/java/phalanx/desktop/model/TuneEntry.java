@@ -1,0 +1,197 @@
+package phalanx.desktop.model;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.IntegerProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleIntegerProperty;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.NeckPlaces;
+import phalanx.melody.BarTune;
+import phalanx.melody.TuneNote;
+import phalanx.melody.Want;
+import phalanx.song.Bar;
+import phalanx.song.Timeline.PlayedBar;
+import phalanx.theory.Ticks;
+
+/** Notes of the tune put in one after the other by touching the neck. */
+public final class TuneEntry {
+
+  /** Lengths offered, as parts of a whole note. */
+  public static final List<Integer> PARTS = List.of(1, 2, 4, 8, 16);
+
+  private final Workspace workspace;
+  private final MelodyDesk desk;
+  private final PlanService planner;
+  private final IntegerProperty caret = new SimpleIntegerProperty();
+  private final IntegerProperty part = new SimpleIntegerProperty(4);
+  private final BooleanProperty dotted = new SimpleBooleanProperty();
+  private final ReadOnlyObjectWrapper<NeckPlaces> places =
+      new ReadOnlyObjectWrapper<>(NeckPlaces.NONE);
+  private boolean onNote;
+
+  TuneEntry(Workspace workspace, MelodyDesk desk, PlanService planner) {
+    this.workspace = workspace;
+    this.desk = desk;
+    this.planner = planner;
+    caret.addListener(o -> look());
+    workspace.arrangementProperty().addListener(o -> look());
+    workspace.screenProperty().addListener(o -> look());
+  }
+
+  /** The bar the player is in became another. */
+  void enter() {
+    onNote = false;
+    caret.set(0);
+    look();
+  }
+
+  private Optional<PlayedBar> played() {
+    Arrangement a = workspace.arrangementProperty().get();
+    return a == null
+        ? Optional.empty()
+        : a.timeline().bars().stream().filter(b -> b.written() == desk.bar()).findFirst();
+  }
+
+  /** Only where it is looked at. */
+  private void look() {
+    Optional<PlayedBar> bar = played();
+    if (workspace.screenProperty().get() == Screen.MELODY && bar.isPresent()) {
+      Arrangement a = workspace.arrangementProperty().get();
+      int tick = bar.get().startTick() + Math.min(caret.get(), bar.get().lengthTicks() - 1);
+      int slot = a.slotsFrom(0, tick + 1).size() - 1;
+      planner.places(a, slot, places::set);
+    }
+  }
+
+  private int barTicks() {
+    return desk.meter().barTicks();
+  }
+
+  private BarTune tune() {
+    return desk.shown(desk.bar());
+  }
+
+  /** Goes to a time of the bar: on to a note that sounds there, else to the nearest grid line. */
+  public void goTo(int tick) {
+    Optional<TuneNote> note =
+        tune().notes().stream().filter(n -> Math.abs(n.tick() - tick) <= length() / 3).findFirst();
+    onNote = note.isPresent();
+    int grid = Math.min(length(), desk.meter().beatTicks());
+    caret.set(
+        note.map(TuneNote::tick)
+            .orElse(
+                Math.max(0, Math.min(barTicks() - grid, Math.round((float) tick / grid) * grid))));
+  }
+
+  /** How long the next note is, ticks. */
+  public int length() {
+    int plain = Ticks.PER_WHOLE / part.get();
+    return dotted.get() ? plain * 3 / 2 : plain;
+  }
+
+  /** Puts the pitch of a place in and goes on; together with the note before where both sound. */
+  public void touch(int string, int fret, boolean together) {
+    if (desk.bar() == 0) {
+      return;
+    }
+    Want want = NeckPlaces.want(workspace.song(), string, fret);
+    if (together) {
+      join(want);
+    } else {
+      put(want);
+    }
+  }
+
+  private void put(Want want) {
+    desk.keep();
+    int tick = caret.get();
+    Optional<TuneNote> here =
+        onNote
+            ? tune().notes().stream().filter(n -> n.tick() == tick).findFirst()
+            : Optional.empty();
+    int length = here.map(TuneNote::lengthTicks).orElse(Math.min(length(), barTicks() - tick));
+    TuneNote note =
+        here.map(n -> n.moved(w -> want))
+            .map(n -> new TuneNote(tick, length, List.of(want), n.slur(), n.graces()))
+            .orElse(new TuneNote(tick, length, List.of(want), Optional.empty(), List.of()));
+    edit(t -> t.placing(note));
+    advance(tick + length);
+  }
+
+  private void join(Want want) {
+    tune().notes().stream()
+        .filter(n -> n.tick() < caret.get())
+        .reduce((a, b) -> b)
+        .filter(n -> n.wants().size() < phalanx.instrument.Tuning.STRINGS)
+        .ifPresent(n -> edit(t -> t.withNote(n.tick(), b -> b.with(want))));
+  }
+
+  /** Puts a rest in and goes on. */
+  public void rest() {
+    int tick = caret.get();
+    int to = Math.min(tick + length(), barTicks());
+    edit(t -> t.silencing(tick, to));
+    advance(to);
+  }
+
+  /** Takes the note before away and goes back to where it was. */
+  public void back() {
+    Optional<TuneNote> before =
+        tune().notes().stream().filter(n -> n.tick() < caret.get()).reduce((a, b) -> b);
+    if (before.isPresent()) {
+      TuneNote gone = before.get();
+      edit(t -> t.withoutNote(gone.tick()));
+      onNote = false;
+      caret.set(gone.tick());
+    }
+  }
+
+  private void edit(UnaryOperator<BarTune> change) {
+    desk.keep();
+    int bar = desk.bar();
+    if (bar != 0) {
+      BarTune next = change.apply(tune());
+      workspace.edit(song -> song.withTune(song.tune().with(bar, next)));
+    }
+  }
+
+  /** On to a later time; past the end of the bar to the next one. */
+  private void advance(int tick) {
+    if (tick < barTicks()) {
+      onNote = onNote && tune().notes().stream().anyMatch(n -> n.tick() == tick);
+      caret.set(tick);
+      return;
+    }
+    List<Integer> bars = workspace.song().chart().bars().stream().map(Bar::id).toList();
+    if (bars.indexOf(desk.bar()) + 1 < bars.size()) {
+      desk.step(1);
+    } else {
+      caret.set(barTicks());
+    }
+  }
+
+  /** Where the next note comes, ticks from the start of the bar. */
+  public IntegerProperty caretProperty() {
+    return caret;
+  }
+
+  /** The next note's length as a part of a whole note. */
+  public IntegerProperty partProperty() {
+    return part;
+  }
+
+  /** Whether it is half as long again. */
+  public BooleanProperty dottedProperty() {
+    return dotted;
+  }
+
+  /** Where the tune can go on there. */
+  public ReadOnlyObjectProperty<NeckPlaces> placesProperty() {
+    return places.getReadOnlyProperty();
+  }
+}
