@@ -25,7 +25,9 @@ final class CheckCommand implements Callable<Integer> {
 
   @Spec private CommandSpec spec;
 
-  @Parameters(paramLabel = "SONG", description = "a song file or a ChordPro chart")
+  @Parameters(
+      paramLabel = "SONG",
+      description = "a song file, a ChordPro chart or a MusicXML score")
   private Path song;
 
   @Option(names = "--json", description = "answer in JSON")

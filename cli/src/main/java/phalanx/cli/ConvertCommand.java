@@ -20,7 +20,10 @@ final class ConvertCommand implements Callable<Integer> {
 
   @Spec private CommandSpec spec;
 
-  @Parameters(index = "0", paramLabel = "IN", description = "a song file or a ChordPro chart")
+  @Parameters(
+      index = "0",
+      paramLabel = "IN",
+      description = "a song file, a ChordPro chart or a MusicXML score")
   private Path in;
 
   @Parameters(index = "1", paramLabel = "OUT", description = "*.phalanx.json")

@@ -62,7 +62,7 @@ final class PlanCommand implements Callable<Integer> {
 
   @Parameters(
       paramLabel = "SONG",
-      description = "a song file or a ChordPro chart with its bars in a grid")
+      description = "a song file, a ChordPro chart with its bars in a grid, or a MusicXML score")
   private Path song;
 
   @Option(names = "--out", paramLabel = "FILE", description = "*.musicxml, *.txt or *.json")

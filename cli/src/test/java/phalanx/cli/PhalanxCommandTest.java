@@ -81,6 +81,30 @@ class PhalanxCommandTest {
   }
 
   @Test
+  void aScoreIsPlannedAndADamagedOneIsRefusedWithItsPlace(@TempDir Path folder) throws Exception {
+    Path chart =
+        Files.writeString(folder.resolve("a.cho"), "{title: A}\n{sog}\n| C | F |\n{eog}\n");
+    Path score = folder.resolve("a.musicxml");
+    assertThat(run("plan", chart.toString(), "--out", score.toString())).isZero();
+    Path song = folder.resolve("a.phalanx.json");
+    assertThat(run("convert", score.toString(), song.toString())).isZero();
+    JsonNode read = json(Files.readString(song));
+    assertThat(
+            read.get("sections")
+                .get(0)
+                .get("bars")
+                .get(1)
+                .get("chords")
+                .get(0)
+                .get("chord")
+                .asText())
+        .isEqualTo("F");
+    Files.writeString(score, Files.readString(score).replace("</part>", "<part>"));
+    assertThat(run("plan", score.toString())).isEqualTo(1);
+    assertThat(err.toString()).startsWith(score + ":").contains("this is not XML");
+  }
+
+  @Test
   void aDamagedSongFileIsRefusedWithItsPlaceAndNothingIsWritten(@TempDir Path folder)
       throws Exception {
     Path song =
@@ -144,7 +168,7 @@ class PhalanxCommandTest {
     JsonNode answer = json(out.toString());
     assertThat(answer.fieldNames())
         .toIterable()
-        .containsExactly("tempoCeiling", "ceilingBar", "findings");
+        .containsExactly("tempoCeiling", "ceilingBar", "findings", "accepted");
     assertThat(answer.get("tempoCeiling").asDouble()).isBetween(20.0, 400.0);
     assertThat(answer.get("ceilingBar").asInt()).isBetween(1, 2);
     assertThat(run("check", folder.resolve("none.cho").toString())).isEqualTo(1);

@@ -165,7 +165,15 @@ public final class PhalanxApp extends Application {
       String[] endings = SongFiles.OPENED.stream().map(e -> "*" + e).toArray(String[]::new);
       chooser
           .getExtensionFilters()
-          .add(new FileChooser.ExtensionFilter("Songs and ChordPro charts", endings));
+          .add(new FileChooser.ExtensionFilter("Songs, charts and scores", endings));
+      return Optional.ofNullable(chooser.showOpenDialog(window)).map(File::toPath);
+    }
+
+    @Override
+    public Optional<Path> toImport() {
+      FileChooser chooser = chooser("Take the tune of a score");
+      String[] endings = SongFiles.SCORES.stream().map(e -> "*" + e).toArray(String[]::new);
+      chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("MusicXML", endings));
       return Optional.ofNullable(chooser.showOpenDialog(window)).map(File::toPath);
     }
 

@@ -18,6 +18,9 @@ final class SongDesk {
     /** A file to open; empty if the player thinks better of it. */
     Optional<Path> toOpen();
 
+    /** A file to take a tune from; empty if the player thinks better of it. */
+    Optional<Path> toImport();
+
     /** A file to save a song of this title into; empty if the player thinks better of it. */
     Optional<Path> toSave(String title);
   }
@@ -42,6 +45,28 @@ final class SongDesk {
   /** Lets the player choose a file to open. */
   void chooseAndOpen() {
     asker.toOpen().ifPresent(this::open);
+  }
+
+  /** Lets the player choose a file to take a tune from. */
+  void chooseAndImport() {
+    asker.toImport().ifPresent(this::importTune);
+  }
+
+  /** Puts the tune of a file over the song and says what came of it. */
+  void importTune(Path file) {
+    documents.importTune(
+        file,
+        done -> {
+          String words = "%d bars of tune are put in".formatted(done.bars());
+          String more = done.remarks().isEmpty() ? "" : "; " + String.join("; ", done.remarks());
+          notices.ask(
+              "imported",
+              words + more + ".",
+              List.of(
+                  new Answer("imported-good", "Good", () -> {}),
+                  new Answer("imported-undo", "Take it out again", workspace::undo),
+                  new Answer("imported-close", "×", () -> {})));
+        });
   }
 
   /** Begins a new song; asks first if that would lose changes. */

@@ -1,6 +1,7 @@
 package phalanx.desktop;
 
 import java.io.File;
+import java.nio.file.Path;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -26,6 +27,7 @@ import phalanx.desktop.picking.PickingScreen;
 import phalanx.desktop.picking.ShelfPanel;
 import phalanx.desktop.shapes.ShapesView;
 import phalanx.desktop.shapes.WhyPanel;
+import phalanx.formats.SongFiles;
 
 /** The window's content: the regions and the keys that work everywhere. */
 final class Workbench extends StackPane {
@@ -89,7 +91,7 @@ final class Workbench extends StackPane {
             picking, new ShelfPanel(workspace, documents.shelf(), palette), picking.grid());
       }
       case MELODY -> {
-        MelodyScreen melody = new MelodyScreen(workspace, palette);
+        MelodyScreen melody = new MelodyScreen(workspace, palette, desk::chooseAndImport);
         yield new Parts(melody, new TunePanel(workspace), melody.field());
       }
       case ARRANGE -> {
@@ -124,8 +126,17 @@ final class Workbench extends StackPane {
   private void dropped(DragEvent event) {
     List<File> files = event.getDragboard().getFiles();
     event.setDropCompleted(!files.isEmpty());
-    files.stream().findFirst().map(File::toPath).ifPresent(desk::open);
+    files.stream().findFirst().map(File::toPath).ifPresent(this::take);
     event.consume();
+  }
+
+  /** Over the Melody screen a score gives its tune; any other file is opened. */
+  private void take(Path file) {
+    if (workspace.screenProperty().get() == Screen.MELODY && SongFiles.isScore(file)) {
+      desk.importTune(file);
+    } else {
+      desk.open(file);
+    }
   }
 
   private void key(KeyEvent event) {

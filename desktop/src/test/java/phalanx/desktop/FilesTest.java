@@ -8,22 +8,14 @@ import static phalanx.desktop.OpenWindow.until;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeoutException;
 import javafx.event.Event;
-import javafx.geometry.Point2D;
-import javafx.scene.Node;
-import javafx.scene.input.DragEvent;
-import javafx.scene.input.Dragboard;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.PickResult;
-import javafx.scene.input.TransferMode;
 import javafx.stage.Stage;
 import javafx.stage.WindowEvent;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.mockito.Mockito;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
@@ -161,28 +153,7 @@ class FilesTest {
 
   @Test
   void aFileDroppedOnTheWindowIsOpened(FxRobot robot) throws TimeoutException {
-    Dragboard board = Mockito.mock(Dragboard.class);
-    Mockito.when(board.hasFiles()).thenReturn(true);
-    Mockito.when(board.getFiles()).thenReturn(List.of(Demo.FILE.toFile()));
-    Node bench = stage.getScene().getRoot();
-    robot.interact(
-        () -> {
-          Point2D at = new Point2D(400, 400);
-          PickResult pick = new PickResult(bench, at.getX(), at.getY());
-          Event.fireEvent(
-              bench,
-              new DragEvent(
-                  DragEvent.DRAG_DROPPED,
-                  board,
-                  400,
-                  400,
-                  400,
-                  400,
-                  TransferMode.COPY,
-                  bench,
-                  bench,
-                  pick));
-        });
+    OpenWindow.drop(robot, stage, Demo.FILE);
     until(() -> window.workspace().song().title().equals("Harbour Lamp"));
   }
 

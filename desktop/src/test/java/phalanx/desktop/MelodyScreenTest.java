@@ -5,6 +5,8 @@ import static phalanx.desktop.OpenWindow.press;
 import static phalanx.desktop.OpenWindow.text;
 import static phalanx.desktop.OpenWindow.until;
 
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.TimeoutException;
 import javafx.scene.control.TextField;
@@ -13,12 +15,19 @@ import javafx.stage.Stage;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
+import phalanx.arrangement.Arranger;
 import phalanx.arrangement.Note;
+import phalanx.formats.SongFiles;
+import phalanx.formats.musicxml.MusicXmlWriter;
 import phalanx.melody.BarTune;
+import phalanx.melody.TuneReader;
+import phalanx.song.Tune;
+import phalanx.theory.Meter;
 
 /** Types a tune on the Melody screen and hears of it on the others. */
 @ExtendWith(ApplicationExtension.class)
@@ -26,9 +35,12 @@ class MelodyScreenTest {
 
   private final OpenWindow window = new OpenWindow();
 
+  private Stage stage;
+
   @Start
-  void start(Stage stage) {
-    window.show(stage, Optional.of(Demo.FILE), Demo.folder());
+  void start(Stage shown) {
+    stage = shown;
+    window.show(shown, Optional.of(Demo.FILE), Demo.folder());
   }
 
   @Stop
@@ -137,5 +149,39 @@ class MelodyScreenTest {
     window.untilPlanned();
     robot.type(KeyCode.UP);
     until(() -> text(robot, "#tune-note-1").contains("out of reach"));
+  }
+
+  /** A score dropped on the screen gives its tune to the bars from here on, in the song's key. */
+  @Test
+  void theTuneOfAScoreIsPutInAndTakenOutAgain(FxRobot robot, @TempDir Path folder)
+      throws Exception {
+    Path score = folder.resolve("ode.musicxml");
+    Files.writeString(
+        score,
+        MusicXmlWriter.write(
+            new Arranger()
+                .arrange(
+                    SongFiles.open(Demo.FILE)
+                        .song()
+                        .orElseThrow()
+                        .withTune(
+                            Tune.NONE.with(
+                                1, TuneReader.read("g4 a b d", Meter.FOUR_FOUR).tune())))));
+    robot.clickOn("#section-2");
+    int bar = window.workspace().melody().bar();
+    OpenWindow.drop(robot, stage, score);
+    until(() -> robot.lookup("#imported-undo").tryQuery().isPresent());
+    assertThat(robot.lookup("#imported .label").queryLabeled().getText())
+        .contains("bars of tune are put in");
+    assertThat(tune(bar).notes()).isNotEmpty();
+    robot.clickOn("#imported-undo");
+    until(() -> window.workspace().song().tune().isEmpty());
+    Path nothing = Files.writeString(folder.resolve("x.musicxml"), "<score-partwise>");
+    OpenWindow.drop(robot, stage, nothing);
+    until(() -> !window.workspace().problems().isEmpty());
+    assertThat(window.workspace().problems().get(0))
+        .startsWith("x.musicxml:1:")
+        .contains("not XML");
+    assertThat(window.workspace().song().tune().isEmpty()).isTrue();
   }
 }

@@ -1,14 +1,23 @@
 package phalanx.desktop;
 
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.BooleanSupplier;
+import javafx.event.Event;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
+import javafx.scene.input.DragEvent;
+import javafx.scene.input.Dragboard;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.PickResult;
+import javafx.scene.input.TransferMode;
 import javafx.stage.Stage;
+import org.mockito.Mockito;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;
 import phalanx.arrangement.Arrangement;
@@ -77,6 +86,33 @@ final class OpenWindow {
 
   static void press(FxRobot robot, KeyCode... keys) {
     robot.push(keys);
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  /** Drops a file onto the middle of the window. */
+  static void drop(FxRobot robot, Stage stage, Path file) {
+    Dragboard board = Mockito.mock(Dragboard.class);
+    Mockito.when(board.hasFiles()).thenReturn(true);
+    Mockito.when(board.getFiles()).thenReturn(List.of(file.toFile()));
+    Node bench = stage.getScene().getRoot();
+    robot.interact(
+        () -> {
+          Point2D at = new Point2D(400, 400);
+          PickResult pick = new PickResult(bench, at.getX(), at.getY());
+          Event.fireEvent(
+              bench,
+              new DragEvent(
+                  DragEvent.DRAG_DROPPED,
+                  board,
+                  400,
+                  400,
+                  400,
+                  400,
+                  TransferMode.COPY,
+                  bench,
+                  bench,
+                  pick));
+        });
     WaitForAsyncUtils.waitForFxEvents();
   }
 }

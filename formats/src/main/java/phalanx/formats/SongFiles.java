@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import phalanx.formats.chordpro.ChordProReader;
+import phalanx.formats.musicxml.MusicXmlReader;
 import phalanx.formats.songfile.SongFileReader;
 import phalanx.formats.songfile.SongFileWriter;
 import phalanx.song.Song;
@@ -20,7 +21,10 @@ public final class SongFiles {
 
   /** Endings that can be opened. */
   public static final List<String> OPENED =
-      List.of(ENDING, ".json", ".cho", ".chopro", ".chordpro");
+      List.of(ENDING, ".json", ".cho", ".chopro", ".chordpro", ".musicxml", ".xml", ".mxl");
+
+  /** Endings of scores, from which a tune can be taken. */
+  public static final List<String> SCORES = List.of(".musicxml", ".xml", ".mxl");
 
   private SongFiles() {}
 
@@ -42,6 +46,11 @@ public final class SongFiles {
     return name(file).endsWith(".json");
   }
 
+  /** Whether a file is a score, from its name. */
+  public static boolean isScore(Path file) {
+    return SCORES.stream().anyMatch(name(file)::endsWith);
+  }
+
   private static String name(Path file) {
     return file.getFileName().toString().toLowerCase(Locale.ROOT);
   }
@@ -51,6 +60,9 @@ public final class SongFiles {
     if (OPENED.stream().noneMatch(name(file)::endsWith)) {
       String endings = String.join(", ", OPENED);
       return Opened.refused(new FileProblem(1, 1, "expected a file ending in " + endings));
+    }
+    if (isScore(file)) {
+      return openScore(file);
     }
     String text;
     try {
@@ -68,6 +80,16 @@ public final class SongFiles {
     return result instanceof SongFileReader.Result.Read read
         ? new Opened(Optional.of(read.song()), List.of())
         : Opened.refused(((SongFileReader.Result.Refused) result).problem());
+  }
+
+  private static Opened openScore(Path file) {
+    try {
+      SongReading reading = MusicXmlReader.read(Files.readAllBytes(file));
+      boolean empty = reading.song().chart().isEmpty();
+      return new Opened(empty ? Optional.empty() : Optional.of(reading.song()), reading.problems());
+    } catch (IOException e) {
+      return Opened.refused(new FileProblem(1, 1, "cannot be read"));
+    }
   }
 
   /** Saves a song in the program's own format; the file appears whole or stays as it was. */

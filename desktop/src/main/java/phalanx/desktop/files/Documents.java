@@ -8,9 +8,11 @@ import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import phalanx.chart.TuneImport;
 import phalanx.desktop.model.NewestAnswer;
 import phalanx.desktop.model.Workspace;
 import phalanx.formats.SongFiles;
+import phalanx.song.Bar;
 import phalanx.song.Song;
 
 /**
@@ -87,6 +89,31 @@ public final class Documents {
   /** Opens a file in place of the song; where it cannot be used the song stays and it says why. */
   public void open(Path file) {
     opening.ask(() -> SongFiles.open(file), opened -> show(file, opened), fault -> {});
+  }
+
+  /**
+   * Puts the tune of a file over the song, from the selected bar on.
+   *
+   * @param then takes what came of it, once it is in the song
+   */
+  public void importTune(Path file, Consumer<TuneImport> then) {
+    opening.ask(() -> SongFiles.open(file), opened -> putIn(file, opened, then), fault -> {});
+  }
+
+  private void putIn(Path file, SongFiles.Opened opened, Consumer<TuneImport> then) {
+    String name = file.getFileName().toString();
+    workspace.problems().setAll(opened.problems().stream().map(p -> p.in(name)).toList());
+    if (opened.song().isEmpty()) {
+      return;
+    }
+    if (opened.song().get().tune().isEmpty()) {
+      workspace.problems().add(name + ": there is no tune in it");
+      return;
+    }
+    int bar = workspace.selectedBar().map(Bar::id).orElse(0);
+    TuneImport done = TuneImport.into(workspace.song(), opened.song().get(), bar);
+    workspace.edit(song -> done.song());
+    then.accept(done);
   }
 
   private void show(Path file, SongFiles.Opened opened) {

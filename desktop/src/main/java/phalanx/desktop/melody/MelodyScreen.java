@@ -25,7 +25,12 @@ public final class MelodyScreen extends VBox {
   private final Label where = new Label();
   private boolean filling;
 
-  public MelodyScreen(Workspace workspace, Palette palette) {
+  /**
+   * For a workspace.
+   *
+   * @param importing lets the player choose a score to take the tune from
+   */
+  public MelodyScreen(Workspace workspace, Palette palette, Runnable importing) {
     this.workspace = workspace;
     desk = workspace.melody();
     getStyleClass().add("arrange");
@@ -64,7 +69,13 @@ public final class MelodyScreen extends VBox {
     numbers.getStyleClass().addAll("tool", "small-tool");
     numbers.setMinWidth(Region.USE_PREF_SIZE);
     numbers.setTooltip(new Tooltip("frets on the strings instead of notes on the staff"));
-    HBox entry = new HBox(where, field, numbers, propose);
+    Button from = new Button("Import …");
+    from.setId("import-tune");
+    from.getStyleClass().addAll("tool", "small-tool");
+    from.setMinWidth(Region.USE_PREF_SIZE);
+    from.setTooltip(new Tooltip("put the tune of a MusicXML score in, from this bar on"));
+    from.setOnAction(e -> importing.run());
+    HBox entry = new HBox(where, field, numbers, from, propose);
     entry.getStyleClass().add("arrange-header");
     Label hint =
         new Label(

@@ -38,7 +38,7 @@ final class ChordSymbolXml {
   private static final int FEWEST_FRAME_FRETS = 4;
 
   /** The kinds MusicXML names; everything else is written as text. */
-  private static final Map<String, KindValue> KINDS =
+  static final Map<String, KindValue> KINDS =
       Map.ofEntries(
           Map.entry("", KindValue.MAJOR),
           Map.entry("m", KindValue.MINOR),

@@ -4,18 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import jakarta.xml.bind.JAXBElement;
 import java.io.ByteArrayInputStream;
-import java.io.InputStream;
-import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import javax.xml.XMLConstants;
-import javax.xml.transform.stream.StreamSource;
-import javax.xml.validation.Schema;
-import javax.xml.validation.SchemaFactory;
 import org.audiveris.proxymusic.Backup;
 import org.audiveris.proxymusic.Fingering;
 import org.audiveris.proxymusic.Fret;
@@ -26,12 +20,9 @@ import org.audiveris.proxymusic.ScorePartwise;
 import org.audiveris.proxymusic.StartStop;
 import org.audiveris.proxymusic.Technical;
 import org.audiveris.proxymusic.util.Marshalling;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.w3c.dom.ls.LSInput;
-import org.w3c.dom.ls.LSResourceResolver;
 import org.xml.sax.SAXParseException;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Arranger;
@@ -50,46 +41,6 @@ import phalanx.theory.Meter;
 
 /** Against the MusicXML 4.0 schema that the binding library carries, and read back with it. */
 class MusicXmlWriterTest {
-
-  private static Schema schema;
-
-  @BeforeAll
-  static void loadSchema() throws Exception {
-    SchemaFactory factory = SchemaFactory.newInstance(XMLConstants.W3C_XML_SCHEMA_NS_URI);
-    factory.setResourceResolver(new EmptyImports());
-    try (InputStream in = Note.class.getResourceAsStream("/META-INF/jaxb/xsd/musicxml.xsd")) {
-      schema = factory.newSchema(new StreamSource(in));
-    }
-  }
-
-  /** The schema imports two small ones from the net: what it uses of them is declared here. */
-  private static final class EmptyImports implements LSResourceResolver {
-
-    private static final String XML =
-        "<xs:schema xmlns:xs='http://www.w3.org/2001/XMLSchema' targetNamespace='http://www.w3.org/XML/1998/namespace'>"
-            + "<xs:attribute name='lang' type='xs:language'/><xs:attribute name='space' type='xs:NCName'/></xs:schema>";
-    private static final String XLINK =
-        "<xs:schema xmlns:xs='http://www.w3.org/2001/XMLSchema' targetNamespace='http://www.w3.org/1999/xlink'>"
-            + "<xs:attribute name='href' type='xs:anyURI'/><xs:attribute name='type' type='xs:string'/>"
-            + "<xs:attribute name='role' type='xs:token'/><xs:attribute name='title' type='xs:token'/>"
-            + "<xs:attribute name='show' type='xs:token'/><xs:attribute name='actuate' type='xs:token'/></xs:schema>";
-
-    @Override
-    public LSInput resolveResource(String type, String ns, String id, String system, String base) {
-      try {
-        LSInput input =
-            ((org.w3c.dom.ls.DOMImplementationLS)
-                    org.w3c.dom.bootstrap.DOMImplementationRegistry.newInstance()
-                        .getDOMImplementation("LS"))
-                .createLSInput();
-        input.setSystemId(system);
-        input.setCharacterStream(new StringReader(ns.endsWith("namespace") ? XML : XLINK));
-        return input;
-      } catch (ReflectiveOperationException e) {
-        throw new IllegalStateException(e);
-      }
-    }
-  }
 
   private record Played(int tick, int string, int fret, int midi, String pick, String finger) {}
 
@@ -167,7 +118,7 @@ class MusicXmlWriterTest {
   void isValidAgainstTheSchema(String chart) throws Exception {
     String xml = MusicXmlWriter.write(Songs.arranged(chart));
     assertThat(xml).contains("version=\"4.0\"");
-    schema.newValidator().validate(new StreamSource(new StringReader(xml)));
+    MusicXmlSchema.validate(xml);
   }
 
   /** The demo songs: endings, a pick-up, changing metres, swing, a mode, a dropped string. */
@@ -177,7 +128,7 @@ class MusicXmlWriterTest {
     Path file = Path.of("..", "demo", name + SongFiles.ENDING);
     Arrangement a = new Arranger().arrange(SongFiles.open(file).song().orElseThrow());
     String xml = MusicXmlWriter.write(a);
-    schema.newValidator().validate(new StreamSource(new StringReader(xml)));
+    MusicXmlSchema.validate(xml);
     readsBack(a);
   }
 
@@ -200,8 +151,7 @@ class MusicXmlWriterTest {
         MusicXmlWriter.write(Songs.arranged(Songs.SIX))
             .replace("<fret>", "<frett>")
             .replace("</fret>", "</frett>");
-    org.assertj.core.api.Assertions.assertThatThrownBy(
-            () -> schema.newValidator().validate(new StreamSource(new StringReader(xml))))
+    org.assertj.core.api.Assertions.assertThatThrownBy(() -> MusicXmlSchema.validate(xml))
         .isInstanceOf(SAXParseException.class);
   }
 
@@ -246,7 +196,7 @@ class MusicXmlWriterTest {
       Song song = ChordProReader.read(chart.formatted(pattern.meter()).replace(". D .", "")).song();
       Arrangement a = new Arranger().arrange(song.withPattern(pattern));
       String xml = MusicXmlWriter.write(a);
-      schema.newValidator().validate(new StreamSource(new StringReader(xml)));
+      MusicXmlSchema.validate(xml);
       readsBack(a);
     }
   }
@@ -281,7 +231,7 @@ class MusicXmlWriterTest {
     }
     Arrangement a = new Arranger().arrange(song.withTune(tune));
     String xml = MusicXmlWriter.write(a);
-    schema.newValidator().validate(new StreamSource(new StringReader(xml)));
+    MusicXmlSchema.validate(xml);
     assertThat(xml).contains("<hammer-on", "<pull-off", "<slide", "<slur");
     readsBack(a);
   }
