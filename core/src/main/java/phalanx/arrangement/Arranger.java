@@ -80,10 +80,13 @@ public final class Arranger {
     List<List<Sung>> tunes = TuneLine.bySlot(TuneLine.of(song, timeline), timeline, placed.early());
     TuneFit fit = fitFor(costs.reach());
     List<PlanSlot> planned = new ArrayList<>();
+    List<SlotTune> sung = new ArrayList<>();
     for (int i = 0; i < timeline.slots().size(); i++) {
       PlayedSlot slot = timeline.slots().get(i);
       double millis = book.changeMillis(timeline.barOf(slot), slot);
-      planned.add(planSlot(song, slot, tunes.get(i), millis, limit, fit));
+      int to = slot.endTick() - (i + 1 < placed.early().length ? placed.early()[i + 1] : 0);
+      sung.add(SlotTune.of(tunes.get(i), slot.tick() - placed.early()[i], to));
+      planned.add(planSlot(song, slot, sung.get(i), millis, limit, fit));
     }
     PlanProblem problem = new PlanProblem(planned, costs, false);
     ShapePlan plan =
@@ -91,11 +94,13 @@ public final class Arranger {
             .orElseGet(() -> PlanSolver.solve(problem));
     last = Optional.of(plan);
     List<Slot> slots = new ArrayList<>();
+    List<TuneWay> ways = new ArrayList<>();
     for (int i = 0; i < timeline.slots().size(); i++) {
       Shape shape = plan.chosen(i).shape();
       slots.add(slot(song, timeline.slots().get(i), shape, tunes.get(i), costs.reach()));
+      ways.add(way(song, slots.get(i), plan.chosen(i), sung.get(i), fit));
     }
-    Sounding sounding = Picking.of(song, timeline, slots, placed, fit);
+    Sounding sounding = Picking.of(song, timeline, slots, placed, ways, fit);
     return new Arrangement(
         song,
         timeline,
@@ -142,26 +147,34 @@ public final class Arranger {
         : Cost.term("rest", 0);
   }
 
+  private static TuneWay way(Song song, Slot slot, RatedShape chosen, SlotTune tune, TuneFit fit) {
+    return slot.played().harmony() instanceof Harmony.Sounding s && !tune.notes().isEmpty()
+        ? TuneCandidates.way(query(song, s.chord()), chosen, tune, fit)
+        : TuneWay.NONE;
+  }
+
   /** What a shape costs in a slot, what the tune there costs over it included. */
-  static Cost explain(Arrangement a, int slot, Shape shape) {
+  static Cost explain(Arrangement a, int slot, RatedShape rated) {
     Slot at = a.slots().get(slot);
+    Shape shape = rated.shape();
     Cost alone = explain(a.song(), at.played().harmony(), shape);
     if (at.tune().isEmpty() || !(at.played().harmony() instanceof Harmony.Sounding s)) {
       return alone;
     }
     TuneFit fit = new TuneFit(a.plan().problem().changes().reach());
-    double tune = TuneCandidates.cost(query(a.song(), s.chord()), shape, at.tune(), fit);
+    SlotTune sung = SlotTune.of(at.tune(), at.fromTick(), at.toTick());
+    double tune = TuneCandidates.way(query(a.song(), s.chord()), rated, sung, fit).cost();
     List<Cost> parts = new ArrayList<>(alone.parts());
     parts.add(Cost.term("tune beside the shape", tune));
     return Cost.sum(alone.name(), parts);
   }
 
   private PlanSlot planSlot(
-      Song song, PlayedSlot slot, List<Sung> tune, double changeMillis, int limit, TuneFit fit) {
+      Song song, PlayedSlot slot, SlotTune tune, double changeMillis, int limit, TuneFit fit) {
     Reach reach = fit.reach();
     Optional<Shape> pin = song.pins().shape(slot.ref()).filter(p -> fits(p, reach));
     Candidates row = candidates(song, slot.harmony(), limit, pin, reach);
-    if (!tune.isEmpty() && slot.harmony() instanceof Harmony.Sounding s && row != RESTING) {
+    if (!tune.notes().isEmpty() && slot.harmony() instanceof Harmony.Sounding s && row != RESTING) {
       row = tunes.withTune(query(song, s.chord()), row, tune, pin, limit, fit);
     }
     OptionalInt pinned = OptionalInt.empty();

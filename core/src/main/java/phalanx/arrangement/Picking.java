@@ -42,20 +42,31 @@ final class Picking {
   private final List<Laid> laid = new ArrayList<>();
   private final List<Strike> strikes = new ArrayList<>();
 
-  private Picking(Song song, Timeline timeline, List<Slot> slots, PlacedSteps placed, TuneFit fit) {
+  private Picking(
+      Song song,
+      Timeline timeline,
+      List<Slot> slots,
+      PlacedSteps placed,
+      List<TuneWay> ways,
+      TuneFit fit) {
     this.song = song;
     this.timeline = timeline;
     this.placed = placed;
     this.slots = heldInTime(slots, placed.early());
     reach = fit.reach();
-    tune = new TuneStrokes(song, this.slots, fit);
+    tune = new TuneStrokes(this.slots, ways, fit);
     walking = new WalkingBass(reach, song.key());
   }
 
   /** Lays everything a song plays on the shapes of its slots. */
   static Sounding of(
-      Song song, Timeline timeline, List<Slot> slots, PlacedSteps placed, TuneFit fit) {
-    Picking picking = new Picking(song, timeline, slots, placed, fit);
+      Song song,
+      Timeline timeline,
+      List<Slot> slots,
+      PlacedSteps placed,
+      List<TuneWay> ways,
+      TuneFit fit) {
+    Picking picking = new Picking(song, timeline, slots, placed, ways, fit);
     Map<Integer, Placed> last = picking.lastThumbStrokes();
     TreeMap<Integer, Placed> steps = picking.withTune();
     List<Integer> goingOn = new ArrayList<>(picking.tune.goingOn());

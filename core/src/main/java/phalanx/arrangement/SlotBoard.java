@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import phalanx.fretting.Cost;
 import phalanx.fretting.RankedShapes;
 import phalanx.fretting.RatedShape;
@@ -79,11 +80,12 @@ public record SlotBoard(
     ShapeQuery query = Arranger.query(a.song(), sounding.chord());
     RankedShapes found = ShapeSearch.find(query, reach);
     TuneFit fit = new TuneFit(reach);
+    SlotTune tune = SlotTune.of(at.tune(), at.fromTick(), at.toTick());
     Predicate<Shape> wanted = filter.on(reach);
     List<RatedShape> shown =
         found.candidates(LOOKED_AT, Arranger.FINGERINGS_EACH).stream()
             .filter(r -> wanted.test(r.shape()))
-            .map(r -> withTune(r, query, at, fit))
+            .flatMap(r -> withTune(r, query, tune, fit))
             .toList();
     List<ChordName> names =
         held.map(s -> ChordNaming.names(s.midi(a.song().guitar().withCapo(0)))).orElse(List.of());
@@ -92,20 +94,20 @@ public record SlotBoard(
         found.size(),
         ShapeChoice.of(a, slot, shown, limit),
         names,
-        held.map(s -> why(a, slot, s)).orElse(List.of()),
+        held.map(s -> why(a, slot)).orElse(List.of()),
         others(a));
   }
 
-  private static RatedShape withTune(RatedShape r, ShapeQuery query, Slot at, TuneFit fit) {
-    return at.tune().isEmpty()
-        ? r
-        : new RatedShape(
-            r.shape(), r.cost() + TuneCandidates.cost(query, r.shape(), at.tune(), fit));
+  private static Stream<RatedShape> withTune(
+      RatedShape r, ShapeQuery query, SlotTune tune, TuneFit fit) {
+    return tune.notes().isEmpty()
+        ? Stream.of(r)
+        : TuneCandidates.ways(query, r.shape(), r.cost(), tune, fit).stream();
   }
 
-  private static List<Cost> why(Arrangement a, int slot, Shape held) {
+  private static List<Cost> why(Arrangement a, int slot) {
     List<Cost> why = new ArrayList<>();
-    why.add(Arranger.explain(a, slot, held));
+    why.add(Arranger.explain(a, slot, a.plan().chosen(slot)));
     a.plan().explainArrival(slot).ifPresent(why::add);
     if (slot + 1 < a.slots().size()) {
       a.plan().explainArrival(slot + 1).ifPresent(why::add);

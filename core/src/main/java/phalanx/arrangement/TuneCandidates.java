@@ -12,10 +12,15 @@ import phalanx.fretting.RatedShape;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapeQuery;
 import phalanx.fretting.ShapeSearch;
+import phalanx.fretting.Stance;
 import phalanx.melody.Slur;
 import phalanx.picking.StringRoles;
 
-/** The shapes of a chord that carry a tune, rated with the tune on them. Kept for the next plan. */
+/**
+ * The shapes of a chord with one way each to play the tune there, rated together. A shape comes in
+ * several ways where a note sounds on over a change, one for each place it can be held in, so that
+ * the plan can keep it where it is. Kept for the next plan.
+ */
 final class TuneCandidates {
 
   /** Pitches of a slot's tune that shapes are looked for with on top. */
@@ -28,7 +33,11 @@ final class TuneCandidates {
   private record Voice(int midi, Optional<Integer> string, boolean together, Optional<Slur> slur) {}
 
   private record Asked(
-      ShapeQuery query, Candidates base, List<Voice> voices, Optional<Shape> pin) {}
+      ShapeQuery query,
+      Candidates base,
+      List<Voice> voices,
+      SlotTune.Edges edges,
+      Optional<Shape> pin) {}
 
   private final Map<Asked, Candidates> known = new ConcurrentHashMap<>();
 
@@ -36,37 +45,36 @@ final class TuneCandidates {
     known.clear();
   }
 
-  /**
-   * The candidates of a chord, and more with the tune on top, each rated with what the tune costs
-   * over it.
-   */
+  /** The candidates of a chord, and more with the tune on top, each with a way to play the tune. */
   Candidates withTune(
       ShapeQuery query,
       Candidates base,
-      List<Sung> tune,
+      SlotTune tune,
       Optional<Shape> pin,
       int limit,
       TuneFit fit) {
     List<Voice> voices = new ArrayList<>();
-    for (int n = 0; n < tune.size(); n++) {
-      boolean together = n > 0 && tune.get(n - 1).tick() == tune.get(n).tick();
-      Sung note = tune.get(n);
+    for (int n = 0; n < tune.notes().size(); n++) {
+      Sung note = tune.notes().get(n);
+      boolean together = n > 0 && tune.notes().get(n - 1).tick() == note.tick();
       voices.add(new Voice(note.midi(), note.string(), together, note.slur()));
     }
     return known.computeIfAbsent(
-        new Asked(query, base, voices, pin), a -> rated(query, base, tune, pin, limit, fit));
+        new Asked(query, base, voices, tune.edges(), pin),
+        a -> rated(query, base, tune, pin, limit, fit));
   }
 
   private static Candidates rated(
       ShapeQuery query,
       Candidates base,
-      List<Sung> tune,
+      SlotTune tune,
       Optional<Shape> pin,
       int limit,
       TuneFit fit) {
     Map<Shape, Double> costs = new LinkedHashMap<>();
     base.forEach(r -> costs.put(r.shape(), r.cost()));
-    List<Integer> pitches = tune.stream().map(Sung::midi).distinct().limit(MOST_TOPS).toList();
+    List<Integer> pitches =
+        tune.notes().stream().map(Sung::midi).distinct().limit(MOST_TOPS).toList();
     for (int midi : pitches) {
       int sounding = midi + query.guitar().capo();
       ShapeSearch.find(query.withTop(sounding), fit.reach())
@@ -74,8 +82,7 @@ final class TuneCandidates {
           .forEach(r -> costs.putIfAbsent(r.shape(), r.cost()));
     }
     List<RatedShape> rated = new ArrayList<>();
-    costs.forEach(
-        (shape, cost) -> rated.add(new RatedShape(shape, cost + cost(query, shape, tune, fit))));
+    costs.forEach((shape, cost) -> rated.addAll(ways(query, shape, cost, tune, fit)));
     rated.sort(Comparator.comparingDouble(RatedShape::cost));
     List<RatedShape> best = new ArrayList<>(rated.subList(0, Math.min(limit, rated.size())));
     // What the player pinned stays a candidate however the tune lies on it.
@@ -85,10 +92,31 @@ final class TuneCandidates {
     return Candidates.of(best);
   }
 
-  /** What the tune costs over a shape. */
-  static double cost(ShapeQuery query, Shape shape, List<Sung> tune, TuneFit fit) {
-    return StringRoles.root(shape, query.chord(), query.guitar())
-        .map(root -> fit.way(shape, root, tune).cost())
-        .orElse(0.0);
+  /** A shape in every way that differs in what sounds on over a change. */
+  static List<RatedShape> ways(
+      ShapeQuery query, Shape shape, double cost, SlotTune tune, TuneFit fit) {
+    Optional<Integer> root = StringRoles.root(shape, query.chord(), query.guitar());
+    if (root.isEmpty()) {
+      return List.of(new RatedShape(shape, cost));
+    }
+    List<RatedShape> ways = new ArrayList<>();
+    for (TuneFit.Ends ends : tune.ends(shape, root.get(), fit)) {
+      TuneWay way = fit.way(shape, root.get(), tune.notes(), ends);
+      Stance entry = tune.entry(shape, way);
+      Stance exit = tune.exit(shape, way);
+      ways.add(new RatedShape(shape, cost + way.cost(), entry, exit));
+    }
+    return ways;
+  }
+
+  /** The way to play the tune that a candidate was rated with. */
+  static TuneWay way(ShapeQuery query, RatedShape chosen, SlotTune tune, TuneFit fit) {
+    return StringRoles.root(chosen.shape(), query.chord(), query.guitar())
+        .map(
+            root -> {
+              TuneFit.Ends ends = tune.settled(chosen, root, fit);
+              return fit.way(chosen.shape(), root, tune.notes(), ends);
+            })
+        .orElse(TuneWay.NONE);
   }
 }

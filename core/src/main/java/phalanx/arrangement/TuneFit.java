@@ -9,6 +9,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import phalanx.fretting.AddedFinger;
+import phalanx.fretting.ChangeCosts;
 import phalanx.fretting.Grip;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
@@ -20,7 +21,9 @@ import phalanx.melody.Slur;
 /**
  * Finds where the tune lies over a shape: on its own strings, on an open string, under a free
  * finger, under one that leaves an inner string for it. The cheapest row of places by dynamic
- * programming over the notes of a slot. Weights are by judgement.
+ * programming over the notes of a slot, its ends settled where a note sounds on over a change: then
+ * it is the plan that chooses among them. Weights are by judgement, a finger's way is weighed as in
+ * a change of shape.
  *
  * <p>Safe for use by several threads; what was found for a shape and a pitch is kept.
  */
@@ -47,8 +50,14 @@ final class TuneFit {
   /** Cost of one finger taking the next note at another place. */
   private static final double AGAIN = 0.2;
 
+  /** Cost of a finger's way to another place, per mm: that of a way from shape to shape. */
+  private static final double PER_MM = ChangeCosts.MOVE_PER_MM;
+
+  /** How far from the fingers held a free one still is at hand, mm. */
+  private static final double AT_HAND = 40;
+
   /** Cost of a slur that cannot be made, so that the note is plucked. */
-  private static final double SLUR_LOST = 1.2;
+  private static final double SLUR_LOST = 2.4;
 
   private record Asked(Shape shape, int root, int midi) {}
 
@@ -70,6 +79,21 @@ final class TuneFit {
    * @param notes the notes in order
    */
   TuneWay way(Shape shape, int root, List<Sung> notes) {
+    return way(shape, root, notes, Ends.FREE);
+  }
+
+  /**
+   * What is settled of a way already.
+   *
+   * @param first the place of the first note
+   * @param last the place of the last one
+   */
+  record Ends(Optional<TunePlace> first, Optional<TunePlace> last) {
+    static final Ends FREE = new Ends(Optional.empty(), Optional.empty());
+  }
+
+  /** The cheapest way with some of its ends settled. */
+  TuneWay way(Shape shape, int root, List<Sung> notes, Ends ends) {
     if (notes.isEmpty()) {
       return TuneWay.NONE;
     }
@@ -78,7 +102,11 @@ final class TuneFit {
       Sung note = notes.get(n);
       boolean together = n > 0 && notes.get(n - 1).tick() == note.tick();
       List<Row> next = new ArrayList<>();
-      for (TunePlace place : places(shape, root, note)) {
+      Optional<TunePlace> settled =
+          n == 0 && ends.first().isPresent()
+              ? ends.first()
+              : n == SlotTune.last(notes) ? ends.last() : Optional.empty();
+      for (TunePlace place : settled.map(List::of).orElseGet(() -> places(shape, root, note))) {
         Optional<Row> best =
             rows.stream()
                 .filter(r -> !together || r.place().filter(p -> clash(shape, p, place)).isEmpty())
@@ -141,7 +169,8 @@ final class TuneFit {
     }
     boolean same = last.string() == place.string() && last.fret() == place.fret();
     boolean again = !same && place.finger().isPresent() && last.finger().equals(place.finger());
-    return LEAP * Math.abs(last.string() - place.string()) + (again ? AGAIN : 0);
+    double way = again ? AGAIN + PER_MM * way(grip(last), grip(place)) : 0;
+    return LEAP * Math.abs(last.string() - place.string()) + way;
   }
 
   /**
@@ -213,10 +242,30 @@ final class TuneFit {
     }
     Optional<Finger> free = AddedFinger.on(shape, string, fret, reach);
     if (free.isPresent()) {
-      double cost = under + (above ? LIFTED : BESIDE);
+      double cost = under + (above ? LIFTED : BESIDE) + coming(shape, free.get(), string, fret);
       return Optional.of(new TunePlace(string, fret, free, false, lifted, cost));
     }
     return released(shape, root, string, fret, lifted, under);
+  }
+
+  /** What it costs a finger to come to a place: from its own, or from where the hand is. */
+  private double coming(Shape shape, Finger finger, int string, int fret) {
+    Grip there = new Grip(fret, string, string);
+    Grip held = shape.grips().get(finger);
+    if (held != null) {
+      return held.fret() == fret ? 0 : PER_MM * way(held, there);
+    }
+    double away =
+        shape.grips().values().stream().mapToDouble(g -> way(g, there)).min().orElse(AT_HAND);
+    return PER_MM * Math.max(0, away - AT_HAND);
+  }
+
+  private double way(Grip from, Grip to) {
+    return reach.distance(from, to);
+  }
+
+  private static Grip grip(TunePlace place) {
+    return new Grip(place.fret(), place.string(), place.string());
   }
 
   private static Grip grip(Shape shape, int string) {
@@ -237,7 +286,8 @@ final class TuneFit {
         if (finger.isPresent()) {
           Set<Integer> left = new HashSet<>(lifted);
           left.add(inner);
-          return Optional.of(new TunePlace(string, fret, finger, false, left, under + RELEASED));
+          double cost = under + RELEASED + coming(shape, finger.get(), string, fret);
+          return Optional.of(new TunePlace(string, fret, finger, false, left, cost));
         }
       }
     }

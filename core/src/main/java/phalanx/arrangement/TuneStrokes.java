@@ -11,9 +11,6 @@ import java.util.stream.IntStream;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
 import phalanx.melody.Slur;
-import phalanx.picking.StringRoles;
-import phalanx.song.Harmony;
-import phalanx.song.Song;
 import phalanx.theory.Ticks;
 
 /**
@@ -40,36 +37,26 @@ final class TuneStrokes {
       Optional<Slur> slur,
       Optional<Integer> slurredFrom) {}
 
-  private final Song song;
   private final List<Slot> slots;
   private final TuneFit fit;
   private Optional<Struck> before = Optional.empty();
-  private final List<TuneWay> ways = new ArrayList<>();
+  private final List<TuneWay> ways;
   private final TreeMap<Integer, List<Struck>> at = new TreeMap<>();
   private final Map<Integer, Integer> slotAt = new HashMap<>();
   private final Map<Integer, List<Remark>> remarks = new HashMap<>();
 
-  TuneStrokes(Song song, List<Slot> slots, TuneFit fit) {
-    this.song = song;
+  /**
+   * Lays the tune on the slots.
+   *
+   * @param ways where its notes lie in each
+   */
+  TuneStrokes(List<Slot> slots, List<TuneWay> ways, TuneFit fit) {
     this.slots = slots;
+    this.ways = List.copyOf(ways);
     this.fit = fit;
-    for (Slot slot : slots) {
-      ways.add(way(slot, fit));
-    }
     for (int i = 0; i < slots.size(); i++) {
       lay(i);
     }
-  }
-
-  private TuneWay way(Slot slot, TuneFit fit) {
-    if (slot.tune().isEmpty()
-        || slot.shape().isEmpty()
-        || !(slot.played().harmony() instanceof Harmony.Sounding s)) {
-      return TuneWay.NONE;
-    }
-    return StringRoles.root(slot.shape().get(), s.chord(), song.guitar())
-        .map(root -> fit.way(slot.shape().get(), root, slot.tune()))
-        .orElse(TuneWay.NONE);
   }
 
   private void lay(int index) {

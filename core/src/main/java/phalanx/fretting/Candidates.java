@@ -10,7 +10,8 @@ import java.util.List;
 public final class Candidates extends AbstractList<RatedShape> {
 
   private final List<RatedShape> shapes;
-  private volatile HandState[] states;
+  private volatile HandState[] entries;
+  private volatile HandState[] exits;
 
   private Candidates(List<RatedShape> shapes) {
     this.shapes = List.copyOf(shapes);
@@ -24,12 +25,22 @@ public final class Candidates extends AbstractList<RatedShape> {
     return shapes instanceof Candidates c ? c : new Candidates(shapes);
   }
 
-  /** Where the fingers are in each; worked out at the first call, for one guitar and hand. */
-  HandState[] states(ChangeCosts changes) {
-    HandState[] known = states;
+  /** Where the fingers come to; worked out at the first call, for one guitar and hand. */
+  HandState[] entries(ChangeCosts changes) {
+    HandState[] known = entries;
     if (known == null) {
-      known = shapes.stream().map(r -> changes.state(r.shape())).toArray(HandState[]::new);
-      states = known;
+      known = shapes.stream().map(r -> changes.state(r.entry())).toArray(HandState[]::new);
+      entries = known;
+    }
+    return known;
+  }
+
+  /** Where the fingers go on from; worked out at the first call, for one guitar and hand. */
+  HandState[] exits(ChangeCosts changes) {
+    HandState[] known = exits;
+    if (known == null) {
+      known = shapes.stream().map(r -> changes.state(r.exit())).toArray(HandState[]::new);
+      exits = known;
     }
     return known;
   }

@@ -18,7 +18,7 @@ import phalanx.instrument.Tuning;
 public final class ChangeCosts {
 
   /** Cost of a finger's way, per mm. A jump over two frets at the nut costs about 0.7. */
-  static final double MOVE_PER_MM = 0.01;
+  public static final double MOVE_PER_MM = 0.01;
 
   /** Share of the way's cost that remains when the finger slides along its string as a guide. */
   static final double GUIDE_SHARE = 0.4;
@@ -44,6 +44,9 @@ public final class ChangeCosts {
    * may stay so for a while.
    */
   static final double HANDOVER = 1.6;
+
+  /** A note of the tune that is to sound on over the change ends there. */
+  static final double CUT_OFF = 12;
 
   /** The way the doubling starts from, mm: about a fingertip. */
   static final double TARGET_MM = 10;
@@ -80,7 +83,13 @@ public final class ChangeCosts {
 
   /** Where the fingers are in a shape. */
   HandState state(Shape shape) {
-    return HandState.of(shape, keepable.computeIfAbsent(packed(shape), p -> keepable(shape)));
+    return state(Stance.of(shape));
+  }
+
+  /** Where the fingers are, and where a note sounds on. */
+  HandState state(Stance stance) {
+    Shape shape = stance.shape();
+    return HandState.of(stance, keepable.computeIfAbsent(packed(shape), p -> keepable(shape)));
   }
 
   private static int packed(Shape shape) {
@@ -119,7 +128,7 @@ public final class ChangeCosts {
       cost += motionCost(motion, motion.travels() ? way(from, to, f) : 0);
       cost += from.givesUp(to, f) ? HANDOVER : 0;
     }
-    return cost + shift(from, to) * SHIFT_PER_MM;
+    return cost + shift(from, to) * SHIFT_PER_MM + (from.cutsOff(to) ? CUT_OFF : 0);
   }
 
   private static double motionCost(Motion motion, double way) {
@@ -161,11 +170,11 @@ public final class ChangeCosts {
   }
 
   /** The cost of a change, finger by finger in words; it sums to what the planner uses. */
-  public Cost explain(Shape from, Shape to, double available) {
+  public Cost explain(Stance from, Stance to, double available) {
     HandState a = state(from);
     HandState b = state(to);
     List<Cost> terms = new ArrayList<>();
-    for (FingerMove move : moves(from, to)) {
+    for (FingerMove move : moves(from.shape(), to.shape())) {
       double cost = motionCost(move.motion(), move.millimetres());
       if (cost > 0) {
         terms.add(Cost.term(move.words(), cost));
@@ -185,7 +194,15 @@ public final class ChangeCosts {
       String words = "needs %.0f ms, has %.0f ms".formatted(needed, available);
       terms.add(Cost.term(words, late));
     }
-    return Cost.sum(from.fretText() + " → " + to.fretText(), terms);
+    if (a.cutsOff(b)) {
+      terms.add(Cost.term("the tune is cut off", CUT_OFF));
+    }
+    return Cost.sum(from.shape().fretText() + " → " + to.shape().fretText(), terms);
+  }
+
+  /** The same from one shape to another with nothing beside them. */
+  public Cost explain(Shape from, Shape to, double available) {
+    return explain(Stance.of(from), Stance.of(to), available);
   }
 
   /** What each finger does in a change, thumb first; fingers in neither shape are left out. */

@@ -38,8 +38,8 @@ final class ChangeTables {
     private final double[][] needed;
 
     Table(ChangeCosts changes, Candidates from, Candidates to) {
-      HandState[] a = from.states(changes);
-      HandState[] b = to.states(changes);
+      HandState[] a = from.exits(changes);
+      HandState[] b = to.entries(changes);
       cost = new double[a.length][b.length];
       needed = new double[a.length][b.length];
       for (int p = 0; p < a.length; p++) {

@@ -18,8 +18,22 @@ final class HandState {
 
   private final byte[] frets = new byte[Tuning.STRINGS];
 
-  private HandState(Shape shape, byte[] keepable) {
+  /** The place of a note of the tune, as one number; 0 for none. */
+  private final int voice;
+
+  private final boolean soundsOn;
+
+  private HandState(Stance stance, byte[] keepable) {
+    Shape shape = stance.shape();
     this.keepable = keepable;
+    soundsOn = stance.soundsOn();
+    voice =
+        stance
+            .voice()
+            .map(
+                v ->
+                    1 + v.string() + 8 * (v.fret() + 64 * v.finger().map(FingerCode::of).orElse(0)))
+            .orElse(0);
     int lowest = 0;
     for (var entry : shape.grips().entrySet()) {
       int f = FingerCode.of(entry.getKey());
@@ -35,8 +49,13 @@ final class HandState {
     }
   }
 
-  static HandState of(Shape shape, byte[] keepable) {
-    return new HandState(shape, keepable);
+  static HandState of(Stance stance, byte[] keepable) {
+    return new HandState(stance, keepable);
+  }
+
+  /** Whether a note that is to sound on is not held on in another state. */
+  boolean cutsOff(HandState to) {
+    return soundsOn && voice != to.voice;
   }
 
   /** Whether a finger leaves a note that goes on under another finger, and need not. */

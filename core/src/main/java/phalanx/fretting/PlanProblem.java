@@ -23,8 +23,8 @@ public record PlanProblem(List<PlanSlot> slots, ChangeCosts changes, boolean com
       RatedShape here = slot.candidates().get(choice[i]);
       cost += here.cost();
       if (i > 0) {
-        Shape before = slots.get(i - 1).candidates().get(choice[i - 1]).shape();
-        cost += changes.explain(before, here.shape(), slot.changeMillis()).value();
+        Stance before = slots.get(i - 1).candidates().get(choice[i - 1]).exit();
+        cost += changes.explain(before, here.entry(), slot.changeMillis()).value();
       }
     }
     return cost;

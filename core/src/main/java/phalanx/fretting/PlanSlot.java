@@ -7,7 +7,8 @@ import java.util.OptionalInt;
  * One chord for a time, as the planner sees it.
  *
  * @param candidates the shapes to choose from, at least one
- * @param pinned the candidate the player insists on, if any
+ * @param pinned a candidate with the shape the player insists on, if any; others of that shape may
+ *     be chosen as well
  * @param changeMillis time the hand has to come here from the slot before, ms, more than 0
  */
 public record PlanSlot(List<RatedShape> candidates, OptionalInt pinned, double changeMillis) {
@@ -27,6 +28,8 @@ public record PlanSlot(List<RatedShape> candidates, OptionalInt pinned, double c
   }
 
   boolean allows(int candidate) {
-    return pinned.isEmpty() || pinned.getAsInt() == candidate;
+    return pinned.isEmpty()
+        || pinned.getAsInt() == candidate
+        || candidates.get(candidate).shape().equals(candidates.get(pinned.getAsInt()).shape());
   }
 }

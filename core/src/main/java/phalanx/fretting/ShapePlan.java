@@ -96,20 +96,21 @@ public final class ShapePlan {
    * there or not; its neighbours are chosen anew among their candidates.
    */
   public double extraCost(int slot, RatedShape shape) {
-    HandState mine = problem.changes().state(shape.shape());
+    HandState arriving = problem.changes().state(shape.entry());
+    HandState leaving = problem.changes().state(shape.exit());
     boolean first = slot == 0;
     boolean last = slot == choice.length - 1;
     double arrive = first ? 0 : Double.POSITIVE_INFINITY;
     for (int p = 0; !first && p < before[slot - 1].length; p++) {
       if (problem.slots().get(slot - 1).allows(p)) {
-        double to = change(slot, state(slot - 1, p), mine);
+        double to = change(slot, exit(slot - 1, p), arriving);
         arrive = Math.min(arrive, before[slot - 1][p] + shapeCost(slot - 1, p) + to);
       }
     }
     double leave = last ? 0 : Double.POSITIVE_INFINITY;
     for (int s = 0; !last && s < after[slot + 1].length; s++) {
       if (problem.slots().get(slot + 1).allows(s)) {
-        double from = change(slot + 1, mine, state(slot + 1, s));
+        double from = change(slot + 1, leaving, entry(slot + 1, s));
         leave = Math.min(leave, from + shapeCost(slot + 1, s) + after[slot + 1][s]);
       }
     }
@@ -120,8 +121,12 @@ public final class ShapePlan {
     return problem.slots().get(slot).candidates().get(candidate).cost();
   }
 
-  private HandState state(int slot, int candidate) {
-    return problem.slots().get(slot).row().states(problem.changes())[candidate];
+  private HandState entry(int slot, int candidate) {
+    return problem.slots().get(slot).row().entries(problem.changes())[candidate];
+  }
+
+  private HandState exit(int slot, int candidate) {
+    return problem.slots().get(slot).row().exits(problem.changes())[candidate];
   }
 
   private double change(int slot, HandState from, HandState to) {
@@ -137,8 +142,8 @@ public final class ShapePlan {
       return Optional.empty();
     }
     double millis = problem.slots().get(slot).changeMillis();
-    Shape from = chosen(slot - 1).shape();
-    return Optional.of(problem.changes().explain(from, chosen(slot).shape(), millis));
+    Stance from = chosen(slot - 1).exit();
+    return Optional.of(problem.changes().explain(from, chosen(slot).entry(), millis));
   }
 
   /** The whole cost as a tree: each slot's shape, each change. */
@@ -146,7 +151,7 @@ public final class ShapePlan {
     List<Cost> parts = new ArrayList<>();
     for (int i = 0; i < choice.length; i++) {
       explainArrival(i).ifPresent(parts::add);
-      parts.add(explainer.explain(i, chosen(i).shape()));
+      parts.add(explainer.explain(i, chosen(i)));
     }
     return Cost.sum("plan", parts);
   }
@@ -156,7 +161,7 @@ public final class ShapePlan {
   public interface ShapeCostExplainer {
 
     /** The terms of a shape's cost in a slot. */
-    Cost explain(int slot, Shape shape);
+    Cost explain(int slot, RatedShape shape);
   }
 
   /**

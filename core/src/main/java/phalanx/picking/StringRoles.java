@@ -37,9 +37,11 @@ public final class StringRoles {
   private final List<String> remarks;
   private final int third;
   private final Set<Integer> held;
+  private final Shape shape;
 
   private StringRoles(
-      Map<Role, Integer> strings, List<String> remarks, int third, Set<Integer> held) {
+      Map<Role, Integer> strings, List<String> remarks, int third, Set<Integer> held, Shape shape) {
+    this.shape = shape;
     this.strings = strings;
     this.remarks = List.copyOf(remarks);
     this.third = third;
@@ -52,7 +54,7 @@ public final class StringRoles {
     List<String> remarks = new ArrayList<>();
     List<Integer> sounding = shape.soundingStrings();
     if (sounding.isEmpty()) {
-      return new StringRoles(strings, remarks, NO_STRING, Set.of());
+      return new StringRoles(strings, remarks, NO_STRING, Set.of(), shape);
     }
     int bass = bass(sounding, shape, chord, guitar);
     strings.put(Role.ROOT, bass);
@@ -66,7 +68,7 @@ public final class StringRoles {
     int thumbTop = Math.max(bass, strings.get(Role.ALTERNATE));
     List<Integer> free = sounding.stream().filter(s -> s > thumbTop).toList();
     for (Role role : List.of(Role.INNER, Role.MIDDLE, Role.UPPER, Role.TUNE)) {
-      layFinger(role, free, strings, remarks);
+      layFinger(role, free, strings, remarks, shape);
     }
     Set<Integer> held = new HashSet<>(sounding);
     held.removeIf(s -> shape.finger(s).isEmpty());
@@ -76,7 +78,7 @@ public final class StringRoles {
             .filter(s -> shape.sounds(s) || rings(s, chord, guitar))
             .findFirst()
             .orElse(NO_STRING);
-    return new StringRoles(strings, remarks, third, held);
+    return new StringRoles(strings, remarks, third, held, shape);
   }
 
   /** The string the thumb starts on; empty where nothing sounds. */
@@ -118,7 +120,11 @@ public final class StringRoles {
   }
 
   private static void layFinger(
-      Role role, List<Integer> free, Map<Role, Integer> strings, List<String> remarks) {
+      Role role,
+      List<Integer> free,
+      Map<Role, Integer> strings,
+      List<String> remarks,
+      Shape shape) {
     Optional<Integer> nearest =
         free.stream()
             .min(
@@ -128,7 +134,10 @@ public final class StringRoles {
         s -> {
           strings.put(role, s);
           if (s != role.home() && role != Role.INNER) {
-            remarks.add(movedWords(role.home(), s));
+            remarks.add(
+                shape.sounds(role.home())
+                    ? StringSign.of(role.home()) + " is the thumb’s: played on " + StringSign.of(s)
+                    : movedWords(role.home(), s));
           }
         });
   }
@@ -192,6 +201,7 @@ public final class StringRoles {
   public Optional<Integer> movedFrom(Role role) {
     return string(role)
         .filter(s -> !role.isThumb() && role != Role.INNER && s != role.home())
+        .filter(s -> !shape.sounds(role.home()))
         .map(s -> role.home());
   }
 

@@ -14,6 +14,7 @@ import org.junit.jupiter.api.Test;
 import phalanx.fretting.Cost;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Tuning;
+import phalanx.melody.TuneReader;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.HandSchool;
 import phalanx.picking.PickFinger;
@@ -23,6 +24,7 @@ import phalanx.song.Harmony;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
+import phalanx.song.Tune;
 import phalanx.theory.Meter;
 
 class ArrangerTest {
@@ -136,13 +138,17 @@ class ArrangerTest {
   @Test
   void thePlanExplainsItsWholeCost() {
     Song song = song(Meter.FOUR_FOUR, 2, "G", "D/F#", "Em7", "Cadd9");
-    Arrangement a = ARRANGER.arrange(song);
-    Cost cost =
-        a.plan()
-            .explain(
-                (i, shape) -> Arranger.explain(song, a.slots().get(i).played().harmony(), shape));
-    assertThat(cost.value()).isCloseTo(a.plan().cost(), within(1e-9));
-    assertThat(a.plan().exact()).isFalse();
+    Tune tune =
+        Tune.NONE
+            .with(1, TuneReader.read("d4 . . g", Meter.FOUR_FOUR).tune())
+            .with(2, TuneReader.read(". f# e d", Meter.FOUR_FOUR).tune())
+            .with(3, TuneReader.read("b4 . c5 d", Meter.FOUR_FOUR).tune());
+    for (Song each : List.of(song, song.withTune(tune))) {
+      Arrangement a = ARRANGER.arrange(each);
+      Cost cost = a.plan().explain((i, rated) -> Arranger.explain(a, i, rated));
+      assertThat(cost.value()).isCloseTo(a.plan().cost(), within(1e-9));
+      assertThat(a.plan().exact()).isFalse();
+    }
   }
 
   @Test

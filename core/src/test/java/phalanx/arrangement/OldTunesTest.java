@@ -91,6 +91,9 @@ class OldTunesTest {
   private static final String WIDE_G =
       "fingers 1 and 2 stand 54 mm apart, more than this hand’s comfortable 38 mm";
 
+  private static final String WIDE_C =
+      "fingers 3 and 4 stand 60 mm apart, more than this hand’s comfortable 34 mm";
+
   private static final List<String> BEYOND_COMFORT =
       List.of(
           "Au clair de la lune 3: " + WIDE_G,
@@ -99,8 +102,13 @@ class OldTunesTest {
           "Amazing Grace (New Britain) 2: " + WIDE_G,
           "Amazing Grace (New Britain) 5: " + WIDE_G,
           "Amazing Grace (New Britain) 6: " + WIDE_G,
-          // The tune climbs to d5 on the tenth fret, and the hand with it.
-          "Amazing Grace (New Britain) 7: the change to D7 needs 442 ms and has 417");
+          // The tune comes down from the eighth fret to the third, the hand with it.
+          "Au clair de la lune 7: the change to D7 needs 442 ms and has 417",
+          // The tune comes down from the fifteenth fret to the eighth.
+          "Greensleeves 4: the change to E7 needs 486 ms and has 417",
+          // From g4 on ① the hand reaches up to a4 and then to e4 on ②, with the chord held.
+          "Long, Long Ago 2: " + WIDE_C,
+          "Long, Long Ago 6: " + WIDE_C);
 
   static Song song(Old old) {
     Meter meter = Meter.parse(old.meter()).orElseThrow();
@@ -139,7 +147,11 @@ class OldTunesTest {
     }
     assertThat(lost).isEmpty();
     List<String> hard =
-        Review.of(a).findings().stream().map(f -> f.bar() + ": " + f.finding().message()).toList();
+        Review.of(a).findings().stream()
+            // A stroke of the pattern on another string than usual is no matter of comfort.
+            .filter(f -> !f.finding().rule().equals("dead string"))
+            .map(f -> f.bar() + ": " + f.finding().message())
+            .toList();
     assertThat(hard).allMatch(f -> BEYOND_COMFORT.contains(old.name() + " " + f));
     assertThat(a.slots())
         .allMatch(s -> s.remarks().stream().noneMatch(r -> r.contains("out of reach")));

@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import phalanx.fretting.Grip;
 import phalanx.fretting.RatedShape;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
@@ -104,7 +105,10 @@ class TuneFitTest {
     }
   }
 
-  /** The weights of the rule, written out once more: a leap of a string, the same finger again. */
+  /**
+   * The weights of the rule, written out once more: a leap of a string, the same finger again and
+   * its way.
+   */
   private static double best(
       Shape shape, int root, List<Sung> notes, int at, Optional<TunePlace> before) {
     if (at == notes.size()) {
@@ -121,12 +125,17 @@ class TuneFitTest {
         TunePlace last = before.get();
         boolean same = last.string() == place.string() && last.fret() == place.fret();
         boolean again = !same && place.finger().isPresent() && last.finger().equals(place.finger());
-        step = 0.04 * Math.abs(last.string() - place.string()) + (again ? 0.2 : 0);
+        step = 0.04 * Math.abs(last.string() - place.string());
+        step += again ? 0.2 + 0.01 * FIT.reach().distance(grip(last), grip(place)) : 0;
       }
       double rest = best(shape, root, notes, at + 1, Optional.of(place));
       best = Math.min(best, place.cost() + step + rest);
     }
     return best;
+  }
+
+  private static Grip grip(TunePlace place) {
+    return new Grip(place.fret(), place.string(), place.string());
   }
 
   /** Two notes at once lie on two strings and under two fingers. */
