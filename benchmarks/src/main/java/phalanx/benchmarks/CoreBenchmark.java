@@ -37,6 +37,7 @@ import phalanx.song.Harmony;
 import phalanx.song.Pins;
 import phalanx.song.Section;
 import phalanx.song.Song;
+import phalanx.song.Tune;
 import phalanx.theory.Chord;
 import phalanx.theory.ChordReader;
 import phalanx.theory.ChordReading;
@@ -102,7 +103,7 @@ public class CoreBenchmark {
     }
   }
 
-  /** A song of many bars. */
+  /** A song of many bars without a tune. */
   @State(Scope.Benchmark)
   public static class Long {
 
@@ -119,7 +120,10 @@ public class CoreBenchmark {
       for (int b = 0; b < bars; b++) {
         many.add(some.get(b % some.size()).withId(b + 2));
       }
-      song = demo.withChart(new Chart(List.of(Section.of(1, "", many)))).withPins(Pins.NONE);
+      song =
+          demo.withChart(new Chart(List.of(Section.of(1, "", many))))
+              .withPins(Pins.NONE)
+              .withTune(Tune.NONE);
     }
   }
 

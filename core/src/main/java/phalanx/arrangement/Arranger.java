@@ -100,7 +100,7 @@ public final class Arranger {
       slots.add(slot(song, timeline.slots().get(i), shape, tunes.get(i), costs.reach()));
       ways.add(way(song, slots.get(i), plan.chosen(i), sung.get(i), fit));
     }
-    Sounding sounding = Picking.of(song, timeline, slots, placed, ways, fit);
+    Sounding sounding = new Picking(song, timeline, slots, placed, ways, fit).sounding();
     return new Arrangement(
         song,
         timeline,

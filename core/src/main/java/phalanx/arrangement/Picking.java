@@ -42,7 +42,12 @@ final class Picking {
   private final List<Laid> laid = new ArrayList<>();
   private final List<Strike> strikes = new ArrayList<>();
 
-  private Picking(
+  /**
+   * What a song plays on the shapes of its slots.
+   *
+   * @param ways where the tune lies in each
+   */
+  Picking(
       Song song,
       Timeline timeline,
       List<Slot> slots,
@@ -58,30 +63,22 @@ final class Picking {
     walking = new WalkingBass(reach, song.key());
   }
 
-  /** Lays everything a song plays on the shapes of its slots. */
-  static Sounding of(
-      Song song,
-      Timeline timeline,
-      List<Slot> slots,
-      PlacedSteps placed,
-      List<TuneWay> ways,
-      TuneFit fit) {
-    Picking picking = new Picking(song, timeline, slots, placed, ways, fit);
-    Map<Integer, Placed> last = picking.lastThumbStrokes();
-    TreeMap<Integer, Placed> steps = picking.withTune();
-    List<Integer> goingOn = new ArrayList<>(picking.tune.goingOn());
-    for (Placed step : steps.values()) {
+  /** Lays everything on the shapes; to be asked once. */
+  Sounding sounding() {
+    Map<Integer, Placed> last = lastThumbStrokes();
+    List<Integer> goingOn = new ArrayList<>(tune.goingOn());
+    for (Placed step : withTune().values()) {
       while (!goingOn.isEmpty() && goingOn.get(0) <= step.tick()) {
-        picking.ring(goingOn.remove(0), step.slot());
+        ring(goingOn.remove(0), step.slot());
       }
-      picking.lay(step, step == last.get(step.slot()));
+      lay(step, step == last.get(step.slot()));
     }
-    List<Fingered> fingers = FingerAssignment.assign(picking.strikes, song.school(), song.tempo());
-    picking.leaveOutSlursFromNothing(fingers);
-    picking.remarkOn(fingers);
-    List<Slot> remarked = picking.remarked();
-    Sounding sounding = new Sounding(song, remarked, picking.laid, fingers);
-    picking.tune.kept((struck, slot) -> sounding.keep(struck, remarked.get(slot)));
+    List<Fingered> fingers = FingerAssignment.assign(strikes, song.school(), song.tempo());
+    leaveOutSlursFromNothing(fingers);
+    remarkOn(fingers);
+    List<Slot> remarked = remarked();
+    Sounding sounding = new Sounding(song, remarked, laid, fingers);
+    tune.kept((struck, slot) -> sounding.keep(struck, remarked.get(slot)));
     return sounding;
   }
 

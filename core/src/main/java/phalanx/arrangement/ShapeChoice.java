@@ -89,14 +89,18 @@ public record ShapeChoice(
     return a.plan().problem().changes();
   }
 
-  /** What each finger does on the way from a slot to the next; empty at the end. */
+  /**
+   * What each finger does on the way from a slot to the next, those that hold the tune beside its
+   * shape included; empty at the end.
+   */
   public static List<FingerMove> movesAfter(Arrangement arrangement, int slot) {
     List<Slot> slots = arrangement.slots();
     if (slot + 1 >= slots.size() || slots.get(slot + 1).shape().isEmpty()) {
       return List.of();
     }
-    Shape from = slots.get(slot).shape().orElse(Shape.NOTHING);
-    return changes(arrangement).moves(from, slots.get(slot + 1).shape().get());
+    ShapePlan plan = arrangement.plan();
+    return changes(arrangement)
+        .moves(plan.chosen(slot).exit().shape(), plan.chosen(slot + 1).entry().shape());
   }
 
   /** The fingers in words: {@code fingers 2·1·3}, {@code thumb ⑥, 1·2, barre}. */

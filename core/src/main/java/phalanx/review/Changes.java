@@ -3,56 +3,123 @@ package phalanx.review;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Hold;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.fretting.ChangeCosts;
-import phalanx.fretting.ChangeCosts.FingerMove;
 import phalanx.fretting.ChangeCosts.Motion;
+import phalanx.fretting.Grip;
 import phalanx.fretting.Shape;
+import phalanx.instrument.Finger;
 import phalanx.song.Swing;
 
-/** The changes from shape to shape with the time they need and the time they have. */
+/** The ways of the fretting hand with the time they need and the time they have. */
 final class Changes {
 
   /**
-   * A change.
+   * The hand goes from one shape to the next, or a finger beside its shape from note to note.
    *
-   * @param slot the slot it leads into
-   * @param needed what the hand needs for it, ms
+   * @param slot the slot it leads into or happens in
+   * @param note the note a single finger goes to; empty for the whole hand
+   * @param needed the time it needs, ms
    * @param ticks from the last stroke before to the first one after, as played with swing
    */
-  record Change(Slot slot, double needed, int ticks) {}
+  record Change(Slot slot, Optional<Note> note, double needed, int ticks) {
 
-  private Changes() {}
+    /** When it has to be done. */
+    int tick() {
+      return note.map(Note::tick).orElse(slot.fromTick());
+    }
+  }
 
-  /** Every change for which a finger has to go somewhere. */
+  private final Arrangement a;
+  private final ChangeCosts costs;
+  private final List<Change> all = new ArrayList<>();
+
+  private Changes(Arrangement a) {
+    this.a = a;
+    costs = a.plan().problem().changes();
+  }
+
+  /** Every way for which a finger has to go somewhere, by time. */
   static List<Change> of(Arrangement a) {
-    List<Change> all = new ArrayList<>();
+    Changes changes = new Changes(a);
+    changes.ofShape();
+    for (Finger finger : Finger.values()) {
+      changes.beside(finger);
+    }
+    changes.all.sort((x, y) -> Integer.compare(x.tick(), y.tick()));
+    return changes.all;
+  }
+
+  private void ofShape() {
     for (int i = 1; i < a.slots().size(); i++) {
       Slot before = a.slots().get(i - 1);
       Slot slot = a.slots().get(i);
       List<Note> last = a.notesFrom(before.fromTick(), slot.fromTick());
       List<Note> first = a.notesFrom(slot.fromTick(), slot.toTick());
-      Optional<Shape> from = before.shape();
-      if (!last.isEmpty() && !first.isEmpty() && from.isPresent() && slot.shape().isPresent()) {
-        double needed = needed(a.plan().problem().changes(), from.get(), slot.shape().get());
+      if (!last.isEmpty()
+          && !first.isEmpty()
+          && before.shape().isPresent()
+          && slot.shape().isPresent()) {
+        // What the tune holds beside its shape comes along.
+        Shape from = a.plan().chosen(i - 1).exit().shape();
+        Shape to = a.plan().chosen(i).entry().shape();
         int ticks = played(a, first.get(0)) - played(a, last.get(last.size() - 1));
-        if (needed > 0 && ticks > 0) {
-          all.add(new Change(slot, needed, ticks));
-        }
+        add(slot, Optional.empty(), needed(from, to), ticks);
       }
     }
-    return all;
   }
 
-  private static double needed(ChangeCosts costs, Shape from, Shape to) {
+  /** The ways of a finger to and from notes beside the shape while that is held. */
+  private void beside(Finger finger) {
+    TreeMap<Integer, Slot> slots = new TreeMap<>();
+    a.slots().forEach(s -> slots.put(s.fromTick(), s));
+    List<Hold> holds = a.holds().stream().filter(h -> h.finger() == finger).toList();
+    for (int i = 1; i < holds.size(); i++) {
+      Hold from = holds.get(i - 1);
+      Hold to = holds.get(i);
+      Optional<Note> last = struck(from).reduce((x, y) -> y);
+      Optional<Note> first = struck(to).findFirst();
+      Slot slot = slots.floorEntry(to.fromTick()).getValue();
+      if (slot.fromTick() < to.fromTick() && last.isPresent() && first.isPresent()) {
+        add(slot, first, needed(from, to), played(a, first.get()) - played(a, last.get()));
+      }
+    }
+  }
+
+  private Stream<Note> struck(Hold hold) {
+    return a.notesFrom(hold.fromTick(), hold.toTick()).stream()
+        .filter(n -> n.fretFinger().equals(Optional.of(hold.finger())))
+        .filter(n -> n.fret() == hold.fret())
+        .filter(n -> n.string() >= hold.lowString() && n.string() <= hold.highString());
+  }
+
+  private void add(Slot slot, Optional<Note> note, double needed, int ticks) {
+    if (needed > 0 && ticks > 0) {
+      all.add(new Change(slot, note, needed, ticks));
+    }
+  }
+
+  private double needed(Shape from, Shape to) {
     return costs.moves(from, to).stream()
         .filter(m -> m.motion() == Motion.MOVES || m.motion() == Motion.SLIDES)
-        .mapToDouble(
-            (FingerMove m) -> costs.millisNeeded(m.millimetres(), m.motion() == Motion.SLIDES))
+        .mapToDouble(m -> costs.millisNeeded(m.millimetres(), m.motion() == Motion.SLIDES))
         .max()
         .orElse(0);
+  }
+
+  private double needed(Hold from, Hold to) {
+    double way = costs.reach().distance(grip(from), grip(to));
+    boolean slides = from.lowString() == to.lowString() && from.highString() == to.highString();
+    return way > 0 ? costs.millisNeeded(way, slides) : 0;
+  }
+
+  private static Grip grip(Hold hold) {
+    return new Grip(hold.fret(), hold.lowString(), hold.highString());
   }
 
   /** When a note is struck, with swing. */

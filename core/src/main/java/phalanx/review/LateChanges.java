@@ -2,12 +2,13 @@ package phalanx.review;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Note;
 import phalanx.findings.Finding;
+import phalanx.instrument.StringSign;
 import phalanx.theory.Ticks;
 
-/** Changes of shape that need more time than there is at the song's tempo. */
+/** Ways of the fretting hand that need more time than there is at the song's tempo. */
 final class LateChanges implements Rule {
 
   static final String NAME = "late change";
@@ -18,13 +19,22 @@ final class LateChanges implements Rule {
     for (Changes.Change change : Changes.of(a)) {
       double has = Ticks.millis(change.ticks(), a.song().tempo());
       if (has < change.needed()) {
-        String words =
-            "the change to %s needs %.0f ms and has %.0f"
-                .formatted(change.slot().played().harmony().label(), change.needed(), has);
+        String words = "%s needs %.0f ms and has %.0f".formatted(way(change), change.needed(), has);
         Finding finding = new Finding(NAME, words, change.needed(), has, "ms");
-        found.add(Found.at(a, finding, change.slot().fromTick(), Optional.empty()));
+        found.add(Found.at(a, finding, change.tick(), change.note().map(Note::string)));
       }
     }
     return found;
+  }
+
+  private static String way(Changes.Change change) {
+    return change
+        .note()
+        .map(
+            n ->
+                "finger %s’s way to fret %d of %s"
+                    .formatted(
+                        n.fretFinger().orElseThrow().sign(), n.fret(), StringSign.of(n.string())))
+        .orElse("the change to " + change.slot().played().harmony().label());
   }
 }

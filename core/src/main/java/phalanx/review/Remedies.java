@@ -71,7 +71,8 @@ public final class Remedies {
       case TuneCutOff.NAME -> List.of(shapes, tune.anyString(), tune.shorten());
       case LostSlurs.NAME -> List.of(tune.oneString(), shapes, tune.pluck());
       case TuneOnTop.NAME -> List.of(PinWays.of(a, found), pattern.leaveOut(), shapes);
-      case LateChanges.NAME -> List.of(shapes, pattern.thumbAloneBefore(), slower(a, found));
+      case LateChanges.NAME ->
+          List.of(shapes, tune.anyString(), pattern.thumbAloneBefore(), slower(a, found));
       case FingersTooSoon.NAME ->
           List.of(
               pattern.leaveOut(), pattern.otherSchools(), pattern.anyFinger(), slower(a, found));

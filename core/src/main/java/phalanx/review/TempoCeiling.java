@@ -30,7 +30,12 @@ public record TempoCeiling(Map<Integer, Double> bars) {
   public static TempoCeiling of(Arrangement a) {
     TreeMap<Integer, Double> bars = new TreeMap<>();
     for (Changes.Change change : Changes.of(a)) {
-      bars.merge(change.slot().played().bar(), tempo(change.ticks(), change.needed()), Math::min);
+      int bar =
+          change
+              .note()
+              .map(n -> a.timeline().barAt(n.tick()).number())
+              .orElse(change.slot().played().bar());
+      bars.merge(bar, tempo(change.ticks(), change.needed()), Math::min);
     }
     uses(a)
         .forEach(

@@ -11,9 +11,17 @@ import net.jqwik.api.constraints.Size;
 import org.junit.jupiter.api.Test;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Arranger;
+import phalanx.arrangement.Note;
+import phalanx.fretting.Shape;
+import phalanx.fretting.ShapeQuery;
+import phalanx.fretting.ShapeSearch;
+import phalanx.instrument.Finger;
+import phalanx.instrument.Guitar;
+import phalanx.instrument.Hand;
 import phalanx.melody.TuneReader;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.PatternReader;
+import phalanx.song.SlotRef;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
 import phalanx.song.Tune;
@@ -22,6 +30,11 @@ import phalanx.theory.Meter;
 class ReviewTest {
 
   private static final Arranger ARRANGER = new Arranger();
+  private static final Shape OPEN_C =
+      ShapeSearch.find(ShapeQuery.of(TestSongs.chord("C"), Guitar.STEEL, Hand.MEDIUM))
+          .fingering(List.of(-1, 3, 2, 0, 1, 0))
+          .orElseThrow()
+          .shape();
   private static final String[] CHORDS = {"G", "D/F#", "Em7", "Cadd9", "F#m", "Bb", "B7", "Am7"};
 
   private static Arrangement at(Arrangement a, double tempo) {
@@ -85,6 +98,36 @@ class ReviewTest {
             .orElseThrow();
     double plain = 60 + 90 * Math.log(1 + way / 10) / Math.log(2);
     assertThat(change.needed()).isBetween(plain / 2 - 1e-6, plain + 1e-6);
+  }
+
+  /**
+   * From ② to ① at one fret a fingertip goes 7 to 13 mm on any steel-string guitar (common
+   * practice, no source): 129 to 168 ms by 60 ms + 90 ms · log2(1 + d / 10 mm).
+   */
+  @Test
+  void aFingerBesideItsShapeHasToBeInTimeToo() {
+    Tune tune = Tune.NONE.with(1, TuneReader.read("[2:3 1:3] - - -", Meter.FOUR_FOUR).tune());
+    Song song = TestSongs.of("C").withTune(tune).withTempo(60);
+    Arrangement slow = ARRANGER.arrange(song.pin(new SlotRef(1, 0), OPEN_C).withTempo(60));
+    assertThat(slow.notes())
+        .filteredOn(n -> n.part() == Note.Part.TUNE)
+        .extracting(n -> n.fretFinger().orElseThrow())
+        .containsExactly(Finger.LITTLE, Finger.LITTLE);
+    assertThat(Changes.of(slow))
+        .filteredOn(c -> c.note().isPresent())
+        .first()
+        .satisfies(
+            c -> {
+              assertThat(c.needed()).isBetween(129.0, 168.0);
+              assertThat(c.ticks()).isEqualTo(2520);
+            });
+    assertThat(new LateChanges().in(slow)).isEmpty();
+    double ceiling = TempoCeiling.of(slow).song().orElseThrow();
+    assertThat(ceiling).isBetween(30_000 / 168.0, 30_000 / 129.0);
+    assertThat(new LateChanges().in(at(slow, ceiling + 5)))
+        .singleElement()
+        .satisfies(
+            f -> assertThat(f.finding().message()).startsWith("finger 4’s way to fret 3 of ①"));
   }
 
   @Test
