@@ -63,7 +63,7 @@ public final class Arranger {
   private final TuneCandidates tunes = new TuneCandidates();
   private final Map<ShapeQuery, Stuck> noShape = new ConcurrentHashMap<>();
   private volatile ChangeCosts changes = changes(Song.untitled());
-  private volatile TuneFit fit = new TuneFit(changes.reach());
+  private volatile TuneFit fit = new TuneFit(changes.reach(), true);
   private volatile Optional<ShapePlan> last = Optional.empty();
 
   private static ChangeCosts changes(Song song) {
@@ -78,7 +78,7 @@ public final class Arranger {
     PatternBook book = new PatternBook(song);
     PlacedSteps placed = PlacedSteps.of(song, timeline, book);
     List<List<Sung>> tunes = TuneLine.bySlot(TuneLine.of(song, timeline), timeline, placed.early());
-    TuneFit fit = fitFor(costs.reach());
+    TuneFit fit = fitFor(costs.reach(), song.tune().onTop());
     List<PlanSlot> planned = new ArrayList<>();
     List<SlotTune> sung = new ArrayList<>();
     for (int i = 0; i < timeline.slots().size(); i++) {
@@ -126,10 +126,10 @@ public final class Arranger {
     return now;
   }
 
-  private TuneFit fitFor(Reach reach) {
+  private TuneFit fitFor(Reach reach, boolean onTop) {
     TuneFit now = fit;
-    if (now.reach() != reach) {
-      now = new TuneFit(reach);
+    if (now.reach() != reach || now.onTop() != onTop) {
+      now = new TuneFit(reach, onTop);
       fit = now;
     }
     return now;
@@ -161,7 +161,7 @@ public final class Arranger {
     if (at.tune().isEmpty() || !(at.played().harmony() instanceof Harmony.Sounding s)) {
       return alone;
     }
-    TuneFit fit = new TuneFit(a.plan().problem().changes().reach());
+    TuneFit fit = TuneFit.of(a);
     SlotTune sung = SlotTune.of(at.tune(), at.fromTick(), at.toTick());
     double tune = TuneCandidates.way(query(a.song(), s.chord()), rated, sung, fit).cost();
     List<Cost> parts = new ArrayList<>(alone.parts());

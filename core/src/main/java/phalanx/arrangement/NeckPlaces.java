@@ -52,7 +52,7 @@ public record NeckPlaces(Optional<Shape> shape, List<Place> places) {
     }
     Shape shape = at.shape().get();
     Guitar guitar = a.song().guitar();
-    TuneFit fit = new TuneFit(a.plan().problem().changes().reach());
+    TuneFit fit = TuneFit.of(a);
     List<Place> places = new ArrayList<>();
     Optional<Integer> root = StringRoles.root(shape, s.chord(), guitar);
     for (int string = 0; root.isPresent() && string < Tuning.STRINGS; string++) {

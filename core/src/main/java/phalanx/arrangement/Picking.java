@@ -35,7 +35,7 @@ final class Picking {
   private final List<Slot> slots;
   private final PlacedSteps placed;
   private final TuneStrokes tune;
-  private final TuneRing ring = new TuneRing();
+  private final TuneRing ring;
   private final WalkingBass walking;
   private final Reach reach;
   private final Map<Integer, SlotLaying> layings = new HashMap<>();
@@ -57,6 +57,7 @@ final class Picking {
     this.song = song;
     this.timeline = timeline;
     this.placed = placed;
+    ring = new TuneRing(song.tune().onTop());
     this.slots = heldInTime(slots, placed.early());
     reach = fit.reach();
     tune = new TuneStrokes(this.slots, ways, fit);

@@ -79,7 +79,7 @@ public record SlotBoard(
     Reach reach = a.plan().problem().changes().reach();
     ShapeQuery query = Arranger.query(a.song(), sounding.chord());
     RankedShapes found = ShapeSearch.find(query, reach);
-    TuneFit fit = new TuneFit(reach);
+    TuneFit fit = TuneFit.of(a);
     SlotTune tune = SlotTune.of(at.tune(), at.fromTick(), at.toTick());
     Predicate<Shape> wanted = filter.on(reach);
     List<RatedShape> shown =

@@ -37,7 +37,8 @@ final class TuneCandidates {
       Candidates base,
       List<Voice> voices,
       SlotTune.Edges edges,
-      Optional<Shape> pin) {}
+      Optional<Shape> pin,
+      boolean onTop) {}
 
   private final Map<Asked, Candidates> known = new ConcurrentHashMap<>();
 
@@ -60,7 +61,7 @@ final class TuneCandidates {
       voices.add(new Voice(note.midi(), note.string(), together, note.slur()));
     }
     return known.computeIfAbsent(
-        new Asked(query, base, voices, tune.edges(), pin),
+        new Asked(query, base, voices, tune.edges(), pin, fit.onTop()),
         a -> rated(query, base, tune, pin, limit, fit));
   }
 

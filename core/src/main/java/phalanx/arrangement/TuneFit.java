@@ -62,10 +62,26 @@ final class TuneFit {
   private record Asked(Shape shape, int root, int midi) {}
 
   private final Reach reach;
+  private final boolean onTop;
   private final Map<Asked, List<TunePlace>> known = new ConcurrentHashMap<>();
 
-  TuneFit(Reach reach) {
+  /**
+   * For a hand on a guitar.
+   *
+   * @param onTop whether strings that sound above the tune count against a place
+   */
+  TuneFit(Reach reach, boolean onTop) {
     this.reach = reach;
+    this.onTop = onTop;
+  }
+
+  /** As an arrangement's plan has it. */
+  static TuneFit of(Arrangement a) {
+    return new TuneFit(a.plan().problem().changes().reach(), a.song().tune().onTop());
+  }
+
+  boolean onTop() {
+    return onTop;
   }
 
   Reach reach() {
@@ -226,7 +242,8 @@ final class TuneFit {
   }
 
   private Optional<TunePlace> place(Shape shape, int root, int string, int fret) {
-    double under = UNDER * shape.soundingStrings().stream().filter(s -> s > string).count();
+    double under =
+        !onTop ? 0 : UNDER * shape.soundingStrings().stream().filter(s -> s > string).count();
     if (shape.fret(string).equals(OptionalInt.of(fret))) {
       return Optional.of(new TunePlace(string, fret, shape.finger(string), true, Set.of(), under));
     }

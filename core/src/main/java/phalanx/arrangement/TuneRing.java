@@ -6,10 +6,20 @@ import phalanx.instrument.Tuning;
 /** Which strings the tune needs at a moment: those it rings on and those its fingers have left. */
 final class TuneRing {
 
+  private final boolean onTop;
   private final int[] rings = new int[Tuning.STRINGS];
   private final int[] away = new int[Tuning.STRINGS];
   private int beside;
   private final int[] midi = new int[Tuning.STRINGS];
+
+  /**
+   * Before anything sounds.
+   *
+   * @param onTop whether nothing may be struck above the tune
+   */
+  TuneRing(boolean onTop) {
+    this.onTop = onTop;
+  }
 
   /** Takes in a note that begins or goes on. */
   void strike(TuneStrokes.Struck struck, int slotEnd) {
@@ -44,9 +54,9 @@ final class TuneRing {
     return Arrays.stream(rings).anyMatch(r -> r > tick);
   }
 
-  /** Whether a pitch on a string would lie above the tune that sounds. */
+  /** Whether a pitch on a string would lie above the tune that sounds, and may not. */
   boolean isAbove(int string, int pitch, int tick) {
-    for (int s = 0; s < Tuning.STRINGS; s++) {
+    for (int s = 0; onTop && s < Tuning.STRINGS; s++) {
       if (rings[s] > tick && s != string && pitch > midi[s]) {
         return true;
       }

@@ -70,7 +70,8 @@ public final class Remedies {
       case TuneReach.NAME -> List.of(tune.elsewhere(), tune.leaveOut(), KeyWays.of(a));
       case TuneCutOff.NAME -> List.of(shapes, tune.anyString(), tune.shorten());
       case LostSlurs.NAME -> List.of(tune.oneString(), shapes, tune.pluck());
-      case TuneOnTop.NAME -> List.of(PinWays.of(a, found), pattern.leaveOut(), shapes);
+      case TuneOnTop.NAME ->
+          List.of(PinWays.of(a, found), pattern.leaveOut(), shapes, tune.anyVoice());
       case LateChanges.NAME ->
           List.of(shapes, tune.anyString(), pattern.thumbAloneBefore(), slower(a, found));
       case FingersTooSoon.NAME ->

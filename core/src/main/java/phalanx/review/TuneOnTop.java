@@ -7,7 +7,10 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.findings.Finding;
 
-/** Notes struck above the tune while it sounds, so that they are heard as the tune. */
+/**
+ * Notes struck above the tune while it sounds, so that they are heard as the tune, unless they may
+ * be.
+ */
 final class TuneOnTop implements Rule {
 
   static final String NAME = "tune not on top";
@@ -16,7 +19,7 @@ final class TuneOnTop implements Rule {
   public List<Found> in(Arrangement a) {
     List<Found> found = new ArrayList<>();
     for (Note tune : a.notes()) {
-      if (tune.part() == Note.Part.TUNE) {
+      if (a.song().tune().onTop() && tune.part() == Note.Part.TUNE) {
         a.notesFrom(tune.tick(), tune.tick() + tune.lengthTicks()).stream()
             .filter(n -> n.part() != Note.Part.TUNE && n.midi() > tune.midi())
             .forEach(n -> found.add(found(a, n, tune)));

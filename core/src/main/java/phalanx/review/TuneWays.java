@@ -83,6 +83,14 @@ final class TuneWays {
         .flatMap(w -> w);
   }
 
+  /** Other notes above the whole tune. */
+  Stream<WayOutOf> anyVoice() {
+    return Stream.of(
+        new WayOutOf(
+            "let other notes lie above the tune",
+            song -> song.withTune(song.tune().withOnTop(false))));
+  }
+
   Stream<WayOutOf> leaveOut() {
     return bar("leave this note out", BarTune::withoutNote);
   }

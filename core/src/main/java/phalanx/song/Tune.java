@@ -14,10 +14,11 @@ import phalanx.melody.Want;
  * well, until it gets one of its own.
  *
  * @param bars by identity of the bar; a bar of its own that is silent hides the other's
+ * @param onTop whether nothing may be struck above it while it sounds
  */
-public record Tune(Map<Integer, BarTune> bars) {
+public record Tune(Map<Integer, BarTune> bars, boolean onTop) {
 
-  public static final Tune NONE = new Tune(Map.of());
+  public static final Tune NONE = new Tune(Map.of(), true);
 
   public Tune {
     bars = Map.copyOf(bars);
@@ -42,21 +43,27 @@ public record Tune(Map<Integer, BarTune> bars) {
   public Tune with(int bar, BarTune tune) {
     Map<Integer, BarTune> more = new HashMap<>(bars);
     more.put(bar, tune);
-    return new Tune(more);
+    return new Tune(more, onTop);
   }
 
   /** Without a tune of its own in a bar. */
   public Tune without(int bar) {
     Map<Integer, BarTune> fewer = new HashMap<>(bars);
     fewer.remove(bar);
-    return new Tune(fewer);
+    return new Tune(fewer, onTop);
+  }
+
+  /** The same, as the highest voice or as one that others may lie above. */
+  public Tune withOnTop(boolean highest) {
+    return new Tune(bars, highest);
   }
 
   /** With every pitch and place changed. */
   public Tune moved(UnaryOperator<Want> change) {
     return new Tune(
         bars.entrySet().stream()
-            .collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().moved(change))));
+            .collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().moved(change))),
+        onTop);
   }
 
   /** Only what stands in bars that are there. */
@@ -64,6 +71,7 @@ public record Tune(Map<Integer, BarTune> bars) {
     return new Tune(
         bars.entrySet().stream()
             .filter(e -> hasBar.test(e.getKey()))
-            .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)));
+            .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)),
+        onTop);
   }
 }

@@ -29,7 +29,7 @@ import phalanx.theory.Pitch;
 class TuneFitTest {
 
   private static final Reach REACH = new Reach(Guitar.STEEL, Hand.MEDIUM);
-  private static final TuneFit FIT = new TuneFit(REACH);
+  private static final TuneFit FIT = new TuneFit(REACH, true);
 
   private static Shape shape(String chord, String frets) {
     List<Integer> numbers = frets.chars().mapToObj(c -> c == 'x' ? -1 : c - '0').toList();

@@ -40,7 +40,7 @@ class TunePlanTest {
 
   private static final Reach REACH = new Reach(Guitar.STEEL, Hand.MEDIUM);
   private static final ChangeCosts CHANGES = new ChangeCosts(REACH);
-  private static final TuneFit FIT = new TuneFit(REACH);
+  private static final TuneFit FIT = new TuneFit(REACH, true);
   private static final String[] CHORDS = {"C", "G", "Am7", "D7", "F", "Em"};
   private static final int[] SCALE = {60, 62, 64, 65, 67, 69, 71, 72};
   private static final int BAR = 20160;

@@ -229,6 +229,17 @@ class RulesTest {
         .satisfies(f -> assertThat(f.finding().measured()).isEqualTo(4));
   }
 
+  /** An open G over C has strings above it: they rest, or may sound. */
+  @Test
+  void otherNotesLieAboveTheTuneOnlyWhereTheyMay() {
+    Song song = holding(singing(song("C"), "g3 . . ."), 1, -1, 3, 2, 0, 1, 0);
+    Arrangement onTop = ARRANGER.arrange(song);
+    assertThat(onTop.notes()).noneMatch(n -> n.midi() > 55);
+    Arrangement below = ARRANGER.arrange(song.withTune(song.tune().withOnTop(false)));
+    assertThat(below.notes()).anyMatch(n -> n.midi() > 55);
+    assertThat(new TuneOnTop().in(below)).isEmpty();
+  }
+
   @Test
   void whatIsAcceptedIsNoFindingAnyMoreButIsNotForgotten() {
     Song song = singing(song("C | G"), "c4 e g b7");

@@ -9,6 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.TimeoutException;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
@@ -79,6 +80,16 @@ class MelodyScreenTest {
     until(() -> typed(robot).equals("g4 . b d"));
     press(robot, KeyCode.CONTROL, KeyCode.Z);
     assertThat(tune(1).isSilent()).isTrue();
+  }
+
+  @Test
+  void otherNotesMayLieAboveTheTuneIfThePlayerLetsThem(FxRobot robot) throws TimeoutException {
+    robot.clickOn("#tune-on-top");
+    assertThat(window.workspace().song().tune().onTop()).isFalse();
+    window.untilPlanned();
+    press(robot, KeyCode.CONTROL, KeyCode.Z);
+    assertThat(window.workspace().song().tune().onTop()).isTrue();
+    assertThat(robot.lookup("#tune-on-top").queryAs(CheckBox.class).isSelected()).isTrue();
   }
 
   @Test

@@ -3,8 +3,10 @@ package phalanx.desktop.melody;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import phalanx.arrangement.TuneBoard;
@@ -45,7 +47,15 @@ public final class TunePanel extends VBox {
     form.getStyleClass().add("hand-says");
     form.setMaxWidth(Double.MAX_VALUE);
     form.setMinHeight(USE_PREF_SIZE);
-    getChildren().addAll(heading, scroll, form);
+    CheckBox onTop = new CheckBox("Nothing above the tune");
+    onTop.setId("tune-on-top");
+    onTop.setTooltip(
+        new Tooltip("what the pattern would strike above the tune gives way while it sounds"));
+    onTop.setOnAction(e -> workspace.melody().keepOnTop(onTop.isSelected()));
+    Runnable read = () -> onTop.setSelected(workspace.song().tune().onTop());
+    workspace.historyProperty().addListener(o -> read.run());
+    read.run();
+    getChildren().addAll(heading, scroll, onTop, form);
     workspace.melody().boardProperty().addListener(o -> show());
     show();
   }

@@ -128,7 +128,12 @@ public final class MelodyDesk {
 
   /** Writes a line over the chords of a song that has no tune; undo takes it back. */
   public void propose() {
-    workspace.edit(song -> song.withTune(TuneProposal.of(song)));
+    workspace.edit(song -> song.withTune(TuneProposal.of(song).withOnTop(song.tune().onTop())));
+  }
+
+  /** Keeps the tune the highest voice, or lets other notes lie above it. */
+  public void keepOnTop(boolean onTop) {
+    workspace.edit(song -> song.withTune(song.tune().withOnTop(onTop)));
   }
 
   /** Notes put in by touching the neck. */

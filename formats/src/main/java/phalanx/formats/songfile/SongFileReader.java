@@ -143,7 +143,11 @@ public final class SongFileReader {
       return song.withPins(Pins.NONE)
           .editChart(c -> new Chart(sections))
           .withPins(song.pins())
-          .withTune(root.maybe("tune").map(f -> tune(f, sections, song)).orElse(Tune.NONE))
+          .withTune(
+              root.maybe("tune")
+                  .map(f -> tune(f, sections, song))
+                  .orElse(Tune.NONE)
+                  .withOnTop(root.maybe("tuneOnTop").map(Field::truth).orElse(true)))
           .withPatterns(PickingField.read(picking, MOST_ID, MOST_TICKS));
     } catch (IllegalArgumentException e) {
       throw new Field.Fault("/sections", e.getMessage());

@@ -65,6 +65,9 @@ public final class SongFileWriter {
     ArrayNode sections = root.putArray("sections");
     song.sections().forEach(s -> section(sections.addObject(), s));
     tune(root.putArray("tune"), song);
+    if (!song.tune().onTop()) {
+      root.put("tuneOnTop", false);
+    }
     ArrayNode lyrics = root.putArray("lyrics");
     song.lyrics().forEach(lyrics::add);
     pins(root.putObject("pins"), song.pins());

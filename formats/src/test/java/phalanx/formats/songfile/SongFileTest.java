@@ -176,7 +176,7 @@ class SongFileTest {
     int bar = full().chart().bars().get(0).id();
     String text = variety % 2 == 0 ? "g4 . [b ^c'] -" : ". 2:3 {a}b@2 d";
     Meter meter = full().chart().meters(full().meter()).get(bar);
-    return Tune.NONE.with(bar, TuneReader.read(text, meter).tune());
+    return Tune.NONE.with(bar, TuneReader.read(text, meter).tune()).withOnTop(variety != 3);
   }
 
   /** Patterns for parts of the song, and a bar that changes one stroke. */
