@@ -40,6 +40,7 @@ final class Inspector extends VBox {
   private final Label span = label("inspector-span");
   private final Label details = label("inspector-details");
   private final VBox cards = new VBox();
+  private final List<ShapeCard> made = new ArrayList<>();
   private List<ShapeChoice> choices = List.of();
 
   Inspector(Workspace workspace, Palette palette) {
@@ -113,11 +114,20 @@ final class Inspector extends VBox {
             + workspace.notes().property().get().map(n -> noteWords(n) + "\n").orElse("")
             + words);
     details.setManaged(!details.getText().isEmpty());
-    List<ShapeCard> shown = new ArrayList<>();
-    for (ShapeChoice choice : choices) {
-      shown.add(new ShapeCard(shown.size() + 1, choice, slot.pinned(), workspace::pin));
+    showCards(slot.pinned());
+  }
+
+  private void showCards(boolean pinned) {
+    for (int c = 0; c < choices.size(); c++) {
+      if (c < made.size()) {
+        made.get(c).show(choices.get(c), pinned, workspace::pin);
+      } else {
+        made.add(new ShapeCard(c + 1, choices.get(c), pinned, workspace::pin));
+      }
     }
-    cards.getChildren().setAll(shown);
+    if (cards.getChildren().size() != choices.size()) {
+      cards.getChildren().setAll(made.subList(0, choices.size()));
+    }
   }
 
   private String spanWords(Optional<Slot> next) {

@@ -39,9 +39,11 @@ public final class PhalanxApp extends Application {
   /** What is being written gets this long when the program ends, s. */
   private static final int LAST_WRITES = 5;
 
-  private final ExecutorService worker = thread("planner");
+  private final ExecutorService planner = thread("planner");
+  private final ExecutorService worker = thread("worker");
   private final ExecutorService disk = thread("disk");
-  private final Workspace workspace = new Workspace(new PlanService(worker, Platform::runLater));
+  private final Workspace workspace =
+      new Workspace(new PlanService(planner, worker, Platform::runLater));
   private Documents documents;
   private SongDesk desk;
   private Timeline keeping;
@@ -116,6 +118,7 @@ public final class PhalanxApp extends Application {
     if (keeping != null) {
       keeping.stop();
     }
+    planner.shutdownNow();
     worker.shutdownNow();
     disk.shutdown();
     try {

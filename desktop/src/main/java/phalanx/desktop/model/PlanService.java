@@ -41,11 +41,12 @@ public final class PlanService {
   /**
    * A planner.
    *
-   * @param worker runs the planning, one at a time
+   * @param plans runs the planning, one at a time
+   * @param worker runs what is asked about a plan, which no edit may have to wait for
    * @param interfaceThread takes the answers
    */
-  public PlanService(Executor worker, Executor interfaceThread) {
-    plans = new NewestAnswer(worker, interfaceThread);
+  public PlanService(Executor plans, Executor worker, Executor interfaceThread) {
+    this.plans = new NewestAnswer(plans, interfaceThread);
     boards = new NewestAnswer(worker, interfaceThread);
     falls = new NewestAnswer(worker, interfaceThread);
     tunes = new NewestAnswer(worker, interfaceThread);

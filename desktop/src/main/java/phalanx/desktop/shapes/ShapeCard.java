@@ -11,23 +11,38 @@ import phalanx.fretting.Shape;
 /** A shape to choose: its frets, the fingers, what it asks of the hand. Pressing it pins it. */
 public final class ShapeCard extends Button {
 
+  private static final String CHOSEN = "chosen";
+
+  private final Label frets = new Label();
+  private final Label fingers = new Label();
+  private final Label work = new Label();
+  private final Label cost = new Label();
+
   public ShapeCard(int number, ShapeChoice choice, boolean pinned, Consumer<Shape> pin) {
     setId("card-" + number);
     getStyleClass().add("card");
-    if (choice.chosen()) {
-      getStyleClass().add("chosen");
-    }
-    Label frets = new Label(choice.shape().fretText());
     frets.getStyleClass().add("card-frets");
-    Label fingers = new Label(choice.handWords());
     fingers.getStyleClass().add("card-fingers");
-    Label work = new Label(choice.spanWords());
-    Label cost = new Label(costWords(choice, pinned) + choice.keptWords());
-    VBox text = new VBox(fingers, work, cost);
-    HBox row = new HBox(frets, text);
+    HBox row = new HBox(frets, new VBox(fingers, work, cost));
     row.getStyleClass().add("card-row");
     setGraphic(row);
     setMaxWidth(Double.MAX_VALUE);
+    show(choice, pinned, pin);
+  }
+
+  /** Shows another shape; a card that stays on the screen costs no new layout of its nodes. */
+  public void show(ShapeChoice choice, boolean pinned, Consumer<Shape> pin) {
+    if (choice.chosen() != getStyleClass().contains(CHOSEN)) {
+      if (choice.chosen()) {
+        getStyleClass().add(CHOSEN);
+      } else {
+        getStyleClass().remove(CHOSEN);
+      }
+    }
+    frets.setText(choice.shape().fretText());
+    fingers.setText(choice.handWords());
+    work.setText(choice.spanWords());
+    cost.setText(costWords(choice, pinned) + choice.keptWords());
     setAccessibleText(
         "%s, %s, %s, %s"
             .formatted(choice.shape(), fingers.getText(), work.getText(), cost.getText()));

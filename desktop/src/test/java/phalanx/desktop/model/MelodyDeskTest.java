@@ -13,7 +13,8 @@ import phalanx.theory.Pitch;
 
 class MelodyDeskTest {
 
-  private final Workspace workspace = new Workspace(new PlanService(Runnable::run, Runnable::run));
+  private final Workspace workspace =
+      new Workspace(new PlanService(Runnable::run, Runnable::run, Runnable::run));
   private final MelodyDesk desk = workspace.melody();
 
   @BeforeEach

@@ -11,7 +11,8 @@ import phalanx.melody.BarTune;
 
 class TuneEntryTest {
 
-  private final Workspace workspace = new Workspace(new PlanService(Runnable::run, Runnable::run));
+  private final Workspace workspace =
+      new Workspace(new PlanService(Runnable::run, Runnable::run, Runnable::run));
   private final MelodyDesk desk = workspace.melody();
   private final TuneEntry entry = desk.entry();
 

@@ -19,7 +19,8 @@ class WorkspaceTest {
   private final Queue<Runnable> waiting = new ArrayDeque<>();
 
   private Workspace opened() {
-    Workspace workspace = new Workspace(new PlanService(Runnable::run, Runnable::run));
+    Workspace workspace =
+        new Workspace(new PlanService(Runnable::run, Runnable::run, Runnable::run));
     workspace.open(Demo.song(), Optional.empty(), List.of());
     return workspace;
   }
@@ -57,7 +58,7 @@ class WorkspaceTest {
 
   @Test
   void onlyTheNewestQuestionIsAnswered() {
-    PlanService service = new PlanService(waiting::add, Runnable::run);
+    PlanService service = new PlanService(waiting::add, waiting::add, Runnable::run);
     List<Arrangement> answers = new ArrayList<>();
     Song song = Demo.song();
     service.plan(song, answers::add, WorkspaceTest::unexpected);
@@ -71,7 +72,7 @@ class WorkspaceTest {
   @Test
   void anAnswerOvertakenWhileItWasMadeIsDropped() {
     Queue<Runnable> toInterface = new ArrayDeque<>();
-    PlanService service = new PlanService(Runnable::run, toInterface::add);
+    PlanService service = new PlanService(Runnable::run, Runnable::run, toInterface::add);
     List<Arrangement> answers = new ArrayList<>();
     service.plan(Demo.song(), answers::add, WorkspaceTest::unexpected);
     service.plan(Demo.song().withTempo(70), answers::add, WorkspaceTest::unexpected);
@@ -85,7 +86,7 @@ class WorkspaceTest {
 
   @Test
   void aFaultWhilePlanningIsToldInsteadOfAnAnswer() {
-    PlanService service = new PlanService(Runnable::run, Runnable::run);
+    PlanService service = new PlanService(Runnable::run, Runnable::run, Runnable::run);
     List<RuntimeException> faults = new ArrayList<>();
     List<Arrangement> answers = new ArrayList<>();
     service.plan(null, answers::add, faults::add);
