@@ -16,6 +16,7 @@ final class Holds {
 
   private final Map<Finger, Hold> open = new EnumMap<>(Finger.class);
   private final List<Hold> done = new ArrayList<>();
+  private final List<Hold> beside = new ArrayList<>();
 
   private Holds() {}
 
@@ -31,6 +32,7 @@ final class Holds {
     }
     holds.done.addAll(holds.open.values());
     added.forEach(holds::add);
+    holds.done.addAll(holds.beside);
     holds.done.sort(Comparator.comparingInt(Hold::fromTick).thenComparing(Hold::finger));
     return holds.done;
   }
@@ -62,27 +64,31 @@ final class Holds {
    */
   record Added(Optional<Finger> finger, Grip grip, int from, int to, Set<Finger> lifted) {}
 
-  /** A finger that holds something else meanwhile leaves it and comes back. */
+  /**
+   * A finger that holds something else meanwhile leaves it and comes back. One that lifts for
+   * another note may itself have gone beside the shape with it: only its place in the shape counts.
+   */
   private void add(Added added) {
-    added.lifted().forEach(f -> interrupt(f, added.from(), added.to()));
+    added.lifted().forEach(f -> interrupt(done, f, added.from(), added.to()));
     added
         .finger()
         .ifPresent(
             finger -> {
-              interrupt(finger, added.from(), added.to());
-              done.add(hold(finger, added.grip(), added.from(), added.to()));
+              interrupt(done, finger, added.from(), added.to());
+              interrupt(beside, finger, added.from(), added.to());
+              beside.add(hold(finger, added.grip(), added.from(), added.to()));
             });
   }
 
-  private void interrupt(Finger finger, int from, int to) {
-    for (Hold h : List.copyOf(done)) {
+  private static void interrupt(List<Hold> holds, Finger finger, int from, int to) {
+    for (Hold h : List.copyOf(holds)) {
       if (h.finger() == finger && h.fromTick() < to && h.toTick() > from) {
-        done.remove(h);
+        holds.remove(h);
         if (h.fromTick() < from) {
-          done.add(during(h, h.fromTick(), from, false));
+          holds.add(during(h, h.fromTick(), from, false));
         }
         if (h.toTick() > to) {
-          done.add(during(h, to, h.toTick(), h.guides()));
+          holds.add(during(h, to, h.toTick(), h.guides()));
         }
       }
     }

@@ -50,9 +50,11 @@ final class SlotLaying {
       this(string, pluck, ref, step, Optional.empty(), Optional.empty(), Optional.empty());
     }
 
-    /** When its finger is down: for a pull-off with the note before already. */
+    /** When its finger is down: for a pull-off to it with the note before already. */
     int downFrom(int tick) {
-      return slur.filter(s -> s == Slur.PULL_OFF).flatMap(s -> slurredFrom).orElse(tick);
+      boolean waits = slur.filter(s -> s == Slur.PULL_OFF).isPresent();
+      boolean pressed = step.flatMap(Beside::finger).isPresent();
+      return waits && pressed ? slurredFrom.orElse(tick) : tick;
     }
 
     /** Whether the thumb's own row asks for it. */

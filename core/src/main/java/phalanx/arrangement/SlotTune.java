@@ -1,12 +1,11 @@
 package phalanx.arrangement;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import phalanx.fretting.RatedShape;
 import phalanx.fretting.Shape;
 import phalanx.fretting.Stance;
 import phalanx.fretting.Stop;
+import phalanx.melody.Slur;
 
 /**
  * The tune while one slot lasts.
@@ -16,7 +15,7 @@ import phalanx.fretting.Stop;
  */
 record SlotTune(List<Sung> notes, Edges edges) {
 
-  static final SlotTune NONE = new SlotTune(List.of(), new Edges(false, false, false, false));
+  static final SlotTune NONE = new SlotTune(List.of(), Edges.FREE);
 
   /**
    * How the first and the last note meet the ends of the slot.
@@ -26,7 +25,9 @@ record SlotTune(List<Sung> notes, Edges edges) {
    * @param atEnd whether the last sounds up to the end of the slot
    * @param goesOn whether it sounds on after it
    */
-  record Edges(boolean atStart, boolean fromBefore, boolean atEnd, boolean goesOn) {}
+  record Edges(boolean atStart, boolean fromBefore, boolean atEnd, boolean goesOn) {
+    static final Edges FREE = new Edges(false, false, false, false);
+  }
 
   SlotTune {
     notes = List.copyOf(notes);
@@ -54,72 +55,44 @@ record SlotTune(List<Sung> notes, Edges edges) {
     return last;
   }
 
-  /** The ways to settle the ends that differ in how the hand stands at them. */
-  List<TuneFit.Ends> ends(Shape shape, int root, TuneFit fit) {
-    Sung last = notes.get(last(notes));
-    boolean one = last(notes) == 0 && edges.atStart();
-    List<Optional<TunePlace>> starts = places(edges.atStart(), shape, root, notes.get(0), fit);
-    List<Optional<TunePlace>> stops = places(edges.atEnd() && !one, shape, root, last, fit);
-    List<TuneFit.Ends> ends = new ArrayList<>();
-    for (Optional<TunePlace> start : starts) {
-      for (Optional<TunePlace> stop : stops) {
-        ends.add(new TuneFit.Ends(start, stop));
-      }
-    }
-    return ends;
-  }
-
-  private static List<Optional<TunePlace>> places(
-      boolean settled, Shape shape, int root, Sung note, TuneFit fit) {
-    List<TunePlace> places = settled ? fit.places(shape, root, note) : List.of();
-    return places.isEmpty()
-        ? List.of(Optional.empty())
-        : places.stream().map(Optional::of).toList();
-  }
-
-  /** The ends that a candidate was rated with. */
-  TuneFit.Ends settled(RatedShape chosen, int root, TuneFit fit) {
-    if (notes.isEmpty()) {
-      return TuneFit.Ends.FREE;
-    }
-    return new TuneFit.Ends(
-        edges.atStart()
-            ? find(chosen.entry(), chosen.shape(), root, notes.get(0), fit)
-            : Optional.empty(),
-        edges.atEnd()
-            ? find(chosen.exit(), chosen.shape(), root, notes.get(last(notes)), fit)
-            : Optional.empty());
-  }
-
-  private static Optional<TunePlace> find(
-      Stance stance, Shape shape, int root, Sung note, TuneFit fit) {
-    return stance
-        .voice()
-        .flatMap(
-            v ->
-                fit.places(shape, root, note).stream().filter(p -> voice(p).equals(v)).findFirst());
-  }
-
-  private static Stance.Voice voice(TunePlace place) {
-    return new Stance.Voice(place.string(), place.fret(), place.finger());
+  /** How a note is made from the one before it. */
+  static Stance.Legato legato(Optional<Slur> slur) {
+    return slur.map(
+            s ->
+                switch (s) {
+                  case HAMMER_ON -> Stance.Legato.HAMMERED;
+                  case PULL_OFF -> Stance.Legato.PULLED;
+                  case SLIDE -> Stance.Legato.SLID;
+                })
+        .orElse(Stance.Legato.PLUCKED);
   }
 
   /** How the hand stands when it comes to a shape. */
   Stance entry(Shape shape, TuneWay way) {
-    return stance(shape, way.places().get(0), edges.atStart(), false);
+    Stance.Legato legato =
+        edges.atStart() && !edges.fromBefore()
+            ? legato(notes.get(0).slur())
+            : Stance.Legato.PLUCKED;
+    return stance(shape, way.places().get(0), edges.atStart(), false, legato);
   }
 
   /** How it stands when it goes on. */
   Stance exit(Shape shape, TuneWay way) {
-    return stance(shape, way.places().get(last(notes)), edges.atEnd(), edges.goesOn());
+    Optional<TunePlace> last = way.places().get(last(notes));
+    return stance(shape, last, edges.atEnd(), edges.goesOn(), Stance.Legato.PLUCKED);
   }
 
   private static Stance stance(
-      Shape shape, Optional<TunePlace> place, boolean held, boolean soundsOn) {
+      Shape shape,
+      Optional<TunePlace> place,
+      boolean held,
+      boolean soundsOn,
+      Stance.Legato legato) {
     return new Stance(
         place.filter(p -> held).map(p -> with(shape, p)).orElse(shape),
-        place.filter(p -> held).map(SlotTune::voice),
-        soundsOn && place.isPresent());
+        place.filter(p -> held).map(TunePlace::voice),
+        soundsOn && place.isPresent(),
+        legato);
   }
 
   /** The shape with what a note needs beside it. */

@@ -95,7 +95,7 @@ final class Sounding {
             p -> {
               cuts.get(p.string()).add(tick);
               leaving(on, p).forEach(s -> cuts.get(s).add(tick));
-              beside.remove(p.string());
+              endTogether(p.string(), tick);
               p.step()
                   .filter(s -> s.finger().isPresent() || !s.left().isEmpty())
                   .ifPresent(s -> liftOthers(s, tick));
@@ -106,6 +106,17 @@ final class Sounding {
     }
     if (damped) {
       on.stopped().forEach(s -> cuts.get(s).add(tick));
+    }
+  }
+
+  /**
+   * When one of the fingers that are beside the shape together goes back, the others do: that one
+   * in its place and they in theirs were not tried.
+   */
+  private void endTogether(int string, int tick) {
+    if (beside.remove(string) && besideTick != tick) {
+      beside.forEach(s -> cuts.get(s).add(tick));
+      beside.clear();
     }
   }
 
@@ -207,14 +218,14 @@ final class Sounding {
             n.delayTicks());
     boolean moves = !walked.fretFinger().equals(n.fretFinger()) || walked.fret() != n.fret();
     if (moves) {
-      Shape shape = slots.get(on.placed().slot()).shape().orElseThrow();
+      Slot slot = slots.get(on.placed().slot());
+      Shape shape = slot.shape().orElseThrow();
       added.add(
           new Holds.Added(
               step.finger(),
               step.grip(shape),
-              p.downFrom(walked.tick()),
-              Math.min(
-                  walked.tick() + walked.lengthTicks(), slots.get(on.placed().slot()).toTick()),
+              Math.max(p.downFrom(walked.tick()), slot.fromTick()),
+              Math.min(walked.tick() + walked.lengthTicks(), slot.toTick()),
               lifted(shape, step)));
     }
     return walked;

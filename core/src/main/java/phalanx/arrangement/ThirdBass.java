@@ -44,11 +44,13 @@ final class ThirdBass {
     // The index lies down for a wider barre; any other finger rather goes over.
     Optional<Finger> free =
         AddedFinger.on(shape, LOWEST, fret, reach)
-            .filter(f -> f == Finger.INDEX || !shape.grips().containsKey(f));
+            .filter(f -> f == Finger.INDEX || !shape.grips().containsKey(f))
+            .filter(f -> AddedFinger.ownStays(shape, LOWEST, fret, f, reach));
     if (free.isPresent()) {
       return Optional.of(new Beside(LOWEST, fret, free));
     }
     return AddedFinger.on(shape.without(Set.of(root.get())), LOWEST, fret, reach)
+        .filter(f -> AddedFinger.ownStays(shape, LOWEST, fret, f, reach))
         .map(f -> new Beside(LOWEST, fret, Optional.of(f), Set.of(root.get())));
   }
 }

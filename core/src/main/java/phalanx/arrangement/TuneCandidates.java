@@ -12,7 +12,6 @@ import phalanx.fretting.RatedShape;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapeQuery;
 import phalanx.fretting.ShapeSearch;
-import phalanx.fretting.Stance;
 import phalanx.melody.Slur;
 import phalanx.picking.StringRoles;
 
@@ -100,24 +99,22 @@ final class TuneCandidates {
     if (root.isEmpty()) {
       return List.of(new RatedShape(shape, cost));
     }
-    List<RatedShape> ways = new ArrayList<>();
-    for (TuneFit.Ends ends : tune.ends(shape, root.get(), fit)) {
-      TuneWay way = fit.way(shape, root.get(), tune.notes(), ends);
-      Stance entry = tune.entry(shape, way);
-      Stance exit = tune.exit(shape, way);
-      ways.add(new RatedShape(shape, cost + way.cost(), entry, exit));
-    }
-    return ways;
+    return fit.ways(shape, root.get(), tune).stream()
+        .map(
+            way ->
+                new RatedShape(
+                    shape, cost + way.cost(), tune.entry(shape, way), tune.exit(shape, way)))
+        .toList();
   }
 
   /** The way to play the tune that a candidate was rated with. */
   static TuneWay way(ShapeQuery query, RatedShape chosen, SlotTune tune, TuneFit fit) {
-    return StringRoles.root(chosen.shape(), query.chord(), query.guitar())
-        .map(
-            root -> {
-              TuneFit.Ends ends = tune.settled(chosen, root, fit);
-              return fit.way(chosen.shape(), root, tune.notes(), ends);
-            })
+    Shape shape = chosen.shape();
+    return StringRoles.root(shape, query.chord(), query.guitar()).stream()
+        .flatMap(root -> fit.ways(shape, root, tune).stream())
+        .filter(way -> tune.entry(shape, way).equals(chosen.entry()))
+        .filter(way -> tune.exit(shape, way).equals(chosen.exit()))
+        .findFirst()
         .orElse(TuneWay.NONE);
   }
 }

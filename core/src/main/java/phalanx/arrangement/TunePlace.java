@@ -2,6 +2,8 @@ package phalanx.arrangement;
 
 import java.util.Optional;
 import java.util.Set;
+import phalanx.fretting.Grip;
+import phalanx.fretting.Stance;
 import phalanx.instrument.Finger;
 
 /**
@@ -24,5 +26,15 @@ public record TunePlace(
 
   public TunePlace {
     left = Set.copyOf(left);
+  }
+
+  /** The place without what is done for it. */
+  Stance.Voice voice() {
+    return new Stance.Voice(string, fret, finger);
+  }
+
+  /** What its finger holds. */
+  Grip grip() {
+    return new Grip(fret, string, string);
   }
 }

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.BiConsumer;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
 import phalanx.melody.Slur;
@@ -39,7 +40,8 @@ final class TuneStrokes {
 
   private final List<Slot> slots;
   private final TuneFit fit;
-  private Optional<Struck> before = Optional.empty();
+  private List<Struck> before = List.of();
+  private List<Struck> now = List.of();
   private final List<TuneWay> ways;
   private final TreeMap<Integer, List<Struck>> at = new TreeMap<>();
   private final Map<Integer, Integer> slotAt = new HashMap<>();
@@ -73,32 +75,48 @@ final class TuneStrokes {
       } else if (begins || goesOn(index - 1, note, place.get())) {
         int tick = Math.max(note.tick(), slot.fromTick());
         int end = end(index, note, place.get());
-        Optional<Slur> slur = begins ? slur(index, note, place.get()) : Optional.empty();
-        Optional<Integer> from = slur.map(s -> before.orElseThrow().note().tick());
-        Struck struck = new Struck(note, place.get(), end, begins, slur, from);
+        if (begins && now.stream().noneMatch(s -> s.note().tick() == note.tick())) {
+          before = now;
+          now = List.of();
+        }
+        Optional<Struck> from = begins ? slurredFrom(index, note, place.get()) : Optional.empty();
+        Struck struck =
+            new Struck(
+                note,
+                place.get(),
+                end,
+                begins,
+                from.flatMap(f -> note.slur()),
+                from.map(f -> f.note().tick()));
         at.computeIfAbsent(tick, t -> new ArrayList<>()).add(struck);
-        before = begins ? Optional.of(struck) : before;
+        now = begins ? Stream.concat(now.stream(), Stream.of(struck)).toList() : now;
         slotAt.put(tick, index);
       }
     }
   }
 
-  /** The slur a note is made by, where the note before it lies so that it can be. */
-  private Optional<Slur> slur(int index, Sung note, TunePlace place) {
+  /** The note that another is slurred from, where it lies so that it can be. */
+  private Optional<Struck> slurredFrom(int index, Sung note, TunePlace place) {
     if (note.slur().isEmpty()) {
       return Optional.empty();
     }
-    Slur wanted = note.slur().get();
-    boolean legato = before.filter(b -> b.endTick() == note.tick()).isPresent();
-    boolean can =
-        legato
-            && before.get().note().tick() >= slots.get(index).fromTick()
-            && fit.canSlur(
-                slots.get(index).shape().orElseThrow(), before.get().place(), place, wanted);
-    if (!can) {
-      remark(index, lostSlur(note, place, wanted));
+    Optional<Struck> from =
+        before.stream()
+            .filter(b -> b.endTick() == note.tick() && canSlur(index, b, place, note.slur().get()))
+            .findFirst();
+    if (from.isEmpty()) {
+      remark(index, lostSlur(note, place, note.slur().get()));
     }
-    return can ? note.slur() : Optional.empty();
+    return from;
+  }
+
+  private boolean canSlur(int index, Struck from, TunePlace to, Slur slur) {
+    Slot slot = slots.get(index);
+    int n = slot.tune().indexOf(from.note());
+    Optional<TunePlace> here = n < 0 ? Optional.empty() : ways.get(index).places().get(n);
+    return here.map(p -> fit.canSlur(slot.shape().orElseThrow(), p, to, slur))
+        .orElseGet(
+            () -> from.place().voice().leadsTo(to.voice(), SlotTune.legato(Optional.of(slur))));
   }
 
   /** How long a note rings from a slot on: through every change that leaves its finger in place. */
@@ -160,8 +178,9 @@ final class TuneStrokes {
 
   /** Says how far apart the two notes of a slur lie that cannot be made. */
   private Remark lostSlur(Sung note, TunePlace place, Slur wanted) {
-    int strings = before.map(b -> Math.abs(b.place().string() - place.string())).orElse(0);
-    int frets = before.map(b -> place.fret() - b.place().fret()).orElse(0);
+    Optional<TunePlace> from = before.stream().map(Struck::place).findFirst();
+    int strings = from.map(p -> Math.abs(p.string() - place.string())).orElse(0);
+    int frets = from.map(p -> place.fret() - p.fret()).orElse(0);
     Remark.Figure figure =
         strings > 0
             ? new Remark.Figure(strings, 0, "strings")

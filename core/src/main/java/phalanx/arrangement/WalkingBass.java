@@ -53,7 +53,10 @@ final class WalkingBass {
         int string = s;
         boolean already = held.fret(s).equals(OptionalInt.of(fret));
         Optional<Finger> finger = already ? held.finger(s) : AddedFinger.on(held, s, fret, reach);
-        found = finger.map(f -> new Beside(string, fret, Optional.of(f)));
+        found =
+            finger
+                .filter(f -> AddedFinger.ownStays(held, string, fret, f, reach))
+                .map(f -> new Beside(string, fret, Optional.of(f)));
       }
     }
     return found;

@@ -21,7 +21,7 @@ public final class ChangeCosts {
   public static final double MOVE_PER_MM = 0.01;
 
   /** Share of the way's cost that remains when the finger slides along its string as a guide. */
-  static final double GUIDE_SHARE = 0.4;
+  public static final double GUIDE_SHARE = 0.4;
 
   /** Putting down or moving a finger, whatever the way. */
   static final double LANDING = 0.2;
@@ -47,6 +47,9 @@ public final class ChangeCosts {
 
   /** A note of the tune that is to sound on over the change ends there. */
   static final double CUT_OFF = 12;
+
+  /** A slur of the tune that cannot be made, so that the note is plucked. */
+  public static final double SLUR_LOST = 2.4;
 
   /** The way the doubling starts from, mm: about a fingertip. */
   static final double TARGET_MM = 10;
@@ -128,7 +131,8 @@ public final class ChangeCosts {
       cost += motionCost(motion, motion.travels() ? way(from, to, f) : 0);
       cost += from.givesUp(to, f) ? HANDOVER : 0;
     }
-    return cost + shift(from, to) * SHIFT_PER_MM + (from.cutsOff(to) ? CUT_OFF : 0);
+    cost += shift(from, to) * SHIFT_PER_MM;
+    return cost + (from.cutsOff(to) ? CUT_OFF : 0) + (from.losesSlur(to) ? SLUR_LOST : 0);
   }
 
   private static double motionCost(Motion motion, double way) {
@@ -196,6 +200,9 @@ public final class ChangeCosts {
     }
     if (a.cutsOff(b)) {
       terms.add(Cost.term("the tune is cut off", CUT_OFF));
+    }
+    if (a.losesSlur(b)) {
+      terms.add(Cost.term("a slur over the change is lost", SLUR_LOST));
     }
     return Cost.sum(from.shape().fretText() + " → " + to.shape().fretText(), terms);
   }

@@ -23,9 +23,12 @@ final class HandState {
 
   private final boolean soundsOn;
 
+  private final Stance stance;
+
   private HandState(Stance stance, byte[] keepable) {
     Shape shape = stance.shape();
     this.keepable = keepable;
+    this.stance = stance;
     soundsOn = stance.soundsOn();
     voice =
         stance
@@ -56,6 +59,11 @@ final class HandState {
   /** Whether a note that is to sound on is not held on in another state. */
   boolean cutsOff(HandState to) {
     return soundsOn && voice != to.voice;
+  }
+
+  /** Whether the note that begins in another state cannot be slurred from here. */
+  boolean losesSlur(HandState to) {
+    return stance.losesSlur(to.stance);
   }
 
   /** Whether a finger leaves a note that goes on under another finger, and need not. */

@@ -115,6 +115,15 @@ public final class Reach {
     return limit[fingerA][fingerB];
   }
 
+  /** Whether two fingers can be in two places at once; the thumb has no measured span. */
+  public boolean spans(Finger a, Grip there, Finger b, Grip yonder) {
+    boolean inOrder =
+        there.fret() == yonder.fret() || a.compareTo(b) < 0 == there.fret() < yonder.fret();
+    return a == Finger.THUMB
+        || b == Finger.THUMB
+        || inOrder && distance(there, yonder) <= hand.limit(a, b);
+  }
+
   /** The span of a shape that comes nearest to its limit; empty with fewer than two fingers. */
   public Optional<Span> widestSpan(Shape shape) {
     Span widest = null;

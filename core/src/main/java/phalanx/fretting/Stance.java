@@ -9,8 +9,21 @@ import phalanx.instrument.Finger;
  * @param shape everything that is down
  * @param voice the place of the note of the tune that sounds there; empty if none does
  * @param soundsOn whether it is to sound on over the change
+ * @param legato how the note is made from the one that sounds before the change
  */
-public record Stance(Shape shape, Optional<Voice> voice, boolean soundsOn) {
+public record Stance(Shape shape, Optional<Voice> voice, boolean soundsOn, Legato legato) {
+
+  /** How a note begins. */
+  public enum Legato {
+    /** Anew, by the picking hand. */
+    PLUCKED,
+    /** A finger comes down on the string that sounds. */
+    HAMMERED,
+    /** A finger leaves the string that sounds. */
+    PULLED,
+    /** The finger that presses the string goes along it. */
+    SLID
+  }
 
   /**
    * Where a note is held.
@@ -19,10 +32,35 @@ public record Stance(Shape shape, Optional<Voice> voice, boolean soundsOn) {
    * @param fret from the capo, 0 open
    * @param finger the finger; empty for an open string
    */
-  public record Voice(int string, int fret, Optional<Finger> finger) {}
+  public record Voice(int string, int fret, Optional<Finger> finger) {
+
+    /**
+     * Whether the fretting hand alone can go on from here to another place while it changes its
+     * shape: up to another finger, down to the open string, along the string with one finger. A
+     * finger that would have to be down below the note already does not count: it comes with the
+     * change.
+     */
+    public boolean leadsTo(Voice to, Legato legato) {
+      boolean sameFinger = finger.isPresent() && finger.equals(to.finger);
+      return string == to.string
+          && switch (legato) {
+            case PLUCKED -> true;
+            case HAMMERED -> to.fret > fret && !sameFinger;
+            case PULLED -> to.fret == 0 && fret > 0;
+            case SLID -> to.fret != fret && sameFinger;
+          };
+    }
+  }
+
+  /** Whether the note that begins after a change cannot be made as it is to be. */
+  boolean losesSlur(Stance to) {
+    return to.legato != Legato.PLUCKED
+        && to.voice.isPresent()
+        && voice.filter(v -> v.leadsTo(to.voice.get(), to.legato)).isEmpty();
+  }
 
   /** The shape alone. */
   public static Stance of(Shape shape) {
-    return new Stance(shape, Optional.empty(), false);
+    return new Stance(shape, Optional.empty(), false, Legato.PLUCKED);
   }
 }
