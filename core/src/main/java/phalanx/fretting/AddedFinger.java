@@ -1,12 +1,16 @@
 package phalanx.fretting;
 
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import phalanx.instrument.Finger;
+import phalanx.instrument.Hand;
 import phalanx.instrument.Tuning;
 
 /** A finger that takes one more note while the others stay where they are. */
 public final class AddedFinger {
+
+  private static final int NO_STRING = -1;
 
   private AddedFinger() {}
 
@@ -18,25 +22,45 @@ public final class AddedFinger {
    * @return the finger that does it with least effort; empty if none reaches
    */
   public static Optional<Finger> on(Shape held, int string, int fret, Reach reach) {
-    int[] wanted =
-        IntStream.range(0, Tuning.STRINGS)
-            .map(s -> s == string ? fret : held.fret(s).orElse(Shape.SILENT))
-            .toArray();
-    long packed = PackedShapes.frets(wanted);
-    Shape[] best = new Shape[1];
-    double[] least = {Double.POSITIVE_INFINITY};
-    new FingerSearch(new ShapeMeasure(reach), reach.hand().thumbOver())
-        .search(
-            wanted,
-            (grips, cost) -> {
-              Shape shape = PackedShapes.unpack(PackedShapes.pack(packed, wanted, grips));
-              if (cost < Math.min(least[0], ShapeMeasure.OUT_OF_REACH)
-                  && stay(held, shape, string)) {
-                least[0] = cost;
-                best[0] = shape;
-              }
-            });
-    return Optional.ofNullable(best[0]).flatMap(s -> s.finger(string));
+    if (isFar(held, string, fret, reach)) {
+      return Optional.empty();
+    }
+    int[] wanted = frets(held);
+    wanted[string] = fret;
+    int[] fingers = fingers(held);
+    int[] best = {FingerCode.NONE};
+    double[] least = {ShapeMeasure.OUT_OF_REACH};
+    search(
+        wanted,
+        reach,
+        (grips, cost) -> {
+          if (cost < least[0] && stay(grips, wanted, fingers, string)) {
+            least[0] = cost;
+            best[0] = grips.fingerOn(string, fret);
+          }
+        });
+    return best[0] == FingerCode.NONE ? Optional.empty() : Optional.of(FingerCode.finger(best[0]));
+  }
+
+  /** Whether no finger at all could be there with the others, so that no search is needed. */
+  private static boolean isFar(Shape held, int string, int fret, Reach reach) {
+    Grip there = new Grip(fret, string, string);
+    for (Map.Entry<Finger, Grip> other : held.grips().entrySet()) {
+      boolean stays = other.getValue().isBarre() || other.getValue().lowString() != string;
+      if (stays && other.getKey() != Finger.THUMB) {
+        double way = reach.distance(other.getValue(), there);
+        boolean reached = false;
+        for (int f = FingerCode.INDEX; f <= FingerCode.LITTLE; f++) {
+          int own = FingerCode.of(other.getKey());
+          boolean joins = f == own && other.getValue().fret() == fret;
+          reached |= joins || f != own && way <= Hand.STRETCH * reach.limit(f, own);
+        }
+        if (!reached) {
+          return true;
+        }
+      }
+    }
+    return false;
   }
 
   /**
@@ -55,25 +79,33 @@ public final class AddedFinger {
 
   /** Whether one hand can hold all that a shape presses, within its limits. */
   public static boolean together(Shape held, Reach reach) {
-    int[] wanted =
-        IntStream.range(0, Tuning.STRINGS).map(s -> held.fret(s).orElse(Shape.SILENT)).toArray();
-    long packed = PackedShapes.frets(wanted);
+    int[] wanted = frets(held);
+    int[] fingers = fingers(held);
     boolean[] found = {false};
-    new FingerSearch(new ShapeMeasure(reach), reach.hand().thumbOver())
-        .search(
-            wanted,
-            (grips, cost) -> {
-              Shape shape = PackedShapes.unpack(PackedShapes.pack(packed, wanted, grips));
-              found[0] |=
-                  cost < ShapeMeasure.OUT_OF_REACH
-                      && IntStream.range(0, Tuning.STRINGS)
-                          .allMatch(s -> held.finger(s).equals(shape.finger(s)));
-            });
+    search(wanted, reach, (grips, cost) -> found[0] |= stay(grips, wanted, fingers, NO_STRING));
     return found[0];
   }
 
-  private static boolean stay(Shape held, Shape with, int string) {
+  private static void search(int[] wanted, Reach reach, FingerSearch.Sink sink) {
+    new FingerSearch(new ShapeMeasure(reach), reach.hand().thumbOver()).search(wanted, sink);
+  }
+
+  private static int[] frets(Shape held) {
+    return IntStream.range(0, Tuning.STRINGS).map(s -> held.fret(s).orElse(Shape.SILENT)).toArray();
+  }
+
+  private static int[] fingers(Shape held) {
     return IntStream.range(0, Tuning.STRINGS)
-        .allMatch(s -> s == string || held.finger(s).equals(with.finger(s)));
+        .map(s -> held.finger(s).map(FingerCode::of).orElse(FingerCode.NONE))
+        .toArray();
+  }
+
+  private static boolean stay(GripTable grips, int[] frets, int[] fingers, int but) {
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      if (s != but && frets[s] > 0 && grips.fingerOn(s, frets[s]) != fingers[s]) {
+        return false;
+      }
+    }
+    return true;
   }
 }

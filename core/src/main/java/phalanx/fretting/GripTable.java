@@ -44,6 +44,16 @@ final class GripTable {
     openAbove[index] = open;
   }
 
+  /** The finger that presses a string at a fret, or {@link FingerCode#NONE}. */
+  int fingerOn(int string, int atFret) {
+    for (int g = 0; g < count; g++) {
+      if (fret[g] == atFret && low[g] <= string && string <= high[g]) {
+        return finger[g];
+      }
+    }
+    return FingerCode.NONE;
+  }
+
   /** The grips of a finished shape, in the order a search would place them. */
   static GripTable of(Shape shape) {
     GripTable table = new GripTable();
