@@ -41,6 +41,8 @@ public final class TunePanel extends VBox {
                 + "[b c]  two in one cell      b+d  together\n"
                 + "b@2  on string 2      2:3  string 2, fret 3\n"
                 + "d'  an octave higher      a,  lower\n"
+                + "^b  hammered      _a  pulled      /c  slid to\n"
+                + "{a}b  a short a before      /2:5+3:5  both slid\n"
                 + "On the neck: touch a place to put it in,\n"
                 + "with Shift together with the note before;\n"
                 + "1 to 5  length   .  dotted   -  rest   ⌫  back");
