@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import phalanx.findings.StretchRule;
 import phalanx.fretting.Candidates;
@@ -56,10 +57,14 @@ public final class Arranger {
   /** What was asked: the shapes of a chord, so many of them, perhaps with one the player wants. */
   private record Asked(ShapeQuery query, int limit, Optional<Shape> pin) {}
 
+  /** A row of candidates under a pattern that strikes these strings. */
+  private record Struck(Candidates row, Set<Integer> strings) {}
+
   /** Why a chord has no shape, and what would help. */
   private record Stuck(String reason, List<WayOut> ways) {}
 
   private final Map<Asked, Candidates> known = new ConcurrentHashMap<>();
+  private final Map<Struck, Candidates> struckRows = new ConcurrentHashMap<>();
   private final TuneCandidates tunes = new TuneCandidates();
   private final Map<ShapeQuery, Stuck> noShape = new ConcurrentHashMap<>();
   private volatile ChangeCosts changes = changes(Song.untitled());
@@ -86,7 +91,9 @@ public final class Arranger {
       double millis = book.changeMillis(timeline.barOf(slot), slot);
       int to = slot.endTick() - (i + 1 < placed.early().length ? placed.early()[i + 1] : 0);
       sung.add(SlotTune.of(tunes.get(i), slot.tick() - placed.early()[i], to));
-      planned.add(planSlot(song, slot, sung.get(i), millis, limit, fit));
+      Set<Integer> struck =
+          StruckStrings.of(book, timeline.barOf(slot), slot, !tunes.get(i).isEmpty());
+      planned.add(planSlot(song, slot, sung.get(i), struck, millis, limit, fit));
     }
     PlanProblem problem = new PlanProblem(planned, costs, false);
     ShapePlan plan =
@@ -121,6 +128,7 @@ public final class Arranger {
     }
     if (known.size() > MOST_KNOWN) {
       known.clear();
+      struckRows.clear();
       tunes.clear();
     }
     return now;
@@ -147,6 +155,16 @@ public final class Arranger {
         : Cost.term("rest", 0);
   }
 
+  /** The strings that the pattern of a slot strikes. */
+  static Set<Integer> struck(Arrangement a, int slot) {
+    Slot at = a.slots().get(slot);
+    return StruckStrings.of(
+        new PatternBook(a.song()),
+        a.timeline().barOf(at.played()),
+        at.played(),
+        !at.tune().isEmpty());
+  }
+
   private static TuneWay way(Song song, Slot slot, RatedShape chosen, SlotTune tune, TuneFit fit) {
     return slot.played().harmony() instanceof Harmony.Sounding s && !tune.notes().isEmpty()
         ? TuneCandidates.way(query(song, s.chord()), chosen, tune, fit)
@@ -158,24 +176,37 @@ public final class Arranger {
     Slot at = a.slots().get(slot);
     Shape shape = rated.shape();
     Cost alone = explain(a.song(), at.played().harmony(), shape);
-    if (at.tune().isEmpty() || !(at.played().harmony() instanceof Harmony.Sounding s)) {
+    if (!(at.played().harmony() instanceof Harmony.Sounding s)) {
       return alone;
+    }
+    List<Cost> parts = new ArrayList<>(alone.parts());
+    double silent = StruckStrings.cost(shape, struck(a, slot));
+    if (silent > 0) {
+      parts.add(Cost.term("strings of the pattern that do not sound", silent));
+    }
+    if (at.tune().isEmpty()) {
+      return silent > 0 ? Cost.sum(alone.name(), parts) : alone;
     }
     TuneFit fit = TuneFit.of(a);
     SlotTune sung = SlotTune.of(at.tune(), at.fromTick(), at.toTick());
     double tune = TuneCandidates.way(query(a.song(), s.chord()), rated, sung, fit).cost();
-    List<Cost> parts = new ArrayList<>(alone.parts());
     parts.add(Cost.term("tune beside the shape", tune));
     return Cost.sum(alone.name(), parts);
   }
 
   private PlanSlot planSlot(
-      Song song, PlayedSlot slot, SlotTune tune, double changeMillis, int limit, TuneFit fit) {
+      Song song,
+      PlayedSlot slot,
+      SlotTune tune,
+      Set<Integer> struck,
+      double changeMillis,
+      int limit,
+      TuneFit fit) {
     Reach reach = fit.reach();
     Optional<Shape> pin = song.pins().shape(slot.ref()).filter(p -> fits(p, reach));
-    Candidates row = candidates(song, slot.harmony(), limit, pin, reach);
+    Candidates row = struck(candidates(song, slot.harmony(), limit, pin, reach), struck);
     if (!tune.notes().isEmpty() && slot.harmony() instanceof Harmony.Sounding s && row != RESTING) {
-      row = tunes.withTune(query(song, s.chord()), row, tune, pin, limit, fit);
+      row = tunes.withTune(query(song, s.chord()), row, tune, struck, pin, limit, fit);
     }
     OptionalInt pinned = OptionalInt.empty();
     for (int c = 0; pin.isPresent() && c < row.size(); c++) {
@@ -207,6 +238,13 @@ public final class Arranger {
           more.add(new RatedShape(pin.get(), ShapeSearch.explain(query, pin.get()).value()));
           return Candidates.of(more);
         });
+  }
+
+  private Candidates struck(Candidates row, Set<Integer> strings) {
+    return row == RESTING || strings.isEmpty()
+        ? row
+        : struckRows.computeIfAbsent(
+            new Struck(row, strings), s -> StruckStrings.rated(row, strings));
   }
 
   private static Candidates search(Asked asked, Reach reach) {

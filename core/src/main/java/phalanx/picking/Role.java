@@ -44,7 +44,7 @@ public enum Role {
   }
 
   /** The string a finger role means where that string sounds, 0 for ⑥ to 5 for ①. */
-  int home() {
+  public int home() {
     return home;
   }
 }
