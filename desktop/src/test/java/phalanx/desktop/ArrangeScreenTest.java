@@ -1,13 +1,18 @@
 package phalanx.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static phalanx.desktop.OpenWindow.text;
 import static phalanx.desktop.OpenWindow.until;
 
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Comparator;
+import java.util.List;
 import java.util.concurrent.TimeoutException;
+import javafx.scene.Node;
+import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
@@ -170,6 +175,32 @@ class ArrangeScreenTest {
     robot.clickOn(robot.offset(strip, -364, -105));
     robot.type(KeyCode.ESCAPE);
     assertThat(workspace().notes().property().get()).isEmpty();
+  }
+
+  /**
+   * Wherever it is scrolled, pictures cover the view without a gap, and no more than are needed.
+   */
+  @Test
+  void scrollingMovesPicturesThatCoverTheView(FxRobot robot) {
+    StripView strip = robot.lookup("#strip").queryAs(StripView.class);
+    for (int turn = 0; turn < 12; turn++) {
+      robot.type(KeyCode.DOWN);
+      List<Node> pictures =
+          strip.getChildrenUnmodifiable().stream()
+              .filter(n -> n instanceof Canvas && n.isVisible())
+              .sorted(Comparator.comparingDouble(Node::getLayoutY))
+              .toList();
+      double y = pictures.get(0).getLayoutY();
+      assertThat(y).isLessThanOrEqualTo(0.5);
+      for (Node picture : pictures) {
+        assertThat(picture.getLayoutY()).isCloseTo(y, within(1.01));
+        assertThat(picture.getLayoutY()).isLessThan(strip.getHeight());
+        y = picture.getLayoutY() + ((Canvas) picture).getHeight();
+        assertThat(y).isPositive();
+      }
+      assertThat(y).isGreaterThanOrEqualTo(strip.getHeight() - 20);
+    }
+    assertThat(strip.scrolled()).isPositive();
   }
 
   @Test

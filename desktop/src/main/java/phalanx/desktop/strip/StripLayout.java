@@ -60,6 +60,7 @@ public final class StripLayout {
   private final List<StripSystem> systems = new ArrayList<>();
   private final Map<StripSystem, List<Hold>> holds = new HashMap<>();
   private double height;
+  private List<Double> cuts = List.of();
 
   /**
    * One row of bars.
@@ -69,6 +70,11 @@ public final class StripLayout {
    * @param bars its bars
    */
   public record StripSystem(double y, Optional<String> label, List<PlayedBar> bars) {
+
+    /** Where it begins with its heading, px. */
+    double top() {
+      return y - (label.isPresent() ? HEADING : 0);
+    }
 
     int startTick() {
       return bars.get(0).startTick();
@@ -118,6 +124,7 @@ public final class StripLayout {
       height += systemHeight() + SYSTEM_GAP;
       from = to;
     }
+    cuts = cuts(systems, height);
     shareHolds();
   }
 
@@ -197,11 +204,23 @@ public final class StripLayout {
     return systems;
   }
 
+  /** Where the strip can be cut between its systems, whole px, from 0 to its height. */
+  public List<Double> cuts() {
+    return cuts;
+  }
+
+  private static List<Double> cuts(List<StripSystem> systems, double height) {
+    List<Double> cuts = new ArrayList<>(List.of(0.0));
+    systems.stream().skip(1).forEach(s -> cuts.add((double) Math.round(s.top() - SYSTEM_GAP / 2)));
+    cuts.add(Math.ceil(height));
+    return cuts;
+  }
+
   /** The systems that show between two heights; found without looking at the others. */
   public List<StripSystem> visible(double top, double bottom) {
     int first = firstEndingBelow(top);
     int last = first;
-    while (last < systems.size() && systems.get(last).y() - HEADING < bottom) {
+    while (last < systems.size() && systems.get(last).top() < bottom) {
       last++;
     }
     return systems.subList(first, last);

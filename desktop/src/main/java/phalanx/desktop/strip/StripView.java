@@ -1,34 +1,35 @@
 package phalanx.desktop.strip;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import javafx.geometry.Point2D;
+import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.desktop.Palette;
-import phalanx.desktop.ScrolledCanvas;
+import phalanx.desktop.ScrolledPictures;
 import phalanx.desktop.model.FindingDesk;
 import phalanx.desktop.model.FingerChoice;
 import phalanx.desktop.model.Workspace;
 import phalanx.instrument.Finger;
 import phalanx.review.Found;
 
-/**
- * The two-hand strip on the screen: scrolls, zooms and selects. Only what can be seen is drawn, on
- * a canvas of the size of the view.
- */
-public final class StripView extends ScrolledCanvas {
+/** The two-hand strip on the screen, a picture each system: scrolls, zooms and selects. */
+public final class StripView extends ScrolledPictures {
 
   private static final double SMALLEST = 0.4;
   private static final double LARGEST = 2.2;
   private static final double ZOOM_STEP = 1.15;
 
   private final Workspace workspace;
-  private final StripPainter painter;
+  private final Palette palette;
+  private final Map<GraphicsContext, StripPainter> painters = new HashMap<>();
   private Optional<StripChoice.Target> dragged = Optional.empty();
   private StripLayout layout;
   private double zoom = 1;
@@ -36,7 +37,7 @@ public final class StripView extends ScrolledCanvas {
   public StripView(Workspace workspace, Palette palette) {
     super("strip");
     this.workspace = workspace;
-    painter = new StripPainter(graphics(), palette);
+    this.palette = palette;
     workspace.arrangementProperty().addListener(o -> rebuild());
     workspace.selectedProperty().addListener(o -> showSelected());
     workspace.namingProperty().addListener(o -> repaint());
@@ -62,18 +63,23 @@ public final class StripView extends ScrolledCanvas {
   }
 
   @Override
-  protected void paint(double top, double width, double height) {
-    if (layout != null) {
-      painter.paint(
-          workspace.arrangementProperty().get(),
-          layout,
-          choice(),
-          workspace.namingProperty().get(),
-          top,
-          width,
-          height);
-      describe();
-    }
+  protected List<Double> cuts() {
+    return layout == null ? List.of() : layout.cuts();
+  }
+
+  @Override
+  protected void paint(GraphicsContext on, double top, double width, double height) {
+    painters
+        .computeIfAbsent(on, g -> new StripPainter(g, palette))
+        .paint(
+            workspace.arrangementProperty().get(),
+            layout,
+            choice(),
+            workspace.namingProperty().get(),
+            top,
+            width,
+            height);
+    describe();
   }
 
   /** For those who hear the screen instead of seeing it. */

@@ -52,6 +52,21 @@ class StripLayoutTest {
     assertThat(layout.visible(0, layout.height())).isEqualTo(layout.systems());
   }
 
+  @ParameterizedTest
+  @ValueSource(doubles = {0.4, 0.7, 1, 1.6, 2.2})
+  void everySystemLiesBetweenTwoCutsWithItsHeading(double zoom) {
+    StripLayout layout = new StripLayout(DEMO, 820, zoom);
+    assertThat(layout.cuts()).isSorted().hasSize(layout.systems().size() + 1);
+    for (int s = 0; s < layout.systems().size(); s++) {
+      StripLayout.StripSystem system = layout.systems().get(s);
+      double top = layout.cuts().get(s);
+      double bottom = layout.cuts().get(s + 1);
+      assertThat(system.top()).isGreaterThanOrEqualTo(top);
+      assertThat(system.y() + layout.systemHeight()).isLessThanOrEqualTo(bottom);
+      assertThat(layout.visible(top, bottom)).containsExactly(system);
+    }
+  }
+
   @Test
   void upAndDownComeBackToTheSamePlace() {
     StripLayout layout = new StripLayout(DEMO, 820, 1);
