@@ -22,7 +22,8 @@ public final class AddedFinger {
    * @return the finger that does it with least effort; empty if none reaches
    */
   public static Optional<Finger> on(Shape held, int string, int fret, Reach reach) {
-    if (isFar(held, string, fret, reach)) {
+    boolean thumb = string == 0 && reach.hand().thumbOver();
+    if (!thumb && isFar(held, string, fret, reach)) {
       return Optional.empty();
     }
     int[] wanted = frets(held);
@@ -42,7 +43,9 @@ public final class AddedFinger {
     return best[0] == FingerCode.NONE ? Optional.empty() : Optional.of(FingerCode.finger(best[0]));
   }
 
-  /** Whether no finger at all could be there with the others, so that no search is needed. */
+  /**
+   * Whether no finger but the thumb could be there with the others, so that no search is needed.
+   */
   private static boolean isFar(Shape held, int string, int fret, Reach reach) {
     Grip there = new Grip(fret, string, string);
     for (Map.Entry<Finger, Grip> other : held.grips().entrySet()) {
