@@ -77,6 +77,11 @@ public record NeckPlaces(Optional<Shape> shape, List<Place> places) {
     return new Want.Sound(Pitch.of(midi, name(song, midi)), Optional.of(string));
   }
 
+  /** What is to sound, by its pitch: a place on the neck is named as the song's key names it. */
+  public static Want sound(Song song, Want want) {
+    return want instanceof Want.Place place ? want(song, place.string(), place.fret()) : want;
+  }
+
   private static NoteName name(Song song, int midi) {
     return song.key().orElse(C).nameOf(Math.floorMod(midi, 12));
   }

@@ -35,6 +35,22 @@ class NeckPlacesTest {
     return song.withTune(Tune.NONE.with(1, new BarTune(0, List.of(note))));
   }
 
+  /** ① fret 2 is F♯4 in G and G♭4 in D♭; ⑥ open is E2; what is a pitch already stays one. */
+  @Test
+  void aPlaceIsNamedInTheKeyOfTheSong() {
+    Song song = TestSongs.of("C");
+    assertThat(pitch(song.withKey(Key.parse("G")), 5, 2)).isEqualTo("F♯4 5");
+    assertThat(pitch(song.withKey(Key.parse("Db")), 5, 2)).isEqualTo("G♭4 5");
+    assertThat(pitch(song, 0, 0)).isEqualTo("E2 0");
+    Want already = NeckPlaces.sound(song, new Want.Place(4, 1));
+    assertThat(NeckPlaces.sound(song, already)).isEqualTo(already);
+  }
+
+  private static String pitch(Song song, int string, int fret) {
+    Want.Sound sound = (Want.Sound) NeckPlaces.sound(song, new Want.Place(string, fret));
+    return sound.pitch() + " " + sound.string().orElseThrow();
+  }
+
   /** Every place of the neck put into a song: what is named is played there, the rest is not. */
   @ParameterizedTest
   @CsvSource({"C, -1 3 2 0 1 0", "F, 1 3 3 2 1 1", "D/F#, 2 0 0 2 3 2", "Am7, 5 -1 5 5 5 -1"})

@@ -182,6 +182,19 @@ final class FindingBar extends VBox {
     return count + " in this song" + (left > 0 ? ", %d left as they are".formatted(left) : "");
   }
 
+  /** What stands where ways out will be, or would be if there were one. */
+  private Label waiting() {
+    boolean tried = desk.remediesProperty().get().isPresent();
+    Label label =
+        new Label(
+            tried
+                ? "No way out was found: none of the changes tried takes it away."
+                : "Trying ways out …");
+    label.setId("remedies-none");
+    label.getStyleClass().add("where");
+    return label;
+  }
+
   private void showFinding(Found found) {
     int open = desk.open().size();
     String noted = desk.note().map(n -> n.isEmpty() ? " (left)" : " (left: " + n + ")").orElse("");
@@ -194,14 +207,17 @@ final class FindingBar extends VBox {
                 found.finding().message(),
                 noted));
     List<Node> buttons = new ArrayList<>();
-    for (Remedy remedy : desk.remediesProperty().get()) {
+    for (Remedy remedy : desk.remediesProperty().get().orElse(List.of())) {
       Button way =
           tool("remedy-" + (buttons.size() + 1), remedy.line(open), () -> desk.take(remedy));
       way.setTooltip(new Tooltip(remedy.details()));
       way.setAccessibleText(remedy.details());
       buttons.add(way);
     }
+    if (buttons.isEmpty()) {
+      buttons.add(waiting());
+    }
     ways.getChildren().setAll(buttons);
-    ways.setManaged(!buttons.isEmpty());
+    ways.setManaged(true);
   }
 }

@@ -58,6 +58,18 @@ class FindingsScreenTest {
     return workspace().findings();
   }
 
+  /** Each finding has its ways out below it, or words that there is none; never nothing. */
+  @Test
+  void everyFindingSaysWhetherThereIsAWayOut(FxRobot robot) throws TimeoutException {
+    for (int f = 0; f < 3; f++) {
+      robot.type(KeyCode.F);
+      until(() -> desk().remediesProperty().get().isPresent());
+      int ways = desk().remediesProperty().get().orElseThrow().size();
+      assertThat(robot.lookup("#remedy-1").tryQuery().isPresent()).isEqualTo(ways > 0);
+      assertThat(robot.lookup("#remedies-none").tryQuery().isPresent()).isEqualTo(ways == 0);
+    }
+  }
+
   @Test
   void theListLeadsToEachSpotAndAKindIsPicked(FxRobot robot) throws TimeoutException {
     int all = desk().open().size();

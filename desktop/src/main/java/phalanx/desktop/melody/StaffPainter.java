@@ -3,6 +3,8 @@ package phalanx.desktop.melody;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.scene.canvas.GraphicsContext;
 import phalanx.arrangement.Note;
 import phalanx.desktop.Lettering;
@@ -34,7 +36,7 @@ final class StaffPainter {
    * What is drawn of a bar.
    *
    * @param chords its chords
-   * @param tune its tune
+   * @param tune its tune, every note by its pitch
    * @param meter its metre
    * @param caret where the next note comes; empty where the player is in another bar
    * @param missed ticks of notes the hand does not reach
@@ -155,17 +157,17 @@ final class StaffPainter {
     double x = layout.noteX(cell, note.tick(), picture.meter().barTicks());
     boolean missed = picture.missed().contains(note.tick());
     String shade = missed ? "attention" : "text";
-    for (Want want : note.wants()) {
-      if (want instanceof Want.Sound sound) {
-        paintPitch(layout, cell, note, sound.pitch(), x, shade);
-        sound
-            .string()
-            .ifPresent(
-                s -> ink.centre(StringSign.of(s), x, cell.y() + 134, TypeFace.plain(11), "muted"));
-      } else if (want instanceof Want.Place place) {
-        String words = StringSign.of(place.string()) + place.fret();
-        ink.centre(words, x, layout.lineY(cell, 2) + 4, TypeFace.bold(12), shade);
-      }
+    sounds(note.wants()).forEach(s -> paintPitch(layout, cell, note, s.pitch(), x, shade));
+    String strings =
+        sounds(note.wants())
+            .flatMap(s -> s.string().stream())
+            .map(StringSign::of)
+            .collect(Collectors.joining());
+    ink.centre(strings, x, cell.y() + 134, TypeFace.plain(11), "muted");
+    List<Want.Sound> graces = sounds(note.graces()).toList();
+    for (int g = 0; g < graces.size(); g++) {
+      double before = x - 10 - 8 * (graces.size() - g);
+      paintGrace(before, layout.noteY(cell, StaffLayout.step(graces.get(g).pitch())));
     }
     note.slur()
         .ifPresent(
@@ -176,6 +178,21 @@ final class StaffPainter {
                     cell.y() + 44,
                     TypeFace.bold(10.5),
                     "accent"));
+  }
+
+  private static Stream<Want.Sound> sounds(List<Want> wants) {
+    return wants.stream().filter(Want.Sound.class::isInstance).map(Want.Sound.class::cast);
+  }
+
+  /** A short note before another: small, with a stroke through its stem. */
+  private void paintGrace(double x, double y) {
+    gc.setFill(palette.get("text"));
+    gc.setStroke(palette.get("text"));
+    gc.setLineWidth(1);
+    gc.fillOval(x - HEAD_WIDTH / 4, y - HEAD_HEIGHT / 4, HEAD_WIDTH / 2, HEAD_HEIGHT / 2);
+    double stem = x + HEAD_WIDTH / 4 - 0.5;
+    gc.strokeLine(stem, y, stem, y - STEM / 2);
+    gc.strokeLine(stem - 3, y - STEM / 2 + 7, stem + 4, y - STEM / 2 + 1);
   }
 
   private void paintPitch(

@@ -9,6 +9,7 @@ import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.scene.input.MouseEvent;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.NeckPlaces;
 import phalanx.arrangement.Note;
 import phalanx.desktop.Palette;
 import phalanx.desktop.ScrolledCanvas;
@@ -74,7 +75,7 @@ final class StaffView extends ScrolledCanvas {
           bar,
           new StaffPainter.Picture(
               song.chart().changes(cell.bar()),
-              desk.shown(bar),
+              desk.shown(bar).moved(w -> NeckPlaces.sound(song, w)),
               meters.get(bar),
               selected ? Optional.of(desk.entry().caretProperty().get()) : Optional.empty(),
               missed.getOrDefault(bar, List.of()),

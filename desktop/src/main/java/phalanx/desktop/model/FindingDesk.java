@@ -22,8 +22,8 @@ public final class FindingDesk {
   private final PlanService planner;
   private final ReadOnlyObjectWrapper<Optional<Found>> current =
       new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final ReadOnlyObjectWrapper<List<Remedy>> remedies =
-      new ReadOnlyObjectWrapper<>(List.of());
+  private final ReadOnlyObjectWrapper<Optional<List<Remedy>>> remedies =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyObjectWrapper<Filter> filter =
       new ReadOnlyObjectWrapper<>(new Filter.Open());
 
@@ -104,7 +104,7 @@ public final class FindingDesk {
   }
 
   private void show(Optional<Found> found) {
-    remedies.set(List.of());
+    remedies.set(Optional.empty());
     current.set(found);
     found.ifPresent(
         f ->
@@ -113,7 +113,7 @@ public final class FindingDesk {
                 f,
                 answer -> {
                   if (current.get().equals(Optional.of(f))) {
-                    remedies.set(answer);
+                    remedies.set(Optional.of(answer));
                   }
                 }));
   }
@@ -187,8 +187,8 @@ public final class FindingDesk {
     return current.getReadOnlyProperty();
   }
 
-  /** Ways out of it, once they were tried. */
-  public ReadOnlyObjectProperty<List<Remedy>> remediesProperty() {
+  /** Ways out of it; empty while they are being tried. */
+  public ReadOnlyObjectProperty<Optional<List<Remedy>>> remediesProperty() {
     return remedies.getReadOnlyProperty();
   }
 }
