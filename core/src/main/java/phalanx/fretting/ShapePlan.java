@@ -102,16 +102,17 @@ public final class ShapePlan {
     boolean last = slot == choice.length - 1;
     double arrive = first ? 0 : Double.POSITIVE_INFINITY;
     for (int p = 0; !first && p < before[slot - 1].length; p++) {
-      if (problem.slots().get(slot - 1).allows(p)) {
-        double to = change(slot, exit(slot - 1, p), arriving);
-        arrive = Math.min(arrive, before[slot - 1][p] + shapeCost(slot - 1, p) + to);
+      double so = before[slot - 1][p] + shapeCost(slot - 1, p);
+      // No change costs less than nothing, so that what is dearer already need not be worked out.
+      if (so < arrive && problem.slots().get(slot - 1).allows(p)) {
+        arrive = Math.min(arrive, so + change(slot, exit(slot - 1, p), arriving));
       }
     }
     double leave = last ? 0 : Double.POSITIVE_INFINITY;
     for (int s = 0; !last && s < after[slot + 1].length; s++) {
-      if (problem.slots().get(slot + 1).allows(s)) {
-        double from = change(slot + 1, leaving, entry(slot + 1, s));
-        leave = Math.min(leave, from + shapeCost(slot + 1, s) + after[slot + 1][s]);
+      double so = shapeCost(slot + 1, s) + after[slot + 1][s];
+      if (so < leave && problem.slots().get(slot + 1).allows(s)) {
+        leave = Math.min(leave, so + change(slot + 1, leaving, entry(slot + 1, s)));
       }
     }
     return arrive + shape.cost() + leave - through(slot, choice[slot]);
