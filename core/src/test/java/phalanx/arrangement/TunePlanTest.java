@@ -30,6 +30,7 @@ import phalanx.instrument.Hand;
 import phalanx.melody.TuneReader;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.StringRoles;
+import phalanx.song.SlotRef;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
 import phalanx.song.Tune;
@@ -208,6 +209,34 @@ class TunePlanTest {
         }
       }
     }
+  }
+
+  /**
+   * The open ① rings on into a G that presses it at fret 3: that finger lands only when its own
+   * note is due, the others with the chord (common practice, no source).
+   */
+  @Test
+  void aFingerLandsLateWhereItsStringStillRings() {
+    Shape g =
+        ShapeSearch.find(query("G"), REACH)
+            .fingering(List.of(3, 2, 0, 0, 0, 3))
+            .orElseThrow()
+            .shape();
+    Arrangement free = arranged("C | G", ". . 1:0 .", ". . 1:3 .");
+    Arrangement a = new Arranger().arrange(free.song().pin(new SlotRef(2, 0), g));
+    int due = BAR + BAR / 2;
+    Finger late = g.finger(5).orElseThrow();
+    assertThat(a.notes())
+        .filteredOn(n -> n.string() == 5 && n.tick() == BAR / 2)
+        .singleElement()
+        .satisfies(n -> assertThat(n.tick() + n.lengthTicks()).isEqualTo(due));
+    assertThat(a.holds())
+        .filteredOn(h -> h.toTick() > BAR && h.fromTick() >= BAR && h.finger() == late)
+        .extracting(Hold::fromTick)
+        .containsExactly(due);
+    assertThat(a.holds())
+        .filteredOn(h -> h.fromTick() == BAR && h.finger() != late)
+        .hasSize(g.grips().size() - 1);
   }
 
   /**
