@@ -72,14 +72,16 @@ public record NeckPlaces(Optional<Shape> shape, List<Place> places) {
   /**
    * What a player wants who points at a place: its pitch, named in the song's key, and its string.
    */
-  public static Want want(Song song, int string, int fret) {
+  public static Want.Sound want(Song song, int string, int fret) {
     int midi = song.guitar().shapeMidi(string, fret);
     return new Want.Sound(Pitch.of(midi, name(song, midi)), Optional.of(string));
   }
 
   /** What is to sound, by its pitch: a place on the neck is named as the song's key names it. */
-  public static Want sound(Song song, Want want) {
-    return want instanceof Want.Place place ? want(song, place.string(), place.fret()) : want;
+  public static Want.Sound sound(Song song, Want want) {
+    return want instanceof Want.Place place
+        ? want(song, place.string(), place.fret())
+        : (Want.Sound) want;
   }
 
   private static NoteName name(Song song, int midi) {

@@ -10,7 +10,7 @@ import phalanx.melody.Slur;
  * @param endTick when it may end
  * @param midi its pitch counted from the capo as if it were the nut
  * @param string the string the player wants it on, 0 for ⑥ to 5 for ①
- * @param label what the player wrote it as
+ * @param label its pitch in words, as the player wrote it or as the song's key names the place
  * @param slur how it is made from the note before, if it is not plucked
  * @param bar identity of the bar it is written in
  * @param barTick where in that bar it begins

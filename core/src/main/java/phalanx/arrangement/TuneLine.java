@@ -3,8 +3,6 @@ package phalanx.arrangement;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import phalanx.instrument.Guitar;
-import phalanx.instrument.StringSign;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
@@ -34,9 +32,9 @@ final class TuneLine {
         // What stands beyond a bar that became shorter waits there unheard.
         if (note.tick() < bar.lengthTicks()) {
           int end = Math.min(note.endTick(), bar.lengthTicks());
-          graces(line, note, bar, song.guitar());
+          graces(line, note, bar, song);
           for (Want want : note.wants()) {
-            line.add(sung(want, note, bar, end, song.guitar()));
+            line.add(sung(want, note, bar, end, song));
           }
         }
       }
@@ -45,7 +43,7 @@ final class TuneLine {
   }
 
   /** Short notes take their time from the note before; at the start of a song there is none. */
-  private static void graces(List<Sung> line, TuneNote note, PlayedBar bar, Guitar guitar) {
+  private static void graces(List<Sung> line, TuneNote note, PlayedBar bar, Song song) {
     int count = note.graces().size();
     int from = bar.startTick() + note.tick() - count * GRACE;
     if (count == 0 || from < 0 || !line.isEmpty() && from <= line.get(line.size() - 1).tick()) {
@@ -57,32 +55,25 @@ final class TuneLine {
     for (Want grace : note.graces()) {
       TuneNote plain =
           new TuneNote(note.tick(), GRACE, List.of(grace), Optional.empty(), List.of());
-      Sung sung = sung(grace, plain, bar, note.endTick(), guitar);
+      Sung sung = sung(grace, plain, bar, note.endTick(), song);
       line.add(sung.at(from, from + GRACE));
       from += GRACE;
     }
   }
 
-  private static Sung sung(Want want, TuneNote note, PlayedBar bar, int end, Guitar guitar) {
+  private static Sung sung(Want want, TuneNote note, PlayedBar bar, int end, Song song) {
     int tick = bar.startTick() + note.tick();
     int until = bar.startTick() + end;
-    if (want instanceof Want.Sound sound) {
-      int midi = sound.pitch().midi();
-      return new Sung(
-          tick,
-          until,
-          midi,
-          sound.string(),
-          sound.pitch().toString(),
-          note.slur(),
-          bar.written(),
-          note.tick());
-    }
-    Want.Place place = (Want.Place) want;
-    int midi = guitar.shapeMidi(place.string(), place.fret());
-    Optional<Integer> string = Optional.of(place.string());
-    String label = StringSign.of(place.string()) + place.fret();
-    return new Sung(tick, until, midi, string, label, note.slur(), bar.written(), note.tick());
+    Want.Sound sound = NeckPlaces.sound(song, want);
+    return new Sung(
+        tick,
+        until,
+        sound.pitch().midi(),
+        sound.string(),
+        sound.pitch().toString(),
+        note.slur(),
+        bar.written(),
+        note.tick());
   }
 
   /** The notes that end with the bar before go on into this one. */

@@ -47,7 +47,7 @@ class NeckPlacesTest {
   }
 
   private static String pitch(Song song, int string, int fret) {
-    Want.Sound sound = (Want.Sound) NeckPlaces.sound(song, new Want.Place(string, fret));
+    Want.Sound sound = NeckPlaces.sound(song, new Want.Place(string, fret));
     return sound.pitch() + " " + sound.string().orElseThrow();
   }
 
@@ -75,7 +75,7 @@ class NeckPlacesTest {
   @Test
   void aPlaceIsNamedInTheKeyOfTheSongFromTheCapo() {
     Song song = TestSongs.of("Eb").withKey(Key.parse("Eb"));
-    assertThat(((Want.Sound) NeckPlaces.want(song, 5, 4)).pitch()).hasToString("A♭4");
+    assertThat((NeckPlaces.want(song, 5, 4)).pitch()).hasToString("A♭4");
     Song capo = song.withGuitar(song.guitar().withCapo(3));
     assertThat(NeckPlaces.want(capo, 5, 4)).isEqualTo(NeckPlaces.want(song, 5, 4));
   }

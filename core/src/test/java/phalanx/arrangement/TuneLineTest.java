@@ -93,7 +93,8 @@ class TuneLineTest {
     Song up = Transposition.to(song, NoteName.parse("D").orElseThrow());
     assertThat(TuneLine.of(up, Timeline.of(up)))
         .extracting(Sung::label)
-        .containsExactly("D4", "F♯4", "A4", "②3", "C♯5", "G♯4");
+        .containsExactly("D4", "F♯4", "A4", "D4", "C♯5", "G♯4");
+    assertThat(TuneLine.of(up, Timeline.of(up)).get(3).string()).contains(4);
     Song down = Transposition.to(song, NoteName.parse("A").orElseThrow());
     assertThat(TuneLine.of(down, Timeline.of(down)).get(0).label()).isEqualTo("A3");
   }
