@@ -30,7 +30,8 @@ final class TuneCandidates {
   private static final int EACH_TOP = 16;
 
   /** What of a note counts for its place. */
-  private record Voice(int midi, Optional<Integer> string, boolean together, Optional<Slur> slur) {}
+  private record Voice(
+      int midi, Optional<Integer> string, boolean together, boolean legato, Optional<Slur> slur) {}
 
   private record Asked(
       ShapeQuery query,
@@ -64,7 +65,8 @@ final class TuneCandidates {
     for (int n = 0; n < tune.notes().size(); n++) {
       Sung note = tune.notes().get(n);
       boolean together = n > 0 && tune.notes().get(n - 1).tick() == note.tick();
-      voices.add(new Voice(note.midi(), note.string(), together, note.slur()));
+      boolean legato = TuneFit.legato(tune.notes(), n);
+      voices.add(new Voice(note.midi(), note.string(), together, legato, note.slur()));
     }
     return known.computeIfAbsent(
         new Asked(query, base, voices, tune.edges(), pin, fit.onTop()),

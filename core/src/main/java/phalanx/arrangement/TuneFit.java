@@ -132,7 +132,7 @@ final class TuneFit {
   /**
    * Whether a note sounds up to the time at which another begins; the first is judged elsewhere.
    */
-  private static boolean legato(List<Sung> notes, int at) {
+  static boolean legato(List<Sung> notes, int at) {
     int tick = notes.get(at).tick();
     return notes.subList(0, at).stream().anyMatch(n -> n.endTick() == tick);
   }

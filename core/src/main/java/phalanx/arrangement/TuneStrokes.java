@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.BiConsumer;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
 import phalanx.melody.Slur;
@@ -41,7 +40,7 @@ final class TuneStrokes {
   private final List<Slot> slots;
   private final TuneFit fit;
   private List<Struck> before = List.of();
-  private List<Struck> now = List.of();
+  private List<Struck> now = new ArrayList<>();
   private final List<TuneWay> ways;
   private final TreeMap<Integer, List<Struck>> at = new TreeMap<>();
   private final Map<Integer, Integer> slotAt = new HashMap<>();
@@ -77,7 +76,7 @@ final class TuneStrokes {
         int end = end(index, note, place.get());
         if (begins && now.stream().noneMatch(s -> s.note().tick() == note.tick())) {
           before = now;
-          now = List.of();
+          now = new ArrayList<>();
         }
         Optional<Struck> from = begins ? slurredFrom(index, note, place.get()) : Optional.empty();
         Struck struck =
@@ -89,7 +88,9 @@ final class TuneStrokes {
                 from.flatMap(f -> note.slur()),
                 from.map(f -> f.note().tick()));
         at.computeIfAbsent(tick, t -> new ArrayList<>()).add(struck);
-        now = begins ? Stream.concat(now.stream(), Stream.of(struck)).toList() : now;
+        if (begins) {
+          now.add(struck);
+        }
         slotAt.put(tick, index);
       }
     }

@@ -37,11 +37,13 @@ final class Changes {
 
   private final Arrangement a;
   private final ChangeCosts costs;
+  private final TreeMap<Integer, Slot> slots = new TreeMap<>();
   private final List<Change> all = new ArrayList<>();
 
   private Changes(Arrangement a) {
     this.a = a;
     costs = a.plan().problem().changes();
+    a.slots().forEach(s -> slots.put(s.fromTick(), s));
   }
 
   /** Every way for which a finger has to go somewhere, by time. */
@@ -76,8 +78,6 @@ final class Changes {
 
   /** The ways of a finger to and from notes beside the shape while that is held. */
   private void beside(Finger finger) {
-    TreeMap<Integer, Slot> slots = new TreeMap<>();
-    a.slots().forEach(s -> slots.put(s.fromTick(), s));
     List<Hold> holds = a.holds().stream().filter(h -> h.finger() == finger).toList();
     for (int i = 1; i < holds.size(); i++) {
       Hold from = holds.get(i - 1);

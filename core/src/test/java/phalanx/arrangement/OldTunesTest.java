@@ -102,10 +102,6 @@ class OldTunesTest {
           "Amazing Grace (New Britain) 2: " + WIDE_G,
           "Amazing Grace (New Britain) 5: " + WIDE_G,
           "Amazing Grace (New Britain) 6: " + WIDE_G,
-          // The tune comes down from the eighth fret to the third, the hand with it.
-          "Au clair de la lune 7: the change to D7 needs 442 ms and has 417",
-          // The tune comes down from the fifteenth fret to the eighth.
-          "Greensleeves 4: the change to E7 needs 486 ms and has 417",
           // From g4 on ① the hand reaches up to a4 and then to e4 on ②, with the chord held.
           "Long, Long Ago 2: " + WIDE_C,
           "Long, Long Ago 6: " + WIDE_C);
@@ -150,9 +146,12 @@ class OldTunesTest {
         Review.of(a).findings().stream()
             // A stroke of the pattern on another string than usual is no matter of comfort.
             .filter(f -> !f.finding().rule().equals("dead string"))
-            .map(f -> f.bar() + ": " + f.finding().message())
+            .map(f -> old.name() + " " + f.bar() + ": " + f.finding().message())
+            .distinct()
             .toList();
-    assertThat(hard).allMatch(f -> BEYOND_COMFORT.contains(old.name() + " " + f));
+    assertThat(hard)
+        .containsExactlyInAnyOrderElementsOf(
+            BEYOND_COMFORT.stream().filter(f -> f.startsWith(old.name() + " ")).toList());
     assertThat(a.slots())
         .allMatch(s -> s.remarks().stream().noneMatch(r -> r.contains("out of reach")));
   }

@@ -27,14 +27,11 @@ import phalanx.fretting.Stance;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
-import phalanx.melody.TuneReader;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.StringRoles;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
-import phalanx.song.Tune;
-import phalanx.theory.Meter;
 
 /** The plan of shapes together with the tune: what each finger does from one chord to the next. */
 class TunePlanTest {
@@ -177,16 +174,8 @@ class TunePlanTest {
   }
 
   private static Arrangement arranged(String chords, String... bars) {
-    Tune tune = Tune.NONE;
-    for (int b = 0; b < bars.length; b++) {
-      tune = tune.with(b + 1, TuneReader.read(bars[b], Meter.FOUR_FOUR).tune());
-    }
-    Song song =
-        TestSongs.of(chords)
-            .withPattern(AlternatingThumb.FINGERS_BETWEEN)
-            .withTempo(80)
-            .withTune(tune);
-    return new Arranger().arrange(song);
+    Song song = TestSongs.of(chords).withPattern(AlternatingThumb.FINGERS_BETWEEN).withTempo(80);
+    return new Arranger().arrange(TestSongs.singing(song, bars));
   }
 
   /** A note of both chords that is tied over the change stays under its finger. */

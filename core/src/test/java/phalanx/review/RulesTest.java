@@ -1,6 +1,7 @@
 package phalanx.review;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static phalanx.song.TestSongs.singing;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -15,7 +16,6 @@ import phalanx.fretting.ShapeTrial;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.instrument.Tuning;
-import phalanx.melody.TuneReader;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.HandSchool;
 import phalanx.picking.PatternReader;
@@ -25,9 +25,7 @@ import phalanx.song.NoteRef;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
-import phalanx.song.Tune;
 import phalanx.theory.Key;
-import phalanx.theory.Meter;
 
 /**
  * Each rule finds what it is for, with its place and figure, and nothing where all is well. What is
@@ -55,16 +53,6 @@ class RulesTest {
     PatternReader.Result read = PatternReader.read("name: x\nmetre: 4/4\n" + rows);
     assertThat(read.problems()).isEmpty();
     return song.withPattern(read.patterns().get(0));
-  }
-
-  private static Song singing(Song song, String... bars) {
-    Tune tune = Tune.NONE;
-    for (int b = 0; b < bars.length; b++) {
-      TuneReader.Result read = TuneReader.read(bars[b], Meter.FOUR_FOUR);
-      assertThat(read.problems()).isEmpty();
-      tune = tune.with(b + 1, read.tune());
-    }
-    return song.withTune(tune);
   }
 
   private static List<Found> in(Song song, Rule rule) {

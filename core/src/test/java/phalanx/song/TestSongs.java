@@ -5,6 +5,7 @@ import java.util.List;
 import phalanx.chart.ChartLine;
 import phalanx.chart.ChartReader;
 import phalanx.chart.Notation;
+import phalanx.melody.TuneReader;
 import phalanx.theory.Chord;
 import phalanx.theory.ChordReader;
 import phalanx.theory.ChordReading;
@@ -32,6 +33,19 @@ public final class TestSongs {
               bars));
     }
     return Song.untitled().withChart(new Chart(sections));
+  }
+
+  /** A song with a tune, the text of each bar by its number; every word of it can be read. */
+  public static Song singing(Song song, String... bars) {
+    Tune tune = Tune.NONE;
+    for (int b = 0; b < bars.length; b++) {
+      TuneReader.Result read = TuneReader.read(bars[b], Meter.FOUR_FOUR);
+      if (!read.problems().isEmpty()) {
+        throw new IllegalArgumentException(bars[b] + ": " + read.problems());
+      }
+      tune = tune.with(b + 1, read.tune());
+    }
+    return song.withTune(tune);
   }
 
   /** A chord by its symbol. */
