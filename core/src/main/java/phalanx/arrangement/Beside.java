@@ -1,10 +1,13 @@
 package phalanx.arrangement;
 
+import java.util.HashSet;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import phalanx.fretting.Grip;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Finger;
+import phalanx.instrument.Tuning;
 
 /**
  * A note outside the shape that is held, in the bass or of the tune.
@@ -28,6 +31,25 @@ record Beside(int string, int fret, Optional<Finger> finger, Set<Integer> left) 
         .map(f -> shape.grips().get(f))
         .filter(g -> g.fret() == fret && !left.contains(g.lowString()))
         .isPresent();
+  }
+
+  /**
+   * Every string that a finger leaves for it: those it makes free and those its own finger held.
+   */
+  Set<Integer> leaves(Shape shape) {
+    Set<Integer> all = new HashSet<>(left);
+    IntStream.range(0, Tuning.STRINGS)
+        .filter(s -> finger.isPresent() && shape.finger(s).equals(finger))
+        .forEach(all::add);
+    return all;
+  }
+
+  /** With more strings whose finger leaves them for it. */
+  Beside leaving(Set<Integer> more) {
+    Set<Integer> all = new HashSet<>(more);
+    all.remove(string);
+    all.addAll(left);
+    return new Beside(string, fret, finger, all);
   }
 
   /** What its finger holds then. */

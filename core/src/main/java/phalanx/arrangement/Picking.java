@@ -257,8 +257,9 @@ final class Picking {
       }
       made.put(laid.get(i).placed().tick(), strings);
       if (!gone.isEmpty()) {
-        laid.set(i, laid.get(i).without(gone));
-        laying(laid.get(i).placed().slot())
+        int slot = laid.get(i).placed().slot();
+        laid.set(i, laid.get(i).without(gone, slots.get(slot).shape().orElseThrow()));
+        laying(slot)
             .ifPresent(l -> gone.forEach(p -> l.remarks().add(slurFromNothing(p, laid.get(at)))));
       }
     }

@@ -3,6 +3,7 @@ package phalanx.arrangement;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -57,6 +58,13 @@ final class SlotLaying {
       return waits && pressed ? slurredFrom.orElse(tick) : tick;
     }
 
+    /** If its finger slides, with more strings left for it. */
+    Plucked leaving(Set<Integer> strings) {
+      boolean slides = slur.filter(s -> s == Slur.SLIDE).isPresent();
+      Optional<Beside> more = slides ? step.map(s -> s.leaving(strings)) : step;
+      return new Plucked(string, pluck, ref, more, rings, slur, slurredFrom);
+    }
+
     /** Whether the thumb's own row asks for it. */
     boolean byThumb() {
       return pluck.role().isThumb() && pluck.finger().filter(f -> f != PickFinger.P).isEmpty();
@@ -72,9 +80,17 @@ final class SlotLaying {
       Optional<Stroke.Knock> hit,
       List<Integer> stopped) {
 
-    /** Without some of its plucks. */
-    Laid without(List<Plucked> gone) {
-      List<Plucked> kept = plucks.stream().filter(p -> !gone.contains(p)).toList();
+    /**
+     * Without some of its plucks. A finger that would have slid together with others lifts when
+     * they move on: where it was it was not tried with them.
+     */
+    Laid without(List<Plucked> gone, Shape shape) {
+      Set<Integer> left = new HashSet<>();
+      for (Plucked p : gone) {
+        p.step().ifPresent(s -> left.addAll(s.leaves(shape)));
+      }
+      List<Plucked> kept =
+          plucks.stream().filter(p -> !gone.contains(p)).map(p -> p.leaving(left)).toList();
       return new Laid(placed, kept, brush, brushed, hit, stopped);
     }
   }

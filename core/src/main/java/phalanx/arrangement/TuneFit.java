@@ -235,7 +235,7 @@ final class TuneFit {
     if (slur.isPresent()) {
       return ChangeCosts.SLUR_LOST
           * now.stream()
-              .filter(p -> last.stream().noneMatch(b -> canSlur(shape, b, p, slur.get())))
+              .filter(p -> last.stream().noneMatch(b -> canSlur(shape, b, last, p, slur.get())))
               .count();
     }
     double leap = LEAP * Math.abs(last.get(last.size() - 1).string() - now.get(0).string());
@@ -256,24 +256,30 @@ final class TuneFit {
   /**
    * Whether the fretting hand can make a note from one before it: on the same string, upwards for a
    * hammer-on, downwards with both fingers down for a pull-off, by the same finger for a slide.
+   *
+   * @param together the notes that begin with the one before, itself among them
    */
-  boolean canSlur(Shape shape, TunePlace from, TunePlace to, Slur slur) {
+  boolean canSlur(Shape shape, TunePlace from, List<TunePlace> together, TunePlace to, Slur slur) {
     boolean string = from.string() == to.string();
     boolean sameFinger = to.finger().isPresent() && from.finger().equals(to.finger());
     return string
         && switch (slur) {
           case HAMMER_ON -> to.fret() > from.fret() && !sameFinger;
-          case PULL_OFF -> to.fret() < from.fret() && !sameFinger && bothDown(shape, from, to);
+          case PULL_OFF ->
+              to.fret() < from.fret() && !sameFinger && bothDown(shape, from, together, to);
           case SLIDE -> to.fret() != from.fret() && sameFinger;
         };
   }
 
-  private boolean bothDown(Shape shape, TunePlace from, TunePlace to) {
+  private boolean bothDown(Shape shape, TunePlace from, List<TunePlace> together, TunePlace to) {
+    List<TunePlace> others = together.stream().filter(p -> !p.equals(from)).toList();
     if (to.inShape() || to.finger().isEmpty()) {
-      return to.left().isEmpty() && !from.left().contains(to.string());
+      return to.left().isEmpty()
+          && together.stream().noneMatch(p -> p.left().contains(to.string()));
     }
     boolean elsewhere = shape.grips().containsKey(to.finger().get());
-    if (elsewhere || from.inShape() || !to.left().isEmpty() || !from.left().isEmpty()) {
+    boolean leaves = together.stream().anyMatch(p -> !p.left().isEmpty());
+    if (elsewhere || from.inShape() || !to.left().isEmpty() || leaves) {
       return false;
     }
     if (from.finger().isEmpty()
@@ -281,6 +287,15 @@ final class TuneFit {
       return false;
     }
     Shape held = shape.with(to.string(), new Stop.Pressed(to.fret(), to.finger().get()));
-    return AddedFinger.on(held, from.string(), from.fret(), reach()).equals(from.finger());
+    for (TunePlace other : others) {
+      if (!other.inShape() && other.finger().isPresent()) {
+        if (other.finger().equals(to.finger())) {
+          return false;
+        }
+        held = held.with(other.string(), new Stop.Pressed(other.fret(), other.finger().get()));
+      }
+    }
+    return (others.isEmpty() || AddedFinger.together(held, reach()))
+        && AddedFinger.on(held, from.string(), from.fret(), reach()).equals(from.finger());
   }
 }

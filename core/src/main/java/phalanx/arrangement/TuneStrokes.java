@@ -115,7 +115,8 @@ final class TuneStrokes {
     Slot slot = slots.get(index);
     int n = slot.tune().indexOf(from.note());
     Optional<TunePlace> here = n < 0 ? Optional.empty() : ways.get(index).places().get(n);
-    return here.map(p -> fit.canSlur(slot.shape().orElseThrow(), p, to, slur))
+    List<TunePlace> together = before.stream().map(Struck::place).toList();
+    return here.map(p -> fit.canSlur(slot.shape().orElseThrow(), p, together, to, slur))
         .orElseGet(
             () -> from.place().voice().leadsTo(to.voice(), SlotTune.legato(Optional.of(slur))));
   }

@@ -8,7 +8,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Random;
 import java.util.TreeMap;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -27,6 +26,7 @@ import phalanx.picking.Touch;
 import phalanx.picking.WrittenPattern;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
+import phalanx.testing.Draws;
 import phalanx.theory.Meter;
 import phalanx.theory.Ticks;
 
@@ -40,18 +40,17 @@ class PickingLawsTest {
 
   @Property(tries = 150)
   void noFingerIsInTwoPlacesCrossesAnotherOrComesBackTooSoon(
-      @ForAll long seed, @ForAll HandSchool school, @ForAll ThumbRoute thumb) {
-    Random random = new Random(seed);
-    StringBuilder line = new StringBuilder(CHORDS[random.nextInt(CHORDS.length)]);
-    for (int bar = random.nextInt(4); bar > 0; bar--) {
-      line.append(random.nextBoolean() ? " | " : " ").append(CHORDS[random.nextInt(CHORDS.length)]);
+      @ForAll Draws draws, @ForAll HandSchool school, @ForAll ThumbRoute thumb) {
+    StringBuilder line = new StringBuilder(CHORDS[draws.nextInt(CHORDS.length)]);
+    for (int bar = draws.nextInt(4); bar > 0; bar--) {
+      line.append(draws.nextBoolean() ? " | " : " ").append(CHORDS[draws.nextInt(CHORDS.length)]);
     }
     Song song =
         TestSongs.of(line.toString())
             .withSchool(school)
             .withThumb(thumb)
-            .withTempo(60 + random.nextInt(120))
-            .withPattern(pattern(random));
+            .withTempo(60 + draws.nextInt(120))
+            .withPattern(pattern(draws));
     Arrangement a = ARRANGER.arrange(song);
     Map<PickFinger, TreeMap<Double, List<Integer>>> uses = uses(a, song.tempo());
     uses.forEach((finger, row) -> comesBackInTime(finger, row, a));
@@ -118,32 +117,32 @@ class PickingLawsTest {
   }
 
   /** A bar on a random grid of whatever a hand could do at one instant. */
-  private static WrittenPattern pattern(Random random) {
+  private static WrittenPattern pattern(Draws draws) {
     List<Pattern.Step> steps = new ArrayList<>();
     for (int beat = 0; beat < 4; beat++) {
-      int parts = 1 + random.nextInt(8);
+      int parts = 1 + draws.nextInt(8);
       for (int part = 0; part < parts; part++) {
         List<Stroke> strokes = new ArrayList<>();
         for (Role role : Role.values()) {
-          if (random.nextInt(5) == 0) {
-            strokes.add(onRole(role, random));
+          if (draws.nextInt(5) == 0) {
+            strokes.add(onRole(role, draws));
           }
         }
-        if (random.nextInt(10) == 0) {
-          Hit hit = Hit.values()[random.nextInt(Hit.values().length)];
+        if (draws.nextInt(10) == 0) {
+          Hit hit = Hit.values()[draws.nextInt(Hit.values().length)];
           strokes.add(new Stroke.Knock(hit, Force.PLAIN));
         }
-        if (random.nextInt(12) == 0) {
-          int from = random.nextInt(6);
-          int to = (from + 1 + random.nextInt(5)) % 6;
-          Touch touch = Touch.values()[random.nextInt(2)];
+        if (draws.nextInt(12) == 0) {
+          int from = draws.nextInt(6);
+          int to = (from + 1 + draws.nextInt(5)) % 6;
+          Touch touch = Touch.values()[draws.nextInt(2)];
           strokes.add(new Stroke.Brush(from, to, touch, Force.SOFT));
         }
         Optional<Roll> roll =
-            random.nextInt(4) == 0
-                ? Optional.of(new Roll(random.nextBoolean(), 1 + random.nextInt(4)))
+            draws.nextInt(4) == 0
+                ? Optional.of(new Roll(draws.nextBoolean(), 1 + draws.nextInt(4)))
                 : Optional.empty();
-        boolean early = beat == 3 && 2 * part >= parts && random.nextInt(3) == 0;
+        boolean early = beat == 3 && 2 * part >= parts && draws.nextInt(3) == 0;
         int tick = beat * 5040 + part * 5040 / parts;
         Pattern.Step step = new Pattern.Step(tick, strokes, roll, early);
         if (PatternRules.trouble(step).isEmpty()) {
@@ -154,14 +153,14 @@ class PickingLawsTest {
     return new WrittenPattern("random", "", Meter.FOUR_FOUR, new Pattern("random", 20160, steps));
   }
 
-  private static Stroke onRole(Role role, Random random) {
+  private static Stroke onRole(Role role, Draws draws) {
     Optional<PickFinger> finger =
-        random.nextInt(4) == 0
-            ? Optional.of(PickFinger.values()[random.nextInt(5)])
+        draws.nextInt(4) == 0
+            ? Optional.of(PickFinger.values()[draws.nextInt(5)])
             : Optional.empty();
-    return switch (random.nextInt(8)) {
+    return switch (draws.nextInt(8)) {
       case 0 -> new Stroke.Stop(role);
-      case 1 -> new Stroke.Tremolo(role, Force.PLAIN, 3, 4 + random.nextInt(4));
+      case 1 -> new Stroke.Tremolo(role, Force.PLAIN, 3, 4 + draws.nextInt(4));
       default -> new Stroke.Pluck(role, Force.ACCENTED, finger);
     };
   }

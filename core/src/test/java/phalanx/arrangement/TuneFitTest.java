@@ -168,6 +168,6 @@ class TuneFitTest {
     List<TunePlace> ends = FIT.places(c, 1, sung(0, Pitch.parse(to).orElseThrow().midi()));
     TunePlace start = starts.get(starts.size() - 1);
     TunePlace end = ends.get(ends.size() - 1);
-    assertThat(FIT.canSlur(c, start, end, slur)).isEqualTo(can);
+    assertThat(FIT.canSlur(c, start, List.of(start), end, slur)).isEqualTo(can);
   }
 }

@@ -2,112 +2,83 @@ package phalanx.arrangement;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import org.junit.jupiter.api.Test;
 import phalanx.fretting.Grip;
 import phalanx.fretting.Reach;
 import phalanx.instrument.Finger;
-import phalanx.melody.BarTune;
-import phalanx.melody.Slur;
-import phalanx.melody.TuneNote;
-import phalanx.melody.Want;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.HandSchool;
-import phalanx.picking.ThumbRoute;
+import phalanx.song.DrawnSongs;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
-import phalanx.song.Tune;
-import phalanx.theory.NoteName;
-import phalanx.theory.Pitch;
+import phalanx.testing.Draws;
 
 /** What holds for every arrangement of a tune, over random tunes, chords and patterns. */
 class TuneLawsTest {
 
   private static final Arranger ARRANGER = new Arranger();
-  private static final int BAR = 20160;
-  private static final String[] CHORDS = {"G", "D/F#", "Em7", "C", "Am7", "D7", "F", "Bm", "A7"};
-  private static final int[] SCALE = {55, 57, 59, 60, 62, 64, 66, 67, 69, 71, 72, 74, 76, 78, 79};
 
   @Property(tries = 150)
-  void bothHandsCanDoWhatTheTuneAsks(
-      @ForAll long seed,
-      @ForAll HandSchool school,
-      @ForAll ThumbRoute thumb,
-      @ForAll AlternatingThumb pattern) {
-    Random random = new Random(seed);
-    int bars = 1 + random.nextInt(4);
-    StringBuilder line = new StringBuilder();
-    for (int bar = 0; bar < bars; bar++) {
-      line.append(bar == 0 ? "" : " | ").append(CHORDS[random.nextInt(CHORDS.length)]);
-      if (random.nextInt(3) == 0) {
-        line.append(" ").append(CHORDS[random.nextInt(CHORDS.length)]);
-      }
-    }
-    Tune tune = Tune.NONE;
-    for (int bar = 1; bar <= bars; bar++) {
-      tune = tune.with(bar, bar(random));
-    }
+  void bothHandsCanDoWhatTheTuneAsks(@ForAll Draws draws) {
+    laws(ARRANGER.arrange(DrawnSongs.withTune(draws)));
+  }
+
+  /** Two fingers slide together and no finger plucks the first note of the other's. */
+  @Test
+  void aFingerThatDoesNotSlideAlongLifts() {
     Song song =
-        TestSongs.of(line.toString())
-            .withSchool(school)
-            .withThumb(thumb)
-            .withTempo(60 + random.nextInt(160))
-            .withPattern(pattern)
-            .withTune(tune.withOnTop(random.nextInt(4) > 0));
-    Arrangement a = ARRANGER.arrange(song);
+        TestSongs.singing(
+            TestSongs.of("A7 F | Em7 | D7 Em7 | D/F#"),
+            "- - - - - c4 . .",
+            ". g4+e4 . /b4+g4 . . . d5",
+            "[. . . a3] [c5+e4 . . .] [. . . .] [. . . e5] . . . c5");
+    laws(
+        ARRANGER.arrange(
+            song.withSchool(HandSchool.THUMB_AND_TWO)
+                .withPattern(AlternatingThumb.FINGERS_BETWEEN)));
+  }
+
+  /** A finger waits below a pull-off only where it reaches the other notes that sound then. */
+  @Test
+  void aPullOffFromTwoNotesKeepsAllFingersInReach() {
+    laws(
+        ARRANGER.arrange(
+            DrawnSongs.withTune(
+                new Draws(
+                    List.of(
+                        0, 0, 0, 3, 0, 0, 0, 0, 34, 0, 0, 0, 0, 0, 0, 0, 1, 0, 0, 1, 0, 0, 1, 0, 0,
+                        0, 0, 0, 0, 0, 2, 0, 0, 0, 0, 1, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 3, 0, 1,
+                        3, 0, 0, 0, 0, 0, 0, 1, 21, 0, 3, 0, 1, 1, 0, 0, 0, 1, 0, 0, 0, 1, 1)))));
+  }
+
+  /** What an arranger found for one song it does not take for another. */
+  @Property(tries = 60)
+  void aUsedArrangerAnswersAsAFreshOne(@ForAll Draws one, @ForAll Draws other) {
+    Song song = DrawnSongs.withTune(one);
+    Song next = DrawnSongs.withTune(other);
+    Arranger used = new Arranger();
+    for (Song asked : List.of(song, next, DrawnSongs.thinned(song), song)) {
+      Arrangement fresh = new Arranger().arrange(asked);
+      Arrangement again = used.arrange(asked);
+      assertThat(again.notes()).isEqualTo(fresh.notes());
+      assertThat(again.holds()).isEqualTo(fresh.holds());
+      assertThat(again.plan().cost()).isEqualTo(fresh.plan().cost());
+    }
+  }
+
+  private static void laws(Arrangement a) {
     everyNoteIsPlayedOrSaid(a);
     nothingTouchesTheTuneWhileItRings(a);
     noStringHasTwoNotes(a);
     everyFingerIsInOnePlace(a);
     everyMomentIsWithinReach(a);
     slursAreMadeByTheFrettingHand(a);
-  }
-
-  private static BarTune bar(Random random) {
-    List<TuneNote> notes = new ArrayList<>();
-    int held = random.nextInt(4) == 0 ? 2520 : 0;
-    int at = held;
-    int place = random.nextInt(SCALE.length);
-    while (at < BAR) {
-      int length = 2520 * (1 + random.nextInt(4));
-      place = Math.max(0, Math.min(SCALE.length - 1, place + random.nextInt(5) - 2));
-      int end = Math.min(BAR, at + length);
-      if (random.nextInt(5) > 0) {
-        notes.add(new TuneNote(at, end - at, wants(random, place), slur(random), grace(random)));
-      }
-      at = end;
-    }
-    return new BarTune(held, notes);
-  }
-
-  /** One note, or a third or a sixth. */
-  private static List<Want> wants(Random random, int place) {
-    int below = place - (random.nextBoolean() ? 2 : 5);
-    return random.nextInt(4) > 0 || below < 0
-        ? List.of(want(SCALE[place]))
-        : List.of(want(SCALE[place]), want(SCALE[below]));
-  }
-
-  private static List<Want> grace(Random random) {
-    return random.nextInt(8) > 0 ? List.of() : List.of(want(SCALE[random.nextInt(SCALE.length)]));
-  }
-
-  private static Optional<Slur> slur(Random random) {
-    return random.nextInt(3) > 0
-        ? Optional.empty()
-        : Optional.of(Slur.values()[random.nextInt(Slur.values().length)]);
-  }
-
-  private static Want want(int midi) {
-    String[] names = {"C", "C#", "D", "D#", "E", "F", "F#", "G", "G#", "A", "A#", "B"};
-    NoteName name = NoteName.parse(names[midi % 12]).orElseThrow();
-    return new Want.Sound(Pitch.of(midi, name), Optional.empty());
   }
 
   private static List<Sung> line(Arrangement a) {

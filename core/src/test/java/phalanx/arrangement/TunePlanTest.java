@@ -7,7 +7,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.Random;
 import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -32,6 +31,7 @@ import phalanx.picking.StringRoles;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
+import phalanx.testing.Draws;
 
 /** The plan of shapes together with the tune: what each finger does from one chord to the next. */
 class TunePlanTest {
@@ -53,12 +53,12 @@ class TunePlanTest {
   }
 
   /** A line in which now and then a note sounds on over the bar line. */
-  private static List<Sung> line(Random random, int bars) {
+  private static List<Sung> line(Draws draws, int bars) {
     List<Sung> line = new ArrayList<>();
     int at = 0;
     while (at < bars * BAR) {
-      int end = Math.min(bars * BAR, at + 5040 * (1 + random.nextInt(4)));
-      line.add(sung(at, end, SCALE[random.nextInt(SCALE.length)]));
+      int end = Math.min(bars * BAR, at + 5040 * (1 + draws.nextInt(4)));
+      line.add(sung(at, end, SCALE[draws.nextInt(SCALE.length)]));
       at = end;
     }
     return line;
@@ -128,13 +128,12 @@ class TunePlanTest {
    * places of all notes costs, found by trying every one.
    */
   @Property(tries = 40)
-  void equalsBruteForceOverEveryPlaceOfEveryNote(@ForAll long seed) {
-    Random random = new Random(seed);
-    List<Sung> line = line(random, 3);
+  void equalsBruteForceOverEveryPlaceOfEveryNote(@ForAll Draws draws) {
+    List<Sung> line = line(draws, 3);
     List<PlanSlot> kept = new ArrayList<>();
     List<List<RatedShape>> every = new ArrayList<>();
     for (int bar = 0; bar < 3; bar++) {
-      String chord = CHORDS[random.nextInt(CHORDS.length)];
+      String chord = CHORDS[draws.nextInt(CHORDS.length)];
       List<RatedShape> shapes = ShapeSearch.find(query(chord), REACH).candidates(4, 1);
       SlotTune tune = SlotTune.of(in(line, bar), bar * BAR, (bar + 1) * BAR);
       List<RatedShape> ways = new ArrayList<>();
