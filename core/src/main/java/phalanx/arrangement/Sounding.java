@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -30,7 +31,7 @@ final class Sounding {
   private final List<Note> notes = new ArrayList<>();
   private final List<Gesture> gestures = new ArrayList<>();
   private final List<Holds.Added> added = new ArrayList<>();
-  private final Set<Integer> beside = new TreeSet<>();
+  private final Map<Integer, List<Integer>> beside = new TreeMap<>();
   private int besideTick = -1;
   private final List<TreeSet<Integer>> cuts = new ArrayList<>();
 
@@ -98,7 +99,7 @@ final class Sounding {
               endTogether(p.string(), tick);
               p.step()
                   .filter(s -> s.finger().isPresent() || !s.left().isEmpty())
-                  .ifPresent(s -> liftOthers(s, tick));
+                  .ifPresent(s -> liftOthers(s, leaving(on, p), tick));
             });
     boolean damped = fingers.gesture() || on.hit().isEmpty();
     if (fingers.gesture()) {
@@ -110,24 +111,27 @@ final class Sounding {
   }
 
   /**
-   * When one of the fingers that are beside the shape together goes back, the others do: that one
-   * in its place and they in theirs were not tried.
+   * When one of the fingers that are beside the shape together goes back, for its own string or for
+   * one that it left, the others do: that one in its place and they in theirs were not tried.
    */
   private void endTogether(int string, int tick) {
-    if (beside.remove(string) && besideTick != tick) {
-      beside.forEach(s -> cuts.get(s).add(tick));
+    boolean goesBack =
+        beside.containsKey(string) || beside.values().stream().anyMatch(l -> l.contains(string));
+    beside.remove(string);
+    if (goesBack && besideTick != tick) {
+      beside.keySet().forEach(s -> cuts.get(s).add(tick));
       beside.clear();
     }
   }
 
   /** A finger beside the shape lifts when the next comes down: together they were not tried. */
-  private void liftOthers(Beside step, int tick) {
+  private void liftOthers(Beside step, List<Integer> leaves, int tick) {
     if (besideTick != tick) {
-      beside.stream().filter(s -> s != step.string()).forEach(s -> cuts.get(s).add(tick));
+      beside.keySet().stream().filter(s -> s != step.string()).forEach(s -> cuts.get(s).add(tick));
       beside.clear();
       besideTick = tick;
     }
-    beside.add(step.string());
+    beside.put(step.string(), leaves);
   }
 
   /** The strings that the finger leaves which comes down beside the shape. */

@@ -1,6 +1,7 @@
 package phalanx.chart;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -14,6 +15,7 @@ import phalanx.song.Harmony;
 import phalanx.theory.ChordReader;
 import phalanx.theory.ChordReading;
 import phalanx.theory.Meter;
+import phalanx.theory.Quoted;
 
 /**
  * Reads a line of bars: {@code |: G . . . | D/F# . Em7 . |1 Am7 . D7 . :|2 G . . . |}.
@@ -21,36 +23,45 @@ import phalanx.theory.Meter;
  * <p>Cells share their bar evenly; a dot or slash goes on with the chord before, {@code %} repeats
  * the bar before, {@code =5 . . D7 .} is bar 5 with one chord changed, {@code 3/4} in front of a
  * bar's chords changes the metre, {@code :| x3} says how often, {@code |1} and {@code |2} open
- * first and second endings, {@code D7@5/7} stands at five sevenths of its bar. One instance reads
- * one line; what spans lines (a repeat, an ending) is in the bars read so far.
+ * first and second endings, {@code D7@5/7} stands at five sevenths of its bar. {@link GridReader}
+ * reads line after line.
  */
 public final class ChartReader {
 
+  /** Bars a chart may have: far more than any song, few enough to be planned. */
+  public static final int MOST_BARS = 4000;
+
+  /** Cells a bar may have. */
+  static final int MOST_CELLS = 64;
+
   private static final Pattern TOKEN =
-      Pattern.compile(
-          "(:?\\|+[:.\\]]?(?:\\d+(?:[,-]\\d+)*(?=\\s|$))?)|([^\\s|]+?(?=:?\\|)|[^\\s|]+)");
+      Pattern.compile("(:?\\|+[:.\\]]?(?:\\d[\\d,-]*(?=\\s|$))?)|([^\\s|]+?(?=:?\\|)|[^\\s|]+)");
   private static final Pattern TIMES = Pattern.compile("[x×](\\d{1,2})");
-  private static final Pattern PLACED = Pattern.compile("(.+)@(\\d{1,5})/(\\d{1,5})");
+  private static final Pattern PASSES = Pattern.compile("(\\d{1,4})(?:-(\\d{1,4}))?");
+  private static final Pattern PLACED = Pattern.compile("(.+)@(\\d{1,7})/(\\d{1,7})");
   private static final Pattern BORROWED = Pattern.compile("=(\\d{1,5})");
 
-  private final Notation notation;
   private final Notation.Numbers numbers;
-  private final List<ChartProblem> problems = new ArrayList<>();
-  private final List<Bar> bars;
+  private final int room;
+  private final List<Bar> bars = new ArrayList<>();
+  private Notation notation;
+  private List<ChartProblem> problems = new ArrayList<>();
   private List<Cell> cells = new ArrayList<>();
   private Meter meter;
   private boolean inBar;
   private boolean repeatStarts;
   private boolean repeatEnded;
+  private boolean passageOver;
+  private boolean full;
   private Set<Integer> ending = Set.of();
 
   private record Cell(String text, int column) {}
 
-  private ChartReader(Notation notation, Notation.Numbers numbers, List<Bar> before) {
+  ChartReader(Notation notation, Notation.Numbers numbers, int room) {
+    this.room = room;
     this.notation = notation;
     this.numbers = numbers;
     meter = notation.meter();
-    bars = new ArrayList<>(before);
   }
 
   /**
@@ -60,28 +71,39 @@ public final class ChartReader {
    * @param numbers finds the identity of the bar with a number, for bars that borrow
    */
   public static ChartLine read(String text, Notation notation, Notation.Numbers numbers) {
-    ChartReader reader = new ChartReader(notation, numbers, List.of());
+    ChartReader reader = new ChartReader(notation, numbers, MOST_BARS);
     reader.inBar = true;
     reader.tokens(text);
     reader.closeBar();
     return new ChartLine(reader.bars, reader.problems);
   }
 
-  /**
-   * Reads one more line of a grid. What stands before its first bar line is a margin note, and a
-   * bar must be closed by a bar line.
-   *
-   * @param before the bars of the grid so far
-   * @return all bars of the grid, and the problems of this line
-   */
-  public static ChartLine readOn(List<Bar> before, String text, Notation notation) {
-    ChartReader reader = new ChartReader(notation, Notation.Numbers.NONE, before);
-    reader.tokens(text);
-    if (!reader.inBar && !text.isBlank()) {
+  /** Reads one more line of a grid; what of it could not be read. */
+  List<ChartProblem> line(String text, Notation next) {
+    notation = next;
+    meter = next.meter();
+    problems = new ArrayList<>();
+    cells = new ArrayList<>();
+    inBar = false;
+    repeatStarts = false;
+    repeatEnded = false;
+    ending = Set.of();
+    tokens(text);
+    if (!inBar && !text.isBlank()) {
       int column = text.length() - text.stripLeading().length();
-      reader.problem(column, "expected a bar line | in a grid");
+      problem(column, "expected a bar line | in a grid");
     }
-    return new ChartLine(reader.bars, reader.problems);
+    return problems;
+  }
+
+  /** The bars so far. */
+  List<Bar> bars() {
+    return Collections.unmodifiableList(bars);
+  }
+
+  /** Puts another bar in the place of one. */
+  void replace(int place, Bar bar) {
+    bars.set(place, bar);
   }
 
   private void problem(int column, String message) {
@@ -102,23 +124,31 @@ public final class ChartReader {
   }
 
   private void closeBar() {
-    if (inBar && !cells.isEmpty()) {
+    if (inBar && !cells.isEmpty() && hasRoom()) {
       Bar bar = bar().inPasses(ending);
       bars.add(repeatStarts ? bar.startingRepeat(true) : bar);
-      repeatStarts = false;
       // Behind the repeat sign an ending is marked at its first bar only.
-      ending = endsAfterOneBar() ? Set.of() : ending;
+      ending = passageOver ? Set.of() : ending;
+      passageOver &= !repeatStarts;
+      repeatStarts = false;
     }
     cells = new ArrayList<>();
   }
 
-  private boolean endsAfterOneBar() {
-    for (int b = bars.size() - 2; b >= 0 && !bars.get(b).repeatStart(); b--) {
-      if (bars.get(b).plays() > 1) {
-        return true;
-      }
+  private boolean hasRoom() {
+    if (bars.size() >= room && !full) {
+      full = true;
+      problem(cells.get(0).column(), "a chart has %d bars at most".formatted(MOST_BARS));
     }
-    return false;
+    return bars.size() < room;
+  }
+
+  /** A repeat ends with the last bar. */
+  private void endRepeat(int plays) {
+    int last = bars.size() - 1;
+    bars.set(last, bars.get(last).endingRepeat(plays));
+    // A repeat of one bar has no bar before it in which an ending could be over.
+    passageOver |= !bars.get(last).repeatStart();
   }
 
   private void barLine(String sign, int column) {
@@ -129,9 +159,8 @@ public final class ChartReader {
     if (ends && bars.isEmpty()) {
       problem(column, "expected a bar before the repeat ends");
     } else if (ends) {
-      int last = bars.size() - 1;
       int times = ending.stream().mapToInt(p -> p).max().orElse(1) + 1;
-      bars.set(last, bars.get(last).endingRepeat(Math.min(Bar.MOST_PLAYS, times)));
+      endRepeat(Math.min(Bar.MOST_PLAYS, times));
       ending = Set.of();
     }
     String passes = sign.replaceFirst("^[^\\d]*", "");
@@ -141,20 +170,27 @@ public final class ChartReader {
     repeatStarts |= sign.replaceFirst("\\d.*", "").matches(".*\\|:");
     cells = new ArrayList<>();
     inBar = true;
-    repeatEnded = ends;
+    repeatEnded = ends && !bars.isEmpty();
   }
 
   private Set<Integer> passes(String text, int column) {
     Set<Integer> passes = new TreeSet<>();
-    for (String part : text.split(",")) {
-      String[] ends = part.split("-");
-      int to = Integer.parseInt(ends[ends.length - 1]);
-      for (int pass = Integer.parseInt(ends[0]); pass <= Math.min(to, Bar.MOST_PLAYS); pass++) {
-        passes.add(pass);
+    boolean read = true;
+    for (String part : text.split(",", -1)) {
+      Matcher m = PASSES.matcher(part);
+      read &= m.matches();
+      if (read) {
+        int from = Integer.parseInt(m.group(1));
+        int to = m.group(2) == null ? from : Integer.parseInt(m.group(2));
+        read = from >= 1 && from <= to;
+        for (int pass = from; pass <= Math.min(to, Bar.MOST_PLAYS); pass++) {
+          passes.add(pass);
+        }
       }
     }
-    if (passes.isEmpty() || passes.contains(0)) {
-      problem(column, "expected an ending |1 to |" + Bar.MOST_PLAYS + ", found “" + text + "”");
+    if (!read || passes.isEmpty()) {
+      String words = "expected an ending |1 to |%d, found %s";
+      problem(column, words.formatted(Bar.MOST_PLAYS, Quoted.of(text)));
       return Set.of();
     }
     return passes;
@@ -165,10 +201,9 @@ public final class ChartReader {
     int plays = times.matches() ? Integer.parseInt(times.group(1)) : 0;
     if (plays < 2 || plays > Bar.MOST_PLAYS) {
       problem(column, "expected a repeat from x2 to x16, found “" + text + "”");
-      return;
+    } else {
+      endRepeat(plays);
     }
-    int last = bars.size() - 1;
-    bars.set(last, bars.get(last).endingRepeat(plays));
   }
 
   private Bar bar() {
@@ -207,6 +242,11 @@ public final class ChartReader {
   }
 
   private List<ChordChange> changes() {
+    if (cells.size() > MOST_CELLS) {
+      String words = "a bar has %d cells at most, found %d";
+      problem(cells.get(MOST_CELLS).column(), words.formatted(MOST_CELLS, cells.size()));
+      cells = cells.subList(0, MOST_CELLS);
+    }
     List<Cell> even = cells.stream().filter(c -> !PLACED.matcher(c.text()).matches()).toList();
     int length = notation.barTicks(meter, bars.isEmpty());
     int counts = Math.max(1, (int) ((long) meter.count() * length / meter.barTicks()));
@@ -252,7 +292,7 @@ public final class ChartReader {
     ChordReading.Unreadable unreadable = (ChordReading.Unreadable) reading;
     problem(
         column + unreadable.column(),
-        "cannot read the chord “%s”: expected %s".formatted(text, unreadable.expected()));
+        "cannot read the chord %s: expected %s".formatted(Quoted.of(text), unreadable.expected()));
     return new Harmony.Unread(text);
   }
 }

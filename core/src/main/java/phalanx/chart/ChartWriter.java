@@ -13,9 +13,6 @@ import phalanx.theory.Meter;
 /** Writes bars as the line of text that {@link ChartReader} reads back. */
 public final class ChartWriter {
 
-  /** More cells than this in a bar are written with their places instead. */
-  private static final int MOST_CELLS = 64;
-
   private ChartWriter() {}
 
   /** The chords of one bar, without bar lines: {@code G . D7 .} */
@@ -48,13 +45,16 @@ public final class ChartWriter {
     return words;
   }
 
-  /** The fewest cells that have every chord at the start of one; 0 if there are too many. */
+  /**
+   * The fewest cells that have every chord at the start of one; 0 if there are too many, which are
+   * written with their places instead.
+   */
   private static int cells(List<ChordChange> changes, int length, Meter meter) {
     if (changes.size() == 1 && changes.get(0).tick() == 0) {
       return 1;
     }
     int counts = Math.max(1, (int) ((long) meter.count() * length / meter.barTicks()));
-    for (int cells = 1; cells <= MOST_CELLS; cells++) {
+    for (int cells = 1; cells <= ChartReader.MOST_CELLS; cells++) {
       int tried = cells;
       boolean even = counts % cells == 0 || cells % counts == 0;
       if (even

@@ -21,6 +21,11 @@ public final class Transposition {
   private static final int OCTAVE = 12;
   private static final int HALF_AN_OCTAVE = 6;
 
+  /** The notes that MIDI has numbers for. */
+  private static final int LOWEST_MIDI = 0;
+
+  private static final int HIGHEST_MIDI = 127;
+
   private Transposition() {}
 
   /** Every chord and the key an interval higher; pins on chords that changed are let go. */
@@ -30,10 +35,15 @@ public final class Transposition {
         .withTune(song.tune().moved(want -> moved(want, interval, song)));
   }
 
-  /** The tune goes the shorter way, up or down. */
+  /** The tune goes the shorter way, up or down, but never out of hearing. */
   private static Want moved(Want want, Interval interval, Song song) {
     int up = interval.semitones();
     int way = up > HALF_AN_OCTAVE ? up - OCTAVE : up;
+    if (want instanceof Want.Sound s && s.pitch().midi() + way < LOWEST_MIDI) {
+      way = up;
+    } else if (want instanceof Want.Sound s && s.pitch().midi() + way > HIGHEST_MIDI) {
+      way = up - OCTAVE;
+    }
     if (want instanceof Want.Sound sound) {
       Pitch pitch = sound.pitch();
       return new Want.Sound(
@@ -41,10 +51,10 @@ public final class Transposition {
     }
     Want.Place place = (Want.Place) want;
     int fret = place.fret() + way;
-    if (fret >= 0) {
+    if (fret >= 0 && fret <= Want.HIGHEST_FRET) {
       return new Want.Place(place.string(), fret);
     }
-    // Below the nut it is on another string: which one is for the plan to find.
+    // Off the neck it is on another string: which one is for the plan to find.
     int midi = song.guitar().shapeMidi(place.string(), 0) + fret;
     NoteName name = song.key().orElse(C).up(interval).nameOf(Math.floorMod(midi, OCTAVE));
     return new Want.Sound(Pitch.of(midi, name), Optional.empty());

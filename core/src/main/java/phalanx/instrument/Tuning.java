@@ -16,6 +16,14 @@ public record Tuning(List<Pitch> strings) {
   /** Strings on the guitar. */
   public static final int STRINGS = 6;
 
+  private static final int[] STANDARD_MIDI = {40, 45, 50, 55, 59, 64};
+
+  /**
+   * How far a string may be from standard, semitones: basses with six strings lie an octave lower,
+   * strings of half a twelve-string set an octave higher (common practice, no source).
+   */
+  private static final int FURTHEST = 12;
+
   /** E A D G B E. */
   public static final Tuning STANDARD = parse("E2 A2 D3 G3 B3 E4").orElseThrow();
 
@@ -27,13 +35,19 @@ public record Tuning(List<Pitch> strings) {
     if (strings.size() != STRINGS) {
       throw new IllegalArgumentException("six strings wanted, got " + strings.size());
     }
+    for (int s = 0; s < STRINGS; s++) {
+      int off = Math.abs(strings.get(s).midi() - STANDARD_MIDI[s]);
+      if (off > FURTHEST) {
+        throw new IllegalArgumentException("each string within an octave of standard tuning");
+      }
+    }
   }
 
   /**
    * Reads six notes, low to high, as {@code D A D G A D} or with octaves. A note without octave is
    * the one nearest to that string in standard tuning.
    *
-   * @return the tuning; empty if the text is not six notes
+   * @return the tuning; empty if the text is not six notes, each within an octave of standard
    */
   public static Optional<Tuning> parse(String text) {
     String[] words = text.trim().split("\\s+");
@@ -48,7 +62,11 @@ public record Tuning(List<Pitch> strings) {
       }
       pitches.add(pitch.get());
     }
-    return Optional.of(new Tuning(pitches));
+    try {
+      return Optional.of(new Tuning(pitches));
+    } catch (IllegalArgumentException e) {
+      return Optional.empty();
+    }
   }
 
   private static Optional<Pitch> pitch(String word, int string) {
@@ -56,7 +74,7 @@ public record Tuning(List<Pitch> strings) {
   }
 
   private static Pitch nearStandard(NoteName name, int string) {
-    int standard = STANDARD.strings.get(string).midi();
+    int standard = STANDARD_MIDI[string];
     int up = Math.floorMod(name.chroma() - standard, 12);
     return Pitch.of(standard + (up > FURTHEST_FROM_STANDARD ? up - 12 : up), name);
   }

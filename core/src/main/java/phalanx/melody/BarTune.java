@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.UnaryOperator;
+import phalanx.theory.Meter;
 
 /**
  * The tune of one bar.
@@ -12,6 +13,9 @@ import java.util.function.UnaryOperator;
  * @param notes the notes that begin here, in order, none before the held one ends
  */
 public record BarTune(int heldTicks, List<TuneNote> notes) {
+
+  /** The longest a bar's tune can be, ticks: a bar of 32 halves. */
+  public static final int LONGEST = Meter.LONGEST_TICKS;
 
   /** A bar without a tune. */
   public static final BarTune SILENT = new BarTune(0, List.of());
@@ -24,6 +28,9 @@ public record BarTune(int heldTicks, List<TuneNote> notes) {
         throw new IllegalArgumentException("a note of the tune begins before the last one ends");
       }
       free = note.endTick();
+    }
+    if (free > LONGEST || heldTicks < 0) {
+      throw new IllegalArgumentException("a bar’s tune is 32 halves long at most");
     }
   }
 

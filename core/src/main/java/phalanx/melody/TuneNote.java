@@ -17,11 +17,20 @@ import java.util.stream.Stream;
 public record TuneNote(
     int tick, int lengthTicks, List<Want> wants, Optional<Slur> slur, List<Want> graces) {
 
+  /** A guitar sounds this many notes at once. */
+  public static final int MOST_TOGETHER = 6;
+
+  /** Short notes that fit before one. */
+  public static final int MOST_GRACES = 8;
+
   public TuneNote {
     wants = List.copyOf(wants);
     graces = List.copyOf(graces);
     if (tick < 0 || lengthTicks < 1 || wants.isEmpty()) {
       throw new IllegalArgumentException("a note of the tune has a time, a length and a pitch");
+    }
+    if (wants.size() > MOST_TOGETHER || graces.size() > MOST_GRACES) {
+      throw new IllegalArgumentException("too many notes at once, or before one");
     }
   }
 
@@ -40,9 +49,9 @@ public record TuneNote(
     return new TuneNote(tick, ticks, wants, slur, graces);
   }
 
-  /** With one more sounding at the same time. */
+  /** With one more sounding at the same time, unless it sounds already or six do. */
   public TuneNote with(Want more) {
-    return wants.contains(more)
+    return wants.contains(more) || wants.size() == MOST_TOGETHER
         ? this
         : new TuneNote(
             tick,

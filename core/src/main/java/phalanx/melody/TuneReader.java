@@ -2,6 +2,7 @@ package phalanx.melody;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -10,29 +11,38 @@ import phalanx.theory.Letter;
 import phalanx.theory.Meter;
 import phalanx.theory.NoteName;
 import phalanx.theory.Pitch;
+import phalanx.theory.Quoted;
 
 /**
  * Reads the tune of a bar: {@code g4 . [b d'] -}.
  *
- * <p>Cells share the bar evenly; {@code [ ]} cut a cell once more. A dot goes on with the note
- * before, at the start of a bar with that of the bar before; {@code -} is a rest. A note is a
- * letter with {@code #} or {@code b}, an octave number, or none for the nearest to the note before,
- * with {@code '} or {@code ,} for an octave higher or lower; {@code @2} puts it on string 2. {@code
- * 2:3} is string 2 at fret 3. {@code b+d} are two notes at once, {@code ^a}, {@code _g} and {@code
- * /c} are hammered, pulled and slid to, {@code {b}c} has a short b before it.
+ * <p>Cells share the bar evenly; {@code [ ]} cut a cell once more, and may stand in one another. A
+ * dot goes on with the note before, at the start of a bar with that of the bar before; {@code -} is
+ * a rest. A note is a letter with {@code #} or {@code b}, an octave number, or none for the nearest
+ * to the note before, with {@code '} or {@code ,} for an octave higher or lower; {@code @2} puts it
+ * on string 2. {@code 2:3} is string 2 at fret 3. {@code b+d} are two notes at once, {@code ^a},
+ * {@code _g} and {@code /c} are hammered, pulled and slid to, {@code {b}c} has a short b before it.
  */
 public final class TuneReader {
 
   private static final Pattern SOUND =
-      Pattern.compile("([A-Ga-g])(##|bb|[#b♯♭]?)(\\d?)('*|,*)(?:@([1-6]))?");
+      Pattern.compile("([A-Ga-g])(##|bb|[#b♯♭]?)(\\d?)('{0,20}|,{0,20})(?:@([1-6]))?");
   private static final Pattern PLACE = Pattern.compile("([1-6]):(\\d{1,2})");
   private static final Pattern NOTE = Pattern.compile("(?:\\{([^}]*)\\})?([\\^_/]?)(.+)");
 
   /** The first note without an octave is the nearest to this. */
   public static final Pitch MIDDLE = Pitch.parse("G4").orElseThrow();
 
-  private static final int HIGHEST_FRET = 24;
-  private static final int MOST_CELLS = 48;
+  /** Cells of a bar, and of a cell in brackets. */
+  static final int MOST_CELLS = 128;
+
+  /** A cell may be cut again and again this often: every tick of a bar can be reached. */
+  static final int DEEPEST = 16;
+
+  /** Octaves a note may have; none of a guitar's lies outside. */
+  private static final int LOWEST_OCTAVE = -9;
+
+  private static final int HIGHEST_OCTAVE = 18;
 
   private final List<Problem> problems = new ArrayList<>();
   private final List<TuneNote> notes = new ArrayList<>();
@@ -76,7 +86,7 @@ public final class TuneReader {
     reader.last = before;
     List<Cell> cells = reader.cells(text);
     if (cells.size() > MOST_CELLS) {
-      reader.problem(1, "a bar has 48 cells at most");
+      reader.problem(1, "a bar has %d cells at most".formatted(MOST_CELLS));
     } else if (!cells.isEmpty() && meter.barTicks() % cells.size() != 0) {
       String words = "%d cells do not share a bar of %s evenly";
       reader.problem(1, words.formatted(cells.size(), meter));
@@ -84,7 +94,7 @@ public final class TuneReader {
       int tick = 0;
       for (Cell cell : cells) {
         int length = meter.barTicks() / cells.size();
-        reader.cell(cell, tick, length);
+        reader.cell(cell, tick, length, 0);
         tick += length;
       }
     }
@@ -100,21 +110,13 @@ public final class TuneReader {
   private List<Cell> cells(String text) {
     List<Cell> cells = new ArrayList<>();
     int at = 0;
-    while (at < text.length()) {
+    while (at < text.length() && cells.size() <= MOST_CELLS) {
       char sign = text.charAt(at);
       int end = at + 1;
       if (sign == '[') {
-        end = text.indexOf(']', at) + 1;
-        if (end == 0) {
-          problem(at + 1, "expected ] behind what stands in [");
-          end = text.length();
-        }
+        end = closing(text, at);
       } else if (!Character.isWhitespace(sign)) {
-        while (end < text.length()
-            && !Character.isWhitespace(text.charAt(end))
-            && text.charAt(end) != '[') {
-          end++;
-        }
+        end = wordEnd(text, at);
       }
       if (!Character.isWhitespace(sign)) {
         cells.add(new Cell(text.substring(at, end), at + 1));
@@ -124,20 +126,48 @@ public final class TuneReader {
     return cells;
   }
 
-  private void cell(Cell cell, int tick, int length) {
+  /** Behind the bracket that closes what one opens. */
+  private int closing(String text, int open) {
+    int depth = 0;
+    for (int at = open; at < text.length(); at++) {
+      depth += text.charAt(at) == '[' ? 1 : text.charAt(at) == ']' ? -1 : 0;
+      if (depth == 0) {
+        return at + 1;
+      }
+    }
+    problem(open + 1, "expected ] behind what stands in [");
+    return text.length();
+  }
+
+  /** Behind a word; what stands in braces belongs to it, blanks and all. */
+  private static int wordEnd(String text, int from) {
+    boolean braced = false;
+    int at = from;
+    while (at < text.length()
+        && (braced || !Character.isWhitespace(text.charAt(at)) && text.charAt(at) != '[')) {
+      braced = text.charAt(at) == '{' || braced && text.charAt(at) != '}';
+      at++;
+    }
+    return at;
+  }
+
+  private void cell(Cell cell, int tick, int length, int depth) {
     if (!cell.text().startsWith("[")) {
       word(cell, tick, length);
       return;
     }
-    String inside = cell.text().substring(1).replace("]", "");
-    List<Cell> parts = cells(inside);
-    if (parts.isEmpty() || length % parts.size() != 0) {
+    boolean closed = cell.text().endsWith("]");
+    String inside = cell.text().substring(1, cell.text().length() - (closed ? 1 : 0));
+    List<Cell> parts = depth < DEEPEST ? cells(inside) : List.of();
+    if (parts.isEmpty() || parts.size() > MOST_CELLS || length % parts.size() != 0) {
       problem(cell.column(), "expected notes in [ ] that share their time evenly");
+      sounding = false;
       return;
     }
     int at = tick;
     for (Cell part : parts) {
-      word(new Cell(part.text(), cell.column() + part.column()), at, length / parts.size());
+      Cell placed = new Cell(part.text(), cell.column() + part.column());
+      cell(placed, at, length / parts.size(), depth + 1);
       at += length / parts.size();
     }
   }
@@ -173,7 +203,7 @@ public final class TuneReader {
   private Optional<TuneNote> note(Cell cell, int tick, int length) {
     Matcher m = NOTE.matcher(cell.text());
     if (!m.matches()) {
-      problem(cell.column(), "expected a note, a dot or a rest, found “" + cell.text() + "”");
+      problem(cell.column(), "expected a note, a dot or a rest, found " + Quoted.of(cell.text()));
       return Optional.empty();
     }
     int before = problems.size();
@@ -189,6 +219,10 @@ public final class TuneReader {
       want(word, column).ifPresent(wants::add);
       column += word.length() + 1;
     }
+    if (wants.size() > TuneNote.MOST_TOGETHER || graces.size() > TuneNote.MOST_GRACES) {
+      String words = "expected %d notes at once and %d short ones before them at most";
+      problem(cell.column(), words.formatted(TuneNote.MOST_TOGETHER, TuneNote.MOST_GRACES));
+    }
     Optional<Slur> slur = m.group(2).isEmpty() ? Optional.empty() : Slur.of(m.group(2).charAt(0));
     return problems.size() > before || wants.isEmpty()
         ? Optional.empty()
@@ -199,20 +233,25 @@ public final class TuneReader {
     Matcher place = PLACE.matcher(word);
     if (place.matches()) {
       int fret = Integer.parseInt(place.group(2));
-      if (fret <= HIGHEST_FRET) {
+      if (fret <= Want.HIGHEST_FRET) {
         int string = Tuning.STRINGS - Integer.parseInt(place.group(1));
         return Optional.of(new Want.Place(string, fret));
       }
     }
     Matcher sound = SOUND.matcher(word);
     if (!sound.matches()) {
-      problem(column, "expected a note such as g4, b', f#@2 or 2:3, found “" + word + "”");
+      problem(column, "expected a note such as g4, b', f#@2 or 2:3, found " + Quoted.of(word));
       return Optional.empty();
     }
-    NoteName name = NoteName.parse(sound.group(1).toUpperCase() + sound.group(2)).orElseThrow();
+    NoteName name =
+        NoteName.parse(sound.group(1).toUpperCase(Locale.ROOT) + sound.group(2)).orElseThrow();
     int octave = sound.group(3).isEmpty() ? nearest(name) : Integer.parseInt(sound.group(3));
     String shift = sound.group(4);
     octave += shift.startsWith("'") ? shift.length() : -shift.length();
+    if (octave < LOWEST_OCTAVE || octave > HIGHEST_OCTAVE) {
+      problem(column, "expected a note that can be heard, found " + Quoted.of(word));
+      return Optional.empty();
+    }
     last = new Pitch(name, octave);
     Optional<Integer> string =
         Optional.ofNullable(sound.group(5)).map(s -> Tuning.STRINGS - Integer.parseInt(s));

@@ -2,8 +2,10 @@ package phalanx.melody;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import phalanx.instrument.Tuning;
 import phalanx.theory.Meter;
@@ -16,6 +18,11 @@ public final class TuneWriter {
   private static final String HOLD = ".";
   private static final String REST = "-";
 
+  /** A cell is cut into more parts than this step by step. */
+  private static final int MOST_PARTS = 16;
+
+  private static final int HIGHEST_DIGIT = 9;
+
   private Optional<Pitch> last = Optional.empty();
 
   private TuneWriter() {}
@@ -25,14 +32,14 @@ public final class TuneWriter {
     return tune.isSilent() ? "" : new TuneWriter().bar(tune, meter);
   }
 
-  /** The metre of a bar, or one of as many quarters as the notes need where it has become short. */
+  /** The metre of a bar, or one of as many halves as the notes need where it has become short. */
   public static Meter roomFor(BarTune tune, Meter meter) {
     int end =
         tune.notes().isEmpty()
             ? tune.heldTicks()
             : tune.notes().get(tune.notes().size() - 1).endTick();
-    int quarters = (end + Ticks.PER_QUARTER - 1) / Ticks.PER_QUARTER;
-    return end <= meter.barTicks() ? meter : new Meter(quarters, 4);
+    int half = 2 * Ticks.PER_QUARTER;
+    return end <= meter.barTicks() ? meter : new Meter((end + half - 1) / half, 2);
   }
 
   private String bar(BarTune tune, Meter meter) {
@@ -62,9 +69,9 @@ public final class TuneWriter {
     return String.join(" ", row);
   }
 
-  /** One cell, in brackets where it needs cutting. */
+  /** One cell, in brackets where it needs cutting, in brackets within them where it needs much. */
   private static String cell(TreeMap<Integer, String> words, int from, int length) {
-    for (int parts = 1; parts <= length; parts++) {
+    for (int parts = 1; parts <= MOST_PARTS; parts++) {
       int part = length / parts;
       boolean fits =
           length % parts == 0
@@ -75,7 +82,11 @@ public final class TuneWriter {
         return parts == 1 ? inside : "[" + inside + "]";
       }
     }
-    throw new IllegalStateException("every tick is on the grid of single ticks");
+    int parts =
+        IntStream.rangeClosed(2, length).filter(p -> length % p == 0).findFirst().orElseThrow();
+    return IntStream.range(0, parts)
+        .mapToObj(p -> cell(words, from + p * (length / parts), length / parts))
+        .collect(Collectors.joining(" ", "[", "]"));
   }
 
   private static List<String> cut(TreeMap<Integer, String> words, int from, int length, int parts) {
@@ -105,8 +116,16 @@ public final class TuneWriter {
         last.filter(l -> TuneReader.nearest(l, pitch.name()) == pitch.octave()).isPresent();
     last = Optional.of(pitch);
     String name = pitch.name().ascii();
-    String letter = name.substring(0, 1).toLowerCase() + name.substring(1);
+    String letter = name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1);
     String string = sound.string().map(s -> "@" + (Tuning.STRINGS - s)).orElse("");
-    return letter + (near ? "" : pitch.octave()) + string;
+    return letter + (near ? "" : octave(pitch.octave())) + string;
+  }
+
+  /** One digit, with signs for what lies beyond. */
+  private static String octave(int octave) {
+    int digit = Math.max(0, Math.min(HIGHEST_DIGIT, octave));
+    return digit
+        + "'".repeat(Math.max(0, octave - digit))
+        + ",".repeat(Math.max(0, digit - octave));
   }
 }

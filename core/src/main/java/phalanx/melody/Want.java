@@ -6,6 +6,9 @@ import phalanx.theory.Pitch;
 /** What a note of the tune is to be: a pitch, or a place the player knows already. */
 public sealed interface Want {
 
+  /** No neck has more frets. */
+  int HIGHEST_FRET = 24;
+
   /**
    * A pitch, counted from the capo as if it were the nut.
    *

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import phalanx.theory.Meter;
+import phalanx.theory.Quoted;
 
 /**
  * Reads patterns as players write them, any number in one text:
@@ -131,6 +132,10 @@ public final class PatternReader {
     rows = new RowsReader();
   }
 
+  private void tooLong(String title) {
+    problem(orderLine, 1, Quoted.of(title) + " has too many bars: sixteen at most");
+  }
+
   private Optional<WrittenPattern> pattern(String title) {
     if (bars.isEmpty()) {
       bars.put("", rows);
@@ -147,8 +152,12 @@ public final class PatternReader {
                 .ifPresent(p -> read.put(bar, p)));
     for (String bar : order) {
       if (!bars.containsKey(bar)) {
-        problem(orderLine, 1, "there is no bar “%s” in “%s”".formatted(bar, title));
+        String words = "there is no bar %s in %s";
+        problem(orderLine, 1, words.formatted(Quoted.of(bar), Quoted.of(title)));
       }
+    }
+    if (order.size() > WrittenPattern.MOST_BARS) {
+      tooLong(title);
     }
     boolean faulty = problems.stream().anyMatch(p -> p.line() >= nameLine);
     if (faulty || title.isEmpty()) {
@@ -163,7 +172,7 @@ public final class PatternReader {
       length += read.get(bar).lengthTicks();
     }
     if (length == 0 || length > WrittenPattern.MOST_BARS * meter.barTicks()) {
-      problem(orderLine, 1, "“%s” has too many bars: sixteen at most".formatted(title));
+      tooLong(title);
       return Optional.empty();
     }
     return Optional.of(

@@ -8,11 +8,15 @@ import java.util.Optional;
 import java.util.TreeMap;
 import phalanx.picking.PatternReader.Problem;
 import phalanx.theory.Meter;
+import phalanx.theory.Quoted;
 
 /** Reads the rows that are played together. */
 final class RowsReader {
 
   private static final int MOST_PARTS = 8;
+
+  /** More beats than sixteen bars can have are too many whatever the metre. */
+  private static final int MOST_BEATS = 16 * 32;
 
   /** A word and where it stands, from 1. */
   private record Word(String text, int line, int column) {}
@@ -34,13 +38,14 @@ final class RowsReader {
       return problem(number, column, words.formatted(String.join(", ", Cell.rows())));
     }
     if (rows.containsKey(label)) {
-      return problem(number, column, "the row “" + label + "” stands twice");
+      return problem(number, column, "the row " + Quoted.of(label) + " stands twice");
     }
     List<List<Word>> beats = new ArrayList<>();
     rows.put(label, beats);
     int from = bar + 1;
     Optional<Problem> wrong = Optional.empty();
-    while (from < line.length() && !line.substring(from).isBlank()) {
+    int last = line.stripTrailing().length();
+    while (from < last && beats.size() <= MOST_BEATS) {
       int to = line.indexOf('|', from);
       if (to < 0) {
         wrong = problem(number, line.length(), "expected a bar line | behind the last beat");
@@ -89,7 +94,7 @@ final class RowsReader {
                 problem(
                     w.line(),
                     w.column(),
-                    "expected %s, found “%s”".formatted(Cell.expected(row), w.text())));
+                    "expected %s, found %s".formatted(Cell.expected(row), Quoted.of(w.text()))));
   }
 
   /**
@@ -106,14 +111,14 @@ final class RowsReader {
     boolean whole = beats > 0 && beats % meter.beats() == 0;
     int most = several ? WrittenPattern.MOST_BARS : 1;
     if (rows.isEmpty()) {
-      problems.add(new Problem(line, 1, "“" + title + "” has no row that is played"));
+      problems.add(new Problem(line, 1, Quoted.of(title) + " has no row that is played"));
     } else if (!even) {
-      String words = "the rows of “%s” have different numbers of beats";
-      problems.add(new Problem(line, 1, words.formatted(title)));
+      String words = "the rows of %s have different numbers of beats";
+      problems.add(new Problem(line, 1, words.formatted(Quoted.of(title))));
     } else if (!whole || beats / meter.beats() > most) {
       String bars = several ? "whole bars of %d, sixteen at most" : "one bar of %d";
-      String words = "“%s” has %d beats: expected " + bars;
-      problems.add(new Problem(line, 1, words.formatted(title, beats, meter.beats())));
+      String words = "%s has %d beats: expected " + bars;
+      problems.add(new Problem(line, 1, words.formatted(Quoted.of(title), beats, meter.beats())));
     } else if (problems.stream().noneMatch(p -> p.line() >= line)) {
       return steps(meter, problems).map(s -> new Pattern(title, beats * meter.beatTicks(), s));
     }

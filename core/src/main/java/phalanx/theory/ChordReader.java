@@ -75,6 +75,9 @@ public final class ChordReader {
           mark(",", r -> {}),
           mark(" ", r -> {}));
 
+  /** Signs of the longest symbol that is read; the longest in use have about twenty. */
+  private static final int LONGEST = 64;
+
   private static final Map<NoteNaming, String> ROOTS =
       Map.of(
           NoteNaming.ENGLISH,
@@ -101,8 +104,24 @@ public final class ChordReader {
     return read(symbol, NoteNaming.ENGLISH);
   }
 
-  /** Reads one chord symbol whose notes have the names a player uses. */
+  /**
+   * Reads one chord symbol whose notes have the names a player uses. Marks that do not go together
+   * are refused: what is printed of a chord is always read back as the same tones.
+   */
   public static ChordReading read(String symbol, NoteNaming naming) {
+    if (symbol.length() > LONGEST) {
+      return new ChordReading.Unreadable(
+          LONGEST, "a chord symbol of %d signs at most".formatted(LONGEST));
+    }
+    ChordReading reading = once(symbol, naming);
+    if (reading instanceof ChordReading.Read read
+        && !once(read.chord().ascii(), NoteNaming.ENGLISH).equals(reading)) {
+      return new ChordReading.Unreadable(0, "marks that go together, such as Cm7b5 or C7sus4");
+    }
+    return reading;
+  }
+
+  private static ChordReading once(String symbol, NoteNaming naming) {
     Optional<NoteName.Prefix> root = naming.atStartOf(symbol);
     if (root.isEmpty()) {
       return new ChordReading.Unreadable(0, "a root note " + ROOTS.get(naming));

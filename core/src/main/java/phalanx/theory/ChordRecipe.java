@@ -53,8 +53,12 @@ final class ChordRecipe {
   private final TreeSet<Integer> omissions = new TreeSet<>();
   private Optional<String> fault = Optional.empty();
 
+  /** Before or, as some write it, behind the seventh it makes major: C7M. */
   void major() {
     majorAsked = true;
+    if (seventh == Seventh.MINOR) {
+      seventh = Seventh.MAJOR;
+    }
   }
 
   void majorSeventh() {

@@ -19,6 +19,9 @@ public record Meter(int count, int unit) {
   private static final Pattern TEXT = Pattern.compile("(\\d{1,2})/(\\d{1,2})");
   private static final int MOST_COUNTS = 32;
 
+  /** The longest bar there can be, ticks: 32/2. */
+  public static final int LONGEST_TICKS = MOST_COUNTS * Ticks.PER_WHOLE / 2;
+
   public Meter {
     if (count < 1 || count > MOST_COUNTS || !List.of(2, 4, 8, 16).contains(unit)) {
       throw new IllegalArgumentException("not a metre: " + count + "/" + unit);

@@ -5,13 +5,24 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.core.importer.Location;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 
 /** Core stands on the JDK alone, and its packages form layers. */
-@AnalyzeClasses(packages = "phalanx", importOptions = ImportOption.DoNotIncludeTests.class)
+@AnalyzeClasses(
+    packages = "phalanx",
+    importOptions = {ImportOption.DoNotIncludeTests.class, ArrowsTest.NotOurTestTools.class})
 class ArrowsTest {
+
+  /** What tests share is a module of its own and no part of the program. */
+  static final class NotOurTestTools implements ImportOption {
+    @Override
+    public boolean includes(Location location) {
+      return !location.contains("/phalanx/testing/");
+    }
+  }
 
   @ArchTest
   static final ArchRule CORE_NEEDS_ONLY_THE_JDK =

@@ -26,7 +26,7 @@ class HardChordsTest {
 
   private static final Arranger ARRANGER = new Arranger();
   private static final Guitar ONE_PITCH =
-      Guitar.STEEL.withTuning(Tuning.parse("E2 E2 E2 E2 E2 E2").orElseThrow());
+      Guitar.STEEL.withTuning(Tuning.parse("E3 E3 E3 E3 E3 E3").orElseThrow());
 
   /** Every way out that is offered leads to a shape when it is taken. */
   @ParameterizedTest

@@ -57,6 +57,21 @@ class TuneLawsTest {
                         3, 0, 0, 0, 0, 0, 0, 1, 21, 0, 3, 0, 1, 1, 0, 0, 0, 1, 0, 0, 0, 1, 1)))));
   }
 
+  /** One of two fingers that slid is needed for another string of the shape: both go back. */
+  @Test
+  void fingersBesideTheShapeGoBackTogether() {
+    laws(
+        ARRANGER.arrange(
+            DrawnSongs.withTune(
+                new Draws(
+                    List.of(
+                        0, 0, 0, 2, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 1, 0, 0, 0, 0, 0, 0, 0,
+                        0, 0, 0, 0, 0, 0, 0, 0, 0, 1, 0, 0, 0, 0, 0, 1, 0, 2, 0, 0, 0, 0, 0, 0, 0,
+                        0, 0, 0, 1, 2, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 1, 0, 2, 0, 0, 0, 0, 1,
+                        0, 0, 0, 4181, 1, 1, 0, 0, 0, 1, 0, 0, 1, 1, 0, 1, 1, 0, 0, 0, 3, 0, 1, 1,
+                        1, 2, 0, 0, 0, 0, 0, 0, 1, 1, 1, 34)))));
+  }
+
   /** What an arranger found for one song it does not take for another. */
   @Property(tries = 60)
   void aUsedArrangerAnswersAsAFreshOne(@ForAll Draws one, @ForAll Draws other) {

@@ -178,8 +178,7 @@ class RulesTest {
 
   @Test
   void aChordThatNoHandCanHoldIsFound() {
-    Guitar wide =
-        Guitar.STEEL.withTuning(Tuning.parse("E1 E1 E1 E1 E1 E1").orElse(Tuning.STANDARD));
+    Guitar wide = Guitar.STEEL.withTuning(Tuning.parse("E3 E3 E3 E3 E3 E3").orElseThrow());
     Song song = song("C13b9").withGuitar(wide).withHand(Hand.SMALL);
     Arrangement a = ARRANGER.arrange(song);
     assertThat(new MissingShapes().in(a)).hasSize(1);

@@ -2,13 +2,13 @@ package phalanx.formats.chordpro;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import phalanx.chart.ChartLine;
 import phalanx.chart.ChartReader;
-import phalanx.chart.Notation;
+import phalanx.chart.GridReader;
 import phalanx.formats.FileProblem;
 import phalanx.formats.SongReading;
 import phalanx.instrument.Guitar;
@@ -19,6 +19,7 @@ import phalanx.song.Section;
 import phalanx.song.Song;
 import phalanx.theory.Key;
 import phalanx.theory.Meter;
+import phalanx.theory.Quoted;
 
 /**
  * Reads a ChordPro chart whose bars stand in grids. Directives that mean nothing to the arrangement
@@ -26,9 +27,7 @@ import phalanx.theory.Meter;
  */
 public final class ChordProReader {
 
-  private static final Pattern DIRECTIVE =
-      Pattern.compile("\\s*\\{\\s*([a-zA-Z_]+)\\s*:?(.*)\\}\\s*");
-  private static final Pattern LABEL = Pattern.compile(".*label\\s*=\\s*\"([^\"]*)\".*");
+  private static final Pattern LABEL = Pattern.compile("label\\s*=\\s*\"([^\"]*)\"");
 
   /** The short names of directives. */
   private static final Map<String, String> SHORT =
@@ -56,10 +55,11 @@ public final class ChordProReader {
   private Optional<Key> key = Optional.empty();
   private Meter meter = song.meter();
   private String label = "";
-  private Optional<List<Bar>> grid = Optional.empty();
+  private Optional<GridReader> grid = Optional.empty();
   private Meter writtenMeter = meter;
   private int nextId = 1;
   private int gridLine;
+  private int barsRead;
 
   private ChordProReader() {}
 
@@ -75,21 +75,56 @@ public final class ChordProReader {
   }
 
   private void line(int number, String line) {
-    Matcher directive = DIRECTIVE.matcher(line);
-    if (directive.matches()) {
-      String name = directive.group(1).toLowerCase();
-      String value = directive.group(2);
-      int column = directive.start(2) + 1 + value.length() - value.stripLeading().length();
-      directive(SHORT.getOrDefault(name, name), value.strip(), number, column);
-    } else if (line.stripLeading().startsWith("{")) {
+    String text = line.strip();
+    if (text.startsWith("{")) {
       int column = line.indexOf('{') + 1;
-      problem(number, column, "expected a directive {name: value} closed by }");
-    } else if (!line.stripLeading().startsWith("#")) {
+      Optional<Directive> directive = Directive.read(line);
+      if (directive.isPresent()) {
+        directive(directive.get(), number);
+      } else {
+        problem(number, column, "expected a directive {name: value} closed by }");
+      }
+    } else if (!text.startsWith("#")) {
       if (grid.isPresent()) {
         gridLine(number, line);
-      } else if (!line.isBlank()) {
+      } else if (!text.isEmpty()) {
         lyrics.add(line);
       }
+    }
+  }
+
+  /**
+   * A directive as it stands in its line.
+   *
+   * @param column where its value stands, from 1
+   */
+  private record Directive(String name, String value, int column) {
+
+    /** Reads {@code {name: value}}; empty where the brace is not closed or no name stands in it. */
+    static Optional<Directive> read(String line) {
+      int from = line.indexOf('{') + 1;
+      int to = line.stripTrailing().length() - 1;
+      while (from < to && Character.isWhitespace(line.charAt(from))) {
+        from++;
+      }
+      int end = from;
+      while (end < to && isNameSign(line.charAt(end))) {
+        end++;
+      }
+      if (to < from || line.charAt(to) != '}' || end == from) {
+        return Optional.empty();
+      }
+      String rest = line.substring(end, to);
+      String value = rest.stripLeading();
+      value = (value.startsWith(":") ? value.substring(1) : value).stripLeading();
+      int column = to - value.length() + 1;
+      String name = line.substring(from, end).toLowerCase(Locale.ROOT);
+      return Optional.of(
+          new Directive(SHORT.getOrDefault(name, name), value.stripTrailing(), column));
+    }
+
+    private static boolean isNameSign(char sign) {
+      return sign >= 'a' && sign <= 'z' || sign >= 'A' && sign <= 'Z' || sign == '_';
     }
   }
 
@@ -97,8 +132,10 @@ public final class ChordProReader {
     problems.add(new FileProblem(line, column, message));
   }
 
-  private void directive(String name, String value, int line, int column) {
-    switch (name) {
+  private void directive(Directive directive, int line) {
+    String value = directive.value();
+    int column = directive.column();
+    switch (directive.name()) {
       case "title" -> title = value;
       case "key" ->
           Key.parse(value)
@@ -106,7 +143,9 @@ public final class ChordProReader {
                   k -> key = Optional.of(k),
                   () ->
                       problem(
-                          line, column, "expected a key such as G or Em, found “" + value + "”"));
+                          line,
+                          column,
+                          "expected a key such as G or Em, found " + Quoted.of(value)));
       case "time" -> time(value, line, column);
       case "tempo" -> tempo(value, line, column);
       case "capo" -> capo(value, line, column);
@@ -114,7 +153,7 @@ public final class ChordProReader {
       case "start_of_grid" -> startGrid(value, line, column);
       case "end_of_grid" -> endGrid(line, column);
       default -> {
-        if (name.startsWith("start_of_") && !label(value).isEmpty()) {
+        if (directive.name().startsWith("start_of_") && !label(value).isEmpty()) {
           label = label(value);
         }
       }
@@ -123,15 +162,16 @@ public final class ChordProReader {
 
   private static String label(String value) {
     Matcher labelled = LABEL.matcher(value);
-    return labelled.matches() ? labelled.group(1) : value.contains("=") ? "" : value;
+    return labelled.find() ? labelled.group(1) : value.contains("=") ? "" : value;
   }
 
   private void time(String value, int line, int column) {
     Optional<Meter> read = Meter.parse(value);
     if (read.isEmpty()) {
-      problem(line, column, "expected a metre such as 4/4 or 6/8, found “" + value + "”");
+      problem(line, column, "expected a metre such as 4/4 or 6/8, found " + Quoted.of(value));
     } else {
       meter = read.get();
+      grid.ifPresent(g -> g.turn(read.get()));
       if (sections.isEmpty() && grid.isEmpty()) {
         song = song.withFeel(song.feel().withMeter(meter));
         writtenMeter = meter;
@@ -146,8 +186,8 @@ public final class ChordProReader {
       problem(
           line,
           column,
-          "expected a tempo from %.0f to %.0f beats a minute, found “%s”"
-              .formatted(Feel.SLOWEST, Feel.FASTEST, value));
+          "expected a tempo from %.0f to %.0f beats a minute, found %s"
+              .formatted(Feel.SLOWEST, Feel.FASTEST, Quoted.of(value)));
     }
   }
 
@@ -158,7 +198,7 @@ public final class ChordProReader {
       problem(
           line,
           column,
-          "expected a capo fret from 0 to " + Guitar.HIGHEST_CAPO + ", found “" + value + "”");
+          "expected a capo fret from 0 to " + Guitar.HIGHEST_CAPO + ", found " + Quoted.of(value));
     }
   }
 
@@ -170,7 +210,7 @@ public final class ChordProReader {
     String own = label(value);
     // A bare shape such as 4x4 is the older way to say how wide the grid is drawn.
     label = own.isEmpty() || own.matches("[\\dx+]+") ? label : own;
-    grid = Optional.of(List.of());
+    grid = Optional.of(new GridReader(meter, writtenMeter, ChartReader.MOST_BARS - barsRead));
     gridLine = line;
   }
 
@@ -182,23 +222,22 @@ public final class ChordProReader {
   }
 
   private void closeGrid() {
-    grid.filter(bars -> !bars.isEmpty()).ifPresent(bars -> sections.add(section(bars)));
+    grid.ifPresent(
+        g -> {
+          meter = g.meter();
+          writtenMeter = g.written();
+          barsRead += g.bars().size();
+          if (!g.bars().isEmpty()) {
+            sections.add(section(g.bars()));
+          }
+        });
     grid = Optional.empty();
     label = "";
   }
 
   private void gridLine(int number, String line) {
-    List<Bar> before = grid.orElseThrow();
-    ChartLine read = ChartReader.readOn(before, line, Notation.in(meter));
-    read.problems().forEach(p -> problem(number, p.column() + 1, p.message()));
-    List<Bar> bars = new ArrayList<>(read.bars());
-    if (bars.size() > before.size() && !meter.equals(writtenMeter)) {
-      Bar first = bars.get(before.size());
-      bars.set(before.size(), first.withMeter(first.meter().or(() -> Optional.of(meter))));
-    }
-    meter = bars.stream().flatMap(b -> b.meter().stream()).reduce(meter, (a, b) -> b);
-    writtenMeter = meter;
-    grid = Optional.of(bars);
+    GridReader reader = grid.orElseThrow();
+    reader.line(line).forEach(p -> problem(number, p.column() + 1, p.message()));
   }
 
   private Section section(List<Bar> bars) {

@@ -1,0 +1,17 @@
+package phalanx.theory;
+
+/** What was typed, as messages quote it: short enough to be read. */
+public final class Quoted {
+
+  /** Signs of a text that are quoted. */
+  private static final int MOST = 40;
+
+  private Quoted() {}
+
+  /** A text in quotation marks, cut off where it is long. */
+  public static String of(String text) {
+    int end = text.offsetByCodePoints(0, Math.min(MOST, text.codePointCount(0, text.length())));
+    String shown = text.substring(0, end).replaceAll("\\p{Cntrl}", " ");
+    return "“" + shown + (end < text.length() ? "…”" : "”");
+  }
+}
