@@ -177,7 +177,9 @@ public record Chart(List<Section> sections) {
     Chart settled = settledOnce(old);
     Chart last = this;
     // A section may be like one that is itself like another: each round brings one more into order.
-    for (int round = 0; round < sections.size() && !settled.equals(last); round++) {
+    for (int round = 0;
+        round < Math.min(sections.size(), LONGEST_CHAIN) && !settled.equals(last);
+        round++) {
       last = settled;
       settled = settled.settledOnce(old);
     }

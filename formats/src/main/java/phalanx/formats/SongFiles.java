@@ -1,12 +1,18 @@
 package phalanx.formats;
 
 import java.io.IOException;
+import java.io.InputStream;
+import java.nio.ByteBuffer;
+import java.nio.CharBuffer;
 import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import phalanx.formats.chordpro.ChordProReader;
 import phalanx.formats.musicxml.MusicXmlReader;
 import phalanx.formats.songfile.SongFileReader;
@@ -28,16 +34,31 @@ public final class SongFiles {
 
   private SongFiles() {}
 
+  /** Largest file of text that is read, bytes: a song of a thousand bars has half of one. */
+  private static final int MOST_BYTES = 8_000_000;
+
   /**
    * What came of opening a file.
    *
    * @param song everything that could be read; empty if the file cannot be used at all
    * @param problems everything that could not, in order of its place
+   * @param remarks what was read, but is not in the song as it was written
    */
-  public record Opened(Optional<Song> song, List<FileProblem> problems) {
+  public record Opened(Optional<Song> song, List<FileProblem> problems, List<FileProblem> remarks) {
 
     private static Opened refused(FileProblem problem) {
-      return new Opened(Optional.empty(), List.of(problem));
+      return new Opened(Optional.empty(), List.of(problem), List.of());
+    }
+
+    private static Opened of(SongReading reading) {
+      return new Opened(Optional.of(reading.song()), reading.problems(), reading.remarks());
+    }
+
+    /** Everything that the player should know of it, by place. */
+    public List<FileProblem> told() {
+      return Stream.concat(problems.stream(), remarks.stream())
+          .sorted(Comparator.comparingInt(FileProblem::line).thenComparingInt(FileProblem::column))
+          .toList();
     }
   }
 
@@ -57,39 +78,61 @@ public final class SongFiles {
 
   /** Opens a file. */
   public static Opened open(Path file) {
-    if (OPENED.stream().noneMatch(name(file)::endsWith)) {
+    if (file.getFileName() == null || OPENED.stream().noneMatch(name(file)::endsWith)) {
       String endings = String.join(", ", OPENED);
       return Opened.refused(new FileProblem(1, 1, "expected a file ending in " + endings));
     }
-    if (isScore(file)) {
-      return openScore(file);
+    try {
+      byte[] bytes = bytes(file, isScore(file) ? MusicXmlReader.MOST_BYTES : MOST_BYTES);
+      return isScore(file) ? score(bytes) : text(bytes, isOwn(file));
+    } catch (IOException e) {
+      return Opened.refused(new FileProblem(1, 1, DiskTrouble.reading(e)));
     }
+  }
+
+  private static byte[] bytes(Path file, int most) throws IOException {
+    try (InputStream in = Files.newInputStream(file)) {
+      byte[] bytes = in.readNBytes(most + 1);
+      if (bytes.length > most) {
+        throw new DiskTrouble(
+            "cannot be read: it is larger than %d MB".formatted(most / 1_000_000));
+      }
+      return bytes;
+    }
+  }
+
+  private static Opened text(byte[] bytes, boolean own) {
     String text;
     try {
-      text = Files.readString(file);
+      text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
     } catch (CharacterCodingException e) {
-      return Opened.refused(new FileProblem(1, 1, "expected text in UTF-8"));
-    } catch (IOException e) {
-      return Opened.refused(new FileProblem(1, 1, "cannot be read"));
+      return Opened.refused(notText(bytes));
     }
-    if (!isOwn(file)) {
-      SongReading reading = ChordProReader.read(text);
-      return new Opened(Optional.of(reading.song()), reading.problems());
+    if (!own) {
+      return Opened.of(ChordProReader.read(text));
     }
     SongFileReader.Result result = SongFileReader.read(text);
     return result instanceof SongFileReader.Result.Read read
-        ? new Opened(Optional.of(read.song()), List.of())
+        ? Opened.of(new SongReading(read.song(), read.problems()))
         : Opened.refused(((SongFileReader.Result.Refused) result).problem());
   }
 
-  private static Opened openScore(Path file) {
-    try {
-      SongReading reading = MusicXmlReader.read(Files.readAllBytes(file));
-      boolean empty = reading.song().chart().isEmpty();
-      return new Opened(empty ? Optional.empty() : Optional.of(reading.song()), reading.problems());
-    } catch (IOException e) {
-      return Opened.refused(new FileProblem(1, 1, "cannot be read"));
-    }
+  /** Where the bytes stop being UTF-8. */
+  private static FileProblem notText(byte[] bytes) {
+    ByteBuffer in = ByteBuffer.wrap(bytes);
+    CharBuffer out = CharBuffer.allocate(bytes.length);
+    StandardCharsets.UTF_8.newDecoder().decode(in, out, true);
+    String before = out.flip().toString();
+    int line = (int) before.chars().filter(c -> c == '\n').count() + 1;
+    int column = before.length() - before.lastIndexOf('\n');
+    return new FileProblem(line, column, "expected text in UTF-8");
+  }
+
+  private static Opened score(byte[] bytes) {
+    SongReading reading = MusicXmlReader.read(bytes);
+    return reading.song().chart().isEmpty()
+        ? new Opened(Optional.empty(), reading.problems(), reading.remarks())
+        : Opened.of(reading);
   }
 
   /** Saves a song in the program's own format; the file appears whole or stays as it was. */

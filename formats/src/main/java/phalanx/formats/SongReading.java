@@ -1,5 +1,6 @@
 package phalanx.formats;
 
+import java.util.ArrayList;
 import java.util.List;
 import phalanx.song.Song;
 
@@ -8,10 +9,32 @@ import phalanx.song.Song;
  *
  * @param song everything that could be read
  * @param problems everything that could not, in order of its place
+ * @param remarks what was read, but is not in the song as it was written
  */
-public record SongReading(Song song, List<FileProblem> problems) {
+public record SongReading(Song song, List<FileProblem> problems, List<FileProblem> remarks) {
+
+  /** Of a file that is wrong all over only the first faults are told. */
+  private static final int MOST_TOLD = 200;
 
   public SongReading {
-    problems = List.copyOf(problems);
+    problems = told(problems);
+    remarks = told(remarks);
+  }
+
+  /** Without remarks. */
+  public SongReading(Song song, List<FileProblem> problems) {
+    this(song, problems, List.of());
+  }
+
+  private static List<FileProblem> told(List<FileProblem> all) {
+    if (all.size() <= MOST_TOLD) {
+      return List.copyOf(all);
+    }
+    List<FileProblem> first = new ArrayList<>(all.subList(0, MOST_TOLD - 1));
+    FileProblem next = all.get(MOST_TOLD - 1);
+    int more = all.size() - first.size();
+    first.add(
+        new FileProblem(next.line(), next.column(), "and %d more from here on".formatted(more)));
+    return List.copyOf(first);
   }
 }

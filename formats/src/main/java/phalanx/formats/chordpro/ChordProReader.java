@@ -11,6 +11,7 @@ import phalanx.chart.ChartReader;
 import phalanx.chart.GridReader;
 import phalanx.formats.FileProblem;
 import phalanx.formats.SongReading;
+import phalanx.formats.Unforeseen;
 import phalanx.instrument.Guitar;
 import phalanx.song.Bar;
 import phalanx.song.Chart;
@@ -65,6 +66,11 @@ public final class ChordProReader {
 
   /** Reads a whole chart. */
   public static SongReading read(String text) {
+    return Unforeseen.guarded(
+        "charts", () -> song(text), p -> new SongReading(Song.untitled(), List.of(p)));
+  }
+
+  private static SongReading song(String text) {
     ChordProReader reader = new ChordProReader();
     List<String> lines = text.lines().toList();
     for (int i = 0; i < lines.size(); i++) {

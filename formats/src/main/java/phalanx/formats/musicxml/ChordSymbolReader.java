@@ -14,6 +14,7 @@ import org.audiveris.proxymusic.Kind;
 import org.audiveris.proxymusic.KindValue;
 import org.audiveris.proxymusic.Root;
 import org.audiveris.proxymusic.Step;
+import phalanx.theory.Chord;
 import phalanx.theory.ChordReader;
 import phalanx.theory.ChordReading;
 
@@ -21,6 +22,11 @@ import phalanx.theory.ChordReading;
 final class ChordSymbolReader {
 
   private static final Map<KindValue, String> SUFFIXES = suffixes();
+
+  private static final int SEVENTH = 7;
+
+  /** Signs of something unread that a chart shows. */
+  private static final int LONGEST_SHOWN = 60;
 
   private ChordSymbolReader() {}
 
@@ -43,7 +49,7 @@ final class ChordSymbolReader {
     if (root.isEmpty()
         || root.get().getRootStep() == null
         || root.get().getRootStep().getValue() == null) {
-      return new phalanx.song.Harmony.Unread(kind.map(Kind::getText).orElse("?"));
+      return unread(kind.map(Kind::getText).orElse("?"));
     }
     String name = name(root.get().getRootStep().getValue(), root.get().getRootAlter());
     String bass =
@@ -51,16 +57,35 @@ final class ChordSymbolReader {
             .filter(b -> b.getBassStep() != null && b.getBassStep().getValue() != null)
             .map(b -> "/" + name(b.getBassStep().getValue(), b.getBassAlter()))
             .orElse("");
-    String text = kind.map(Kind::getText).map(t -> t == null ? "" : t).orElse("");
-    String suffix = kind.map(k -> SUFFIXES.getOrDefault(k.getValue(), text)).orElse(text);
-    String degrees = degrees(harmony.getHarmonyChord());
-    for (String symbol :
-        List.of(name + suffix + degrees + bass, name + text + bass, name + suffix + bass)) {
-      if (ChordReader.read(symbol) instanceof ChordReading.Read read) {
-        return new phalanx.song.Harmony.Sounding(read.chord());
-      }
-    }
-    return new phalanx.song.Harmony.Unread(name + text + bass);
+    String text = kind.map(Kind::getText).map(t -> t == null ? "" : t.strip()).orElse("");
+    Optional<String> suffix = kind.map(Kind::getValue).map(SUFFIXES::get);
+    Optional<Chord> named =
+        suffix.flatMap(s -> chord(name + withDegrees(s, harmony.getHarmonyChord()) + bass));
+    Optional<Chord> shown = text.isEmpty() ? Optional.empty() : chord(name + text + bass);
+    // What is shown may say more than the kind: 7sus4 where the file only knows a fourth.
+    boolean more =
+        shown.isPresent()
+            && named.filter(n -> !shown.get().intervals().containsAll(n.intervals())).isEmpty();
+    String words = text.isEmpty() ? kind.map(ChordSymbolReader::words).orElse("") : text;
+    return (more ? shown : named.or(() -> shown))
+        .<phalanx.song.Harmony>map(phalanx.song.Harmony.Sounding::new)
+        .orElseGet(() -> unread(name + words + bass));
+  }
+
+  private static Optional<Chord> chord(String symbol) {
+    return ChordReader.read(symbol) instanceof ChordReading.Read read
+        ? Optional.of(read.chord())
+        : Optional.empty();
+  }
+
+  private static phalanx.song.Harmony unread(String words) {
+    return new phalanx.song.Harmony.Unread(
+        words.substring(0, Math.min(LONGEST_SHOWN, words.length())));
+  }
+
+  /** A kind that is no chord symbol, by its name: the Neapolitan or an augmented sixth. */
+  private static String words(Kind kind) {
+    return kind.getValue() == null ? "?" : " " + kind.getValue().value();
   }
 
   private static <T> Optional<T> first(Harmony harmony, Class<T> type) {
@@ -68,24 +93,48 @@ final class ChordSymbolReader {
   }
 
   private static String name(Step step, HarmonyAlter alter) {
-    int by = alter == null || alter.getValue() == null ? 0 : alter.getValue().intValue();
-    by = Math.max(-2, Math.min(2, by));
+    double wanted = alter == null || alter.getValue() == null ? 0 : alter.getValue().doubleValue();
+    int by = (int) Math.max(-2, Math.min(2, wanted));
     return step.name() + (by < 0 ? "b".repeat(-by) : "#".repeat(by));
   }
 
-  /** The degrees in the order they stand: {@code b5}, {@code add9}, {@code no3}. */
-  private static String degrees(List<Object> parts) {
-    StringBuilder all = new StringBuilder();
+  /** A suffix with the degrees that are added, altered and left out: {@code 7sus4(b9)}. */
+  private static String withDegrees(String suffix, List<Object> parts) {
+    String head = suffix;
+    StringBuilder rest = new StringBuilder();
     for (Object part : parts) {
-      if (part instanceof Degree d && d.getDegreeValue() != null && d.getDegreeType() != null) {
+      if (part instanceof Degree d
+          && d.getDegreeValue() != null
+          && d.getDegreeValue().getValue() != null
+          && d.getDegreeType() != null) {
         BigDecimal alter = d.getDegreeAlter() == null ? null : d.getDegreeAlter().getValue();
-        int by = alter == null ? 0 : alter.intValue();
+        int by = alter == null ? 0 : (int) Math.signum(alter.doubleValue());
         DegreeTypeValue type = d.getDegreeType().getValue();
-        String before =
-            type == DegreeTypeValue.SUBTRACT ? "no" : by < 0 ? "b" : by > 0 ? "#" : "add";
-        all.append(before).append(d.getDegreeValue().getValue());
+        if (type == DegreeTypeValue.ADD && d.getDegreeValue().getValue().intValue() == SEVENTH) {
+          head = withSeventh(head, by);
+        } else {
+          String before =
+              type == DegreeTypeValue.SUBTRACT ? "no" : by < 0 ? "b" : by > 0 ? "#" : "add";
+          rest.append(before).append(d.getDegreeValue().getValue());
+        }
       }
     }
-    return all.toString();
+    return rest.isEmpty() ? head : head + "(" + rest + ")";
+  }
+
+  /**
+   * An added seventh is minor unless it is raised: added degrees count from a dominant chord
+   * (MusicXML 4.0, degree-alter). Some files lower it once more and mean the same.
+   */
+  private static String withSeventh(String suffix, int by) {
+    String seventh = by > 0 ? "maj7" : "7";
+    return switch (suffix) {
+      case "" -> seventh;
+      case "m" -> by > 0 ? "mMaj7" : "m7";
+      case "dim" -> by < 0 ? "dim7" : by > 0 ? "dimMaj7" : "m7b5";
+      case "aug" -> seventh + "#5";
+      case "sus2", "sus4" -> seventh + suffix;
+      default -> suffix;
+    };
   }
 }

@@ -1,6 +1,7 @@
 package phalanx.formats.musicxml;
 
 import java.math.BigDecimal;
+import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -30,6 +31,9 @@ record GuitarXml(Optional<Tuning> tuning, int capo, int semitones) {
 
   private static final int OCTAVE = 12;
 
+  /** No part sounds further from what is written, semitones. */
+  private static final int FURTHEST = 5 * OCTAVE;
+
   static GuitarXml of(ScorePartwise.Part part) {
     List<Attributes> all =
         part.getMeasure().stream()
@@ -41,45 +45,52 @@ record GuitarXml(Optional<Tuning> tuning, int capo, int semitones) {
     int capo =
         staves.stream()
             .filter(s -> s.getCapo() != null)
-            .mapToInt(s -> s.getCapo().intValue())
+            .mapToInt(s -> s.getCapo().bitLength() > 8 ? 0 : s.getCapo().intValue())
             .findFirst()
             .orElse(0);
     return new GuitarXml(
         staves.stream().flatMap(s -> tuning(s.getStaffTuning()).stream()).findFirst(),
         Math.max(0, Math.min(Guitar.HIGHEST_CAPO, capo)),
-        all.stream()
-            .flatMap(a -> a.getTranspose().stream())
+        part.getMeasure().stream()
+            .limit(1)
+            .flatMap(m -> m.getNoteOrBackupOrForward().stream())
+            .filter(Attributes.class::isInstance)
+            .flatMap(a -> ((Attributes) a).getTranspose().stream())
             .findFirst()
             .map(GuitarXml::up)
             .orElse(0));
   }
 
-  private static int up(Transpose transpose) {
-    int octaves = transpose.getOctaveChange() == null ? 0 : transpose.getOctaveChange().intValue();
+  /** How many semitones higher than written a part sounds, within what can be heard. */
+  static int up(Transpose transpose) {
+    BigInteger octaves = transpose.getOctaveChange();
     BigDecimal chromatic = transpose.getChromatic();
-    return (chromatic == null ? 0 : chromatic.intValue()) + OCTAVE * octaves;
+    double up =
+        (chromatic == null ? 0 : chromatic.doubleValue())
+            + OCTAVE * (octaves == null ? 0 : octaves.doubleValue());
+    return (int) Math.round(Math.max(-FURTHEST, Math.min(FURTHEST, up)));
   }
 
   private static Optional<Tuning> tuning(List<StaffTuning> strings) {
-    if (strings.size() != Tuning.STRINGS) {
-      return Optional.empty();
-    }
     List<Pitch> pitches = new ArrayList<>();
     strings.stream()
+        .filter(s -> s.getTuningStep() != null)
         .sorted(Comparator.comparing(StaffTuning::getLine))
-        .map(
-            s ->
-                new Pitch(
-                    new NoteName(
-                        Letter.valueOf(s.getTuningStep().name()),
-                        s.getTuningAlter() == null ? 0 : s.getTuningAlter().intValue()),
-                    s.getTuningOctave()))
+        .map(GuitarXml::pitch)
         .forEach(pitches::add);
     try {
-      return Optional.of(new Tuning(pitches));
+      return pitches.size() == Tuning.STRINGS ? Optional.of(new Tuning(pitches)) : Optional.empty();
     } catch (IllegalArgumentException e) {
+      // Another instrument: the tune is planned for a guitar in standard tuning.
       return Optional.empty();
     }
+  }
+
+  private static Pitch pitch(StaffTuning string) {
+    BigDecimal alter = string.getTuningAlter();
+    int by = alter == null ? 0 : (int) Math.max(-2, Math.min(2, alter.doubleValue()));
+    Letter letter = Letter.valueOf(string.getTuningStep().name());
+    return new Pitch(new NoteName(letter, by), string.getTuningOctave());
   }
 
   /** A song as written, counted from the capo as the program counts. */

@@ -2,67 +2,80 @@ package phalanx.formats.musicxml;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
+import java.util.OptionalInt;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.audiveris.proxymusic.Attributes;
-import org.audiveris.proxymusic.BackwardForward;
 import org.audiveris.proxymusic.Barline;
 import org.audiveris.proxymusic.Direction;
 import org.audiveris.proxymusic.DirectionType;
-import org.audiveris.proxymusic.Ending;
+import org.audiveris.proxymusic.MeasureRepeat;
+import org.audiveris.proxymusic.MeasureStyle;
 import org.audiveris.proxymusic.Metronome;
 import org.audiveris.proxymusic.ScorePartwise;
 import org.audiveris.proxymusic.Sound;
-import org.audiveris.proxymusic.StartStopDiscontinue;
+import org.audiveris.proxymusic.StartStop;
 import org.audiveris.proxymusic.Time;
 import org.audiveris.proxymusic.YesNo;
-import phalanx.song.Bar;
 import phalanx.theory.Key;
 import phalanx.theory.Letter;
 import phalanx.theory.Meter;
 import phalanx.theory.Mode;
 import phalanx.theory.NoteName;
+import phalanx.theory.Ticks;
 
 /**
  * What stands around the notes of a measure.
  *
+ * @param number what the measure is called
  * @param metre a metre that begins here, as written
  * @param key a key that begins here
  * @param tempo a tempo that begins here, quarter notes a minute
  * @param label a rehearsal mark
  * @param implicit whether it is not counted
- * @param repeatStart whether a repeat starts here
- * @param plays how often what ends here is played; 1 without a repeat
- * @param ending the times through of an ending that starts here; empty if none does
- * @param endingStops whether an ending stops here
- * @param jumps whether the player is sent elsewhere (D.C., D.S., coda)
+ * @param signs repeats and endings
+ * @param way where the player is sent from here, and where one is sent to
+ * @param repeats how many measures before it are played again in its place, where that sign stands
+ * @param repeatsNoMore whether such a sign ends here
  */
 record MeasureFrame(
+    String number,
     Optional<String> metre,
     Optional<Key> key,
     OptionalDouble tempo,
     Optional<String> label,
     boolean implicit,
-    boolean repeatStart,
-    int plays,
-    Set<Integer> ending,
-    boolean endingStops,
-    boolean jumps) {
+    RepeatSigns signs,
+    Wayfinding way,
+    OptionalInt repeats,
+    boolean repeatsNoMore) {
+
+  private static final Pattern PAIR =
+      Pattern.compile("(\\d{1,3}(?: ?\\+ ?\\d{1,3}){0,9})/(\\d{1,3})");
+
+  /** More measures are not repeated by one sign: MusicXML knows one, two and four. */
+  private static final int MOST_REPEATED = 16;
 
   /** Reads the frame of a measure. */
   static MeasureFrame of(ScorePartwise.Part.Measure measure) {
     List<Object> all = measure.getNoteOrBackupOrForward();
     List<Attributes> attributes = only(all, Attributes.class).toList();
-    List<Barline> lines = only(all, Barline.class).toList();
     List<Direction> directions = only(all, Direction.class).toList();
-    List<Ending> endings = lines.stream().map(Barline::getEnding).filter(e -> e != null).toList();
     List<Sound> sounds = new ArrayList<>(only(all, Sound.class).toList());
     directions.stream().map(Direction::getSound).filter(s -> s != null).forEach(sounds::add);
+    List<Barline> lines = only(all, Barline.class).toList();
+    List<MeasureRepeat> repeats =
+        attributes.stream()
+            .flatMap(a -> a.getMeasureStyle().stream())
+            .map(MeasureStyle::getMeasureRepeat)
+            .filter(r -> r != null)
+            .toList();
     return new MeasureFrame(
+        measure.getNumber() == null ? "?" : measure.getNumber(),
         attributes.stream().flatMap(a -> a.getTime().stream()).map(MeasureFrame::metre).findFirst(),
         attributes.stream()
             .flatMap(a -> a.getKey().stream())
@@ -72,35 +85,43 @@ record MeasureFrame(
         directions.stream()
             .flatMap(d -> d.getDirectionType().stream())
             .flatMap(t -> t.getRehearsal().stream())
+            .filter(r -> r.getValue() != null)
             .map(r -> r.getValue().strip())
             .filter(r -> !r.isEmpty())
             .findFirst(),
         measure.getImplicit() == YesNo.YES,
-        lines.stream().anyMatch(l -> repeats(l, BackwardForward.FORWARD)),
-        lines.stream().mapToInt(MeasureFrame::plays).max().orElse(1),
-        endings.stream()
-            .filter(e -> e.getType() == StartStopDiscontinue.START)
-            .findFirst()
-            .map(e -> passes(e.getNumber() == null ? "" : e.getNumber()))
-            .orElse(Set.of()),
-        endings.stream().anyMatch(e -> e.getType() != StartStopDiscontinue.START),
-        sounds.stream().anyMatch(MeasureFrame::isJump));
+        RepeatSigns.of(lines),
+        Wayfinding.of(sounds, directions, lines),
+        repeats.stream()
+            .filter(r -> r.getType() == StartStop.START)
+            .mapToInt(MeasureFrame::measures)
+            .findFirst(),
+        repeats.stream().anyMatch(r -> r.getType() == StartStop.STOP));
+  }
+
+  private static int measures(MeasureRepeat repeat) {
+    String value = repeat.getValue() == null ? "" : repeat.getValue().strip();
+    int measures = value.matches("\\d{1,3}") ? Integer.parseInt(value) : 1;
+    return Math.max(1, Math.min(MOST_REPEATED, measures));
   }
 
   private static <T> Stream<T> only(List<Object> all, Class<T> type) {
     return all.stream().filter(type::isInstance).map(type::cast);
   }
 
+  /** Beats may be a sum, as in 3+2/8, and there may be several pairs, as in 2/4 + 3/8. */
   private static String metre(Time time) {
-    return time.getTimeSignature().size() < 2
-        ? "none"
-        : time.getTimeSignature().get(0).getValue()
-            + "/"
-            + time.getTimeSignature().get(1).getValue();
+    List<String> parts = new ArrayList<>();
+    time.getTimeSignature().forEach(p -> parts.add(String.valueOf(p.getValue()).strip()));
+    List<String> pairs = new ArrayList<>();
+    for (int p = 0; p + 1 < parts.size(); p += 2) {
+      pairs.add(parts.get(p) + "/" + parts.get(p + 1));
+    }
+    return pairs.isEmpty() ? "none" : String.join(" ", pairs);
   }
 
   private static Optional<Key> key(org.audiveris.proxymusic.Key key) {
-    if (key.getFifths() == null) {
+    if (key.getFifths() == null || key.getFifths().bitLength() > 8) {
       return Optional.empty();
     }
     Mode mode =
@@ -158,40 +179,38 @@ record MeasureFrame(
     }
   }
 
-  private static boolean repeats(Barline line, BackwardForward direction) {
-    return line.getRepeat() != null && line.getRepeat().getDirection() == direction;
-  }
-
-  private static int plays(Barline line) {
-    if (!repeats(line, BackwardForward.BACKWARD)) {
-      return 1;
+  /** The metre, if bars can be counted in it; a composite one is counted as a whole. */
+  Optional<Meter> meter() {
+    int ticks = 0;
+    int finest = 2;
+    for (String pair : metre.orElse("").split(" ")) {
+      Matcher m = PAIR.matcher(pair);
+      if (!m.matches()) {
+        return Optional.empty();
+      }
+      int unit = Integer.parseInt(m.group(2));
+      if (unit < 1 || Ticks.PER_WHOLE % unit != 0) {
+        return Optional.empty();
+      }
+      finest = Math.max(finest, unit);
+      for (String beats : m.group(1).split("\\+")) {
+        ticks += Integer.parseInt(beats.strip()) * (Ticks.PER_WHOLE / unit);
+      }
     }
-    int times = line.getRepeat().getTimes() == null ? 2 : line.getRepeat().getTimes().intValue();
-    return Math.max(2, Math.min(Bar.MOST_PLAYS, times));
+    return lasting(ticks, finest);
   }
 
-  /** The times through of an ending: {@code 1}, {@code 1, 2}. */
-  private static Set<Integer> passes(String numbers) {
-    Set<Integer> passes = new HashSet<>();
-    for (String number : numbers.split("[^0-9]+")) {
-      if (!number.isEmpty() && number.length() < 3) {
-        int pass = Integer.parseInt(number);
-        if (pass >= 1 && pass <= Bar.MOST_PLAYS) {
-          passes.add(pass);
+  /** A metre of this length, counted in a unit or a finer one. */
+  static Optional<Meter> lasting(int ticks, int unit) {
+    for (int finer : new int[] {unit, 4, 8, 16, 2}) {
+      int part = Ticks.PER_WHOLE / finer;
+      if (finer >= 2 && finer <= 16 && ticks > 0 && ticks % part == 0) {
+        Optional<Meter> meter = Meter.parse(ticks / part + "/" + finer);
+        if (meter.isPresent()) {
+          return meter;
         }
       }
     }
-    return passes;
-  }
-
-  private static boolean isJump(Sound sound) {
-    return sound.getDacapo() == YesNo.YES
-        || sound.getDalsegno() != null
-        || sound.getTocoda() != null;
-  }
-
-  /** The metre, if it is one that bars are counted in. */
-  Optional<Meter> meter() {
-    return metre.flatMap(Meter::parse);
+    return Optional.empty();
   }
 }

@@ -1,83 +1,65 @@
 package phalanx.formats.musicxml;
 
-import jakarta.xml.bind.JAXBElement;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.TreeMap;
 import org.audiveris.proxymusic.Attributes;
 import org.audiveris.proxymusic.Backup;
 import org.audiveris.proxymusic.Forward;
-import org.audiveris.proxymusic.HammerOnPullOff;
 import org.audiveris.proxymusic.Harmony;
-import org.audiveris.proxymusic.Notations;
 import org.audiveris.proxymusic.Note;
 import org.audiveris.proxymusic.ScorePartwise;
-import org.audiveris.proxymusic.Slide;
-import org.audiveris.proxymusic.StartStop;
-import org.audiveris.proxymusic.Technical;
-import phalanx.instrument.Tuning;
 import phalanx.melody.BarTune;
-import phalanx.melody.Slur;
-import phalanx.melody.TuneNote;
-import phalanx.melody.Want;
 import phalanx.song.ChordChange;
-import phalanx.theory.Letter;
+import phalanx.theory.Interval;
+import phalanx.theory.Key;
+import phalanx.theory.Mode;
 import phalanx.theory.NoteName;
 import phalanx.theory.Pitch;
 import phalanx.theory.Ticks;
 
 /**
- * Reads what sounds in the measures of one part, one after the other: the notes of one voice as the
- * tune, and the chord symbols. Pitches and chords are as written.
+ * Reads what sounds in the measures of one part, one after the other: the notes of all voices and
+ * the chord symbols, at their times. Pitches and chords are as written for the transposition that
+ * the part begins with.
  */
 final class MeasureReader {
 
   /**
-   * A voice of a part.
-   *
-   * @param staff the staff, from 1
-   * @param name what the file calls it
-   */
-  record Voice(int staff, String name) {
-
-    /** The voice a note is in. */
-    static Voice of(Note note) {
-      int staff = note.getStaff() == null ? 1 : note.getStaff().intValue();
-      return new Voice(staff, note.getVoice() == null ? "1" : note.getVoice());
-    }
-  }
-
-  /**
    * What sounds in a measure.
    *
-   * @param tune the notes of the voice
+   * @param notes the notes and rests in the order of the file
    * @param chords the chords, in order
    * @param lengthTicks how long it lasts
    */
-  record Content(BarTune tune, List<ChordChange> chords, int lengthTicks) {}
+  record Content(List<ScoreNote> notes, List<ChordChange> chords, int lengthTicks) {}
 
-  private static final int MOST_ALTERED = 2;
+  private static final Key C = new Key(NoteName.parse("C").orElseThrow(), Mode.MAJOR);
+  private static final int OCTAVE = 12;
 
-  private final Voice voice;
+  /** A time of more digits, or further from 1, is none that music has. */
+  private static final int MOST_DIGITS = 18;
+
+  private final int semitones;
   private BigDecimal divisions = BigDecimal.ONE;
-  private BigDecimal at;
-  private BigDecimal end;
-  private final List<TuneNote> notes = new ArrayList<>();
-  private final List<Want> graces = new ArrayList<>();
+  private BigDecimal at = BigDecimal.ZERO;
+  private BigDecimal end = BigDecimal.ZERO;
+  private final List<ScoreNote> notes = new ArrayList<>();
   private final TreeMap<Integer, ChordChange> chords = new TreeMap<>();
-  private int held;
+  private String lastVoice = "1";
+  private int lastStaff = 1;
   private int lastStart;
+  private int shift;
 
-  MeasureReader(Voice voice) {
-    this.voice = voice;
-  }
-
-  /** Whether a note has a pitch; in a damaged file a part of it may be missing. */
-  static boolean isPitched(Note note) {
-    return note.getPitch() != null && note.getPitch().getStep() != null;
+  /**
+   * At the start of a part.
+   *
+   * @param semitones how much higher it sounds than it is written
+   */
+  MeasureReader(int semitones) {
+    this.semitones = semitones;
   }
 
   /** Reads the next measure. */
@@ -85,12 +67,10 @@ final class MeasureReader {
     at = BigDecimal.ZERO;
     end = BigDecimal.ZERO;
     notes.clear();
-    graces.clear();
     chords.clear();
-    held = 0;
     for (Object part : measure.getNoteOrBackupOrForward()) {
-      if (part instanceof Attributes a && isTime(a.getDivisions())) {
-        divide(a.getDivisions());
+      if (part instanceof Attributes a) {
+        attributes(a);
       } else if (part instanceof Backup b && isTime(b.getDuration())) {
         at = at.subtract(b.getDuration()).max(BigDecimal.ZERO);
       } else if (part instanceof Forward f && isTime(f.getDuration())) {
@@ -101,27 +81,41 @@ final class MeasureReader {
         note(n);
       }
     }
-    int length = ticks(end);
-    chords.keySet().removeIf(t -> t >= Math.max(1, length));
-    return new Content(new BarTune(held, notes), List.copyOf(chords.values()), length);
+    return new Content(List.copyOf(notes), List.copyOf(chords.values()), ticks(end));
+  }
+
+  private void attributes(Attributes attributes) {
+    if (isTime(attributes.getDivisions())) {
+      divide(attributes.getDivisions());
+    }
+    attributes.getTranspose().stream()
+        .findFirst()
+        .ifPresent(t -> shift = GuitarXml.up(t) - semitones);
   }
 
   /** A beat may be divided otherwise from here on. */
   private void divide(BigDecimal other) {
-    BigDecimal ratio = other.divide(divisions, 12, RoundingMode.HALF_UP);
-    at = at.multiply(ratio);
-    end = end.multiply(ratio);
+    BigDecimal ratio = other.divide(divisions, MOST_DIGITS, RoundingMode.HALF_UP);
+    at = at.multiply(ratio).setScale(MOST_DIGITS, RoundingMode.HALF_UP);
+    end = end.multiply(ratio).setScale(MOST_DIGITS, RoundingMode.HALF_UP);
     divisions = other;
   }
 
   private static boolean isTime(BigDecimal time) {
-    return time != null && time.signum() > 0;
+    return time != null
+        && time.signum() > 0
+        && time.precision() <= MOST_DIGITS
+        && Math.abs(time.scale()) <= MOST_DIGITS
+        && time.precision() - time.scale() <= MOST_DIGITS / 2
+        && time.precision() - time.scale() > -MOST_DIGITS / 2;
   }
 
+  /** In ticks, no further than the longest bar reaches. */
   private int ticks(BigDecimal time) {
-    return time.multiply(BigDecimal.valueOf(Ticks.PER_QUARTER))
-        .divide(divisions, 0, RoundingMode.HALF_UP)
-        .intValue();
+    BigDecimal ticks =
+        time.multiply(BigDecimal.valueOf(Ticks.PER_QUARTER))
+            .divide(divisions, 0, RoundingMode.HALF_UP);
+    return ticks.min(BigDecimal.valueOf(2L * BarTune.LONGEST)).intValue();
   }
 
   private void pass(BigDecimal duration) {
@@ -132,102 +126,50 @@ final class MeasureReader {
   private void chord(Harmony harmony) {
     BigDecimal offset =
         harmony.getOffset() == null ? BigDecimal.ZERO : harmony.getOffset().getValue();
-    int tick = Math.max(0, ticks(at.add(offset)));
-    chords.put(tick, new ChordChange(tick, ChordSymbolReader.read(harmony)));
+    boolean moved = offset != null && isTime(offset.abs());
+    int tick = Math.max(0, ticks(moved ? at.add(offset) : at));
+    phalanx.song.Harmony read = ChordSymbolReader.read(harmony);
+    chords.put(tick, new ChordChange(tick, shift == 0 ? read : read.up(interval())));
+  }
+
+  private Interval interval() {
+    return C.intervalUp(Math.floorMod(shift, OCTAVE));
   }
 
   private void note(Note note) {
-    boolean mine = Voice.of(note).equals(voice) && note.getCue() == null;
     boolean together = note.getChord() != null;
+    if (!together) {
+      lastVoice = ScoreNote.voice(note);
+      lastStaff = ScoreNote.staff(note);
+    }
+    boolean counts = note.getCue() == null;
     if (note.getGrace() != null) {
-      if (mine && isPitched(note)) {
-        graces.add(want(note));
+      if (counts && ScoreNote.isPitched(note)) {
+        add(note, ticks(at), 0);
       }
       return;
     }
     BigDecimal duration = isTime(note.getDuration()) ? note.getDuration() : BigDecimal.ZERO;
     int from = together ? lastStart : ticks(at);
+    int length = Math.max(1, together ? ticks(duration) : ticks(at.add(duration)) - from);
     if (!together) {
       lastStart = from;
       pass(duration);
     }
-    if (mine && isPitched(note)) {
-      sounds(note, from, Math.max(from + 1, ticks(at)), together);
+    if (counts && (ScoreNote.isPitched(note) || note.getRest() != null)) {
+      add(note, from, length);
     }
   }
 
-  private void sounds(Note note, int from, int to, boolean together) {
-    boolean tied = note.getTie().stream().anyMatch(t -> t.getType() == StartStop.STOP);
-    Want want = want(note);
-    int last = notes.size() - 1;
-    if (together) {
-      if (last >= 0 && notes.get(last).tick() == from) {
-        notes.set(last, notes.get(last).with(want));
-      }
-    } else if (tied && notes.isEmpty() && from == held) {
-      held = to;
-    } else if (tied && last >= 0 && notes.get(last).endTick() == from) {
-      notes.set(last, notes.get(last).lasting(to - notes.get(last).tick()));
-    } else if (makeRoom(from)) {
-      notes.add(new TuneNote(from, to - from, List.of(want), slur(note), graces));
-      graces.clear();
+  /** A note that sounds with another is in that one's voice, on whatever staff it is written. */
+  private void add(Note note, int tick, int length) {
+    ScoreNote read = ScoreNote.of(note, lastVoice, lastStaff, tick, length);
+    if (shift == 0 || read.pitch().isEmpty()) {
+      notes.add(read);
+      return;
     }
-  }
-
-  /** What sounds before ends where the next begins; two that begin at once are not both there. */
-  private boolean makeRoom(int from) {
-    held = Math.min(held, from);
-    int last = notes.size() - 1;
-    if (last < 0 || notes.get(last).endTick() <= from) {
-      return true;
-    }
-    boolean room = notes.get(last).tick() < from;
-    if (room) {
-      notes.set(last, notes.get(last).lasting(from - notes.get(last).tick()));
-    }
-    return room;
-  }
-
-  private static Want want(Note note) {
-    int alter = note.getPitch().getAlter() == null ? 0 : note.getPitch().getAlter().intValue();
-    alter = Math.max(-MOST_ALTERED, Math.min(MOST_ALTERED, alter));
-    NoteName name = new NoteName(Letter.valueOf(note.getPitch().getStep().name()), alter);
-    return new Want.Sound(new Pitch(name, note.getPitch().getOctave()), string(note));
-  }
-
-  private static Optional<Integer> string(Note note) {
-    return technical(note).stream()
-        .map(JAXBElement::getValue)
-        .filter(org.audiveris.proxymusic.String.class::isInstance)
-        .map(s -> ((org.audiveris.proxymusic.String) s).getValue().intValue())
-        .filter(s -> s >= 1 && s <= Tuning.STRINGS)
-        .map(s -> Tuning.STRINGS - s)
-        .findFirst();
-  }
-
-  private static List<JAXBElement<?>> technical(Note note) {
-    List<JAXBElement<?>> marks = new ArrayList<>();
-    for (Notations notations : note.getNotations()) {
-      for (Object mark : notations.getTiedOrSlurOrTuplet()) {
-        if (mark instanceof Technical t) {
-          marks.addAll(t.getUpBowOrDownBowOrHarmonic());
-        }
-      }
-    }
-    return marks;
-  }
-
-  private static Optional<Slur> slur(Note note) {
-    for (JAXBElement<?> mark : technical(note)) {
-      if (mark.getValue() instanceof HammerOnPullOff h && h.getType() == StartStop.STOP) {
-        boolean hammer = mark.getName().getLocalPart().equals("hammer-on");
-        return Optional.of(hammer ? Slur.HAMMER_ON : Slur.PULL_OFF);
-      }
-    }
-    return note.getNotations().stream()
-        .flatMap(n -> n.getTiedOrSlurOrTuplet().stream())
-        .filter(m -> m instanceof Slide s && s.getType() == StartStop.STOP)
-        .map(m -> Slur.SLIDE)
-        .findFirst();
+    Pitch written = read.pitch().get();
+    NoteName name = written.name().plus(interval()).simplified();
+    notes.add(read.at(Pitch.of(written.midi() + shift, name)));
   }
 }

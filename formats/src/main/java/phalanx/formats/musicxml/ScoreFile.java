@@ -1,18 +1,16 @@
 package phalanx.formats.musicxml;
 
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.StringReader;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
 import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
@@ -21,24 +19,37 @@ import phalanx.formats.FileProblem;
 
 /**
  * The text of a score, unpacked if need be, with the lines its measures begin on. Document types
- * are taken off, so that nothing is ever fetched from elsewhere.
+ * are taken off, so that nothing is ever fetched from elsewhere; what is larger than any score is
+ * refused before it is taken apart.
  */
 final class ScoreFile {
 
-  /** Largest score that is unpacked, bytes. */
-  private static final int MOST_BYTES = 64_000_000;
+  /** Elements a score may have; a symphony's part has some fifty thousand. */
+  private static final int MOST_ELEMENTS = 600_000;
+
+  /** Measures of all parts together. */
+  private static final int MOST_MEASURES = 40_000;
+
+  private static final int MOST_NOTES = 60_000;
+  private static final int DEEPEST = 60;
+
+  /** Signs of a number; longer ones are damage, and take long to read. */
+  private static final int LONGEST_NUMBER = 40;
 
   private static final Pattern DOCTYPE =
-      Pattern.compile("<!DOCTYPE[^>\\[]*(\\[.*?\\]\\s*)?>", Pattern.DOTALL);
-  private static final Pattern ENCODING = Pattern.compile("encoding=[\"']([A-Za-z0-9._-]+)[\"']");
-  private static final Pattern ROOT_FILE = Pattern.compile("full-path=[\"']([^\"']+)[\"']");
+      Pattern.compile("<!DOCTYPE[^>\\[]*+(\\[[^\\]]*+\\]\\s*+)?>");
+  private static final Pattern ENCODING =
+      Pattern.compile("encoding=[\"']([A-Za-z0-9._-]{1,40})[\"']");
+  private static final Pattern NUMBER = Pattern.compile("[-+\\d.eE\\s]++");
 
   private final String text;
+  private final List<FileProblem> remarks;
   private final List<Integer> measures = new ArrayList<>();
   private final Optional<FileProblem> fault;
 
-  private ScoreFile(String text) {
+  private ScoreFile(String text, List<FileProblem> remarks) {
     this.text = text;
+    this.remarks = List.copyOf(remarks);
     fault = scan();
   }
 
@@ -48,81 +59,153 @@ final class ScoreFile {
    * @throws IOException if a packed file cannot be unpacked; the message says why
    */
   static ScoreFile of(byte[] bytes) throws IOException {
-    boolean packed = bytes.length > 3 && bytes[0] == 'P' && bytes[1] == 'K';
-    byte[] score = packed ? unpacked(bytes) : bytes;
-    String plain = new String(score, charset(score));
-    int start = plain.indexOf('<');
+    byte[] score = PackedScore.isPacked(bytes) ? PackedScore.unpacked(bytes) : bytes;
+    List<FileProblem> remarks = new ArrayList<>();
+    String plain = decoded(score, remarks);
+    int start = Math.max(0, plain.indexOf('<'));
     // The text is read as such from here on, whatever its declaration said of bytes.
-    String body = plain.substring(Math.max(0, start)).replaceFirst("<\\?xml[^>]*\\?>", "");
-    return new ScoreFile(DOCTYPE.matcher(body).replaceFirst(""));
+    String body = plain.substring(start).replaceFirst("<\\?xml[^>]*+>", "");
+    return new ScoreFile(DOCTYPE.matcher(body).replaceFirst(""), remarks);
   }
 
-  private static Charset charset(byte[] bytes) {
-    if (bytes.length > 1 && (bytes[0] & 0xFF) == 0xFE && (bytes[1] & 0xFF) == 0xFF
-        || bytes.length > 1 && (bytes[0] & 0xFF) == 0xFF && (bytes[1] & 0xFF) == 0xFE) {
-      return StandardCharsets.UTF_16;
+  /** The first bytes say how it is written; the declaration counts where they leave it open. */
+  private static String decoded(byte[] bytes, List<FileProblem> remarks) {
+    Optional<Charset> seen = seen(bytes);
+    String head = new String(bytes, 0, Math.min(400, bytes.length), StandardCharsets.ISO_8859_1);
+    Matcher named = ENCODING.matcher(head.replace("\0", ""));
+    Optional<Charset> said =
+        named.find() && Charset.isSupported(named.group(1))
+            ? Optional.of(Charset.forName(named.group(1)))
+            : Optional.empty();
+    // Where a declaration can be read byte by byte, no sign has two bytes.
+    boolean wide =
+        said.filter(s -> s.name().startsWith("UTF-16") || s.name().startsWith("UTF-32"))
+            .isPresent();
+    Charset charset =
+        seen.orElseGet(() -> wide ? StandardCharsets.UTF_8 : said.orElse(StandardCharsets.UTF_8));
+    boolean contradicts =
+        said.isPresent()
+            && !charset.name().equals(said.get().name())
+            && !(charset.name().startsWith("UTF-16") && said.get().name().startsWith("UTF-16"));
+    if (contradicts) {
+      String words = "the file says it is in %s and is in %s: read as that";
+      remarks.add(new FileProblem(1, 1, words.formatted(said.get().name(), charset.name())));
     }
-    String head = new String(bytes, 0, Math.min(200, bytes.length), StandardCharsets.ISO_8859_1);
-    Matcher named = ENCODING.matcher(head);
-    return named.find() && Charset.isSupported(named.group(1))
-        ? Charset.forName(named.group(1))
-        : StandardCharsets.UTF_8;
+    try {
+      return charset.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
+    } catch (CharacterCodingException e) {
+      String words = "the file is not in %s throughout: read as Windows-1252";
+      remarks.add(new FileProblem(1, 1, words.formatted(charset.name())));
+      return new String(bytes, Charset.forName("windows-1252"));
+    }
   }
 
-  /** The root file that the container names, else the first score in it. */
-  private static byte[] unpacked(byte[] bytes) throws IOException {
-    Map<String, byte[]> files = new HashMap<>();
-    List<String> names = new ArrayList<>();
-    int size = 0;
-    try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(bytes))) {
-      for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
-        byte[] content = zip.readNBytes(MOST_BYTES - size + 1);
-        size += content.length;
-        if (size > MOST_BYTES) {
-          throw new IOException("the packed score is larger than 64 MB");
-        }
-        files.put(e.getName(), content);
-        names.add(e.getName());
+  /** What a byte order mark says, or zero bytes among the first signs. */
+  private static Optional<Charset> seen(byte[] b) {
+    if (starts(b, 0xEF, 0xBB, 0xBF)) {
+      return Optional.of(StandardCharsets.UTF_8);
+    } else if (starts(b, 0xFE, 0xFF) || starts(b, 0xFF, 0xFE)) {
+      return Optional.of(StandardCharsets.UTF_16);
+    } else if (starts(b, 0, '<')) {
+      return Optional.of(StandardCharsets.UTF_16BE);
+    }
+    return starts(b, '<', 0) ? Optional.of(StandardCharsets.UTF_16LE) : Optional.empty();
+  }
+
+  private static boolean starts(byte[] bytes, int... first) {
+    for (int i = 0; i < first.length; i++) {
+      if (bytes.length <= i || (bytes[i] & 0xFF) != first[i]) {
+        return false;
       }
     }
-    byte[] container = files.getOrDefault("META-INF/container.xml", new byte[0]);
-    Matcher root = ROOT_FILE.matcher(new String(container, StandardCharsets.UTF_8));
-    if (root.find() && files.containsKey(root.group(1))) {
-      return files.get(root.group(1));
-    }
-    return names.stream()
-        .filter(n -> !n.startsWith("META-INF/"))
-        .filter(n -> n.endsWith(".xml") || n.endsWith(".musicxml"))
-        .findFirst()
-        .map(files::get)
-        .orElseThrow(() -> new IOException("there is no score in the packed file"));
+    return true;
   }
 
-  /** Notes where measures begin; what is no XML is a problem with its place. */
+  /** Notes where measures begin; what is no XML, or too much of it, is a problem with its place. */
   private Optional<FileProblem> scan() {
     XMLInputFactory factory = XMLInputFactory.newInstance();
     factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
     factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
+    int line = 1;
+    int column = 1;
     try {
-      XMLStreamReader reader = factory.createXMLStreamReader(new java.io.StringReader(text));
+      XMLStreamReader reader = factory.createXMLStreamReader(new StringReader(text));
+      Count count = new Count();
       while (reader.hasNext()) {
-        boolean starts = reader.next() == XMLStreamConstants.START_ELEMENT;
-        if (starts && reader.getLocalName().equals("measure")) {
-          measures.add(reader.getLocation().getLineNumber());
+        int event = reader.next();
+        line = Math.max(1, reader.getLocation().getLineNumber());
+        column = Math.max(1, reader.getLocation().getColumnNumber());
+        if (event == XMLStreamConstants.START_ELEMENT && reader.getLocalName().equals("measure")) {
+          measures.add(line);
+        }
+        Optional<String> tooMuch = count.next(reader, event);
+        if (tooMuch.isPresent()) {
+          return Optional.of(new FileProblem(line, column, tooMuch.get()));
         }
       }
       return Optional.empty();
     } catch (XMLStreamException e) {
-      int line = e.getLocation() == null ? 1 : Math.max(1, e.getLocation().getLineNumber());
-      int column = e.getLocation() == null ? 1 : Math.max(1, e.getLocation().getColumnNumber());
-      String first = e.getMessage().lines().reduce((a, b) -> b).orElse("").replace("Message: ", "");
-      return Optional.of(new FileProblem(line, column, "this is not XML: " + first));
+      int atLine = e.getLocation() == null ? line : Math.max(1, e.getLocation().getLineNumber());
+      int at = e.getLocation() == null ? column : Math.max(1, e.getLocation().getColumnNumber());
+      return Optional.of(new FileProblem(atLine, at, "this is not XML from here on"));
+    }
+  }
+
+  /** How much of everything has been seen. */
+  private static final class Count {
+    private int elements;
+    private int measures;
+    private int notes;
+    private int depth;
+
+    /** What there is too much of. */
+    Optional<String> next(XMLStreamReader reader, int event) {
+      if (event == XMLStreamConstants.START_ELEMENT) {
+        depth++;
+        elements++;
+        measures += reader.getLocalName().equals("measure") ? 1 : 0;
+        notes += reader.getLocalName().equals("note") ? 1 : 0;
+        for (int a = 0; a < reader.getAttributeCount(); a++) {
+          if (isLongNumber(reader.getAttributeValue(a))) {
+            return Optional.of("a number here has more than %d signs".formatted(LONGEST_NUMBER));
+          }
+        }
+      } else if (event == XMLStreamConstants.END_ELEMENT) {
+        depth--;
+      } else if (reader.isCharacters()
+          && reader.getTextLength() > LONGEST_NUMBER
+          && isLongNumber(reader.getText())) {
+        return Optional.of("a number here has more than %d signs".formatted(LONGEST_NUMBER));
+      }
+      return tooMany();
+    }
+
+    private static boolean isLongNumber(String value) {
+      return value.length() > LONGEST_NUMBER && !value.isBlank() && NUMBER.matcher(value).matches();
+    }
+
+    private Optional<String> tooMany() {
+      if (measures > MOST_MEASURES) {
+        return Optional.of("a score has %d measures at most".formatted(MOST_MEASURES));
+      } else if (notes > MOST_NOTES) {
+        return Optional.of("a score has %d notes at most".formatted(MOST_NOTES));
+      } else if (elements > MOST_ELEMENTS) {
+        return Optional.of("a score has %d elements at most".formatted(MOST_ELEMENTS));
+      }
+      return depth > DEEPEST
+          ? Optional.of("its elements stand in one another more than %d deep".formatted(DEEPEST))
+          : Optional.empty();
     }
   }
 
   /** What makes the text unusable. */
   Optional<FileProblem> fault() {
     return fault;
+  }
+
+  /** What was read otherwise than the file says. */
+  List<FileProblem> remarks() {
+    return remarks;
   }
 
   /** The text without its document type. */

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import phalanx.formats.DiskTrouble;
 import phalanx.formats.FileProblem;
 import phalanx.formats.WholeFile;
 import phalanx.picking.PatternReader;
@@ -55,7 +56,7 @@ public record OwnPatterns(List<WrittenPattern> patterns, List<Fault> problems) {
           faults.add(new Fault(file, new FileProblem(p.line(), p.column(), p.message())));
         }
       } catch (IOException e) {
-        faults.add(new Fault(file, new FileProblem(1, 1, "cannot be read: " + e.getMessage())));
+        faults.add(new Fault(file, new FileProblem(1, 1, DiskTrouble.reading(e))));
       }
     }
     return new OwnPatterns(patterns, faults);

@@ -14,16 +14,32 @@ import java.util.function.Function;
  */
 record Field(JsonNode node, String pointer) {
 
+  private static final int MOST_SHOWN = 40;
+
+  /** Stands for a sign that could not be read: U+FFFD of the Unicode standard. */
+  private static final int REPLACEMENT = 0xFFFD;
+
   /** A value that is not what was expected; the reader turns it into a problem with its place. */
   static final class Fault extends RuntimeException {
 
     private static final long serialVersionUID = 1;
 
     private final String pointer;
+    private final boolean ofNothing;
 
     Fault(String pointer, String message) {
+      this(pointer, message, false);
+    }
+
+    private Fault(String pointer, String message, boolean ofNothing) {
       super(message);
       this.pointer = pointer;
+      this.ofNothing = ofNothing;
+    }
+
+    /** Whether something is missing, not wrong. */
+    boolean isOfNothing() {
+      return ofNothing;
     }
 
     String pointer() {
@@ -32,10 +48,36 @@ record Field(JsonNode node, String pointer) {
   }
 
   Fault fault(String expected) {
-    String found = node.isMissingNode() ? "nothing" : node.toString();
-    String shown = found.length() > 40 ? found.substring(0, 40) + "…" : found;
+    String shown = written();
     String name = pointer.substring(pointer.lastIndexOf('/') + 1);
-    return new Fault(pointer, "expected %s for “%s”, found %s".formatted(expected, name, shown));
+    String words = "expected %s for “%s”, found %s".formatted(expected, name, shown);
+    return new Fault(pointer, words, node.isMissingNode());
+  }
+
+  /** What stands there, short enough for a message or a bar. */
+  String written() {
+    if (node.isMissingNode()) {
+      return "nothing";
+    }
+    if (node.isContainerNode() && node.size() > MOST_SHOWN) {
+      return node.isArray() ? "a list of %d".formatted(node.size()) : "an object";
+    }
+    String found = whole(node.toString());
+    return found.length() > MOST_SHOWN ? found.substring(0, MOST_SHOWN) + "…" : found;
+  }
+
+  /** A text without halves of signs, which no file can hold. */
+  private static String whole(String text) {
+    return text.codePoints().noneMatch(Field::isHalf)
+        ? text
+        : text.codePoints()
+            .map(c -> isHalf(c) ? REPLACEMENT : c)
+            .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append)
+            .toString();
+  }
+
+  private static boolean isHalf(int sign) {
+    return sign >= Character.MIN_SURROGATE && sign <= Character.MAX_SURROGATE;
   }
 
   /** The field of an object; a missing one if it has none. */
@@ -59,7 +101,7 @@ record Field(JsonNode node, String pointer) {
     if (!node.isTextual()) {
       throw fault("a text");
     }
-    return node.textValue();
+    return whole(node.textValue());
   }
 
   boolean truth() {
@@ -92,7 +134,7 @@ record Field(JsonNode node, String pointer) {
   }
 
   <E extends Enum<E>> E word(Class<E> type) {
-    return Words.read(type, node.asText())
+    return Words.read(type, node.isTextual() ? node.textValue() : "")
         .orElseThrow(() -> fault("one of " + String.join(", ", Words.all(type))));
   }
 

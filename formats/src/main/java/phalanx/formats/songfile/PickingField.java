@@ -7,6 +7,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.Pattern;
@@ -21,7 +23,11 @@ import phalanx.song.SlotRef;
 /** What the picking hand plays where, as it stands in a song file. */
 final class PickingField {
 
-  private PickingField() {}
+  private final Faults faults;
+
+  PickingField(Faults faults) {
+    this.faults = faults;
+  }
 
   static void write(ObjectNode picking, Patterns patterns) {
     style(picking, patterns.song());
@@ -63,31 +69,53 @@ final class PickingField {
     StepText.write(step).forEach(cells::put);
   }
 
-  static Patterns read(Field picking, int mostId, int mostTicks) {
-    Patterns patterns = Patterns.of(style(picking.at("pattern")));
-    patterns = patterns.endingSoftly(picking.maybe("softEnding").map(Field::truth).orElse(false));
-    for (Field f : list(picking, "sectionPatterns")) {
-      int id = f.object().at("section").whole(1, mostId);
-      patterns = patterns.with(new Patterns.Scope.OfSection(id), style(f.at("pattern")));
+  /** What of it can be read, place by place. */
+  Patterns read(Field picking) {
+    PickingStyle usual = AlternatingThumb.FINGERS_BETWEEN;
+    Patterns patterns = Patterns.of(faults.or(usual, () -> style(picking.at("pattern"))));
+    boolean soft = picking.maybe("softEnding").map(f -> faults.or(false, f::truth)).orElse(false);
+    patterns = patterns.endingSoftly(soft);
+    for (Said said : said(picking, "sectionPatterns")) {
+      patterns =
+          faults.or(
+              patterns, said.in(patterns, f -> new Patterns.Scope.OfSection(id(f, "section"))));
     }
-    for (Field f : list(picking, "barPatterns")) {
-      int id = f.object().at("bar").whole(1, mostId);
-      patterns = patterns.with(new Patterns.Scope.OfBar(id), style(f.at("pattern")));
+    for (Said said : said(picking, "barPatterns")) {
+      patterns =
+          faults.or(patterns, said.in(patterns, f -> new Patterns.Scope.OfBar(id(f, "bar"))));
     }
-    for (Field f : list(picking, "chordPatterns")) {
-      SlotRef at =
-          new SlotRef(f.object().at("bar").whole(1, mostId), f.at("tick").whole(0, mostTicks));
-      patterns = patterns.with(new Patterns.Scope.OfChord(at), style(f.at("pattern")));
+    for (Said said : said(picking, "chordPatterns")) {
+      patterns =
+          faults.or(
+              patterns,
+              said.in(
+                  patterns, f -> new Patterns.Scope.OfChord(new SlotRef(id(f, "bar"), tick(f)))));
     }
-    for (Field f : list(picking, "barChanges")) {
-      Pattern.Step step = step(f, f.object().at("tick").whole(0, mostTicks));
-      patterns = patterns.changing(f.at("bar").whole(1, mostId), step);
+    for (Said said : said(picking, "barChanges")) {
+      Patterns before = patterns;
+      Field f = said.field();
+      patterns = faults.or(before, () -> before.changing(id(f.object(), "bar"), step(f, tick(f))));
     }
     return patterns;
   }
 
-  private static List<Field> list(Field picking, String name) {
-    return picking.maybe(name).map(Field::list).orElse(List.of());
+  /** A pattern for a part of the song. */
+  private record Said(Field field) {
+    Supplier<Patterns> in(Patterns patterns, Function<Field, Patterns.Scope> scope) {
+      return () -> patterns.with(scope.apply(field.object()), style(field.at("pattern")));
+    }
+  }
+
+  private static int id(Field field, String name) {
+    return field.at(name).whole(1, Ids.MOST);
+  }
+
+  private static int tick(Field field) {
+    return field.at("tick").whole(0, ChartField.MOST_TICKS);
+  }
+
+  private List<Said> said(Field picking, String name) {
+    return picking.maybe(name).map(f -> faults.each(f::list, Said::new)).orElse(List.of());
   }
 
   private static Pattern.Step step(Field field, int tick) {
@@ -107,7 +135,9 @@ final class PickingField {
     PatternReader.Result read = PatternReader.read(text);
     if (!read.problems().isEmpty()) {
       PatternReader.Problem problem = read.problems().get(0);
-      throw new Field.Fault(lines.get(problem.line() - 1).pointer(), problem.message());
+      int line = Math.min(problem.line(), lines.size());
+      throw new Field.Fault(
+          line > 0 ? lines.get(line - 1).pointer() : field.pointer(), problem.message());
     }
     if (read.patterns().size() != 1) {
       throw field.fault("the lines of one pattern");

@@ -350,12 +350,13 @@ class MusicXmlReaderTest {
         "<harmony><root><root-step>C</root-step></root><kind text=\"qx\">other</kind></harmony>";
     String xml = score(note("C4", 48), odd + note("D4", 48), note("E4", 48));
     SongReading reading = MusicXmlReader.read(xml.getBytes(StandardCharsets.UTF_8));
-    assertThat(reading.problems())
+    assertThat(reading.problems()).isEmpty();
+    assertThat(reading.remarks())
         .singleElement()
         .satisfies(
             p -> {
               assertThat(p.line()).isEqualTo(3);
-              assertThat(p.message()).isEqualTo("expected a chord, found “Cqx”");
+              assertThat(p.message()).isEqualTo("bar 2: expected a chord, found “Cqx”");
             });
     assertThat(tune(reading.song())).containsExactly("c4", "d4", "e4");
   }
