@@ -115,6 +115,7 @@ public record Timeline(List<PlayedBar> bars, List<PlayedSlot> slots) {
       if (bar.plays() > 1 && !skipped && pass < bar.plays()) {
         pass++;
         at = from;
+        passageOver = false;
       } else {
         passageOver |= bar.plays() > 1;
         at++;

@@ -33,8 +33,13 @@ final class MeasureReader {
    * @param notes the notes and rests in the order of the file
    * @param chords the chords, in order
    * @param lengthTicks how long it lasts
+   * @param lost what of it cannot be carried
    */
-  record Content(List<ScoreNote> notes, List<ChordChange> chords, int lengthTicks) {}
+  record Content(
+      List<ScoreNote> notes, List<ChordChange> chords, int lengthTicks, List<Lost> lost) {}
+
+  /** Something that cannot be carried, with its time in the measure. */
+  record Lost(int tick, String words) {}
 
   private static final Key C = new Key(NoteName.parse("C").orElseThrow(), Mode.MAJOR);
   private static final int OCTAVE = 12;
@@ -48,6 +53,7 @@ final class MeasureReader {
   private BigDecimal end = BigDecimal.ZERO;
   private final List<ScoreNote> notes = new ArrayList<>();
   private final TreeMap<Integer, ChordChange> chords = new TreeMap<>();
+  private final List<Lost> lost = new ArrayList<>();
   private String lastVoice = "1";
   private int lastStaff = 1;
   private int lastStart;
@@ -68,6 +74,7 @@ final class MeasureReader {
     end = BigDecimal.ZERO;
     notes.clear();
     chords.clear();
+    lost.clear();
     for (Object part : measure.getNoteOrBackupOrForward()) {
       if (part instanceof Attributes a) {
         attributes(a);
@@ -81,7 +88,8 @@ final class MeasureReader {
         note(n);
       }
     }
-    return new Content(List.copyOf(notes), List.copyOf(chords.values()), ticks(end));
+    return new Content(
+        List.copyOf(notes), List.copyOf(chords.values()), ticks(end), List.copyOf(lost));
   }
 
   private void attributes(Attributes attributes) {
@@ -163,6 +171,11 @@ final class MeasureReader {
 
   /** A note that sounds with another is in that one's voice, on whatever staff it is written. */
   private void add(Note note, int tick, int length) {
+    if (ScoreNote.isPitched(note) && !ScoreNote.isHeard(note)) {
+      lost.add(
+          new Lost(tick, "a note in octave %d is left out".formatted(note.getPitch().getOctave())));
+      return;
+    }
     ScoreNote read = ScoreNote.of(note, lastVoice, lastStaff, tick, length);
     if (shift == 0 || read.pitch().isEmpty()) {
       notes.add(read);

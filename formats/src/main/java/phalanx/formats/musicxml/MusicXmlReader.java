@@ -108,10 +108,7 @@ public final class MusicXmlReader {
     upper.doubt().ifPresent(words -> remarks.add(new FileProblem(file.line(first), 1, words)));
     for (int m = 0; m < frames.size(); m++) {
       MeasureReader.Content content = contents.get(m);
-      bars.add(
-          upper.in(content),
-          m < chords.size() ? chords.get(m).chords() : List.of(),
-          content.lengthTicks());
+      bars.add(content, upper.in(content), m < chords.size() ? chords.get(m).chords() : List.of());
     }
     Optional<Key> key = frames.stream().flatMap(f -> f.key().stream()).findFirst();
     Song plain = Song.untitled().withTitle(title()).withKey(key).withFeel(feel(frames, bars));

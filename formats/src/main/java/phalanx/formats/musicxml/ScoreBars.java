@@ -66,9 +66,14 @@ final class ScoreBars {
     return beat == Math.rint(beat) ? "%.0f".formatted(beat) : "%.2f".formatted(beat);
   }
 
-  /** Adds the next measure. */
-  void add(List<ScoreNote> notes, List<ChordChange> chords, int contentTicks) {
+  /**
+   * Adds the next measure.
+   *
+   * @param notes those of it that are the tune
+   */
+  void add(MeasureReader.Content content, List<ScoreNote> notes, List<ChordChange> chords) {
     int place = all.size();
+    int contentTicks = content.lengthTicks();
     MeasureFrame frame = frames.get(place);
     if (frame.metre().isPresent() && frame.meter().isEmpty()) {
       String words = "expected a metre such as 4/4, found “%s”";
@@ -76,6 +81,7 @@ final class ScoreBars {
     }
     meter = frame.meter().orElse(meter);
     repeats = frame.repeatsNoMore() ? 0 : frame.repeats().orElse(repeats);
+    content.lost().forEach(l -> remark(place, l.tick(), l.words()));
     BarTune tune = tunes.next(notes, contentTicks, (tick, words) -> remark(place, tick, words));
     Meter counted = counted(place, contentTicks);
     int length = isPickup(place, contentTicks) ? contentTicks : counted.barTicks();

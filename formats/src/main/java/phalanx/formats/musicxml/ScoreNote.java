@@ -45,9 +45,16 @@ record ScoreNote(
   /** More sharps or flats than a note name has; a file with more is damaged. */
   private static final int MOST_ALTERED = 2;
 
+  private static final int HIGHEST_OCTAVE = 9;
+
   /** Whether a note has a pitch; in a damaged file a part of it may be missing. */
   static boolean isPitched(Note note) {
     return note.getPitch() != null && note.getPitch().getStep() != null;
+  }
+
+  /** Whether a pitched note lies in one of the ten octaves MusicXML has. */
+  static boolean isHeard(Note note) {
+    return note.getPitch().getOctave() >= 0 && note.getPitch().getOctave() <= HIGHEST_OCTAVE;
   }
 
   /** The staff a note stands on. */

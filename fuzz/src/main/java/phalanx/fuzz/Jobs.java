@@ -1,0 +1,349 @@
+package phalanx.fuzz;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import phalanx.chart.ChartLine;
+import phalanx.chart.ChartReader;
+import phalanx.chart.Notation;
+import phalanx.formats.FileProblem;
+import phalanx.formats.SongReading;
+import phalanx.formats.chordpro.ChordProReader;
+import phalanx.formats.musicxml.MusicXmlReader;
+import phalanx.formats.songfile.SongFileReader;
+import phalanx.instrument.Tuning;
+import phalanx.melody.BarTune;
+import phalanx.melody.TuneReader;
+import phalanx.picking.PatternReader;
+import phalanx.picking.WrittenPattern;
+import phalanx.song.Bar;
+import phalanx.song.Chart;
+import phalanx.song.ChordChange;
+import phalanx.song.Harmony;
+import phalanx.song.Section;
+import phalanx.song.Song;
+import phalanx.song.Tune;
+import phalanx.theory.ChordReader;
+import phalanx.theory.ChordReading;
+import phalanx.theory.Meter;
+import phalanx.theory.NoteNaming;
+
+/** The readers of the program, each with what it reads every day. */
+final class Jobs {
+
+  private static final String CHART =
+      "|: G . . . | D/F# . Em7 . |1 Am7@1/7 . :|2 % | =3 . D7 | 3/4 N.C. | C |";
+  private static final String TUNE = "g4 . [b ^c'] - {a}b@2 2:3+4:5 _d /e [[a b] . c5,]";
+
+  private final Path root;
+  private final KeptSong kept = new KeptSong();
+
+  /**
+   * The jobs of a checkout.
+   *
+   * @param root where it lies: its demo songs and test scores are inputs to start from
+   */
+  Jobs(Path root) {
+    this.root = root;
+  }
+
+  List<Job> all() {
+    return List.of(
+        new Job(
+            "chart", texts(CHART, "C", "| Cmaj7#11 G7alt | x2 :| x3"), CHART_WORDS, this::chart),
+        new Job(
+            "chord",
+            texts("Cmaj7#11/E", "F#m7b5", "Bb13(b9,#11)", "Do7"),
+            CHORD_WORDS,
+            this::chord),
+        new Job(
+            "tune",
+            texts(TUNE, "c", ". . - b"),
+            List.of("[", "]", "'", ",", "+", "{a}", "^"),
+            this::tune),
+        new Job(
+            "pattern",
+            files("formats/src/main/resources", ".pattern", ".patterns", ".txt"),
+            PATTERN_WORDS,
+            this::pattern),
+        new Job(
+            "tuning",
+            texts("E A D G B E", "D2 A2 D3 G3 A3 D4"),
+            List.of("b", "#", "-5", "0"),
+            this::tuning),
+        new Job("chordpro", files("demo", ".cho"), CHORDPRO_WORDS, this::chordPro),
+        new Job("song", songs(), JSON_WORDS, this::song),
+        new Job("score", scores(), SCORE_WORDS, this::score),
+        new Job(
+            "packed", scores().stream().map(Jobs::packed).toList(), List.of("PK"), this::score));
+  }
+
+  private static final List<String> CHART_WORDS =
+      List.of(
+          "|", "|:", ":|", "|1", "|2 ", "x3", "%", "=2", "@3/4", "G", ".", "7/8", "N.C.", "|1,2",
+          "|1-3 ");
+
+  private static final List<String> CHORD_WORDS =
+      List.of(
+          "m", "maj7", "7", "sus4", "b5", "#9", "add9", "no3", "/G", "(", ")", "6", "13", "o",
+          "alt", "+", "5", "-");
+
+  private static final List<String> PATTERN_WORDS =
+      List.of(
+          "name: x\n",
+          "order: A A B\n",
+          "bar: A\n",
+          "metre: 3/4\n",
+          "thumb | o | o |\n",
+          "o",
+          "|",
+          "o~3",
+          "6-1n",
+          "/",
+          ">",
+          "(o)",
+          "A ");
+
+  private static final List<String> CHORDPRO_WORDS =
+      List.of(
+          "{sog}\n",
+          "{eog}\n",
+          "{time: 7/8}\n",
+          "{key: F#m}",
+          "{capo: 3}",
+          "{tempo: 90}",
+          "| C . |\n",
+          "label=\"",
+          "{",
+          "}",
+          "#",
+          "{start_of_grid: A}");
+
+  private static final List<String> JSON_WORDS =
+      List.of(
+          "{",
+          "}",
+          "[",
+          "]",
+          "null",
+          "true",
+          "\"id\":",
+          "\"like\" : 1,",
+          "\"tick\":",
+          "\"chord\" : \"C57\"",
+          "\"notes\" : \"g20\"",
+          "\"tuning\"",
+          "\"E13\"",
+          "\"order: A A A\"",
+          "\"plays\" : 16,",
+          "\"meter\" : \"32/2\",",
+          "\"bars\" : [");
+
+  private static final List<String> SCORE_WORDS =
+      List.of(
+          "<note>",
+          "</note>",
+          "<chord/>",
+          "<grace/>",
+          "<cue/>",
+          "<rest/>",
+          "<voice>2</voice>",
+          "<staff>2</staff>",
+          "<backup><duration>12</duration></backup>",
+          "<forward><duration>12</duration></forward>",
+          "<barline location=\"left\"><repeat direction=\"backward\"/></barline>",
+          "<barline><repeat direction=\"forward\"/></barline>",
+          "<barline><ending number=\"1, 2\" type=\"start\"/></barline>",
+          "<sound dacapo=\"yes\"/>",
+          "<sound dalsegno=\"a\"/>",
+          "<sound tocoda=\"a\"/>",
+          "<direction><direction-type><words>D.C. al Fine</words></direction-type></direction>",
+          "<transpose><chromatic>5</chromatic></transpose>",
+          "<time><beats>3+2</beats><beat-type>8</beat-type></time>",
+          "<string/>",
+          "<offset/>",
+          "<staff-tuning line=\"1\"/>",
+          "<measure number=\"9\">",
+          "</measure>",
+          "<duration>",
+          "<harmony><root><root-step>C</root-step></root><kind>neapolitan</kind></harmony>",
+          "<octave>9</octave>",
+          "<tie type=\"stop\"/>",
+          "<measure-style><measure-repeat type=\"start\">1</measure-repeat></measure-style>");
+
+  private static List<byte[]> texts(String... texts) {
+    return Stream.of(texts).map(t -> t.getBytes(StandardCharsets.UTF_8)).toList();
+  }
+
+  private List<byte[]> files(String folder, String... endings) {
+    try (Stream<Path> all = Files.walk(root.resolve(folder))) {
+      List<byte[]> read = new ArrayList<>();
+      for (Path file :
+          all.filter(f -> Stream.of(endings).anyMatch(f.toString()::endsWith)).sorted().toList()) {
+        read.add(Files.readAllBytes(file));
+      }
+      if (read.isEmpty()) {
+        throw new IllegalStateException("no files to start from in " + folder);
+      }
+      return read;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private List<byte[]> songs() {
+    List<byte[]> all = new ArrayList<>(files("demo", ".phalanx.json"));
+    all.addAll(files("formats/src/test/resources", ".phalanx.json"));
+    return all;
+  }
+
+  private List<byte[]> scores() {
+    List<byte[]> all = new ArrayList<>(files("formats/src/test/resources", ".musicxml"));
+    all.addAll(files("fuzz/src/main/resources", ".musicxml"));
+    return all;
+  }
+
+  private static byte[] packed(byte[] score) {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
+      zip.putNextEntry(new ZipEntry("META-INF/container.xml"));
+      zip.write("<rootfile full-path=\"score.xml\"/>".getBytes(StandardCharsets.UTF_8));
+      zip.closeEntry();
+      zip.putNextEntry(new ZipEntry("score.xml"));
+      zip.write(score);
+      zip.closeEntry();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return bytes.toByteArray();
+  }
+
+  private static String text(byte[] input) {
+    return new String(input, StandardCharsets.UTF_8);
+  }
+
+  private Runnable chart(byte[] input) {
+    String text = text(input);
+    ChartLine line =
+        ChartReader.read(
+            text, Notation.in(Meter.FOUR_FOUR), n -> Optional.of(n).filter(i -> i < 3));
+    line.problems().forEach(p -> said(p.message(), 1, p.column() + 1));
+    return () -> kept.check(song(line.bars()));
+  }
+
+  private static Song song(List<Bar> bars) {
+    return Song.untitled().editChart(c -> new Chart(List.of(Section.of(100_000, "", bars))));
+  }
+
+  private Runnable chord(byte[] input) {
+    String text = text(input);
+    List<Harmony> read = new ArrayList<>();
+    for (NoteNaming naming : NoteNaming.values()) {
+      ChordReading reading = ChordReader.read(text, naming);
+      if (reading instanceof ChordReading.Read r) {
+        read.add(new Harmony.Sounding(r.chord()));
+        String shown = naming.name(r.chord());
+        if (!ChordReader.read(shown, naming).equals(reading)) {
+          throw new KeptSong.Lost(shown + " is shown and not read back");
+        }
+      } else {
+        said(((ChordReading.Unreadable) reading).expected(), 1, 1);
+      }
+    }
+    return () ->
+        read.forEach(h -> kept.check(song(List.of(Bar.of(1, List.of(new ChordChange(0, h)))))));
+  }
+
+  private Runnable tune(byte[] input) {
+    TuneReader.Result read = TuneReader.read(text(input), Meter.FOUR_FOUR);
+    read.problems().forEach(p -> said(p.message(), 1, p.column()));
+    return () -> kept.check(sung(read.tune()));
+  }
+
+  private static Song sung(BarTune tune) {
+    List<Bar> bars =
+        ChartReader.read("C", Notation.in(Meter.FOUR_FOUR), Notation.Numbers.NONE).bars();
+    return song(bars).withTune(Tune.NONE.with(1, tune));
+  }
+
+  private Runnable pattern(byte[] input) {
+    PatternReader.Result read = PatternReader.read(text(input));
+    read.problems().forEach(p -> said(p.message(), p.line(), p.column()));
+    return () -> read.patterns().stream().limit(3).forEach(this::played);
+  }
+
+  private void played(WrittenPattern pattern) {
+    List<Bar> bars =
+        ChartReader.read("C | G7", Notation.in(pattern.meter()), Notation.Numbers.NONE).bars();
+    Song song = song(bars).withPattern(pattern);
+    kept.check(song.withFeel(song.feel().withMeter(pattern.meter())));
+  }
+
+  private Runnable tuning(byte[] input) {
+    Optional<Tuning> read = Tuning.parse(text(input));
+    return () ->
+        read.ifPresent(
+            t ->
+                kept.check(
+                    sung(BarTune.SILENT).withGuitar(Song.untitled().guitar().withTuning(t))));
+  }
+
+  private Runnable chordPro(byte[] input) {
+    return told(ChordProReader.read(text(input)));
+  }
+
+  private Runnable score(byte[] input) {
+    SongReading reading = MusicXmlReader.read(input);
+    if (reading.song().chart().isEmpty() && reading.problems().isEmpty()) {
+      throw new KeptSong.Lost("a score without bars, and no word of it");
+    }
+    return told(reading);
+  }
+
+  private Runnable told(SongReading reading) {
+    reading.problems().forEach(Jobs::said);
+    reading.remarks().forEach(Jobs::said);
+    return () -> kept.check(reading.song());
+  }
+
+  private Runnable song(byte[] input) {
+    SongFileReader.Result result = SongFileReader.read(text(input));
+    if (result instanceof SongFileReader.Result.Read read) {
+      read.problems().forEach(Jobs::said);
+      return () -> kept.check(read.song());
+    }
+    said(((SongFileReader.Result.Refused) result).problem());
+    return () -> {};
+  }
+
+  private static void said(FileProblem problem) {
+    said(problem.message(), problem.line(), problem.column());
+  }
+
+  /** Every problem has a place and a sentence of ours. */
+  private static void said(String message, int line, int column) {
+    boolean foreign =
+        message == null
+            || message.isBlank()
+            || message.contains("Exception")
+            || message.contains("java.")
+            || message.contains("null");
+    if (foreign
+            && !String.valueOf(message).contains("“")
+            && !String.valueOf(message).contains("found null")
+        || line < 1
+        || column < 0) {
+      throw new KeptSong.Lost(
+          "a problem without words or place: " + message + " at " + line + ":" + column);
+    }
+  }
+}
