@@ -36,7 +36,8 @@ final class CheckCommand implements Callable<Integer> {
   @Override
   public Integer call() throws UnusableInput {
     Arranger arranger = new Arranger();
-    Arrangement arrangement = arranger.arrange(SongArgument.read(song));
+    Arrangement arrangement =
+        arranger.arrange(SongArgument.read(song, spec.commandLine().getErr()));
     Review review = Review.of(arrangement);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {

@@ -3,6 +3,7 @@ package phalanx.cli;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
+import phalanx.formats.DiskTrouble;
 import phalanx.formats.SongFiles;
 import phalanx.song.Song;
 import picocli.CommandLine.Command;
@@ -35,11 +36,11 @@ final class ConvertCommand implements Callable<Integer> {
       String words = "OUT: expected a name ending in " + SongFiles.ENDING;
       throw new ParameterException(spec.commandLine(), words);
     }
-    Song song = SongArgument.read(in);
+    Song song = SongArgument.read(in, spec.commandLine().getErr());
     try {
       SongFiles.save(song, out);
     } catch (IOException e) {
-      throw new UnusableInput(out + ": cannot be written: " + e.getMessage());
+      throw new UnusableInput(out + ": " + DiskTrouble.writing(e));
     }
     return 0;
   }

@@ -34,7 +34,12 @@ final class GuitarOptions {
           guitar.withTuning(
               Tuning.parse(tuning)
                   .orElseThrow(
-                      () -> usage("--tuning: expected six notes, found \"" + tuning + "\"")));
+                      () ->
+                          usage(
+                              "--tuning: expected six notes, each within an octave of standard tuning,"
+                                  + " found \""
+                                  + tuning
+                                  + "\"")));
     }
     if (capo != null && (capo < 0 || capo > Guitar.HIGHEST_CAPO)) {
       throw usage("--capo: expected a fret from 0 to " + Guitar.HIGHEST_CAPO);

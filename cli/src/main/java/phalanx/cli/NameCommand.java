@@ -58,7 +58,7 @@ final class NameCommand extends QueryCommand {
     }
     midi.sort(null);
     List<ChordName> names = ChordNaming.names(midi);
-    return limit == 0 ? names : names.subList(0, Math.min(limit, names.size()));
+    return first(names, limit);
   }
 
   /** Reads frets set apart by spaces, or six signs in one word. */

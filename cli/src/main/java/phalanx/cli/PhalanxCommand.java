@@ -2,6 +2,7 @@ package phalanx.cli;
 
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
+import org.slf4j.LoggerFactory;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -51,7 +52,9 @@ public final class PhalanxCommand {
             err.println(e.getMessage());
             return CommandLine.ExitCode.SOFTWARE;
           }
-          throw e;
+          LoggerFactory.getLogger(PhalanxCommand.class).error("a command failed", e);
+          err.println("this could not be done: a fault of Phalanx’s own, noted in its log");
+          return CommandLine.ExitCode.SOFTWARE;
         });
     int code = line.execute(args);
     out.flush();

@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Arranger;
+import phalanx.formats.DiskTrouble;
 import phalanx.formats.WholeFile;
 import phalanx.formats.json.ArrangementJson;
 import phalanx.formats.musicxml.MusicXmlWriter;
@@ -89,7 +90,7 @@ final class PlanCommand implements Callable<Integer> {
     for (Path out : outs) {
       writers.add(writer(out));
     }
-    Song wanted = adjusted(SongArgument.read(song));
+    Song wanted = adjusted(SongArgument.read(song, spec.commandLine().getErr()));
     Arrangement arrangement = new Arranger().arrange(wanted);
     if (outs.isEmpty()) {
       spec.commandLine()
@@ -103,7 +104,7 @@ final class PlanCommand implements Callable<Integer> {
       try {
         WholeFile.write(outs.get(i), texts.get(i));
       } catch (IOException e) {
-        throw new UnusableInput(outs.get(i) + ": cannot be written: " + e.getMessage());
+        throw new UnusableInput(outs.get(i) + ": " + DiskTrouble.writing(e));
       }
     }
     return 0;
@@ -123,7 +124,7 @@ final class PlanCommand implements Callable<Integer> {
         read.withGuitar(options.guitar(read.guitar())).withHand(options.hand(read.hand()));
     if (school != null) {
       if (!SCHOOLS.containsKey(school)) {
-        throw usage("--school: expected two, three, four or line, found " + school);
+        throw usage("--school: expected two, three, four, line or pami, found " + school);
       }
       wanted = wanted.withSchool(SCHOOLS.get(school));
     }

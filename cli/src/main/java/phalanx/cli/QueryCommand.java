@@ -5,6 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
+import phalanx.formats.DiskTrouble;
 import phalanx.formats.json.AnswerJson;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -56,7 +57,7 @@ abstract class QueryCommand implements Callable<Integer> {
     try {
       return Files.readAllLines(batch);
     } catch (IOException e) {
-      throw new UnusableInput(batch + ":1:1: cannot be read: " + e.getMessage());
+      throw new UnusableInput(batch + ":1:1: " + DiskTrouble.reading(e));
     }
   }
 
@@ -66,6 +67,14 @@ abstract class QueryCommand implements Callable<Integer> {
     } catch (UnusableInput e) {
       return AnswerJson.error(e.getMessage());
     }
+  }
+
+  /** The first answers of many: so many as asked for, all for 0. */
+  final <T> List<T> first(List<T> all, int limit) {
+    if (limit < 0) {
+      throw usage("--limit: expected 0 for all, or how many");
+    }
+    return limit == 0 ? all : all.subList(0, Math.min(limit, all.size()));
   }
 
   /** A wrong option of this command. */

@@ -60,7 +60,7 @@ final class ShapesCommand extends QueryCommand {
   }
 
   private List<RatedShape> shown(RankedShapes found) {
-    return limit == 0 ? found : found.subList(0, Math.min(limit, found.size()));
+    return first(found, limit);
   }
 
   private String line(RatedShape rated) {

@@ -1,5 +1,6 @@
 package phalanx.cli;
 
+import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.stream.Collectors;
 import phalanx.formats.SongFiles;
@@ -10,7 +11,12 @@ final class SongArgument {
 
   private SongArgument() {}
 
-  static Song read(Path file) throws UnusableInput {
+  /**
+   * Reads a song.
+   *
+   * @param messages takes what was read, but is not in the song as it was written
+   */
+  static Song read(Path file, PrintWriter messages) throws UnusableInput {
     SongFiles.Opened opened = SongFiles.open(file);
     if (opened.song().isEmpty() || !opened.problems().isEmpty()) {
       throw new UnusableInput(
@@ -18,6 +24,11 @@ final class SongArgument {
               .map(p -> p.in(file.toString()))
               .collect(Collectors.joining("\n")));
     }
-    return opened.song().get();
+    opened.remarks().forEach(r -> messages.println(r.in(file.toString())));
+    Song song = opened.song().get();
+    if (song.isTuneAlone()) {
+      messages.println(file + ": there are no chords in it: the tune is planned alone");
+    }
+    return song;
   }
 }

@@ -107,6 +107,7 @@ public final class Arranger {
       slots.add(slot(song, timeline.slots().get(i), shape, tunes.get(i), costs.reach()));
       ways.add(way(song, slots.get(i), plan.chosen(i), sung.get(i), fit));
     }
+    tuneAlone(slots, ways, costs.reach());
     Sounding sounding = new Picking(song, timeline, slots, placed, ways, fit).sounding();
     return new Arrangement(
         song,
@@ -116,6 +117,25 @@ public final class Arranger {
         sounding.gestures(),
         Holds.of(sounding.slots(), sounding.added()),
         plan);
+  }
+
+  /** Where no chord is held the tune is fingered along the whole row of such slots. */
+  private static void tuneAlone(List<Slot> slots, List<TuneWay> ways, Reach reach) {
+    int from = 0;
+    while (from < slots.size()) {
+      int to = from;
+      while (to < slots.size() && slots.get(to).isTuneAlone()) {
+        to++;
+      }
+      if (to > from) {
+        List<TuneWay> row =
+            TuneAlone.ways(slots.subList(from, to).stream().map(Slot::tune).toList(), reach);
+        for (int i = from; i < to; i++) {
+          ways.set(i, row.get(i - from));
+        }
+      }
+      from = Math.max(to, from + 1);
+    }
   }
 
   private ChangeCosts changesFor(Song song) {

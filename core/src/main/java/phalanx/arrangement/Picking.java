@@ -143,6 +143,9 @@ final class Picking {
 
   private Optional<SlotLaying> laying(int slot) {
     Slot at = slots.get(slot);
+    if (at.isTuneAlone()) {
+      return Optional.of(layings.computeIfAbsent(slot, s -> SlotLaying.tuneAlone(song, at)));
+    }
     if (at.shape().isEmpty() || !(at.played().harmony() instanceof Harmony.Sounding sounding)) {
       return Optional.empty();
     }
@@ -172,7 +175,8 @@ final class Picking {
     List<TuneStrokes.Struck> sung =
         tune.at(step.tick()).stream().filter(TuneStrokes.Struck::begins).toList();
     Optional<SlotLaying.WalkingStep> walk = walks ? walkFrom(step.slot()) : Optional.empty();
-    Laid on = laying.get().lay(step, walk, sung, ring);
+    boolean alone = slots.get(step.slot()).isTuneAlone();
+    Laid on = laying.get().lay(alone ? step.empty() : step, walk, sung, ring);
     laid.add(on);
     strikes.add(strike(on));
   }
@@ -258,7 +262,7 @@ final class Picking {
       made.put(laid.get(i).placed().tick(), strings);
       if (!gone.isEmpty()) {
         int slot = laid.get(i).placed().slot();
-        laid.set(i, laid.get(i).without(gone, slots.get(slot).shape().orElseThrow()));
+        laid.set(i, laid.get(i).without(gone, slots.get(slot).held()));
         laying(slot)
             .ifPresent(l -> gone.forEach(p -> l.remarks().add(slurFromNothing(p, laid.get(at)))));
       }

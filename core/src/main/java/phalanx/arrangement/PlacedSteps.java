@@ -29,7 +29,13 @@ final class PlacedSteps {
    * @param slot the chord it is played over, by its place in the song
    * @param step the step; its tick counts from the start of a full bar
    */
-  record Placed(int tick, PlayedBar bar, int slot, Pattern.Step step) {}
+  record Placed(int tick, PlayedBar bar, int slot, Pattern.Step step) {
+
+    /** The same place without strokes. */
+    Placed empty() {
+      return new Placed(tick, bar, slot, Pattern.Step.of(step.tick()));
+    }
+  }
 
   private final Song song;
   private final Timeline timeline;

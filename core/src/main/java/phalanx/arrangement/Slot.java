@@ -3,6 +3,7 @@ package phalanx.arrangement;
 import java.util.List;
 import java.util.Optional;
 import phalanx.fretting.Shape;
+import phalanx.song.Harmony;
 import phalanx.song.Timeline;
 
 /**
@@ -31,6 +32,16 @@ public record Slot(
     found = List.copyOf(found);
     waysOut = List.copyOf(waysOut);
     tune = List.copyOf(tune);
+  }
+
+  /** What the hand holds: the shape, or nothing. */
+  Shape held() {
+    return shape.orElse(Shape.NOTHING);
+  }
+
+  /** Whether there is a tune here and no chord under it. */
+  boolean isTuneAlone() {
+    return shape.isEmpty() && !tune.isEmpty() && !(played.harmony() instanceof Harmony.Sounding);
   }
 
   /** A chord that begins and ends where it is written. */

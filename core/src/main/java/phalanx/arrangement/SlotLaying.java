@@ -113,13 +113,20 @@ final class SlotLaying {
       Song song, Slot slot, StringRoles roles, StringRoles.Route route, Optional<Beside> third) {
     this.third = third;
     this.song = song;
-    this.shape = slot.shape().orElseThrow();
+    this.shape = slot.held();
     this.roles = roles;
     this.route = route;
     hasTune = !slot.tune().isEmpty();
     remarks.addAll(slot.found());
     roles.remarks().forEach(this::say);
     route.remarks().forEach(this::say);
+  }
+
+  /** For a tune over no chord: no string is the pattern's. */
+  static SlotLaying tuneAlone(Song song, Slot slot) {
+    StringRoles roles = StringRoles.NONE;
+    return new SlotLaying(
+        song, slot, roles, roles.route(song.thumb(), Optional.empty()), Optional.empty());
   }
 
   /** What had to be done otherwise than the pattern says. */

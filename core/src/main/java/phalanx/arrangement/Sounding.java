@@ -57,7 +57,7 @@ final class Sounding {
   /** A note of the tune that goes on into a slot keeps its finger beside the shape there. */
   void keep(TuneStrokes.Struck struck, Slot slot) {
     TunePlace place = struck.place();
-    Shape shape = slot.shape().orElseThrow();
+    Shape shape = slot.held();
     Beside step = new Beside(place.string(), place.fret(), place.finger(), place.left());
     int until = Math.min(struck.endTick(), slot.toTick());
     if (!place.inShape() && slot.fromTick() < until) {
@@ -136,7 +136,7 @@ final class Sounding {
 
   /** The strings that the finger leaves which comes down beside the shape. */
   private List<Integer> leaving(Laid on, Plucked p) {
-    Shape shape = slots.get(on.placed().slot()).shape().orElseThrow();
+    Shape shape = slots.get(on.placed().slot()).held();
     Optional<Finger> finger = p.step().filter(s -> !s.joins(shape)).flatMap(Beside::finger);
     Set<Integer> left = p.step().map(Beside::left).orElse(Set.of());
     return IntStream.range(0, Tuning.STRINGS)
@@ -223,7 +223,7 @@ final class Sounding {
     boolean moves = !walked.fretFinger().equals(n.fretFinger()) || walked.fret() != n.fret();
     if (moves) {
       Slot slot = slots.get(on.placed().slot());
-      Shape shape = slot.shape().orElseThrow();
+      Shape shape = slot.held();
       added.add(
           new Holds.Added(
               step.finger(),
@@ -295,7 +295,7 @@ final class Sounding {
       Force force,
       int delay) {
     int tick = on.placed().tick();
-    Shape shape = slots.get(on.placed().slot()).shape().orElseThrow();
+    Shape shape = slots.get(on.placed().slot()).held();
     int fret = shape.fret(string).orElse(0);
     Optional<Finger> holds = shape.finger(string);
     return new Note(

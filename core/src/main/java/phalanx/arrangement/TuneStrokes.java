@@ -116,7 +116,7 @@ final class TuneStrokes {
     int n = slot.tune().indexOf(from.note());
     Optional<TunePlace> here = n < 0 ? Optional.empty() : ways.get(index).places().get(n);
     List<TunePlace> together = before.stream().map(Struck::place).toList();
-    return here.map(p -> fit.canSlur(slot.shape().orElseThrow(), p, together, to, slur))
+    return here.map(p -> fit.canSlur(slot.held(), p, together, to, slur))
         .orElseGet(
             () -> from.place().voice().leadsTo(to.voice(), SlotTune.legato(Optional.of(slur))));
   }

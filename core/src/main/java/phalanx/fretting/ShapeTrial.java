@@ -52,7 +52,10 @@ public record ShapeTrial(
     return new ShapeTrial(frets, ChordNaming.names(midi), fingerings, trouble);
   }
 
-  private static List<RatedShape> fingerings(List<Integer> frets, Reach reach) {
+  /**
+   * Every way a hand can finger frets, the easiest first, each with the cost of its fingers alone.
+   */
+  public static List<RatedShape> fingerings(List<Integer> frets, Reach reach) {
     int[] wanted = frets.stream().mapToInt(f -> f).toArray();
     long packed = PackedShapes.frets(wanted);
     List<RatedShape> found = new ArrayList<>();

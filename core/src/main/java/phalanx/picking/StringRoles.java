@@ -33,6 +33,10 @@ public final class StringRoles {
 
   private static final int NO_STRING = -1;
 
+  /** Of a hand that holds no chord: no role has a string. */
+  public static final StringRoles NONE =
+      new StringRoles(Map.of(), List.of(), NO_STRING, Set.of(), Shape.NOTHING);
+
   private final Map<Role, Integer> strings;
   private final List<String> remarks;
   private final int third;

@@ -66,6 +66,14 @@ public record Song(
         Pins.NONE);
   }
 
+  /** Whether there is a tune and not one chord to plan it over. */
+  public boolean isTuneAlone() {
+    return !tune.isEmpty()
+        && chart.bars().stream()
+            .flatMap(b -> b.changes().stream())
+            .noneMatch(c -> c.harmony() instanceof Harmony.Sounding);
+  }
+
   /** The metre it begins in. */
   public Meter meter() {
     return feel.meter();

@@ -30,10 +30,11 @@ public final class DrawnSongs {
     ThumbRoute thumb = draws.of(List.of(ThumbRoute.values()));
     AlternatingThumb pattern = draws.of(List.of(AlternatingThumb.values()));
     int bars = 1 + draws.nextInt(4);
+    boolean chords = draws.nextInt(6) != 1;
     StringBuilder line = new StringBuilder();
     for (int bar = 0; bar < bars; bar++) {
-      line.append(bar == 0 ? "" : " | ").append(draws.of(CHORDS));
-      if (draws.nextInt(3) == 1) {
+      line.append(bar == 0 ? "" : " | ").append(chords ? draws.of(CHORDS) : "N.C.");
+      if (chords && draws.nextInt(3) == 1) {
         line.append(" ").append(draws.of(CHORDS));
       }
     }

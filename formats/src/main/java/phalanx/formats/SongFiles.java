@@ -135,8 +135,21 @@ public final class SongFiles {
         : Opened.of(reading);
   }
 
-  /** Saves a song in the program's own format; the file appears whole or stays as it was. */
+  /**
+   * Saves a song in the program's own format; the file appears whole or stays as it was.
+   *
+   * @throws WholeFile.ReadOnly if it may only be read
+   */
   public static void save(Song song, Path file) throws IOException {
-    WholeFile.write(file, SongFileWriter.write(song));
+    save(song, file, false);
+  }
+
+  /**
+   * Saves a song in the program's own format; the file appears whole or stays as it was.
+   *
+   * @param overReadOnly whether a file that may only be read is written over
+   */
+  public static void save(Song song, Path file, boolean overReadOnly) throws IOException {
+    WholeFile.write(file, SongFileWriter.write(song), overReadOnly);
   }
 }

@@ -4,42 +4,142 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.DirectoryStream;
+import java.nio.file.FileSystemLoopException;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.PosixFileAttributeView;
+import java.nio.file.attribute.PosixFilePermission;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.slf4j.LoggerFactory;
 
 /**
- * Writes files that appear whole or not at all: to a neighbour first, which is flushed to the disk
- * and then takes the file's name. Whoever is stopped in between leaves the old file as it was.
+ * Writes files that appear whole or not at all: to a draft beside it first, which is flushed to the
+ * disk and then takes the file's name. Whoever is stopped in between leaves the old file as it was.
+ *
+ * <p>Every writer has a draft of its own, so that two programs saving one file leave the one's or
+ * the other's. A draft's name holds the number of its process; drafts of processes that are gone
+ * are cleared away. A link stays a link and what it leads to is written; permissions stay.
  */
 public final class WholeFile {
 
+  private static final AtomicLong DRAFTS = new AtomicLong();
+  private static final String ENDING = ".part";
+
+  /** Links that lead to links further than this lead in a circle. */
+  private static final int MOST_LINKS = 40;
+
   private WholeFile() {}
 
-  /** Puts text into a file as UTF-8, replacing what was there. */
+  /** The file may only be read; writing over it is for the player to decide. */
+  public static final class ReadOnly extends IOException {
+    private static final long serialVersionUID = 1;
+
+    ReadOnly() {
+      super("the file is marked as one that may only be read");
+    }
+  }
+
+  /**
+   * Puts text into a file as UTF-8, replacing what was there.
+   *
+   * @throws ReadOnly if it may only be read
+   * @throws IOException if it cannot be written; it is then as it was
+   */
   public static void write(Path file, String text) throws IOException {
-    Path target = file.toAbsolutePath();
-    // Always the same neighbour, so that a draft left behind by a crash is not left for good.
-    Path draft = target.resolveSibling("." + target.getFileName() + ".part");
+    write(file, text, false);
+  }
+
+  /**
+   * Puts text into a file as UTF-8, replacing what was there.
+   *
+   * @param overReadOnly whether a file that may only be read is written over
+   * @throws ReadOnly if it may only be read and that is not wanted
+   * @throws IOException if it cannot be written; it is then as it was
+   */
+  public static void write(Path file, String text, boolean overReadOnly) throws IOException {
+    Path target = target(file.toAbsolutePath());
+    boolean there = Files.exists(target);
+    if (there && Files.isDirectory(target)) {
+      throw new DiskTrouble("cannot be written: it is a folder");
+    } else if (there && !overReadOnly && isReadOnly(target)) {
+      throw new ReadOnly();
+    }
+    String name = target.getFileName().toString();
+    long process = ProcessHandle.current().pid();
+    Path draft =
+        target.resolveSibling(
+            ".%s.%d-%d%s".formatted(name, process, DRAFTS.incrementAndGet(), ENDING));
+    boolean moved = false;
     try {
-      try (FileChannel channel =
-          FileChannel.open(
-              draft,
-              StandardOpenOption.CREATE,
-              StandardOpenOption.TRUNCATE_EXISTING,
-              StandardOpenOption.WRITE)) {
-        ByteBuffer bytes = ByteBuffer.wrap(text.getBytes(StandardCharsets.UTF_8));
-        while (bytes.hasRemaining()) {
-          channel.write(bytes);
-        }
-        channel.force(true);
+      fill(draft, text);
+      if (there) {
+        takeOver(target, draft);
       }
       Files.move(
           draft, target, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
-      flushFolder(target.getParent());
+      moved = true;
+    } catch (NoSuchFileException e) {
+      throw new DiskTrouble("cannot be written: there is no folder " + target.getParent());
     } finally {
-      Files.deleteIfExists(draft);
+      if (!moved) {
+        clear(draft);
+      }
+    }
+    flushFolder(target.getParent());
+    clearLeft(target.getParent(), name);
+  }
+
+  /** What a link leads to, also where nothing is there yet. */
+  private static Path target(Path file) throws IOException {
+    Path at = file;
+    for (int link = 0; Files.isSymbolicLink(at); link++) {
+      if (link == MOST_LINKS) {
+        throw new FileSystemLoopException(file.toString());
+      }
+      at = at.resolveSibling(Files.readSymbolicLink(at));
+    }
+    return at;
+  }
+
+  /** By its permissions, which also count for those who could write it all the same. */
+  private static boolean isReadOnly(Path file) throws IOException {
+    PosixFileAttributeView view = posix(file);
+    return view == null
+        ? !Files.isWritable(file)
+        : !view.readAttributes().permissions().contains(PosixFilePermission.OWNER_WRITE);
+  }
+
+  private static PosixFileAttributeView posix(Path file) {
+    return Files.getFileAttributeView(file, PosixFileAttributeView.class);
+  }
+
+  /** Into a file that is not there yet, so that no link is ever followed. */
+  private static void fill(Path draft, String text) throws IOException {
+    try (FileChannel channel =
+        FileChannel.open(
+            draft,
+            StandardOpenOption.CREATE_NEW,
+            StandardOpenOption.WRITE,
+            LinkOption.NOFOLLOW_LINKS)) {
+      ByteBuffer bytes = ByteBuffer.wrap(text.getBytes(StandardCharsets.UTF_8));
+      while (bytes.hasRemaining()) {
+        channel.write(bytes);
+      }
+      channel.force(true);
+    }
+  }
+
+  private static void takeOver(Path from, Path draft) throws IOException {
+    PosixFileAttributeView view = posix(from);
+    if (view != null) {
+      posix(draft).setPermissions(view.readAttributes().permissions());
     }
   }
 
@@ -48,8 +148,32 @@ public final class WholeFile {
     try (FileChannel channel = FileChannel.open(folder, StandardOpenOption.READ)) {
       channel.force(true);
     } catch (IOException e) {
-      // Some systems cannot; the file itself is whole all the same.
-      return;
+      LoggerFactory.getLogger(WholeFile.class).debug("{} was not flushed", folder, e);
+    }
+  }
+
+  /** Takes the drafts of a file away whose programs are gone; that the save went well stands. */
+  private static void clearLeft(Path folder, String name) {
+    Pattern drafts =
+        Pattern.compile(
+            Pattern.quote("." + name + ".") + "(\\d{1,18})-\\d+" + Pattern.quote(ENDING));
+    try (DirectoryStream<Path> all = Files.newDirectoryStream(folder, ".*" + ENDING)) {
+      for (Path file : all) {
+        Matcher m = drafts.matcher(file.getFileName().toString());
+        if (m.matches() && ProcessHandle.of(Long.parseLong(m.group(1))).isEmpty()) {
+          clear(file);
+        }
+      }
+    } catch (IOException e) {
+      LoggerFactory.getLogger(WholeFile.class).warn("{} was not looked through", folder, e);
+    }
+  }
+
+  private static void clear(Path draft) {
+    try {
+      Files.deleteIfExists(draft);
+    } catch (IOException e) {
+      LoggerFactory.getLogger(WholeFile.class).warn("the draft {} is left", draft, e);
     }
   }
 }
