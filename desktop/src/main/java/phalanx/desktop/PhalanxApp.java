@@ -4,6 +4,7 @@ import atlantafx.base.theme.PrimerLight;
 import java.io.File;
 import java.net.URL;
 import java.nio.file.Path;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -72,6 +73,8 @@ public final class PhalanxApp extends Application {
   /** Shows the window with a song, or with an empty one to type into. */
   void show(Stage stage, Optional<Path> song, PlayerFolder folder) {
     window = stage;
+    Thread.setDefaultUncaughtExceptionHandler(
+        (thread, fault) -> workspace.faults().tell("Something did not work", fault));
     TypeFace.load();
     setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
     documents = new Documents(workspace, folder, disk, Platform::runLater);
@@ -184,7 +187,7 @@ public final class PhalanxApp extends Application {
     public Optional<Path> toSave(String title) {
       FileChooser chooser = chooser("Save the song");
       chooser.setInitialFileName(
-          title.toLowerCase().replaceAll("[^\\p{L}\\d]+", "-") + SongFiles.ENDING);
+          title.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\d]+", "-") + SongFiles.ENDING);
       return Optional.ofNullable(chooser.showSaveDialog(window)).map(File::toPath);
     }
   }

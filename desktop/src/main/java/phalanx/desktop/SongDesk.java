@@ -10,7 +10,7 @@ import phalanx.desktop.model.Workspace;
 import phalanx.formats.SongFiles;
 
 /** What a player does with songs as a whole: nothing unsaved goes without being asked about. */
-final class SongDesk {
+final class SongDesk implements Documents.Questions {
 
   /** Asks the player for a file. */
   interface FileAsker {
@@ -35,6 +35,30 @@ final class SongDesk {
     this.documents = documents;
     this.notices = notices;
     this.asker = asker;
+    documents.asks(this);
+  }
+
+  @Override
+  public void readOnly(Path file, Runnable overwrite) {
+    notices.ask(
+        "read-only",
+        "%s is marked as a file that may only be read.".formatted(file.getFileName()),
+        List.of(
+            new Answer("read-only-as", "Save under another name", () -> saveAs(() -> {})),
+            new Answer("read-only-over", "Save over it", overwrite),
+            new Answer("read-only-not", "Don’t save", () -> {})));
+  }
+
+  @Override
+  public void changed(Path file, Runnable keepMine) {
+    notices.ask(
+        "changed",
+        "%s was changed by another program.".formatted(file.getFileName()),
+        List.of(
+            new Answer("changed-as", "Save mine under another name", () -> saveAs(() -> {})),
+            new Answer("changed-mine", "Save mine over it", keepMine),
+            new Answer("changed-theirs", "Take theirs", () -> documents.open(file)),
+            new Answer("changed-later", "Later", () -> {})));
   }
 
   /** Opens a file; asks first if that would lose changes. */
@@ -121,7 +145,12 @@ final class SongDesk {
     for (Recovery.Left song : left) {
       notices.ask(
           "left-" + song.kept().getFileName(),
-          "Phalanx ended before “%s” was saved.".formatted(song.song().title()),
+          "Phalanx ended before “%s” was saved.%s"
+              .formatted(
+                  song.song().title(),
+                  song.raw()
+                      .map(r -> " What could not be kept as a song lies as text in " + r + ".")
+                      .orElse("")),
           List.of(
               new Answer(
                   "recover", "Take it up again", () -> guarded(() -> documents.recover(song))),

@@ -8,6 +8,7 @@ import static phalanx.desktop.OpenWindow.until;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.util.Optional;
 import java.util.concurrent.TimeoutException;
 import javafx.event.Event;
@@ -141,6 +142,90 @@ class FilesTest {
     assertThat(window.workspace().song().title()).isEqualTo("Mine");
     robot.clickOn("#problems-away");
     assertThat(robot.lookup("#problems").query().isVisible()).isFalse();
+  }
+
+  @Test
+  void aFileWithAFaultyBarIsOpenedWithoutItAndStaysAsItIs(FxRobot robot) throws Exception {
+    Path file = folder.resolve("torn.phalanx.json");
+    SongFiles.save(Demo.song(), file);
+    String torn = Files.readString(file).replaceFirst("\"chord\" : \"[^\"]+\"", "\"chord\" : 7");
+    Files.writeString(file, torn);
+    robot.interact(() -> window.app().documents().open(file));
+    until(() -> window.workspace().song().title().equals("Harbour Lamp"));
+    assertThat(text(robot, "#problems"))
+        .startsWith("torn.phalanx.json was read in part and stays as it is")
+        .contains("expected a text for “chord”, found 7");
+    assertThat(window.workspace().fileProperty().get()).isEmpty();
+    assertThat(file).hasContent(torn);
+  }
+
+  @Test
+  void aFileThatAnotherProgramChangedIsAskedAbout(FxRobot robot) throws Exception {
+    Path file = folder.resolve("shared.phalanx.json");
+    rename(robot, "Mine");
+    robot.interact(() -> window.app().documents().save(file, () -> {}));
+    until(() -> !window.workspace().unsaved().get());
+    SongFiles.save(Song.untitled().withTitle("Theirs"), file);
+    rename(robot, "Mine too");
+    press(robot, KeyCode.CONTROL, KeyCode.S);
+    until(() -> robot.lookup("#changed-mine").tryQuery().isPresent());
+    assertThat(SongFiles.open(file).song().orElseThrow().title()).isEqualTo("Theirs");
+    robot.clickOn("#changed-mine");
+    until(() -> !window.workspace().unsaved().get());
+    assertThat(SongFiles.open(file).song().orElseThrow().title()).isEqualTo("Mine too");
+    SongFiles.save(Song.untitled().withTitle("Theirs"), file);
+    robot.interact(() -> window.app().documents().keep());
+    until(() -> robot.lookup("#changed-theirs").tryQuery().isPresent());
+    robot.clickOn("#changed-theirs");
+    until(() -> window.workspace().song().title().equals("Theirs"));
+  }
+
+  @Test
+  void aFileThatMayOnlyBeReadIsAskedAbout(FxRobot robot) throws Exception {
+    Path file = folder.resolve("fixed.phalanx.json");
+    SongFiles.save(Song.untitled().withTitle("Fixed"), file);
+    Files.setPosixFilePermissions(file, PosixFilePermissions.fromString("r--r--r--"));
+    robot.interact(() -> window.app().documents().open(file));
+    until(() -> window.workspace().song().title().equals("Fixed"));
+    rename(robot, "Loose");
+    press(robot, KeyCode.CONTROL, KeyCode.S);
+    until(() -> robot.lookup("#read-only-over").tryQuery().isPresent());
+    assertThat(SongFiles.open(file).song().orElseThrow().title()).isEqualTo("Fixed");
+    robot.clickOn("#read-only-over");
+    until(() -> !window.workspace().unsaved().get());
+    assertThat(SongFiles.open(file).song().orElseThrow().title()).isEqualTo("Loose");
+  }
+
+  @Test
+  void aSaveThatFailsSaysWhyAndNothingIsLost(FxRobot robot) throws Exception {
+    rename(robot, "Homeless");
+    Path file = folder.resolve("missing/homeless.phalanx.json");
+    robot.interact(() -> window.app().documents().save(file, () -> {}));
+    until(() -> !window.workspace().problems().isEmpty());
+    assertThat(text(robot, "#problems"))
+        .isEqualTo(
+            file
+                + " cannot be written: there is no folder "
+                + file.getParent()
+                + "; nothing is lost.");
+    assertThat(window.workspace().unsaved().get()).isTrue();
+  }
+
+  @Test
+  void aTuneWithoutChordsIsPlannedAndThatIsSaid(FxRobot robot) throws Exception {
+    Path file = folder.resolve("bare.musicxml");
+    Files.writeString(
+        file,
+        "<score-partwise><part-list><score-part id=\"P\"><part-name>x</part-name></score-part>"
+            + "</part-list><part id=\"P\"><measure number=\"1\"><attributes><divisions>1</divisions>"
+            + "</attributes><note><pitch><step>G</step><octave>4</octave></pitch><duration>4"
+            + "</duration></note></measure></part></score-partwise>");
+    robot.interact(() -> window.app().documents().open(file));
+    until(() -> !window.workspace().problems().isEmpty());
+    assertThat(text(robot, "#problems"))
+        .isEqualTo("bare.musicxml: there are no chords in it: the tune is planned alone.");
+    until(() -> !window.workspace().planningProperty().get());
+    assertThat(window.workspace().arrangementProperty().get().notes()).hasSize(1);
   }
 
   @Test

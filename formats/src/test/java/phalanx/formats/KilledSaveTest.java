@@ -6,64 +6,93 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import phalanx.formats.songfile.SongFileWriter;
 import phalanx.song.Song;
 
-/** A process that is killed while it saves leaves the old song or the new one, whole. */
+/** Two programs that save one file, and are killed while they do, leave one song or the other. */
 class KilledSaveTest {
 
-  private static final int KILLS = 40;
+  /** Each round kills two programs. */
+  private static final int ROUNDS = 100;
 
-  private static Process start(Path file) throws IOException {
+  @TempDir private Path folder;
+
+  private final Random random = new Random(20_261_124);
+
+  private Process start(Path file) throws IOException {
     return new ProcessBuilder(
             Path.of(System.getProperty("java.home"), "bin", "java").toString(),
             "-XX:TieredStopAtLevel=1",
             "-XX:+UseSerialGC",
+            "-Xshare:auto",
             "-cp",
             System.getProperty("java.class.path"),
             SavingLoop.class.getName(),
-            file.toString())
+            file.toString(),
+            folder.resolve("0.txt").toString(),
+            folder.resolve("1.txt").toString())
         .redirectError(ProcessBuilder.Redirect.INHERIT)
         .start();
   }
 
   @Test
-  void leavesTheOldOrTheNewSongWhole(@TempDir Path folder) throws Exception {
-    Path file = folder.resolve("song" + SongFiles.ENDING);
-    List<Song> songs = List.of(SavingLoop.song(0), SavingLoop.song(1));
-    Random random = new Random(20_261_124);
-    int drafts = 0;
+  void leaveTheOneOrTheOtherSongWhole() throws Exception {
+    Path songs = Files.createDirectory(folder.resolve("songs"));
+    Path file = songs.resolve("song" + SongFiles.ENDING);
+    List<Song> both = List.of(SavingLoop.song(0), SavingLoop.song(1));
+    for (int which = 0; which < 2; which++) {
+      Files.writeString(folder.resolve(which + ".txt"), SongFileWriter.write(both.get(which)));
+    }
+    int torn = 0;
     int[] found = new int[2];
-    for (int kill = 0; kill < KILLS; kill++) {
-      Process process = start(file);
-      try (BufferedReader out = process.inputReader()) {
-        assertThat(out.readLine()).isEqualTo("saving");
-        Thread.sleep(random.nextInt(12), random.nextInt(1_000_000));
+    int looks = 0;
+    for (int round = 0; round < ROUNDS; round++) {
+      List<Process> writers = List.of(start(file), start(file));
+      for (Process writer : writers) {
+        awaitSaving(writer);
+      }
+      looks += look(file, both, found);
+      for (Process writer : writers) {
+        Thread.sleep(random.nextInt(6), random.nextInt(1_000_000));
         // SIGKILL: nothing in the process gets to run any more.
-        process.destroyForcibly().waitFor();
+        writer.destroyForcibly().waitFor();
+        looks += look(file, both, found);
       }
-      SongFiles.Opened opened = SongFiles.open(file);
-      assertThat(opened.problems()).isEmpty();
-      int which = songs.indexOf(opened.song().orElseThrow());
-      assertThat(which).as("kill %d", kill).isNotNegative();
-      found[which]++;
-      try (Stream<Path> files = Files.list(folder)) {
-        drafts += files.anyMatch(f -> f.toString().endsWith(".part")) ? 1 : 0;
-      }
+      torn += drafts(songs).isEmpty() ? 0 : 1;
     }
     System.out.printf(
-        "killed while saving: %d times; found one song %d times, the other %d times; %d times a"
-            + " draft lay beside%n",
-        KILLS, found[0], found[1], drafts);
+        "killed while saving: %d programs; %d looks found one song %d times, the other %d times;"
+            + " after %d rounds a draft lay beside%n",
+        2 * ROUNDS, looks, found[0], found[1], torn);
     // Otherwise no kill fell into the middle of a save and nothing was proved.
-    assertThat(drafts).isPositive();
-    SongFiles.save(songs.get(0), file);
-    try (Stream<Path> files = Files.list(folder)) {
-      assertThat(files).containsExactly(file);
+    assertThat(torn).isPositive();
+    SongFiles.save(both.get(0), file);
+    assertThat(drafts(songs)).isEmpty();
+  }
+
+  private static void awaitSaving(Process writer) throws IOException {
+    BufferedReader out = writer.inputReader();
+    assertThat(out.readLine()).isEqualTo("saving");
+  }
+
+  private static int look(Path file, List<Song> both, int[] found) {
+    SongFiles.Opened opened = SongFiles.open(file);
+    assertThat(opened.problems()).isEmpty();
+    int which = both.indexOf(opened.song().orElseThrow());
+    assertThat(which).isNotNegative();
+    found[which]++;
+    return 1;
+  }
+
+  private static List<Path> drafts(Path songs) throws IOException {
+    try (Stream<Path> files = Files.list(songs)) {
+      return new ArrayList<>(files.filter(f -> f.toString().endsWith(".part")).toList());
     }
   }
 }

@@ -1,10 +1,10 @@
 package phalanx.formats;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
-import phalanx.formats.songfile.SongFileWriter;
 import phalanx.song.Song;
 
-/** Saves two songs in turn into one file until it is killed; started by {@link KilledSaveTest}. */
+/** Saves two texts in turn into one file until it is killed; started by {@link KilledSaveTest}. */
 public final class SavingLoop {
 
   private SavingLoop() {}
@@ -17,10 +17,10 @@ public final class SavingLoop {
         .withLyrics(java.util.List.of(words));
   }
 
-  /** Saves into the file named first, and says so once it has begun. */
+  /** Saves the texts of two files into the file named first, and says so once it has begun. */
   public static void main(String[] args) throws Exception {
     Path file = Path.of(args[0]);
-    String[] texts = {SongFileWriter.write(song(0)), SongFileWriter.write(song(1))};
+    String[] texts = {Files.readString(Path.of(args[1])), Files.readString(Path.of(args[2]))};
     for (long turn = 0; ; turn++) {
       WholeFile.write(file, texts[(int) (turn % 2)]);
       if (turn == 1) {

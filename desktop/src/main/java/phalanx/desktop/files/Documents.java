@@ -2,6 +2,7 @@ package phalanx.desktop.files;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executor;
@@ -11,7 +12,10 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import phalanx.chart.TuneImport;
 import phalanx.desktop.model.NewestAnswer;
 import phalanx.desktop.model.Workspace;
+import phalanx.formats.DiskTrouble;
+import phalanx.formats.FileStamp;
 import phalanx.formats.SongFiles;
+import phalanx.formats.WholeFile;
 import phalanx.song.Bar;
 import phalanx.song.Song;
 
@@ -20,6 +24,8 @@ import phalanx.song.Song;
  * read and written away from the interface's thread, one after the other.
  */
 public final class Documents {
+
+  private static final String RECOVERY = "The recovery copy could not be kept";
 
   private final Workspace workspace;
   private final PlayerFolder folder;
@@ -30,6 +36,12 @@ public final class Documents {
   private final OwnShelf shelf;
   private final ReadOnlyObjectWrapper<Preferences> preferences;
   private Optional<Song> kept = Optional.empty();
+  private Questions questions = Questions.NONE;
+
+  /** What the open file was like when it was last read or written here. */
+  private Optional<FileStamp> stamp = Optional.empty();
+
+  private boolean told;
 
   /**
    * For a workspace.
@@ -47,7 +59,9 @@ public final class Documents {
     opening = new NewestAnswer(disk, interfaceThread);
     shelf = new OwnShelf(folder, disk, interfaceThread, this::tell);
     preferences = new ReadOnlyObjectWrapper<>(Preferences.NONE);
-    disk.execute(
+    workspace.faults().logLiesAt(folder.log());
+    onDisk(
+        "What was remembered could not be read",
         () -> {
           Preferences read = Preferences.read(folder);
           interfaceThread.execute(() -> recall(read));
@@ -83,12 +97,50 @@ public final class Documents {
 
   private void remember(Preferences next) {
     preferences.set(next);
-    disk.execute(() -> quietly(() -> next.write(folder)));
+    onDisk("Recent files could not be remembered", () -> next.write(folder));
+  }
+
+  /** What only the player can decide about a file. */
+  public interface Questions {
+
+    /** Nobody to ask: files stay as they are. */
+    Questions NONE =
+        new Questions() {
+          @Override
+          public void readOnly(Path file, Runnable overwrite) {}
+
+          @Override
+          public void changed(Path file, Runnable keepMine) {}
+        };
+
+    /** A file that may only be read is to be saved into. */
+    void readOnly(Path file, Runnable overwrite);
+
+    /** Another program has written the open file. */
+    void changed(Path file, Runnable keepMine);
+  }
+
+  /** Who is asked. */
+  public void asks(Questions who) {
+    questions = who;
+  }
+
+  /** A file as it was read, and what it was like then. */
+  private record Read(SongFiles.Opened opened, Optional<FileStamp> stamp) {
+
+    static Read of(Path file) {
+      Optional<FileStamp> stamp = FileStamp.of(file);
+      return new Read(SongFiles.open(file), stamp);
+    }
+  }
+
+  private Consumer<Throwable> unread(Path file) {
+    return fault -> workspace.faults().tell(file.getFileName() + " could not be read", fault);
   }
 
   /** Opens a file in place of the song; where it cannot be used the song stays and it says why. */
   public void open(Path file) {
-    opening.ask(() -> SongFiles.open(file), opened -> show(file, opened), fault -> {});
+    opening.ask(() -> Read.of(file), read -> show(file, read), unread(file));
   }
 
   /**
@@ -97,12 +149,12 @@ public final class Documents {
    * @param then takes what came of it, once it is in the song
    */
   public void importTune(Path file, Consumer<TuneImport> then) {
-    opening.ask(() -> SongFiles.open(file), opened -> putIn(file, opened, then), fault -> {});
+    opening.ask(() -> SongFiles.open(file), opened -> putIn(file, opened, then), unread(file));
   }
 
   private void putIn(Path file, SongFiles.Opened opened, Consumer<TuneImport> then) {
     String name = file.getFileName().toString();
-    workspace.problems().setAll(opened.problems().stream().map(p -> p.in(name)).toList());
+    workspace.problems().setAll(opened.told().stream().map(p -> p.in(name)).toList());
     if (opened.song().isEmpty()) {
       return;
     }
@@ -116,54 +168,123 @@ public final class Documents {
     then.accept(done);
   }
 
-  private void show(Path file, SongFiles.Opened opened) {
+  private void show(Path file, Read read) {
+    SongFiles.Opened opened = read.opened();
     String name = file.getFileName().toString();
-    List<String> problems = opened.problems().stream().map(p -> p.in(name)).toList();
+    List<String> told = new ArrayList<>(opened.told().stream().map(p -> p.in(name)).toList());
     if (opened.song().isEmpty()) {
-      workspace.problems().setAll(problems);
+      workspace.problems().setAll(told);
       return;
     }
-    Optional<Path> own = Optional.of(file).filter(SongFiles::isOwn);
-    workspace.open(opened.song().get(), own, problems);
+    boolean whole = opened.problems().isEmpty();
+    if (SongFiles.isOwn(file) && !whole) {
+      // Saved over, it would lose what could not be read of it.
+      told.add(0, name + " was read in part and stays as it is: saving asks for another name.");
+    }
+    if (opened.song().get().isTuneAlone()) {
+      told.add(0, name + ": there are no chords in it: the tune is planned alone.");
+    }
+    Optional<Path> own = Optional.of(file).filter(f -> SongFiles.isOwn(f) && whole);
+    workspace.open(opened.song().get(), own, told);
     remember(preferences.get().opened(file));
+    keepStamp(read.stamp().filter(s -> own.isPresent()));
     forget();
+  }
+
+  private void keepStamp(Optional<FileStamp> now) {
+    stamp = now;
+    told = false;
   }
 
   /** Begins a new song. */
   public void startNew() {
     workspace.open(Song.untitled(), Optional.empty(), List.of());
+    keepStamp(Optional.empty());
     forget();
   }
 
   /**
-   * Saves the song into a file.
+   * Saves the song into a file, unless the player has to be asked first: where it may only be read,
+   * or where another program has written it meanwhile.
    *
    * @param then runs once it lies there
    */
   public void save(Path file, Runnable then) {
+    save(file, then, false);
+  }
+
+  private void save(Path file, Runnable then, boolean overReadOnly) {
     Song song = workspace.song();
-    disk.execute(
+    Optional<FileStamp> before =
+        workspace.fileProperty().get().filter(file::equals).flatMap(f -> stamp);
+    onDisk(
+        file.getFileName() + " could not be saved",
         () -> {
-          try {
-            SongFiles.save(song, file);
-            recovery.forget();
-            interfaceThread.execute(() -> saved(song, file, then));
-          } catch (IOException e) {
-            String words = file + ": could not be saved (" + e.getMessage() + "); nothing is lost";
-            interfaceThread.execute(() -> workspace.problems().setAll(words));
+          if (before.filter(s -> s.isOutdated(file)).isPresent()) {
+            interfaceThread.execute(() -> askChanged(file, then));
+            return;
           }
+          try {
+            SongFiles.save(song, file, overReadOnly);
+          } catch (WholeFile.ReadOnly e) {
+            interfaceThread.execute(() -> questions.readOnly(file, () -> save(file, then, true)));
+            return;
+          } catch (IOException e) {
+            String words = file + " " + DiskTrouble.writing(e) + "; nothing is lost.";
+            interfaceThread.execute(() -> workspace.problems().setAll(words));
+            return;
+          }
+          Optional<FileStamp> after = FileStamp.of(file);
+          interfaceThread.execute(() -> saved(song, file, after, then));
+          recovery.forget();
         });
   }
 
-  private void saved(Song song, Path file, Runnable then) {
+  private void saved(Song song, Path file, Optional<FileStamp> after, Runnable then) {
     workspace.savedAs(song, file);
+    keepStamp(after);
     kept = Optional.empty();
     remember(preferences.get().opened(file));
     then.run();
   }
 
+  private void askChanged(Path file, Runnable then) {
+    told = true;
+    questions.changed(
+        file,
+        () -> {
+          // From now on what lies there counts as known, so that the next save writes over it.
+          keepStamp(Optional.empty());
+          save(file, then);
+        });
+  }
+
+  /** Notices once where another program has written the open file; called in turn. */
+  private void lookForOthers() {
+    Optional<Path> file = workspace.fileProperty().get();
+    Optional<FileStamp> known = stamp;
+    if (file.isEmpty() || known.isEmpty() || told) {
+      return;
+    }
+    onDisk(
+        file.get().getFileName() + " could not be looked at",
+        () -> {
+          if (known.get().isOutdated(file.get())) {
+            interfaceThread.execute(() -> noticeOther(file.get(), known));
+          }
+        });
+  }
+
+  private void noticeOther(Path file, Optional<FileStamp> known) {
+    boolean still = !told && stamp.equals(known);
+    if (still && workspace.fileProperty().get().filter(file::equals).isPresent()) {
+      askChanged(file, () -> {});
+    }
+  }
+
   /** Keeps the song for recovery if it has changed since it was saved or kept; called in turn. */
   public void keep() {
+    lookForOthers();
     Song song = workspace.song();
     if (!workspace.unsaved().get() && kept.isPresent()) {
       // The player went back to what lies in the file.
@@ -174,49 +295,71 @@ public final class Documents {
     }
     kept = Optional.of(song);
     Optional<Path> origin = workspace.fileProperty().get();
-    disk.execute(() -> quietly(() -> recovery.keep(song, origin)));
+    onDisk(
+        RECOVERY,
+        () -> {
+          Optional<Path> raw = recovery.keep(song, origin);
+          raw.ifPresent(
+              r ->
+                  interfaceThread.execute(
+                      () ->
+                          tell(
+                              "This song cannot be saved as it is; what of it cannot be is kept as text in "
+                                  + r
+                                  + ".")));
+        });
   }
 
   /** Lets go of what is kept: the player saved it or does not want it. */
   public void forget() {
     kept = Optional.empty();
-    disk.execute(() -> quietly(recovery::forget));
+    onDisk(RECOVERY, recovery::forget);
   }
 
   /** Finds what programs that ended without saying so left behind. */
   public void findLeft(Consumer<List<Recovery.Left>> answer) {
-    disk.execute(
-        () ->
-            quietly(
-                () -> {
-                  List<Recovery.Left> left = recovery.left();
-                  interfaceThread.execute(() -> answer.accept(left));
-                }));
+    onDisk(
+        "Songs left behind could not be looked for",
+        () -> {
+          List<Recovery.Left> left = recovery.left();
+          interfaceThread.execute(() -> answer.accept(left));
+        });
   }
 
   /** Opens a song that was left behind, as unsaved. */
   public void recover(Recovery.Left left) {
     workspace.recover(left.song(), left.origin());
+    keepStamp(Optional.empty());
     keep();
-    discard(left);
+    if (left.raw().isEmpty()) {
+      discard(left);
+    }
   }
 
   /** Lets go of a song that was left behind. */
   public void discard(Recovery.Left left) {
-    disk.execute(() -> quietly(() -> Recovery.discard(left.kept())));
+    onDisk(RECOVERY, () -> Recovery.discard(left.kept()));
   }
 
   private interface DiskWork {
     void run() throws IOException;
   }
 
-  /** Work that the player did not ask for; when the disk refuses it, the song still is in hand. */
-  private void quietly(DiskWork work) {
-    try {
-      work.run();
-    } catch (IOException e) {
-      String words = "The recovery copy could not be written: " + e.getMessage();
-      interfaceThread.execute(() -> tell(words));
-    }
+  /**
+   * Work on the disk; where it fails the song is in hand all the same, and it is said.
+   *
+   * @param what what did not work then, as the start of a sentence
+   */
+  private void onDisk(String what, DiskWork work) {
+    disk.execute(
+        () -> {
+          try {
+            work.run();
+          } catch (IOException e) {
+            interfaceThread.execute(() -> tell(what + ": " + DiskTrouble.why(e) + "."));
+          } catch (RuntimeException | Error e) {
+            workspace.faults().tell(what, e);
+          }
+        });
   }
 }

@@ -7,6 +7,7 @@ import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import phalanx.formats.DiskTrouble;
 import phalanx.formats.patterns.OwnPatterns;
 import phalanx.picking.WrittenPattern;
 
@@ -65,7 +66,7 @@ public final class OwnShelf {
             OwnPatterns read = OwnPatterns.read(place);
             interfaceThread.execute(() -> show(read));
           } catch (IOException e) {
-            String words = "Your patterns could not be saved: " + e.getMessage();
+            String words = "Your patterns could not be saved: " + DiskTrouble.why(e);
             interfaceThread.execute(() -> trouble.accept(words));
           }
         });

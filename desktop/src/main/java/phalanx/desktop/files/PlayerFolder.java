@@ -30,6 +30,11 @@ public final class PlayerFolder {
     return new PlayerFolder(base.resolve("phalanx"));
   }
 
+  /** Where the program notes what went wrong; named in logback.xml as well. */
+  public Path log() {
+    return folder.resolve("phalanx.log");
+  }
+
   /** A file in it; its folder is made if need be. */
   Path file(String... names) throws IOException {
     Path file = folder;

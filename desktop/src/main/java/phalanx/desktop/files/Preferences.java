@@ -7,11 +7,15 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
+import org.slf4j.LoggerFactory;
 import phalanx.formats.WholeFile;
 import phalanx.theory.NoteNaming;
 
@@ -38,16 +42,28 @@ public record Preferences(List<Path> recent, NoteNaming naming) {
     try {
       JsonNode root = new ObjectMapper().readTree(Files.readString(folder.file(FILE)));
       List<Path> recent = new ArrayList<>();
-      root.path("recent").forEach(p -> recent.add(Path.of(p.asText())));
+      root.path("recent").forEach(p -> path(p.asText()).ifPresent(recent::add));
       NoteNaming naming =
           Arrays.stream(NoteNaming.values())
               .filter(n -> n.name().equals(root.path("naming").asText()))
               .findFirst()
               .orElse(NoteNaming.ENGLISH);
       return new Preferences(recent, naming);
-    } catch (IOException e) {
+    } catch (NoSuchFileException e) {
       // Nothing was remembered yet.
       return NONE;
+    } catch (IOException e) {
+      LoggerFactory.getLogger(Preferences.class).warn("preferences cannot be read", e);
+      return NONE;
+    }
+  }
+
+  private static Optional<Path> path(String text) {
+    try {
+      return Optional.of(Path.of(text));
+    } catch (InvalidPathException e) {
+      // No file has such a name here; it was written on another system.
+      return Optional.empty();
     }
   }
 

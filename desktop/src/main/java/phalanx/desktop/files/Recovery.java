@@ -2,11 +2,13 @@ package phalanx.desktop.files;
 
 import java.io.IOException;
 import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.slf4j.LoggerFactory;
 import phalanx.formats.SongFiles;
 import phalanx.formats.WholeFile;
 import phalanx.song.Song;
@@ -19,6 +21,7 @@ public final class Recovery {
 
   private static final String FOLDER = "recovery";
   private static final String ORIGIN = ".origin";
+  private static final String RAW = ".raw.txt";
 
   private final PlayerFolder folder;
   private final long process;
@@ -39,17 +42,37 @@ public final class Recovery {
    * @param song the song as it was last kept
    * @param origin the file it belongs to, if it has one
    * @param kept where it lies now
+   * @param raw where what could not be kept of it lies as text, if something could not
    */
-  public record Left(Song song, Optional<Path> origin, Path kept) {}
+  public record Left(Song song, Optional<Path> origin, Path kept, Optional<Path> raw) {}
 
   private Path own() throws IOException {
     return folder.file(FOLDER, process + SongFiles.ENDING);
   }
 
-  /** Keeps a song that lies in no file as it is. */
-  public void keep(Song song, Optional<Path> origin) throws IOException {
+  /**
+   * Keeps a song that lies in no file as it is. Of one that cannot be written its chart is kept,
+   * and everything else as raw text.
+   *
+   * @return where the raw text lies, if there is some
+   */
+  public Optional<Path> keep(Song song, Optional<Path> origin) throws IOException {
     WholeFile.write(origin(own()), origin.map(Path::toString).orElse(""));
-    SongFiles.save(song, own());
+    try {
+      SongFiles.save(song, own());
+      Files.deleteIfExists(raw(own()));
+      return Optional.empty();
+    } catch (RuntimeException e) {
+      LoggerFactory.getLogger(Recovery.class).error("a song cannot be written", e);
+      WholeFile.write(raw(own()), song.toString());
+      Song chart = Song.untitled().withTitle(song.title()).withKey(song.key());
+      SongFiles.save(chart.withFeel(song.feel()).withChart(song.chart()), own());
+      return Optional.of(raw(own()));
+    }
+  }
+
+  private static Path raw(Path kept) {
+    return kept.resolveSibling(kept.getFileName() + RAW);
   }
 
   private static Path origin(Path kept) {
@@ -65,6 +88,7 @@ public final class Recovery {
   public static void discard(Path kept) throws IOException {
     Files.deleteIfExists(kept);
     Files.deleteIfExists(origin(kept));
+    Files.deleteIfExists(raw(kept));
   }
 
   /** The songs of programs that are not running any more; what cannot be read is passed over. */
@@ -77,7 +101,8 @@ public final class Recovery {
     for (Path file : files) {
       if (!isRunning(file)) {
         Optional<Path> origin = readOrigin(file);
-        SongFiles.open(file).song().ifPresent(s -> left.add(new Left(s, origin, file)));
+        Optional<Path> raw = Optional.of(raw(file)).filter(Files::exists);
+        SongFiles.open(file).song().ifPresent(s -> left.add(new Left(s, origin, file, raw)));
       }
     }
     return left;
@@ -86,7 +111,12 @@ public final class Recovery {
   private static Optional<Path> readOrigin(Path kept) throws IOException {
     Path file = origin(kept);
     String text = Files.exists(file) ? Files.readString(file) : "";
-    return text.isBlank() ? Optional.empty() : Optional.of(Path.of(text));
+    try {
+      return text.isBlank() ? Optional.empty() : Optional.of(Path.of(text));
+    } catch (InvalidPathException e) {
+      // The song is offered all the same; where it is saved the player says.
+      return Optional.empty();
+    }
   }
 
   private boolean isRunning(Path file) {

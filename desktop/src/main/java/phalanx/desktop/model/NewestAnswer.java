@@ -33,7 +33,7 @@ public final class NewestAnswer {
    * @param answer takes the answer
    * @param fault takes what went wrong instead
    */
-  public <T> void ask(Supplier<T> work, Consumer<T> answer, Consumer<RuntimeException> fault) {
+  public <T> void ask(Supplier<T> work, Consumer<T> answer, Consumer<Throwable> fault) {
     long question = newest.incrementAndGet();
     try {
       work(question, work, answer, fault);
@@ -44,7 +44,7 @@ public final class NewestAnswer {
   }
 
   private <T> void work(
-      long question, Supplier<T> work, Consumer<T> answer, Consumer<RuntimeException> fault) {
+      long question, Supplier<T> work, Consumer<T> answer, Consumer<Throwable> fault) {
     worker.execute(
         () -> {
           if (newest.get() != question) {
@@ -53,7 +53,8 @@ public final class NewestAnswer {
           try {
             T done = work.get();
             deliver(question, () -> answer.accept(done));
-          } catch (RuntimeException e) {
+          } catch (RuntimeException | Error e) {
+            // Also what the machine has too little of ends as an answer.
             deliver(question, () -> fault.accept(e));
           }
         });

@@ -2,6 +2,7 @@ package phalanx.desktop.model;
 
 import java.util.List;
 import java.util.concurrent.Executor;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Arranger;
@@ -38,6 +39,9 @@ public final class PlanService {
   /** For single chords, so that the song's plan stays known to the other. */
   private final Arranger alone = new Arranger();
 
+  private final Executor interfaceThread;
+  private volatile BiConsumer<String, Throwable> faults = (what, fault) -> {};
+
   /**
    * A planner.
    *
@@ -46,6 +50,7 @@ public final class PlanService {
    * @param interfaceThread takes the answers
    */
   public PlanService(Executor plans, Executor worker, Executor interfaceThread) {
+    this.interfaceThread = interfaceThread;
     this.plans = new NewestAnswer(plans, interfaceThread);
     boards = new NewestAnswer(worker, interfaceThread);
     falls = new NewestAnswer(worker, interfaceThread);
@@ -55,8 +60,22 @@ public final class PlanService {
     remedies = new NewestAnswer(worker, interfaceThread);
   }
 
+  /** Takes what goes wrong besides planning, with what did not work. */
+  void tellFaults(BiConsumer<String, Throwable> listener) {
+    faults = listener;
+  }
+
+  /** Runs what shows answers. */
+  Executor interfaceThread() {
+    return interfaceThread;
+  }
+
+  private Consumer<Throwable> fault(String what) {
+    return fault -> faults.accept(what, fault);
+  }
+
   /** Plans a song and hands the plan over, unless a newer question came meanwhile. */
-  public void plan(Song song, Consumer<Arrangement> answer, Consumer<RuntimeException> fault) {
+  public void plan(Song song, Consumer<Arrangement> answer, Consumer<Throwable> fault) {
     plans.ask(() -> arranger.arrange(song), answer, fault);
   }
 
@@ -66,31 +85,44 @@ public final class PlanService {
       WrittenPattern pattern,
       int slot,
       Consumer<List<PatternFall>> answer) {
-    falls.ask(() -> PatternFall.of(alone, arrangement, pattern, slot, FALLS), answer, fault -> {});
+    falls.ask(
+        () -> PatternFall.of(alone, arrangement, pattern, slot, FALLS),
+        answer,
+        fault("The pattern could not be laid on the chords"));
   }
 
   /** Says where the notes of a bar's tune lie. */
   void tune(Arrangement arrangement, int bar, Consumer<TuneBoard> answer) {
-    tunes.ask(() -> TuneBoard.of(arrangement, bar), answer, fault -> {});
+    tunes.ask(
+        () -> TuneBoard.of(arrangement, bar),
+        answer,
+        fault("The places of the tune could not be found"));
   }
 
   /** Says where on the neck the tune can go on over the shape of a slot. */
   void places(Arrangement arrangement, int slot, Consumer<NeckPlaces> answer) {
-    places.ask(() -> NeckPlaces.of(arrangement, slot), answer, fault -> {});
+    places.ask(
+        () -> NeckPlaces.of(arrangement, slot),
+        answer,
+        fault("The places on the neck could not be found"));
   }
 
   /** Looks a plan through for what is hard in it. */
   void review(Arrangement arrangement, Consumer<Review> answer) {
-    reviews.ask(() -> Review.of(arrangement), answer, fault -> {});
+    reviews.ask(() -> Review.of(arrangement), answer, fault("The hard spots could not be found"));
   }
 
   /** Tries ways out of a finding. */
   void remedies(Arrangement arrangement, Found found, Consumer<List<Remedy>> answer) {
-    remedies.ask(() -> Remedies.of(alone, arrangement, found), answer, fault -> {});
+    remedies.ask(
+        () -> Remedies.of(alone, arrangement, found), answer, fault("Ways out could not be tried"));
   }
 
   /** Gathers what a player weighs at one chord. */
   void board(Arrangement arrangement, int slot, ShapeFilter filter, Consumer<SlotBoard> answer) {
-    boards.ask(() -> SlotBoard.of(arrangement, slot, filter, CARDS), answer, fault -> {});
+    boards.ask(
+        () -> SlotBoard.of(arrangement, slot, filter, CARDS),
+        answer,
+        fault("The shapes could not be weighed"));
   }
 }

@@ -45,7 +45,12 @@ public final class ShapeTrialModel {
       return;
     }
     Reach reach = workspace.arrangementProperty().get().plan().problem().changes().reach();
-    answers.ask(() -> ShapeTrial.of(frets, reach), t -> trial.set(Optional.of(t)), fault -> stop());
+    answers.ask(() -> ShapeTrial.of(frets, reach), t -> trial.set(Optional.of(t)), this::failed);
+  }
+
+  private void failed(Throwable fault) {
+    stop();
+    workspace.faults().tell("The shape could not be tried", fault);
   }
 
   /** Touches one place: holds it, or, where it is held, silences the string. */

@@ -61,11 +61,14 @@ public final class Workspace {
   private final PatternDesk patterns;
   private final MelodyDesk melody;
   private final FindingDesk findings;
+  private final FaultNotices faults;
   private boolean settling;
   private final ObservableList<String> problems = FXCollections.observableArrayList();
 
   public Workspace(PlanService planner) {
     this.planner = planner;
+    faults = new FaultNotices(problems, planner.interfaceThread());
+    planner.tellFaults(faults::tell);
     history.set(History.of(Song.untitled()));
     saved.set(song());
     unsaved = Bindings.createBooleanBinding(() -> !song().equals(saved.get()), history, saved);
@@ -143,7 +146,7 @@ public final class Workspace {
         },
         fault -> {
           planning.set(false);
-          problems.add("This song could not be planned; undo the last change. (" + fault + ")");
+          faults.tell("This song could not be planned; undo the last change", fault);
         });
   }
 
@@ -202,6 +205,11 @@ public final class Workspace {
           }
           return pins;
         });
+  }
+
+  /** Takes faults of the program's own. */
+  public FaultNotices faults() {
+    return faults;
   }
 
   /** The chords selected. */

@@ -5,11 +5,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import phalanx.melody.BarTune;
+import phalanx.melody.TuneNote;
+import phalanx.melody.Want;
 import phalanx.song.Song;
+import phalanx.song.Tune;
 import phalanx.theory.NoteNaming;
 
 class RecoveryTest {
@@ -56,6 +62,30 @@ class RecoveryTest {
     Files.writeString(torn, "{ torn");
     assertThat(recovery(2).left()).extracting(l -> l.song().title()).containsExactly("Whole");
     assertThat(torn).exists();
+  }
+
+  /**
+   * A song of which a part cannot be written: a chord that is nothing stands in for such a part.
+   */
+  @Test
+  void ofASongThatCannotBeWrittenTheChartAndTheRawTextAreKept() throws IOException {
+    Map<Integer, BarTune> broken = new HashMap<>();
+    broken.put(77, BarTune.SILENT.placing(note()));
+    Song song = song("Half").withTune(new Tune(broken, true));
+    Optional<Path> raw = recovery(ENDED).keep(song, Optional.empty());
+    assertThat(raw).isPresent();
+    assertThat(raw.get()).content().contains("Half").contains("77");
+    List<Recovery.Left> left = recovery(2).left();
+    assertThat(left.get(0).song().title()).isEqualTo("Half");
+    assertThat(left.get(0).raw()).isEqualTo(raw);
+    Recovery.discard(left.get(0).kept());
+    assertThat(folder.resolve("recovery")).isEmptyDirectory();
+  }
+
+  /** In a bar that is not in the chart, so that no metre is known for it. */
+  private static TuneNote note() {
+    Want want = new Want.Place(3, 2);
+    return new TuneNote(0, 5040, List.of(want), Optional.empty(), List.of());
   }
 
   @Test

@@ -44,6 +44,19 @@ class NewestAnswerTest {
   }
 
   @Test
+  void anErrorIsHandedOverAsWell() {
+    NewestAnswer answers = new NewestAnswer(waiting::add, Runnable::run);
+    answers.ask(
+        () -> {
+          throw new StackOverflowError("deep");
+        },
+        a -> heard.add("answer"),
+        e -> heard.add(e.getMessage()));
+    workAll();
+    assertThat(heard).containsExactly("deep");
+  }
+
+  @Test
   void whatIsForgottenIsNotHeard() {
     NewestAnswer answers = new NewestAnswer(waiting::add, Runnable::run);
     answers.ask(() -> "old", heard::add, e -> heard.add("fault"));

@@ -2,6 +2,7 @@ package phalanx.desktop.model;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.List;
@@ -80,17 +81,31 @@ class WorkspaceTest {
     assertThat(answers).extracting(a -> a.song().tempo()).containsExactly(70.0);
   }
 
-  private static void unexpected(RuntimeException fault) {
-    throw fault;
+  private static void unexpected(Throwable fault) {
+    throw new AssertionError(fault);
   }
 
   @Test
   void aFaultWhilePlanningIsToldInsteadOfAnAnswer() {
     PlanService service = new PlanService(Runnable::run, Runnable::run, Runnable::run);
-    List<RuntimeException> faults = new ArrayList<>();
+    List<Throwable> faults = new ArrayList<>();
     List<Arrangement> answers = new ArrayList<>();
     service.plan(null, answers::add, faults::add);
     assertThat(answers).isEmpty();
     assertThat(faults).hasSize(1);
+  }
+
+  /** A fault is a notice for the player that says where it is noted. */
+  @Test
+  void aFaultOfTheProgramsOwnIsANotice() {
+    Workspace workspace =
+        new Workspace(new PlanService(Runnable::run, Runnable::run, Runnable::run));
+    workspace.faults().logLiesAt(Path.of("player", "phalanx.log"));
+    workspace.faults().tell("The hard spots could not be found", new IllegalStateException("x"));
+    workspace.faults().tell("The hard spots could not be found", new IllegalStateException("x"));
+    assertThat(workspace.problems())
+        .containsExactly(
+            "The hard spots could not be found: a fault of Phalanx’s own. Your song is as it was."
+                + " What went wrong is noted in player/phalanx.log.");
   }
 }

@@ -1,0 +1,50 @@
+package phalanx.desktop.model;
+
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.Executor;
+import javafx.collections.ObservableList;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * Faults of the program's own: each becomes a notice for the player and a line in the log, and
+ * nothing else happens. May be told from any thread.
+ */
+public final class FaultNotices {
+
+  private static final Logger LOG = LoggerFactory.getLogger(FaultNotices.class);
+
+  private final ObservableList<String> notices;
+  private final Executor interfaceThread;
+  private volatile Optional<Path> log = Optional.empty();
+
+  FaultNotices(ObservableList<String> notices, Executor interfaceThread) {
+    this.notices = notices;
+    this.interfaceThread = interfaceThread;
+  }
+
+  /** Where the log lies, for the notices to say. */
+  public void logLiesAt(Path file) {
+    log = Optional.of(file);
+  }
+
+  /**
+   * Tells of a fault.
+   *
+   * @param what what did not work, as the start of a sentence: {@code The song could not be
+   *     planned}
+   */
+  public void tell(String what, Throwable fault) {
+    LOG.error(what, fault);
+    String where = log.map(f -> " What went wrong is noted in " + f + ".").orElse("");
+    String words = what + ": a fault of Phalanx’s own. Your song is as it was." + where;
+    interfaceThread.execute(() -> say(words));
+  }
+
+  private void say(String words) {
+    if (!notices.contains(words)) {
+      notices.add(words);
+    }
+  }
+}
