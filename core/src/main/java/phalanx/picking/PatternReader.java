@@ -33,6 +33,10 @@ public final class PatternReader {
   private final List<WrittenPattern> patterns = new ArrayList<>();
   private Optional<String> name = Optional.empty();
   private int nameLine;
+
+  /** Problems of the patterns before this one. */
+  private int faultsBefore;
+
   private String about = "";
   private Meter meter = Meter.FOUR_FOUR;
   private List<String> order = List.of();
@@ -113,6 +117,7 @@ public final class PatternReader {
     finish();
     name = Optional.of(value);
     nameLine = number;
+    faultsBefore = problems.size();
     if (value.isEmpty()) {
       problem(number, column, "expected a name after “name:”");
     }
@@ -148,7 +153,7 @@ public final class PatternReader {
     Map<String, Pattern> read = new LinkedHashMap<>();
     bars.forEach(
         (bar, of) ->
-            of.pattern(title, nameLine, meter, problems, bar.isEmpty())
+            of.pattern(title, nameLine, meter, problems, faultsBefore, bar.isEmpty())
                 .ifPresent(p -> read.put(bar, p)));
     for (String bar : order) {
       if (!bars.containsKey(bar)) {
@@ -159,8 +164,7 @@ public final class PatternReader {
     if (order.size() > WrittenPattern.MOST_BARS) {
       tooLong(title);
     }
-    boolean faulty = problems.stream().anyMatch(p -> p.line() >= nameLine);
-    if (faulty || title.isEmpty()) {
+    if (problems.size() > faultsBefore || title.isEmpty()) {
       return Optional.empty();
     }
     List<Pattern.Step> steps = new ArrayList<>();

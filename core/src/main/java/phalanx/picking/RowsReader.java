@@ -102,10 +102,16 @@ final class RowsReader {
    *
    * @param line where the pattern begins, for what concerns all rows
    * @param problems where faults are noted
+   * @param faultsBefore how many there were before this pattern
    * @param several whether the rows may go on over several bars
    */
   Optional<Pattern> pattern(
-      String title, int line, Meter meter, List<Problem> problems, boolean several) {
+      String title,
+      int line,
+      Meter meter,
+      List<Problem> problems,
+      int faultsBefore,
+      boolean several) {
     int beats = rows.values().stream().mapToInt(List::size).max().orElse(0);
     boolean even = rows.values().stream().allMatch(r -> r.size() == beats);
     boolean whole = beats > 0 && beats % meter.beats() == 0;
@@ -119,7 +125,7 @@ final class RowsReader {
       String bars = several ? "whole bars of %d, sixteen at most" : "one bar of %d";
       String words = "%s has %d beats: expected " + bars;
       problems.add(new Problem(line, 1, words.formatted(Quoted.of(title), beats, meter.beats())));
-    } else if (problems.stream().noneMatch(p -> p.line() >= line)) {
+    } else if (problems.size() == faultsBefore) {
       return steps(meter, problems).map(s -> new Pattern(title, beats * meter.beatTicks(), s));
     }
     return Optional.empty();

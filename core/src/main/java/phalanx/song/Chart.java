@@ -1,8 +1,11 @@
 package phalanx.song;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,7 +13,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.IntFunction;
 import java.util.function.UnaryOperator;
-import java.util.stream.Stream;
+import java.util.stream.IntStream;
 import phalanx.theory.Meter;
 
 /**
@@ -24,6 +27,12 @@ public record Chart(List<Section> sections) {
 
   /** Bars may borrow from bars that borrow; longer chains than this are circles. */
   private static final int LONGEST_CHAIN = 64;
+
+  /** Bars a chart is filled up to where sections are like others. */
+  private static final int MOST_BARS = 100_000;
+
+  /** Highest number of a section or a bar. */
+  public static final int HIGHEST_ID = 1_000_000_000;
 
   public Chart {
     sections = List.copyOf(sections);
@@ -79,14 +88,27 @@ public record Chart(List<Section> sections) {
     return bars().stream().map(Bar::id).toList().indexOf(bar) + 1;
   }
 
-  /** An identity that no section and no bar has. */
+  /** An identity that no section and no bar has, and so have the next ones after it. */
   public int freshId() {
-    return 1
-        + sections.stream()
-            .flatMap(s -> Stream.concat(Stream.of(s.id()), s.bars().stream().map(Bar::id)))
-            .mapToInt(i -> i)
-            .max()
-            .orElse(0);
+    int[] taken =
+        sections.stream()
+            .flatMapToInt(
+                s -> IntStream.concat(IntStream.of(s.id()), s.bars().stream().mapToInt(Bar::id)))
+            .sorted()
+            .toArray();
+    int highest = taken.length == 0 ? 0 : taken[taken.length - 1];
+    if (highest < HIGHEST_ID - MOST_BARS) {
+      return highest + 1;
+    }
+    // Only a file written by hand gets here: the first gap that is wide enough.
+    int free = 1;
+    for (int id : taken) {
+      if (id - free >= MOST_BARS) {
+        return free;
+      }
+      free = Math.max(free, id + 1);
+    }
+    return free;
   }
 
   /** The chords of a bar, those it borrows included. */
@@ -176,7 +198,7 @@ public record Chart(List<Section> sections) {
     Map<Integer, Bar> old = before.byId();
     Chart settled = settledOnce(old);
     Chart last = this;
-    // A section may be like one that is itself like another: each round brings one more into order.
+    // A bar that goes with its section may have been borrowed from elsewhere: once more, then.
     for (int round = 0;
         round < Math.min(sections.size(), LONGEST_CHAIN) && !settled.equals(last);
         round++) {
@@ -194,25 +216,46 @@ public record Chart(List<Section> sections) {
               boolean lost = b.borrows().isPresent() && !now.containsKey(b.borrows().get());
               return lost ? b.withChanges(changes(b, old)).borrowing(Optional.empty()) : b;
             });
-    List<Section> settled = new ArrayList<>();
+    Map<Integer, Section> settled = new HashMap<>();
     int fresh = freed.freshId();
-    for (Section section : freed.sections) {
-      Optional<Section> like = section.borrows().flatMap(freed::section);
-      if (like.isEmpty()) {
-        settled.add(section.borrowing(Optional.empty()));
+    int bars = now.size();
+    for (Section section : freed.modelsFirst()) {
+      Optional<Section> like = section.borrows().map(settled::get);
+      bars += like.map(l -> l.bars().size()).orElse(0);
+      if (like.isEmpty() || bars > MOST_BARS) {
+        settled.put(section.id(), section.borrowing(Optional.empty()));
         continue;
       }
-      List<Bar> bars = new ArrayList<>();
+      Map<Integer, Bar> own = new HashMap<>();
+      section.bars().forEach(b -> b.borrows().ifPresent(of -> own.putIfAbsent(of, b)));
+      List<Bar> filled = new ArrayList<>();
       for (Bar model : like.get().bars()) {
-        Optional<Bar> mine =
-            section.bars().stream()
-                .filter(b -> b.borrows().equals(Optional.of(model.id())))
-                .findFirst();
-        bars.add(mine.orElse(Bar.like(fresh, model.id())).signedAs(model));
-        fresh += mine.isPresent() ? 0 : 1;
+        Bar mine = own.get(model.id());
+        filled.add((mine == null ? Bar.like(fresh, model.id()) : mine).signedAs(model));
+        fresh += mine == null ? 1 : 0;
       }
-      settled.add(section.withBars(bars));
+      settled.put(section.id(), section.withBars(filled));
     }
-    return new Chart(settled);
+    return new Chart(sections.stream().map(s -> settled.get(s.id())).toList());
+  }
+
+  /**
+   * The sections, each behind the one it is like; those that are like themselves are in no order.
+   */
+  private List<Section> modelsFirst() {
+    Map<Integer, Section> all = new HashMap<>();
+    sections.forEach(s -> all.put(s.id(), s));
+    LinkedHashSet<Section> order = new LinkedHashSet<>();
+    for (Section section : sections) {
+      Deque<Section> chain = new ArrayDeque<>();
+      Set<Integer> seen = new HashSet<>();
+      Optional<Section> at = Optional.of(section);
+      while (at.isPresent() && !order.contains(at.get()) && seen.add(at.get().id())) {
+        chain.push(at.get());
+        at = at.get().borrows().map(all::get);
+      }
+      chain.forEach(order::add);
+    }
+    return List.copyOf(order);
   }
 }

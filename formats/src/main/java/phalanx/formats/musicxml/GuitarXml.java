@@ -74,7 +74,7 @@ record GuitarXml(Optional<Tuning> tuning, int capo, int semitones) {
   private static Optional<Tuning> tuning(List<StaffTuning> strings) {
     List<Pitch> pitches = new ArrayList<>();
     strings.stream()
-        .filter(s -> s.getTuningStep() != null)
+        .filter(s -> s.getTuningStep() != null && s.getLine() != null)
         .sorted(Comparator.comparing(StaffTuning::getLine))
         .map(GuitarXml::pitch)
         .forEach(pitches::add);

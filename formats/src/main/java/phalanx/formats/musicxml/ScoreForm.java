@@ -2,6 +2,7 @@ package phalanx.formats.musicxml;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -96,8 +97,10 @@ final class ScoreForm {
 
   private Song song(Song plain, List<Section> sections) {
     Map<Integer, BarTune> tunes = new HashMap<>();
+    Set<Integer> there = new HashSet<>();
+    sections.forEach(s -> s.bars().forEach(b -> there.add(b.id())));
     for (int m = 0; m < frames.size(); m++) {
-      if (!bars.at(m).tune().isSilent()) {
+      if (there.contains(m + 1) && !bars.at(m).tune().isSilent()) {
         tunes.put(m + 1, bars.at(m).tune());
       }
     }
@@ -205,6 +208,11 @@ final class ScoreForm {
       before = Optional.of(meter);
     }
     close(sections, row, label);
+    for (int m = 0; m < there.length; m++) {
+      if (!there[m]) {
+        bars.remark(m, 0, "it is never played and is left out");
+      }
+    }
     return sections;
   }
 

@@ -2,12 +2,13 @@ package phalanx.formats.songfile;
 
 import java.util.HashSet;
 import java.util.Set;
+import phalanx.song.Chart;
 
 /** The identities of a file's sections and bars; what has none of its own gets a new one. */
 final class Ids {
 
   /** Highest number a section or bar may have. */
-  static final int MOST = 1_000_000_000;
+  static final int MOST = Chart.HIGHEST_ID;
 
   private final Set<Integer> taken = new HashSet<>();
   private int next = 1;
