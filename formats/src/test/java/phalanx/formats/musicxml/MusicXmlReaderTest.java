@@ -1,10 +1,17 @@
 package phalanx.formats.musicxml;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static phalanx.formats.musicxml.ScoreText.START;
+import static phalanx.formats.musicxml.ScoreText.STOP;
+import static phalanx.formats.musicxml.ScoreText.chords;
+import static phalanx.formats.musicxml.ScoreText.note;
+import static phalanx.formats.musicxml.ScoreText.read;
+import static phalanx.formats.musicxml.ScoreText.resource;
+import static phalanx.formats.musicxml.ScoreText.score;
+import static phalanx.formats.musicxml.ScoreText.tune;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -27,7 +34,6 @@ import phalanx.formats.chordpro.ChordProReader;
 import phalanx.melody.BarTune;
 import phalanx.melody.Slur;
 import phalanx.melody.TuneReader;
-import phalanx.melody.TuneWriter;
 import phalanx.melody.Want;
 import phalanx.picking.AlternatingThumb;
 import phalanx.song.Bar;
@@ -40,73 +46,6 @@ import phalanx.theory.Meter;
 
 /** Scores in, each of them first held against the MusicXML 4.0 schema. */
 class MusicXmlReaderTest {
-
-  private static String resource(String name) throws IOException {
-    try (InputStream in = MusicXmlReaderTest.class.getResourceAsStream(name)) {
-      return new String(in.readAllBytes(), StandardCharsets.UTF_8);
-    }
-  }
-
-  private static Song read(String xml) throws Exception {
-    MusicXmlSchema.validate(xml.replaceFirst("<!DOCTYPE[^>]*>", ""));
-    SongReading reading = MusicXmlReader.read(xml.getBytes(StandardCharsets.UTF_8));
-    assertThat(reading.problems()).isEmpty();
-    return reading.song();
-  }
-
-  private static List<String> tune(Song song) {
-    return song.chart().bars().stream()
-        .map(
-            b -> {
-              Meter meter = song.chart().meters(song.meter()).get(b.id());
-              return TuneWriter.write(song.tune().at(b.id(), song.chart()), meter);
-            })
-        .toList();
-  }
-
-  private static String chords(Song song) {
-    return String.join(
-        " | ",
-        song.chart().bars().stream()
-            .map(
-                b ->
-                    String.join(
-                        " ",
-                        song.chart().changes(b).stream().map(c -> c.harmony().label()).toList()))
-            .toList());
-  }
-
-  /** A score of one part in quarters from what stands in its measures. */
-  private static String score(String... measures) {
-    StringBuilder xml = new StringBuilder();
-    xml.append("<score-partwise version=\"4.0\"><part-list><score-part id=\"P1\">");
-    xml.append("<part-name>x</part-name></score-part></part-list><part id=\"P1\">");
-    for (int m = 0; m < measures.length; m++) {
-      xml.append("\n<measure number=\"").append(m + 1).append("\">");
-      if (m == 0) {
-        xml.append("<attributes><divisions>12</divisions><key><fifths>0</fifths></key>");
-        xml.append("<time><beats>4</beats><beat-type>4</beat-type></time></attributes>");
-      }
-      xml.append(measures[m]).append("</measure>");
-    }
-    return xml.append("</part></score-partwise>").toString();
-  }
-
-  private static String note(String pitch, int duration, String... inside) {
-    String step = pitch.substring(0, 1);
-    String octave = pitch.substring(pitch.length() - 1);
-    String alter =
-        pitch.contains("#") ? "<alter>1</alter>" : pitch.contains("b") ? "<alter>-1</alter>" : "";
-    String before = inside.length > 0 ? inside[0] : "";
-    String ties = inside.length > 1 ? inside[1] : "";
-    String notations = inside.length > 2 ? "<notations>" + inside[2] + "</notations>" : "";
-    String lasts = duration == 0 ? "" : "<duration>" + duration + "</duration>";
-    return "<note>%s<pitch><step>%s</step>%s<octave>%s</octave></pitch>%s%s<voice>1</voice>%s</note>"
-        .formatted(before, step, alter, octave, lasts, ties, notations);
-  }
-
-  private static final String STOP = "<tie type=\"stop\"/>";
-  private static final String START = "<tie type=\"start\"/>";
 
   /** Ludwig van Beethoven, Symphony No. 9, 1824; from memory. */
   @Test
