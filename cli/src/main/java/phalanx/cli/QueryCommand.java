@@ -1,8 +1,12 @@
 package phalanx.cli;
 
 import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import phalanx.formats.DiskTrouble;
@@ -15,6 +19,9 @@ import picocli.CommandLine.Spec;
 
 /** A command that answers one query, or one a line of a file. */
 abstract class QueryCommand implements Callable<Integer> {
+
+  /** Stands for a line that is no text: U+FFFD, which nobody asks for. */
+  private static final String NOT_TEXT = "\uFFFD";
 
   @Spec private CommandSpec spec;
 
@@ -55,13 +62,30 @@ abstract class QueryCommand implements Callable<Integer> {
 
   private List<String> lines() throws UnusableInput {
     try {
-      return Files.readAllLines(batch);
+      List<String> lines = new ArrayList<>();
+      // By line, so that one that is not text does not cost the others.
+      String bytes = new String(Files.readAllBytes(batch), StandardCharsets.ISO_8859_1);
+      for (String line : bytes.split("\\r\\n|[\\r\\n]")) {
+        lines.add(text(line.getBytes(StandardCharsets.ISO_8859_1)));
+      }
+      return lines;
     } catch (IOException e) {
       throw new UnusableInput(batch + ":1:1: " + DiskTrouble.reading(e));
     }
   }
 
+  private static String text(byte[] line) {
+    try {
+      return StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(line)).toString();
+    } catch (CharacterCodingException e) {
+      return NOT_TEXT;
+    }
+  }
+
   private String answer(String line) {
+    if (line.equals(NOT_TEXT)) {
+      return AnswerJson.error("expected text in UTF-8");
+    }
     try {
       return json(line);
     } catch (UnusableInput e) {

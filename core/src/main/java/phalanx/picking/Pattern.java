@@ -30,6 +30,11 @@ public record Pattern(String name, int lengthTicks, List<Step> steps) {
     }
   }
 
+  /** The same under another name. */
+  Pattern named(String other) {
+    return name.equals(other) ? this : new Pattern(other, lengthTicks, steps);
+  }
+
   /**
    * What is done at one instant; several plucks are a pinch, or a roll.
    *

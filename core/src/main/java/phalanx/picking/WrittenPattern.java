@@ -28,6 +28,9 @@ public record WrittenPattern(
     if (ending.isPresent() && ending.get().lengthTicks() != meter.barTicks()) {
       throw new IllegalArgumentException("an ending is one bar long");
     }
+    // One name for both: that is what a file can hold.
+    pattern = pattern.named(title);
+    ending = ending.map(e -> e.named(title));
   }
 
   /** A pattern without an ending of its own. */

@@ -147,8 +147,22 @@ class ArrangeScreenTest {
   void digitsAndPPinFromTheKeyboard(FxRobot robot) throws TimeoutException {
     robot.type(KeyCode.DIGIT2);
     until(() -> selected().pinned());
+    assertThat(inspectorHead(robot)).endsWith("· pinned");
     robot.type(KeyCode.P);
     until(() -> !selected().pinned());
+    assertThat(inspectorHead(robot)).doesNotContain("pinned");
+  }
+
+  private static String inspectorHead(FxRobot robot) {
+    return robot
+        .from(robot.lookup("#inspector").queryAll())
+        .lookup(".label")
+        .queryAllAs(Label.class)
+        .stream()
+        .map(Label::getText)
+        .filter(t -> t.contains("· bar "))
+        .findFirst()
+        .orElseThrow();
   }
 
   @Test

@@ -240,6 +240,8 @@ class FilesTest {
   void aFileDroppedOnTheWindowIsOpened(FxRobot robot) throws TimeoutException {
     OpenWindow.drop(robot, stage, Demo.FILE);
     until(() -> window.workspace().song().title().equals("Harbour Lamp"));
+    assertThat(text(robot, "#song-title")).isEqualTo("Harbour Lamp");
+    assertThat(window.chart()).startsWith("G |");
   }
 
   @Test

@@ -131,6 +131,7 @@ class ShapesScreenTest {
     String first = robot.lookup("#own-frets").queryAs(TextField.class).getText();
     robot.type(KeyCode.UP).type(KeyCode.ENTER);
     until(() -> !robot.lookup("#own-frets").queryAs(TextField.class).getText().equals(first));
+    assertThat(robot.lookup("#own-frets").queryAs(TextField.class).getText()).isNotBlank();
   }
 
   @Test
@@ -144,8 +145,12 @@ class ShapesScreenTest {
             window.arrangement().slots().stream()
                 .filter(s -> s.played().harmony().label().equals("G"))
                 .allMatch(s -> s.pinned() && s.shape().filter(shape::equals).isPresent()));
+    assertThat(robot.lookup("#pin-everywhere").queryButton().isVisible()).isTrue();
     robot.type(KeyCode.P);
     until(() -> !selected().pinned());
+    assertThat(window.arrangement().slots().stream().filter(s -> s.pinned()).count())
+        .as("the other places keep theirs")
+        .isPositive();
   }
 
   @Test
