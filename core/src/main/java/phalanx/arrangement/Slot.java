@@ -40,7 +40,7 @@ public record Slot(
   }
 
   /** Whether there is a tune here and no chord under it. */
-  boolean isTuneAlone() {
+  public boolean isTuneAlone() {
     return shape.isEmpty() && !tune.isEmpty() && !(played.harmony() instanceof Harmony.Sounding);
   }
 

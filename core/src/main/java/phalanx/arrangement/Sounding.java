@@ -33,6 +33,7 @@ final class Sounding {
   private final List<Holds.Added> added = new ArrayList<>();
   private final Map<Integer, List<Integer>> beside = new TreeMap<>();
   private int besideTick = -1;
+  private int besideSlot = -1;
   private final List<TreeSet<Integer>> cuts = new ArrayList<>();
 
   Sounding(Song song, List<Slot> slots, List<Laid> laid, List<Fingered> fingers) {
@@ -96,10 +97,10 @@ final class Sounding {
             p -> {
               cuts.get(p.string()).add(tick);
               leaving(on, p).forEach(s -> cuts.get(s).add(tick));
-              endTogether(p.string(), tick);
+              endTogether(p.string(), tick, on.placed().slot());
               p.step()
                   .filter(s -> s.finger().isPresent() || !s.left().isEmpty())
-                  .ifPresent(s -> liftOthers(s, leaving(on, p), tick));
+                  .ifPresent(s -> liftOthers(s, leaving(on, p), tick, on.placed().slot()));
             });
     boolean damped = fingers.gesture() || on.hit().isEmpty();
     if (fingers.gesture()) {
@@ -112,11 +113,13 @@ final class Sounding {
 
   /**
    * When one of the fingers that are beside the shape together goes back, for its own string or for
-   * one that it left, the others do: that one in its place and they in theirs were not tried.
+   * one that it left, the others do: that one in its place and they in theirs were not tried. Over
+   * another shape the fingers have left nothing any more.
    */
-  private void endTogether(int string, int tick) {
+  private void endTogether(int string, int tick, int slot) {
     boolean goesBack =
-        beside.containsKey(string) || beside.values().stream().anyMatch(l -> l.contains(string));
+        beside.containsKey(string)
+            || besideSlot == slot && beside.values().stream().anyMatch(l -> l.contains(string));
     beside.remove(string);
     if (goesBack && besideTick != tick) {
       beside.keySet().forEach(s -> cuts.get(s).add(tick));
@@ -125,13 +128,14 @@ final class Sounding {
   }
 
   /** A finger beside the shape lifts when the next comes down: together they were not tried. */
-  private void liftOthers(Beside step, List<Integer> leaves, int tick) {
+  private void liftOthers(Beside step, List<Integer> leaves, int tick, int slot) {
     if (besideTick != tick) {
       beside.keySet().stream().filter(s -> s != step.string()).forEach(s -> cuts.get(s).add(tick));
       beside.clear();
       besideTick = tick;
     }
     beside.put(step.string(), leaves);
+    besideSlot = slot;
   }
 
   /** The strings that the finger leaves which comes down beside the shape. */

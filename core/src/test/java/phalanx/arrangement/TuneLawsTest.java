@@ -73,6 +73,20 @@ class TuneLawsTest {
                         1, 1, 2, 0, 0, 0, 0, 0, 0, 1, 1, 1, 34)))));
   }
 
+  /**
+   * A third that goes on into the next chord; the string one of its fingers left is struck there.
+   */
+  @Test
+  void whatGoesOnOverAChangeIsNotCutOffByAStringOfTheShapeBefore() {
+    Song song =
+        TestSongs.singing(TestSongs.of("G | C G"), "[d4 d] [. -] [- ^c4+a3] .", "[. g3] [g g] - -");
+    laws(
+        ARRANGER.arrange(
+            song.withTempo(60)
+                .withSchool(HandSchool.THUMB_AND_TWO)
+                .withPattern(AlternatingThumb.THUMB_ALONE)));
+  }
+
   /** What an arranger found for one song it does not take for another. */
   @Property(tries = 60)
   void aUsedArrangerAnswersAsAFreshOne(@ForAll Draws one, @ForAll Draws other) {

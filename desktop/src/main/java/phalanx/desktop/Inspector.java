@@ -34,6 +34,10 @@ final class Inspector extends VBox {
   /** Cards shown; the digit keys reach as many. */
   static final int CARDS = 9;
 
+  private static final String TUNE_ALONE =
+      "No chord is held here: the tune is played alone, one finger a fret.";
+
+  private final Label heading = label("cards-title");
   private final Workspace workspace;
   private final NeckView neck;
   private final Label title = label("inspector-title");
@@ -56,7 +60,6 @@ final class Inspector extends VBox {
     scroll.setFocusTraversable(false);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
-    Label heading = label("cards-title");
     heading.setText("Shapes, the best for the whole song first");
     getChildren().addAll(title, neck, span, details, heading, scroll);
     workspace.arrangementProperty().addListener(o -> show());
@@ -107,7 +110,8 @@ final class Inspector extends VBox {
             next.flatMap(Slot::shape),
             List.of()));
     choices = ShapeChoice.of(arrangement, index, CARDS);
-    span.setText(spanWords(next));
+    span.setText(slot.isTuneAlone() ? TUNE_ALONE : spanWords(next));
+    heading.setVisible(!choices.isEmpty());
     String words = detailWords(arrangement, index, slot, shape);
     details.setText(
         workspace.fingerProperty().get().map(f -> fingerWords(arrangement, f) + "\n").orElse("")
@@ -146,7 +150,8 @@ final class Inspector extends VBox {
                             s.limit()))
             .orElse("no span to stretch");
     return words
-        + next.map(n -> "\ndashed: where fingers go for " + n.played().harmony().label(naming()))
+        + next.filter(n -> n.shape().isPresent())
+            .map(n -> "\ndashed: where fingers go for " + n.played().harmony().label(naming()))
             .orElse("");
   }
 
