@@ -222,11 +222,19 @@ class PhalanxCommandTest {
         "shapes C --capo 40",
         "shapes C --hand huge",
         "shapes C --frets 99",
+        "shapes C --limit -1",
+        "name x32010 --limit -3",
+        "shapes C --tuning E0,E0,E0,E0,E0,E0",
+        "plan ../demo/harbour-lamp.cho --school five",
         "chord C --batch x"
       })
   void wrongUsageEndsWithTwoAndSaysSo(String line) {
-    assertThat(run(line.split(" "))).isEqualTo(2);
-    assertThat(err.toString()).isNotBlank();
+    String[] words = line.split(" ");
+    for (int w = 0; w < words.length; w++) {
+      words[w] = words[w].replace(',', ' ');
+    }
+    assertThat(run(words)).isEqualTo(2);
+    assertThat(err.toString()).isNotBlank().doesNotContain("Exception");
     assertThat(out.toString()).isEmpty();
   }
 
@@ -235,5 +243,55 @@ class PhalanxCommandTest {
   void aQueryThatCannotBeAnsweredEndsWithOne(String line) {
     assertThat(run(line.split("\\|"))).isEqualTo(1);
     assertThat(err.toString()).contains("expected");
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"/", ".", "..", "../demo"})
+  void aFolderIsNoSong(String path) {
+    assertThat(run("plan", path)).isEqualTo(1);
+    assertThat(err.toString()).contains("expected a file ending in").doesNotContain("Exception");
+  }
+
+  @Test
+  void whyAFileCannotBeWrittenIsSaidByItsOwnName() {
+    Path target = folder.resolve("missing").resolve("plan.txt");
+    assertThat(run("plan", DEMO.toString(), "--out", target.toString())).isEqualTo(1);
+    assertThat(err.toString().strip())
+        .isEqualTo(target + ": cannot be written: there is no folder " + target.getParent());
+  }
+
+  @Test
+  void aLineOfABatchThatIsNoTextCostsThatLineAlone() throws Exception {
+    Path batch = folder.resolve("batch.txt");
+    Files.write(batch, new byte[] {'C', '\n', 'D', (byte) 0xff, '\r', '\n', 'E', 'm'});
+    assertThat(run("chord", "--batch", batch.toString())).isZero();
+    String[] lines = out.toString().strip().split("\\R");
+    assertThat(lines).hasSize(3);
+    assertThat(json(lines[0]).get("canonical").asText()).isEqualTo("C");
+    assertThat(json(lines[1]).get("error").asText()).isEqualTo("expected text in UTF-8");
+    assertThat(json(lines[2]).get("canonical").asText()).isEqualTo("Em");
+  }
+
+  /** What of a score a song cannot carry is said, and the song is planned all the same. */
+  @Test
+  void aScoreWithoutChordsIsPlannedAndSaysSo() throws Exception {
+    String note =
+        "<note><pitch><step>%s</step><octave>5</octave></pitch><duration>%d</duration></note>";
+    Path score = folder.resolve("bare.musicxml");
+    Files.writeString(
+        score,
+        "<score-partwise><part-list><score-part id=\"P\"><part-name>x</part-name></score-part>"
+            + "</part-list><part id=\"P\"><measure number=\"1\"><attributes><divisions>1</divisions>"
+            + "</attributes>"
+            + note.formatted("C", 4)
+            + "<backup><duration>2</duration></backup>"
+            + note.formatted("E", 2)
+            + "</measure></part></score-partwise>");
+    assertThat(run("plan", score.toString(), "--json")).isZero();
+    assertThat(json(out.toString()).get("notes")).hasSize(2);
+    assertThat(err.toString().strip().split("\\R"))
+        .containsExactly(
+            score + ":1:1: bar 1, beat 3: two notes of the voice overlap: the first ends here",
+            score + ": there are no chords in it: the tune is planned alone");
   }
 }

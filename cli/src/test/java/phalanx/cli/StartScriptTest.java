@@ -41,4 +41,14 @@ class StartScriptTest {
       assertThat(entry).anyMatch(l -> l.startsWith("MimeType=") && l.contains(type + ";"));
     }
   }
+
+  @Test
+  void whatIsNeitherAWordNorAFileIsAnsweredWithTheWordsThereAre() throws Exception {
+    Process process = new ProcessBuilder("../phalanx", "tuning").redirectErrorStream(true).start();
+    String said = new String(process.getInputStream().readAllBytes());
+    assertThat(process.waitFor()).isEqualTo(2);
+    assertThat(said)
+        .startsWith("“tuning” is neither a word nor a file.")
+        .contains("plan", "check", "convert", "shapes", "name", "chord");
+  }
 }
