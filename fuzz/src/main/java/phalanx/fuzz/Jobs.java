@@ -59,11 +59,11 @@ final class Jobs {
   List<Job> all() {
     return List.of(
         new Job(
-            "chart", texts(CHART, "C", "| Cmaj7#11 G7alt | x2 :| x3"), CHART_WORDS, this::chart),
+            "chart", texts(CHART, "C", "| Cmaj7#11 G7alt | x2 :| x3"), JobWords.CHART, this::chart),
         new Job(
             "chord",
             texts("Cmaj7#11/E", "F#m7b5", "Bb13(b9,#11)", "Do7"),
-            CHORD_WORDS,
+            JobWords.CHORD,
             this::chord),
         new Job(
             "tune",
@@ -73,112 +73,19 @@ final class Jobs {
         new Job(
             "pattern",
             files("formats/src/main/resources", ".pattern", ".patterns", ".txt"),
-            PATTERN_WORDS,
+            JobWords.PATTERN,
             this::pattern),
         new Job(
             "tuning",
             texts("E A D G B E", "D2 A2 D3 G3 A3 D4"),
             List.of("b", "#", "-5", "0"),
             this::tuning),
-        new Job("chordpro", files("demo", ".cho"), CHORDPRO_WORDS, this::chordPro),
-        new Job("song", songs(), JSON_WORDS, this::song),
-        new Job("score", scores(), SCORE_WORDS, this::score),
+        new Job("chordpro", files("demo", ".cho"), JobWords.CHORDPRO, this::chordPro),
+        new Job("song", songs(), JobWords.JSON, this::song),
+        new Job("score", scores(), JobWords.SCORE, this::score),
         new Job(
             "packed", scores().stream().map(Jobs::packed).toList(), List.of("PK"), this::score));
   }
-
-  private static final List<String> CHART_WORDS =
-      List.of(
-          "|", "|:", ":|", "|1", "|2 ", "x3", "%", "=2", "@3/4", "G", ".", "7/8", "N.C.", "|1,2",
-          "|1-3 ");
-
-  private static final List<String> CHORD_WORDS =
-      List.of(
-          "m", "maj7", "7", "sus4", "b5", "#9", "add9", "no3", "/G", "(", ")", "6", "13", "o",
-          "alt", "+", "5", "-");
-
-  private static final List<String> PATTERN_WORDS =
-      List.of(
-          "name: x\n",
-          "order: A A B\n",
-          "bar: A\n",
-          "metre: 3/4\n",
-          "thumb | o | o |\n",
-          "o",
-          "|",
-          "o~3",
-          "6-1n",
-          "/",
-          ">",
-          "(o)",
-          "A ");
-
-  private static final List<String> CHORDPRO_WORDS =
-      List.of(
-          "{sog}\n",
-          "{eog}\n",
-          "{time: 7/8}\n",
-          "{key: F#m}",
-          "{capo: 3}",
-          "{tempo: 90}",
-          "| C . |\n",
-          "label=\"",
-          "{",
-          "}",
-          "#",
-          "{start_of_grid: A}");
-
-  private static final List<String> JSON_WORDS =
-      List.of(
-          "{",
-          "}",
-          "[",
-          "]",
-          "null",
-          "true",
-          "\"id\":",
-          "\"like\" : 1,",
-          "\"tick\":",
-          "\"chord\" : \"C57\"",
-          "\"notes\" : \"g20\"",
-          "\"tuning\"",
-          "\"E13\"",
-          "\"order: A A A\"",
-          "\"plays\" : 16,",
-          "\"meter\" : \"32/2\",",
-          "\"bars\" : [");
-
-  private static final List<String> SCORE_WORDS =
-      List.of(
-          "<note>",
-          "</note>",
-          "<chord/>",
-          "<grace/>",
-          "<cue/>",
-          "<rest/>",
-          "<voice>2</voice>",
-          "<staff>2</staff>",
-          "<backup><duration>12</duration></backup>",
-          "<forward><duration>12</duration></forward>",
-          "<barline location=\"left\"><repeat direction=\"backward\"/></barline>",
-          "<barline><repeat direction=\"forward\"/></barline>",
-          "<barline><ending number=\"1, 2\" type=\"start\"/></barline>",
-          "<sound dacapo=\"yes\"/>",
-          "<sound dalsegno=\"a\"/>",
-          "<sound tocoda=\"a\"/>",
-          "<direction><direction-type><words>D.C. al Fine</words></direction-type></direction>",
-          "<transpose><chromatic>5</chromatic></transpose>",
-          "<time><beats>3+2</beats><beat-type>8</beat-type></time>",
-          "<string/>",
-          "<offset/>",
-          "<staff-tuning line=\"1\"/>",
-          "<measure number=\"9\">",
-          "</measure>",
-          "<duration>",
-          "<harmony><root><root-step>C</root-step></root><kind>neapolitan</kind></harmony>",
-          "<octave>9</octave>",
-          "<tie type=\"stop\"/>",
-          "<measure-style><measure-repeat type=\"start\">1</measure-repeat></measure-style>");
 
   private static List<byte[]> texts(String... texts) {
     return Stream.of(texts).map(t -> t.getBytes(StandardCharsets.UTF_8)).toList();
