@@ -10,6 +10,7 @@ import phalanx.review.Found;
 import phalanx.review.Remedies;
 import phalanx.review.Remedy;
 import phalanx.review.Review;
+import phalanx.theory.Phrase;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -50,11 +51,12 @@ final class CheckCommand implements Callable<Integer> {
             .song()
             .map(
                 t ->
-                    "hands hold to %.0f quarter notes a minute; bar %d sets it"
-                        .formatted(Math.floor(t), review.ceiling().bar().orElseThrow()))
+                    Phrase.of(
+                        "hands hold to %.0f quarter notes a minute; bar %d sets it",
+                        Math.floor(t), review.ceiling().bar().orElseThrow()))
             .orElse("nothing limits the tempo"));
     for (Found found : review.findings()) {
-      out.println("bar %d: %s".formatted(found.bar(), found.finding().message()));
+      out.println(Phrase.of("bar %d: %s", found.bar(), found.finding().message()));
       for (Remedy remedy : Remedies.of(arranger, arrangement, found)) {
         out.println("    " + remedy.line(review.findings().size()));
       }
@@ -63,7 +65,7 @@ final class CheckCommand implements Callable<Integer> {
       String words = "bar %d, left as it is: %s %s";
       String note =
           found.accepted(arrangement).filter(n -> !n.isEmpty()).map(n -> "(" + n + ")").orElse("");
-      out.println(words.formatted(found.bar(), found.finding().message(), note).strip());
+      out.println(Phrase.of(words, found.bar(), found.finding().message(), note).strip());
     }
     return 0;
   }

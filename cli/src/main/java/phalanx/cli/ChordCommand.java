@@ -6,6 +6,7 @@ import phalanx.theory.Chord;
 import phalanx.theory.ChordReader;
 import phalanx.theory.ChordReading;
 import phalanx.theory.Interval;
+import phalanx.theory.Phrase;
 import picocli.CommandLine.Command;
 
 /** {@code phalanx chord SYMBOL}: the chord's tones. */
@@ -20,8 +21,9 @@ final class ChordCommand extends QueryCommand {
     }
     ChordReading.Unreadable no = (ChordReading.Unreadable) reading;
     throw new UnusableInput(
-        "cannot read the chord \"%s\" at character %d: expected %s"
-            .formatted(symbol, no.column() + 1, no.expected()));
+        Phrase.of(
+            "cannot read the chord \"%s\" at character %d: expected %s",
+            symbol, no.column() + 1, no.expected()));
   }
 
   @Override
@@ -34,6 +36,6 @@ final class ChordCommand extends QueryCommand {
     Chord chord = chord(asked);
     String intervals =
         chord.intervals().stream().map(Interval::toString).collect(Collectors.joining(" "));
-    return "%s: %s (%s)".formatted(chord, chord.noteList(), intervals);
+    return Phrase.of("%s: %s (%s)", chord, chord.noteList(), intervals);
   }
 }

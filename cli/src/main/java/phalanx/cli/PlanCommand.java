@@ -22,6 +22,7 @@ import phalanx.picking.HandSchool;
 import phalanx.picking.PickingStyle;
 import phalanx.song.Feel;
 import phalanx.song.Song;
+import phalanx.theory.Phrase;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -133,7 +134,7 @@ final class PlanCommand implements Callable<Integer> {
     }
     if (tempo != null) {
       if (!(tempo >= Feel.SLOWEST && tempo <= Feel.FASTEST)) {
-        throw usage("--tempo: expected %.0f to %.0f".formatted(Feel.SLOWEST, Feel.FASTEST));
+        throw usage(Phrase.of("--tempo: expected %.0f to %.0f", Feel.SLOWEST, Feel.FASTEST));
       }
       wanted = wanted.withTempo(tempo);
     }

@@ -13,6 +13,7 @@ import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.theory.Chord;
 import phalanx.theory.NoteName;
+import phalanx.theory.Phrase;
 import phalanx.theory.Pitch;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -55,7 +56,7 @@ final class ShapesCommand extends QueryCommand {
   String text(String asked) throws UnusableInput {
     Chord chord = ChordCommand.chord(asked);
     RankedShapes found = ShapeSearch.find(query(chord), reach());
-    String head = "%s: %s shapes%n".formatted(chord, found.size());
+    String head = Phrase.of("%s: %s shapes%n", chord, found.size());
     return head + shown(found).stream().map(this::line).collect(Collectors.joining("\n"));
   }
 
@@ -65,8 +66,9 @@ final class ShapesCommand extends QueryCommand {
 
   private String line(RatedShape rated) {
     double span = reach().widestSpan(rated.shape()).map(Reach.Span::millimetres).orElse(0.0);
-    return "%-18s %s  span %3.0f mm  cost %.2f"
-        .formatted(rated.shape().fretText(), rated.shape().fingerText(), span, rated.cost());
+    return Phrase.of(
+        "%-18s %s  span %3.0f mm  cost %.2f",
+        rated.shape().fretText(), rated.shape().fingerText(), span, rated.cost());
   }
 
   private Reach reach() {

@@ -14,6 +14,7 @@ import phalanx.picking.Fingered;
 import phalanx.picking.HandSchool;
 import phalanx.picking.PickFinger;
 import phalanx.picking.Strike;
+import phalanx.theory.Phrase;
 import phalanx.theory.Ticks;
 
 /** Says in sentences what of each strike the fingers cannot do, one strike after the other. */
@@ -89,13 +90,15 @@ final class LeftOut {
             .count();
     if (crossings > 0) {
       String words =
-          "%s is wanted on %s, where it would cross another finger: %s takes it"
-              .formatted(wanted.letter(), sign, taken.letter());
+          Phrase.of(
+              "%s is wanted on %s, where it would cross another finger: %s takes it",
+              wanted.letter(), sign, taken.letter());
       return Remark.at(Kind.CROSSING, words, tick, string, new Figure(crossings, 0, "crossings"));
     }
     String words =
-        "%s is wanted on %s and cannot be there in time: %s takes it"
-            .formatted(wanted.letter(), sign, taken.letter());
+        Phrase.of(
+            "%s is wanted on %s and cannot be there in time: %s takes it",
+            wanted.letter(), sign, taken.letter());
     Figure figure = millis(strike, Stream.of(wanted), FingerAssignment.TOO_QUICK_MS);
     return Remark.at(Kind.TOO_SOON, words, tick, string, figure);
   }

@@ -16,6 +16,7 @@ import phalanx.fretting.ShapePlan;
 import phalanx.fretting.ShapePlan.Alternative;
 import phalanx.instrument.Finger;
 import phalanx.instrument.StringSign;
+import phalanx.theory.Phrase;
 
 /**
  * One shape a slot could hold, with what a player weighs when choosing.
@@ -128,7 +129,7 @@ public record ShapeChoice(
   /** The span in words. */
   public String spanWords() {
     return span.map(
-            s -> "span %.0f mm%s".formatted(s.millimetres(), s.isStretch() ? ", a stretch" : ""))
+            s -> Phrase.of("span %.0f mm%s", s.millimetres(), s.isStretch() ? ", a stretch" : ""))
         .orElse("no span");
   }
 

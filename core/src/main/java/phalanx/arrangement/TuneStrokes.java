@@ -11,6 +11,7 @@ import java.util.stream.IntStream;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
 import phalanx.melody.Slur;
+import phalanx.theory.Phrase;
 import phalanx.theory.Ticks;
 
 /**
@@ -190,7 +191,7 @@ final class TuneStrokes {
     String words = "no %s to the tune’s %s here: it is plucked";
     return Remark.at(
         Remark.Kind.SLUR,
-        words.formatted(wanted.words(), note.label()),
+        Phrase.of(words, wanted.words(), note.label()),
         note.tick(),
         place.string(),
         figure);

@@ -18,6 +18,7 @@ import phalanx.song.Song;
 import phalanx.theory.Chord;
 import phalanx.theory.ChordTone;
 import phalanx.theory.Interval;
+import phalanx.theory.Phrase;
 
 /**
  * Ways out for a chord of which no shape can be held: each is searched for before it is offered, so
@@ -67,13 +68,13 @@ final class WaysOut {
                 .widestSpan(wide.get(0).shape())
                 .map(
                     s ->
-                        "the easiest, %s, wants %.0f mm between fingers %s and %s, this hand’s limit is %.0f mm"
-                            .formatted(
-                                wide.get(0).shape().fretText(),
-                                s.millimetres(),
-                                s.from().sign(),
-                                s.to().sign(),
-                                s.limit()))
+                        Phrase.of(
+                            "the easiest, %s, wants %.0f mm between fingers %s and %s, this hand’s limit is %.0f mm",
+                            wide.get(0).shape().fretText(),
+                            s.millimetres(),
+                            s.from().sign(),
+                            s.to().sign(),
+                            s.limit()))
                 .orElse("the fingers would be in each other’s way");
   }
 
@@ -150,7 +151,7 @@ final class WaysOut {
       if (!ShapeSearch.find(query(lower, guitar, song.hand())).isEmpty()) {
         ways.add(
             new WayOut(
-                "capo %d, the whole song in shapes %d lower".formatted(capo + up, up),
+                Phrase.of("capo %d, the whole song in shapes %d lower", capo + up, up),
                 (s, at) -> Transposition.bySemitones(s, down).withGuitar(guitar)));
         return;
       }

@@ -15,6 +15,7 @@ import phalanx.song.Harmony;
 import phalanx.theory.ChordReader;
 import phalanx.theory.ChordReading;
 import phalanx.theory.Meter;
+import phalanx.theory.Phrase;
 import phalanx.theory.Quoted;
 
 /**
@@ -138,7 +139,7 @@ public final class ChartReader {
   private boolean hasRoom() {
     if (bars.size() >= room && !full) {
       full = true;
-      problem(cells.get(0).column(), "a chart has %d bars at most".formatted(MOST_BARS));
+      problem(cells.get(0).column(), Phrase.of("a chart has %d bars at most", MOST_BARS));
     }
     return bars.size() < room;
   }
@@ -190,7 +191,7 @@ public final class ChartReader {
     }
     if (!read || passes.isEmpty()) {
       String words = "expected an ending |1 to |%d, found %s";
-      problem(column, words.formatted(Bar.MOST_PLAYS, Quoted.of(text)));
+      problem(column, Phrase.of(words, Bar.MOST_PLAYS, Quoted.of(text)));
       return Set.of();
     }
     return passes;
@@ -244,7 +245,7 @@ public final class ChartReader {
   private List<ChordChange> changes() {
     if (cells.size() > MOST_CELLS) {
       String words = "a bar has %d cells at most, found %d";
-      problem(cells.get(MOST_CELLS).column(), words.formatted(MOST_CELLS, cells.size()));
+      problem(cells.get(MOST_CELLS).column(), Phrase.of(words, MOST_CELLS, cells.size()));
       cells = cells.subList(0, MOST_CELLS);
     }
     List<Cell> even = cells.stream().filter(c -> !PLACED.matcher(c.text()).matches()).toList();
@@ -254,7 +255,7 @@ public final class ChartReader {
     if (!shared) {
       problem(
           even.get(0).column(),
-          "expected cells that share a bar of %s evenly, found %d".formatted(meter, even.size()));
+          Phrase.of("expected cells that share a bar of %s evenly, found %d", meter, even.size()));
     }
     TreeMap<Integer, ChordChange> changes = new TreeMap<>();
     for (int c = 0; c < even.size(); c++) {
@@ -292,7 +293,7 @@ public final class ChartReader {
     ChordReading.Unreadable unreadable = (ChordReading.Unreadable) reading;
     problem(
         column + unreadable.column(),
-        "cannot read the chord %s: expected %s".formatted(Quoted.of(text), unreadable.expected()));
+        Phrase.of("cannot read the chord %s: expected %s", Quoted.of(text), unreadable.expected()));
     return new Harmony.Unread(text);
   }
 }

@@ -9,6 +9,7 @@ import phalanx.song.Song;
 import phalanx.song.Tune;
 import phalanx.theory.Key;
 import phalanx.theory.Meter;
+import phalanx.theory.Phrase;
 
 /**
  * The tune of one song put over the bars of another.
@@ -48,7 +49,7 @@ public record TuneImport(Song song, int bars, List<String> remarks) {
     int count = Math.min(theirs.size(), all.size() - start);
     if (theirs.size() > count) {
       remarks.add(
-          "%d more bars of it find no place behind the last bar".formatted(theirs.size() - count));
+          Phrase.of("%d more bars of it find no place behind the last bar", theirs.size() - count));
     }
     Map<Integer, Meter> meters = song.chart().meters(song.meter());
     Map<Integer, Meter> other = source.chart().meters(source.meter());
@@ -65,7 +66,7 @@ public record TuneImport(Song song, int bars, List<String> remarks) {
       odd += meters.get(bar).equals(other.get(theirs.get(b).id())) ? 0 : 1;
     }
     if (odd > 0) {
-      remarks.add("%d of its bars have another metre".formatted(odd));
+      remarks.add(Phrase.of("%d of its bars have another metre", odd));
     }
     return new TuneImport(song.withTune(tune), count, remarks);
   }
@@ -76,10 +77,10 @@ public record TuneImport(Song song, int bars, List<String> remarks) {
     }
     Key here = song.key().get();
     if (here.mode() != from.key().get().mode()) {
-      remarks.add("it is in %s and keeps its pitches".formatted(from.key().get()));
+      remarks.add(Phrase.of("it is in %s and keeps its pitches", from.key().get()));
       return from;
     }
-    remarks.add("it is moved from %s to %s".formatted(from.key().get(), here));
+    remarks.add(Phrase.of("it is moved from %s to %s", from.key().get(), here));
     return Transposition.to(from, here.tonic());
   }
 }

@@ -3,6 +3,7 @@ package phalanx.findings;
 import java.util.Optional;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
+import phalanx.theory.Phrase;
 
 /** A span wider than this hand takes at ease. */
 public final class StretchRule {
@@ -34,13 +35,13 @@ public final class StretchRule {
     boolean beyond = span.millimetres() > span.limit();
     double limit = beyond ? span.limit() : span.comfortable();
     String message =
-        "fingers %s and %s stand %.0f mm apart, %s %.0f mm"
-            .formatted(
-                span.from().sign(),
-                span.to().sign(),
-                span.millimetres(),
-                beyond ? "beyond this hand’s limit of" : "more than this hand’s comfortable",
-                limit);
+        Phrase.of(
+            "fingers %s and %s stand %.0f mm apart, %s %.0f mm",
+            span.from().sign(),
+            span.to().sign(),
+            span.millimetres(),
+            beyond ? "beyond this hand’s limit of" : "more than this hand’s comfortable",
+            limit);
     return new Finding(NAME, message, span.millimetres(), limit, "mm");
   }
 }

@@ -7,6 +7,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Hand;
 import phalanx.instrument.Tuning;
+import phalanx.theory.Phrase;
 
 /**
  * What it costs the fretting hand to go from one shape to the next.
@@ -184,18 +185,18 @@ public final class ChangeCosts {
         terms.add(Cost.term(move.words(), cost));
       }
       if (a.givesUp(b, FingerCode.of(move.finger()))) {
-        String words = "%s gives up a note it could keep".formatted(move.name());
+        String words = Phrase.of("%s gives up a note it could keep", move.name());
         terms.add(Cost.term(words, HANDOVER));
       }
     }
     double needed = millisNeeded(a, b);
     double shift = shift(a, b);
     if (shift > 0) {
-      terms.add(Cost.term("hand shifts %.0f mm".formatted(shift), shift * SHIFT_PER_MM));
+      terms.add(Cost.term(Phrase.of("hand shifts %.0f mm", shift), shift * SHIFT_PER_MM));
     }
     double late = late(needed, available);
     if (late > 0) {
-      String words = "needs %.0f ms, has %.0f ms".formatted(needed, available);
+      String words = Phrase.of("needs %.0f ms, has %.0f ms", needed, available);
       terms.add(Cost.term(words, late));
     }
     if (a.cutsOff(b)) {
@@ -274,8 +275,8 @@ public final class ChangeCosts {
             case LIFTS -> " lifts";
             case LANDS -> " lands";
             case ROLLS -> " rolls";
-            case SLIDES -> " slides %.0f mm".formatted(millimetres);
-            case MOVES -> " moves %.0f mm".formatted(millimetres);
+            case SLIDES -> Phrase.of(" slides %.0f mm", millimetres);
+            case MOVES -> Phrase.of(" moves %.0f mm", millimetres);
           };
     }
   }

@@ -8,6 +8,7 @@ import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.theory.ChordName;
 import phalanx.theory.ChordNaming;
+import phalanx.theory.Phrase;
 
 /**
  * A shape of the player's own: what it is called, how it can be fingered, what keeps a hand from
@@ -35,7 +36,7 @@ public record ShapeTrial(
   public static ShapeTrial of(List<Integer> frets, Reach reach) {
     Guitar guitar = reach.guitar();
     if (frets.stream().anyMatch(f -> f > reach.highestFret())) {
-      String words = "this neck has %d frets from the capo".formatted(reach.highestFret());
+      String words = Phrase.of("this neck has %d frets from the capo", reach.highestFret());
       return new ShapeTrial(frets, List.of(), List.of(), Optional.of(words));
     }
     List<Integer> midi = new ArrayList<>();
@@ -80,7 +81,8 @@ public record ShapeTrial(
     double limit = reach.limit(FingerCode.INDEX, FingerCode.LITTLE);
     return way <= limit * Hand.STRETCH
         ? "needs more fingers than a hand has, or a barre where none can lie"
-        : "out of reach: frets %d and %d are %.0f mm apart, this hand’s limit is %.0f mm"
-            .formatted(held.get(0), held.get(held.size() - 1), way, limit);
+        : Phrase.of(
+            "out of reach: frets %d and %d are %.0f mm apart, this hand’s limit is %.0f mm",
+            held.get(0), held.get(held.size() - 1), way, limit);
   }
 }

@@ -10,6 +10,7 @@ import phalanx.instrument.Tuning;
 import phalanx.theory.Letter;
 import phalanx.theory.Meter;
 import phalanx.theory.NoteName;
+import phalanx.theory.Phrase;
 import phalanx.theory.Pitch;
 import phalanx.theory.Quoted;
 
@@ -86,10 +87,10 @@ public final class TuneReader {
     reader.last = before;
     List<Cell> cells = reader.cells(text);
     if (cells.size() > MOST_CELLS) {
-      reader.problem(1, "a bar has %d cells at most".formatted(MOST_CELLS));
+      reader.problem(1, Phrase.of("a bar has %d cells at most", MOST_CELLS));
     } else if (!cells.isEmpty() && meter.barTicks() % cells.size() != 0) {
       String words = "%d cells do not share a bar of %s evenly";
-      reader.problem(1, words.formatted(cells.size(), meter));
+      reader.problem(1, Phrase.of(words, cells.size(), meter));
     } else {
       int tick = 0;
       for (Cell cell : cells) {
@@ -221,7 +222,7 @@ public final class TuneReader {
     }
     if (wants.size() > TuneNote.MOST_TOGETHER || graces.size() > TuneNote.MOST_GRACES) {
       String words = "expected %d notes at once and %d short ones before them at most";
-      problem(cell.column(), words.formatted(TuneNote.MOST_TOGETHER, TuneNote.MOST_GRACES));
+      problem(cell.column(), Phrase.of(words, TuneNote.MOST_TOGETHER, TuneNote.MOST_GRACES));
     }
     Optional<Slur> slur = m.group(2).isEmpty() ? Optional.empty() : Slur.of(m.group(2).charAt(0));
     return problems.size() > before || wants.isEmpty()

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import phalanx.theory.Meter;
+import phalanx.theory.Phrase;
 import phalanx.theory.Quoted;
 
 /**
@@ -158,7 +159,7 @@ public final class PatternReader {
     for (String bar : order) {
       if (!bars.containsKey(bar)) {
         String words = "there is no bar %s in %s";
-        problem(orderLine, 1, words.formatted(Quoted.of(bar), Quoted.of(title)));
+        problem(orderLine, 1, Phrase.of(words, Quoted.of(bar), Quoted.of(title)));
       }
     }
     if (order.size() > WrittenPattern.MOST_BARS) {

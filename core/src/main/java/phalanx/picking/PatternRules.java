@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import phalanx.theory.Meter;
+import phalanx.theory.Phrase;
 
 /** What no hand can do at one instant, whatever its school. */
 public final class PatternRules {
@@ -25,14 +26,14 @@ public final class PatternRules {
     free -= strokes.stream().filter(PatternRules::isHeel).count();
     long fixed = strokes.stream().mapToLong(s -> s.fixedFingers().size()).sum();
     if (free + fixed > FINGERS) {
-      return Optional.of("%s strokes at once for five fingers".formatted(number(free + fixed)));
+      return Optional.of(Phrase.of("%s strokes at once for five fingers", number(free + fixed)));
     }
     Set<PickFinger> taken = EnumSet.noneOf(PickFinger.class);
     for (Stroke stroke : strokes) {
       for (PickFinger finger : stroke.fixedFingers()) {
         if (!taken.add(finger)) {
           String words = "%s cannot do two things at once";
-          return Optional.of(words.formatted(finger.words()));
+          return Optional.of(Phrase.of(words, finger.words()));
         }
       }
     }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import phalanx.theory.Phrase;
 
 /** Writes a pattern as the text that {@link PatternReader} reads back. */
 public final class PatternWriter {
@@ -89,7 +90,7 @@ public final class PatternWriter {
   }
 
   private static String row(String name, TreeMap<Integer, String> cells, int length, int beat) {
-    StringBuilder row = new StringBuilder("%-6s |".formatted(name));
+    StringBuilder row = new StringBuilder(Phrase.of("%-6s |", name));
     for (int from = 0; from < length; from += beat) {
       String words = String.join(" ", beat(cells, from, beat).orElseThrow());
       row.append(' ').append(words).append(" |");

@@ -1,5 +1,6 @@
 package phalanx.picking;
 
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -30,7 +31,7 @@ public enum Role {
 
   /** What a row of it is called in a written pattern and on the screen. */
   public String written() {
-    return name().toLowerCase();
+    return name().toLowerCase(Locale.ROOT);
   }
 
   /** The role whose row has a name. */

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import phalanx.picking.PatternReader.Problem;
 import phalanx.theory.Meter;
+import phalanx.theory.Phrase;
 import phalanx.theory.Quoted;
 
 /** Reads the rows that are played together. */
@@ -35,7 +36,7 @@ final class RowsReader {
     int column = line.indexOf(line.strip()) + 1;
     if (bar < 0 || !Cell.rows().contains(label)) {
       String words = "expected a row: %s; then | o . |";
-      return problem(number, column, words.formatted(String.join(", ", Cell.rows())));
+      return problem(number, column, Phrase.of(words, String.join(", ", Cell.rows())));
     }
     if (rows.containsKey(label)) {
       return problem(number, column, "the row " + Quoted.of(label) + " stands twice");
@@ -94,7 +95,7 @@ final class RowsReader {
                 problem(
                     w.line(),
                     w.column(),
-                    "expected %s, found %s".formatted(Cell.expected(row), Quoted.of(w.text()))));
+                    Phrase.of("expected %s, found %s", Cell.expected(row), Quoted.of(w.text()))));
   }
 
   /**
@@ -120,11 +121,11 @@ final class RowsReader {
       problems.add(new Problem(line, 1, Quoted.of(title) + " has no row that is played"));
     } else if (!even) {
       String words = "the rows of %s have different numbers of beats";
-      problems.add(new Problem(line, 1, words.formatted(Quoted.of(title))));
+      problems.add(new Problem(line, 1, Phrase.of(words, Quoted.of(title))));
     } else if (!whole || beats / meter.beats() > most) {
       String bars = several ? "whole bars of %d, sixteen at most" : "one bar of %d";
       String words = "%s has %d beats: expected " + bars;
-      problems.add(new Problem(line, 1, words.formatted(Quoted.of(title), beats, meter.beats())));
+      problems.add(new Problem(line, 1, Phrase.of(words, Quoted.of(title), beats, meter.beats())));
     } else if (problems.size() == faultsBefore) {
       return steps(meter, problems).map(s -> new Pattern(title, beats * meter.beatTicks(), s));
     }

@@ -10,6 +10,7 @@ import phalanx.findings.Finding;
 import phalanx.picking.ThumbRoute;
 import phalanx.song.Harmony;
 import phalanx.theory.Chord;
+import phalanx.theory.Phrase;
 
 /** Chords that the thumb starts on another note than their bass; a pedal means to. */
 final class ForeignBass implements Rule {
@@ -49,7 +50,7 @@ final class ForeignBass implements Rule {
     return Optional.of(
         new Finding(
             NAME,
-            words.formatted(chord, name, chord.bass()),
+            Phrase.of(words, chord, name, chord.bass()),
             Math.min(away, 12 - away),
             0,
             "semitones"));

@@ -7,6 +7,7 @@ import phalanx.arrangement.Arrangement;
 import phalanx.chart.Transposition;
 import phalanx.instrument.Guitar;
 import phalanx.song.Song;
+import phalanx.theory.Phrase;
 
 /** The whole song in other shapes, so that every note of its tune is in reach: nearest first. */
 final class KeyWays {
@@ -34,8 +35,8 @@ final class KeyWays {
     }
     String words =
         (capo == 0 ? "no capo" : "capo " + capo)
-            + ", shapes %d %s: sounds as before"
-                .formatted(Math.abs(by), by > 0 ? "higher" : "lower");
+            + Phrase.of(
+                ", shapes %d %s: sounds as before", Math.abs(by), by > 0 ? "higher" : "lower");
     return Stream.of(
         new WayOutOf(
             words,
@@ -46,7 +47,7 @@ final class KeyWays {
   private static Stream<WayOutOf> key(Song song, int by) {
     Song moved = Transposition.bySemitones(song, by);
     String where = moved.key().map(k -> " in " + k.tonic()).orElse("");
-    String words = "the song%s, %d %s".formatted(where, Math.abs(by), by > 0 ? "higher" : "lower");
+    String words = Phrase.of("the song%s, %d %s", where, Math.abs(by), by > 0 ? "higher" : "lower");
     return Stream.of(new WayOutOf(words, s -> Transposition.bySemitones(s, by), ALL_IN_REACH));
   }
 }

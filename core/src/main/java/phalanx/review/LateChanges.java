@@ -6,6 +6,7 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.findings.Finding;
 import phalanx.instrument.StringSign;
+import phalanx.theory.Phrase;
 import phalanx.theory.Ticks;
 
 /** Ways of the fretting hand that need more time than there is at the song's tempo. */
@@ -19,7 +20,8 @@ final class LateChanges implements Rule {
     for (Changes.Change change : Changes.of(a)) {
       double has = Ticks.millis(change.ticks(), a.song().tempo());
       if (has < change.needed()) {
-        String words = "%s needs %.0f ms and has %.0f".formatted(way(change), change.needed(), has);
+        String words =
+            Phrase.of("%s needs %.0f ms and has %.0f", way(change), change.needed(), has);
         Finding finding = new Finding(NAME, words, change.needed(), has, "ms");
         found.add(Found.at(a, finding, change.tick(), change.note().map(Note::string)));
       }
@@ -32,9 +34,9 @@ final class LateChanges implements Rule {
         .note()
         .map(
             n ->
-                "finger %s’s way to fret %d of %s"
-                    .formatted(
-                        n.fretFinger().orElseThrow().sign(), n.fret(), StringSign.of(n.string())))
+                Phrase.of(
+                    "finger %s’s way to fret %d of %s",
+                    n.fretFinger().orElseThrow().sign(), n.fret(), StringSign.of(n.string())))
         .orElse("the change to " + change.slot().played().harmony().label());
   }
 }

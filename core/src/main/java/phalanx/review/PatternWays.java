@@ -2,6 +2,7 @@ package phalanx.review;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
@@ -16,6 +17,7 @@ import phalanx.picking.WrittenPattern;
 import phalanx.song.Patterns;
 import phalanx.song.Song;
 import phalanx.song.Timeline.PlayedBar;
+import phalanx.theory.Phrase;
 
 /** Changes of what the picking hand plays where a finding is. */
 final class PatternWays {
@@ -53,14 +55,14 @@ final class PatternWays {
             left -> {
               List<Stroke> rest = new ArrayList<>(strokes);
               rest.remove(left);
-              String words = "leave %s out of this bar".formatted(name(left));
+              String words = Phrase.of("leave %s out of this bar", name(left));
               return new WayOutOf(words, song -> changing(song, rest));
             });
   }
 
   private static String name(Stroke stroke) {
     if (stroke instanceof Stroke.OnRole r) {
-      return "the " + r.role().name().toLowerCase().replace('_', ' ') + " stroke";
+      return "the " + r.role().name().toLowerCase(Locale.ROOT).replace('_', ' ') + " stroke";
     }
     return stroke instanceof Stroke.Knock k ? "the " + k.hit().words() : "the brush";
   }

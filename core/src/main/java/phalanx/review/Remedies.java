@@ -7,6 +7,7 @@ import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Arranger;
 import phalanx.song.Feel;
+import phalanx.theory.Phrase;
 
 /**
  * Finds ways out of a finding. Each is tried by planning the song anew; only those with which the
@@ -94,7 +95,7 @@ public final class Remedies {
     double ratio = late ? limit / measured : measured / limit;
     double tempo = Math.floor(a.song().tempo() * ratio);
     return found.finding().unit().equals("ms") && tempo >= Feel.SLOWEST && ratio < 1
-        ? Stream.of(new WayOutOf("play at ♩ = %.0f".formatted(tempo), s -> s.withTempo(tempo)))
+        ? Stream.of(new WayOutOf(Phrase.of("play at ♩ = %.0f", tempo), s -> s.withTempo(tempo)))
         : Stream.empty();
   }
 }

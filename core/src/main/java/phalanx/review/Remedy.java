@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import phalanx.song.Song;
+import phalanx.theory.Phrase;
 
 /**
  * A way out of a finding that was tried: with it the finding is gone.
@@ -32,19 +33,19 @@ public record Remedy(
 
   /** What it does and what else changes, in one line. */
   public String line(int before) {
-    String left = findings < before - 1 ? " (%d less)".formatted(before - findings) : "";
+    String left = findings < before - 1 ? Phrase.of(" (%d less)", before - findings) : "";
     String more =
         fresh.isEmpty()
             ? ""
-            : " · new: %s, bar %d%s"
-                .formatted(
-                    fresh.get(0).finding().rule(),
-                    fresh.get(0).bar(),
-                    fresh.size() > 1 ? " and %d more".formatted(fresh.size() - 1) : "");
+            : Phrase.of(
+                " · new: %s, bar %d%s",
+                fresh.get(0).finding().rule(),
+                fresh.get(0).bar(),
+                fresh.size() > 1 ? Phrase.of(" and %d more", fresh.size() - 1) : "");
     return words
         + left
         + more
-        + ceiling.map(c -> " · holds to %.0f".formatted(Math.floor(c))).orElse("");
+        + ceiling.map(c -> Phrase.of(" · holds to %.0f", Math.floor(c))).orElse("");
   }
 
   /** The same at length: what comes up, and what it costs. */
@@ -52,11 +53,12 @@ public record Remedy(
     StringBuilder all = new StringBuilder(words);
     if (Math.abs(extraCost) >= SLIGHT) {
       all.append(
-          "\nThe whole plan costs %.1f %s."
-              .formatted(Math.abs(extraCost), extraCost > 0 ? "more" : "less"));
+          Phrase.of(
+              "\nThe whole plan costs %.1f %s.",
+              Math.abs(extraCost), extraCost > 0 ? "more" : "less"));
     }
     fresh.forEach(
-        f -> all.append("\nNew in bar %d: %s.".formatted(f.bar(), f.finding().message())));
+        f -> all.append(Phrase.of("\nNew in bar %d: %s.", f.bar(), f.finding().message())));
     return all.toString();
   }
 }

@@ -14,6 +14,7 @@ import phalanx.fretting.Shape;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
 import phalanx.song.Harmony;
+import phalanx.theory.Phrase;
 import phalanx.theory.Ticks;
 
 /**
@@ -91,7 +92,7 @@ final class RingsOver implements Rule {
                 a,
                 new Finding(
                     NAME,
-                    words.formatted(StringSign.of(string), label, quarters),
+                    Phrase.of(words, StringSign.of(string), label, quarters),
                     quarters,
                     HEARD,
                     "quarters"),

@@ -8,6 +8,7 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapePlan.Alternative;
+import phalanx.theory.Phrase;
 
 /** Other shapes at the chord of a finding, at the one after it and at the one before. */
 final class ShapeWays {
@@ -53,6 +54,6 @@ final class ShapeWays {
   }
 
   private static String words(Slot slot, Shape shape) {
-    return "hold %s as %s".formatted(slot.played().harmony().label(), shape.fretText());
+    return Phrase.of("hold %s as %s", slot.played().harmony().label(), shape.fretText());
   }
 }

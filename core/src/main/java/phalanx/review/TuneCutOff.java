@@ -10,6 +10,7 @@ import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.arrangement.Sung;
 import phalanx.findings.Finding;
+import phalanx.theory.Phrase;
 import phalanx.theory.Ticks;
 
 /** Notes of the tune that do not ring as long as they are written. */
@@ -40,7 +41,7 @@ final class TuneCutOff implements Rule {
     return rings < written
         ? Optional.of(
             new Finding(
-                NAME, words.formatted(sung.label(), rings, written), rings, written, "quarters"))
+                NAME, Phrase.of(words, sung.label(), rings, written), rings, written, "quarters"))
         : Optional.empty();
   }
 }

@@ -6,6 +6,7 @@ import java.util.Optional;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.findings.Finding;
+import phalanx.theory.Phrase;
 
 /**
  * Notes struck above the tune while it sounds, so that they are heard as the tune, unless they may
@@ -31,8 +32,9 @@ final class TuneOnTop implements Rule {
   private static Found found(Arrangement a, Note above, Note tune) {
     int semitones = above.midi() - tune.midi();
     String words =
-        "a note is struck %d %s above the tune"
-            .formatted(semitones, semitones == 1 ? "semitone" : "semitones");
+        Phrase.of(
+            "a note is struck %d %s above the tune",
+            semitones, semitones == 1 ? "semitone" : "semitones");
     Finding finding = new Finding(NAME, words, semitones, 0, "semitones");
     return Found.at(a, finding, above.tick(), Optional.of(above.string()));
   }

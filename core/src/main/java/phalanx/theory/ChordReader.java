@@ -111,7 +111,7 @@ public final class ChordReader {
   public static ChordReading read(String symbol, NoteNaming naming) {
     if (symbol.length() > LONGEST) {
       return new ChordReading.Unreadable(
-          LONGEST, "a chord symbol of %d signs at most".formatted(LONGEST));
+          LONGEST, Phrase.of("a chord symbol of %d signs at most", LONGEST));
     }
     ChordReading reading = once(symbol, naming);
     if (reading instanceof ChordReading.Read read

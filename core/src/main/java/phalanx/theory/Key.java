@@ -1,6 +1,7 @@
 package phalanx.theory;
 
 import java.util.Comparator;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
@@ -100,7 +101,7 @@ public record Key(NoteName tonic, Mode mode) {
     int natural = degree(step).chroma();
     int off = Math.floorMod(chord.root().chroma() - natural + 6, 12) - 6;
     boolean minorThird = chord.intervals().contains(Interval.of(3, -1));
-    String numeral = minorThird ? NUMERALS[step].toLowerCase() : NUMERALS[step];
+    String numeral = minorThird ? NUMERALS[step].toLowerCase(Locale.ROOT) : NUMERALS[step];
     String sign = off < 0 ? "♭".repeat(-off) : "♯".repeat(off);
     return sign + numeral + quality(chord) + inversion(chord);
   }
@@ -108,7 +109,7 @@ public record Key(NoteName tonic, Mode mode) {
   /** The numeral of a degree (0 to 6) with the third its own scale gives it. */
   String degreeNumeral(int degree) {
     Interval third = Interval.between(degree(degree), degree((degree + 2) % Mode.DEGREES));
-    return third.chroma() == 3 ? NUMERALS[degree].toLowerCase() : NUMERALS[degree];
+    return third.chroma() == 3 ? NUMERALS[degree].toLowerCase(Locale.ROOT) : NUMERALS[degree];
   }
 
   private static String quality(Chord chord) {

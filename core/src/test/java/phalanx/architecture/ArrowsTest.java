@@ -63,4 +63,19 @@ class ArrowsTest {
           .haveSimpleNameEndingWith("Helper")
           .orShould()
           .haveSimpleNameEndingWith("Manager");
+
+  /**
+   * In Turkish an I becomes an ı: words of files and ids must not depend on where a player lives.
+   */
+  @ArchTest
+  static final ArchRule LETTERS_ARE_CHANGED_THE_SAME_EVERYWHERE =
+      noClasses()
+          .should()
+          .callMethod(String.class, "toLowerCase")
+          .orShould()
+          .callMethod(String.class, "toUpperCase")
+          .orShould()
+          .callMethod(String.class, "formatted", Object[].class)
+          .orShould()
+          .callMethod(String.class, "format", String.class, Object[].class);
 }

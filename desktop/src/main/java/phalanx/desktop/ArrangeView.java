@@ -1,6 +1,7 @@
 package phalanx.desktop;
 
 import java.util.List;
+import java.util.Locale;
 import javafx.beans.binding.Bindings;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -16,6 +17,7 @@ import phalanx.desktop.strip.StripView;
 import phalanx.formats.patterns.PatternShelf;
 import phalanx.picking.PickingStyle;
 import phalanx.song.Section;
+import phalanx.theory.Phrase;
 
 /** The Arrange screen: a line that says where one is, the two-hand strip. */
 final class ArrangeView extends VBox {
@@ -104,7 +106,8 @@ final class ArrangeView extends VBox {
   }
 
   private static String patternWords(PickingStyle style) {
-    String start = style.title().substring(0, 1).toUpperCase() + style.title().substring(1);
+    String start =
+        style.title().substring(0, 1).toUpperCase(Locale.ROOT) + style.title().substring(1);
     return style.words().isEmpty() ? start : start + ": " + style.words();
   }
 
@@ -139,8 +142,8 @@ final class ArrangeView extends VBox {
     int from = range.isEmpty() ? slot.played().bar() : range.get(0).played().bar();
     int to = range.isEmpty() ? from : range.get(range.size() - 1).played().bar();
     return from == to
-        ? "bar %d of %d".formatted(from, bars)
-        : "bars %d to %d of %d".formatted(from, to, bars);
+        ? Phrase.of("bar %d of %d", from, bars)
+        : Phrase.of("bars %d to %d of %d", from, to, bars);
   }
 
   /** Opens or closes the list of what is hard. */

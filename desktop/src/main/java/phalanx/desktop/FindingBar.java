@@ -19,6 +19,7 @@ import phalanx.desktop.model.FindingDesk.Filter;
 import phalanx.desktop.model.Workspace;
 import phalanx.review.Found;
 import phalanx.review.Remedy;
+import phalanx.theory.Phrase;
 
 /** What is hard in the song, one finding at a time, each with its ways out. */
 final class FindingBar extends VBox {
@@ -134,12 +135,12 @@ final class FindingBar extends VBox {
 
   private void fillKinds() {
     List<MenuItem> items = new ArrayList<>();
-    items.add(kind("all kinds (%d)".formatted(desk.open().size()), new Filter.Open()));
+    items.add(kind(Phrase.of("all kinds (%d)", desk.open().size()), new Filter.Open()));
     desk.rules()
         .forEach(
-            (rule, n) -> items.add(kind("%s (%d)".formatted(rule, n), new Filter.OfRule(rule))));
+            (rule, n) -> items.add(kind(Phrase.of("%s (%d)", rule, n), new Filter.OfRule(rule))));
     if (!desk.accepted().isEmpty()) {
-      String left = "left as they are (%d)".formatted(desk.accepted().size());
+      String left = Phrase.of("left as they are (%d)", desk.accepted().size());
       items.add(kind(left, new Filter.Accepted()));
     }
     kinds.getItems().setAll(items);
@@ -179,7 +180,7 @@ final class FindingBar extends VBox {
     String count =
         open == 0 ? "nothing is hard" : open == 1 ? "1 spot is hard" : open + " spots are hard";
     int left = desk.accepted().size();
-    return count + " in this song" + (left > 0 ? ", %d left as they are".formatted(left) : "");
+    return count + " in this song" + (left > 0 ? Phrase.of(", %d left as they are", left) : "");
   }
 
   /** What stands where ways out will be, or would be if there were one. */
@@ -199,13 +200,13 @@ final class FindingBar extends VBox {
     int open = desk.open().size();
     String noted = desk.note().map(n -> n.isEmpty() ? " (left)" : " (left: " + n + ")").orElse("");
     words.setText(
-        "%d of %d · bar %d: %s%s"
-            .formatted(
-                desk.all().indexOf(found) + 1,
-                desk.all().size(),
-                found.bar(),
-                found.finding().message(),
-                noted));
+        Phrase.of(
+            "%d of %d · bar %d: %s%s",
+            desk.all().indexOf(found) + 1,
+            desk.all().size(),
+            found.bar(),
+            found.finding().message(),
+            noted));
     List<Node> buttons = new ArrayList<>();
     for (Remedy remedy : desk.remediesProperty().get().orElse(List.of())) {
       Button way =

@@ -7,6 +7,7 @@ import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import phalanx.desktop.model.FindingDesk;
 import phalanx.review.Found;
+import phalanx.theory.Phrase;
 
 /** The findings under each other; Enter or a click goes to one. */
 final class FindingList extends ListView<Found> {
@@ -66,7 +67,7 @@ final class FindingList extends ListView<Found> {
       setText(
           empty || found == null
               ? ""
-              : "bar %d · %s".formatted(found.bar(), found.finding().message()));
+              : Phrase.of("bar %d · %s", found.bar(), found.finding().message()));
     }
   }
 }

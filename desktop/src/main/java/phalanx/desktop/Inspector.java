@@ -25,6 +25,7 @@ import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.instrument.StringSign;
 import phalanx.theory.NoteNaming;
+import phalanx.theory.Phrase;
 
 /** What is known of the selected slot: its shape on the neck, its span, and what else would do. */
 final class Inspector extends VBox {
@@ -141,13 +142,13 @@ final class Inspector extends VBox {
         widest
             .map(
                 s ->
-                    "%s→%s span %.0f mm · at ease to %.0f, limit %.0f"
-                        .formatted(
-                            s.from().sign(),
-                            s.to().sign(),
-                            s.millimetres(),
-                            s.comfortable(),
-                            s.limit()))
+                    Phrase.of(
+                        "%s→%s span %.0f mm · at ease to %.0f, limit %.0f",
+                        s.from().sign(),
+                        s.to().sign(),
+                        s.millimetres(),
+                        s.comfortable(),
+                        s.limit()))
             .orElse("no span to stretch");
     return words
         + next.filter(n -> n.shape().isPresent())
@@ -182,27 +183,25 @@ final class Inspector extends VBox {
       FingerWork.Picking work = FingerWork.of(a, p.finger());
       String quick =
           work.quickestMillis()
-              .map(m -> ", again after %.0f ms at the soonest (bar %d)".formatted(m, work.bar()))
+              .map(m -> Phrase.of(", again after %.0f ms at the soonest (bar %d)", m, work.bar()))
               .orElse("");
-      return "%s strikes %d times%s.".formatted(p.finger().letter(), work.strokes(), quick);
+      return Phrase.of("%s strikes %d times%s.", p.finger().letter(), work.strokes(), quick);
     }
     FingerWork.Fretting work = FingerWork.of(a, ((FingerChoice.Fretting) choice).finger());
     double share = 100.0 * work.busyTicks() / Math.max(1, a.timeline().lengthTicks());
-    return "Finger %s comes down %d times and is free %.0f %% of the song."
-        .formatted(
-            ((FingerChoice.Fretting) choice).finger().sign(),
-            work.holds(),
-            Math.max(0, 100 - share));
+    return Phrase.of(
+        "Finger %s comes down %d times and is free %.0f %% of the song.",
+        ((FingerChoice.Fretting) choice).finger().sign(), work.holds(), Math.max(0, 100 - share));
   }
 
   private String noteWords(Note note) {
     boolean pinned = OtherString.isWanted(workspace.song(), note);
-    return "Note on %s fret %d, %s%s. Drag it, or Page Up and Down: another string."
-        .formatted(
-            StringSign.of(note.string()),
-            note.fret(),
-            note.pick().map(p -> "finger " + p.letter()).orElse("slurred"),
-            pinned ? ", pinned here (Delete: let go)" : "");
+    return Phrase.of(
+        "Note on %s fret %d, %s%s. Drag it, or Page Up and Down: another string.",
+        StringSign.of(note.string()),
+        note.fret(),
+        note.pick().map(p -> "finger " + p.letter()).orElse("slurred"),
+        pinned ? ", pinned here (Delete: let go)" : "");
   }
 
   /** Pins the shape of a card, counted from 1; nothing where there is no such card. */

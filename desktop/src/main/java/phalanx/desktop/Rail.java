@@ -2,6 +2,7 @@ package phalanx.desktop;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import javafx.beans.binding.Bindings;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -39,7 +40,7 @@ final class Rail extends VBox {
     about.getStyleClass().add("rail-about");
     Button button = new Button();
     button.setGraphic(new VBox(title, about));
-    button.setId("screen-" + screen.title().toLowerCase());
+    button.setId("screen-" + screen.title().toLowerCase(Locale.ROOT));
     button.setAccessibleText(screen.title() + ": " + screen.about());
     button.getStyleClass().add("rail-screen");
     button.setMaxWidth(Double.MAX_VALUE);

@@ -8,6 +8,7 @@ import phalanx.desktop.files.Documents;
 import phalanx.desktop.files.Recovery;
 import phalanx.desktop.model.Workspace;
 import phalanx.formats.SongFiles;
+import phalanx.theory.Phrase;
 
 /** What a player does with songs as a whole: nothing unsaved goes without being asked about. */
 final class SongDesk implements Documents.Questions {
@@ -42,7 +43,7 @@ final class SongDesk implements Documents.Questions {
   public void readOnly(Path file, Runnable overwrite) {
     notices.ask(
         "read-only",
-        "%s is marked as a file that may only be read.".formatted(file.getFileName()),
+        Phrase.of("%s is marked as a file that may only be read.", file.getFileName()),
         List.of(
             new Answer("read-only-as", "Save under another name", () -> saveAs(() -> {})),
             new Answer("read-only-over", "Save over it", overwrite),
@@ -53,7 +54,7 @@ final class SongDesk implements Documents.Questions {
   public void changed(Path file, Runnable keepMine) {
     notices.ask(
         "changed",
-        "%s was changed by another program.".formatted(file.getFileName()),
+        Phrase.of("%s was changed by another program.", file.getFileName()),
         List.of(
             new Answer("changed-as", "Save mine under another name", () -> saveAs(() -> {})),
             new Answer("changed-mine", "Save mine over it", keepMine),
@@ -81,7 +82,7 @@ final class SongDesk implements Documents.Questions {
     documents.importTune(
         file,
         done -> {
-          String words = "%d bars of tune are put in".formatted(done.bars());
+          String words = Phrase.of("%d bars of tune are put in", done.bars());
           String more = done.remarks().isEmpty() ? "" : "; " + String.join("; ", done.remarks());
           notices.ask(
               "imported",
@@ -127,7 +128,7 @@ final class SongDesk implements Documents.Questions {
     }
     notices.ask(
         "unsaved",
-        "“%s” has changes that are not saved.".formatted(workspace.song().title()),
+        Phrase.of("“%s” has changes that are not saved.", workspace.song().title()),
         List.of(
             new Answer("unsaved-save", "Save", () -> save(action)),
             new Answer(
@@ -145,12 +146,12 @@ final class SongDesk implements Documents.Questions {
     for (Recovery.Left song : left) {
       notices.ask(
           "left-" + song.kept().getFileName(),
-          "Phalanx ended before “%s” was saved.%s"
-              .formatted(
-                  song.song().title(),
-                  song.raw()
-                      .map(r -> " What could not be kept as a song lies as text in " + r + ".")
-                      .orElse("")),
+          Phrase.of(
+              "Phalanx ended before “%s” was saved.%s",
+              song.song().title(),
+              song.raw()
+                  .map(r -> " What could not be kept as a song lies as text in " + r + ".")
+                  .orElse("")),
           List.of(
               new Answer(
                   "recover", "Take it up again", () -> guarded(() -> documents.recover(song))),

@@ -9,6 +9,7 @@ import javafx.scene.layout.Region;
 import phalanx.desktop.model.Workspace;
 import phalanx.review.Review;
 import phalanx.review.TempoCeiling;
+import phalanx.theory.Phrase;
 
 /**
  * Up to which tempo both hands hold, with a tick at the song's own. A click goes to the bar that
@@ -68,7 +69,7 @@ final class TempoGauge extends Button {
     }
     double tempo = workspace.song().tempo();
     boolean enough = holds.get() >= tempo;
-    words.setText("Hands hold to %.0f".formatted(Math.floor(holds.get())));
+    words.setText(Phrase.of("Hands hold to %.0f", Math.floor(holds.get())));
     filled.getStyleClass().remove("gauge-short");
     if (!enough) {
       filled.getStyleClass().add("gauge-short");

@@ -1,6 +1,7 @@
 package phalanx.desktop;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import javafx.beans.binding.Bindings;
@@ -20,6 +21,7 @@ import phalanx.instrument.Hand;
 import phalanx.song.History;
 import phalanx.song.Song;
 import phalanx.theory.NoteNaming;
+import phalanx.theory.Phrase;
 
 /** The song's settings as chips; those with a mark open a small choice, the others their field. */
 final class TopBar extends HBox {
@@ -75,9 +77,9 @@ final class TopBar extends HBox {
                 (s, size) -> s.withHand(s.hand().sizedAs(Hand.of(size)))),
             chips.of(
                 "tempo",
-                s -> "♩ = %.0f".formatted(s.tempo()),
+                s -> Phrase.of("♩ = %.0f", s.tempo()),
                 TEMPOS,
-                "%.0f"::formatted,
+                t -> Phrase.of("%.0f", t),
                 Song::withTempo),
             grow,
             new TempoGauge(workspace),
@@ -96,7 +98,7 @@ final class TopBar extends HBox {
   }
 
   private static String sizeWords(Hand.Size size) {
-    return size.name().toLowerCase();
+    return size.name().toLowerCase(Locale.ROOT);
   }
 
   /** Four fingers on a string: the program's mark. */

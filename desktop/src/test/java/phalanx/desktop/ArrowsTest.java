@@ -49,5 +49,18 @@ class ArrowsTest {
           .resideInAPackage("phalanx.desktop.model")
           .should()
           .onlyDependOnClassesThat()
-          .resideInAnyPackage("phalanx..", "java..", "javafx.beans..", "javafx.collections..");
+          .resideInAnyPackage(
+              "phalanx..", "java..", "javafx.beans..", "javafx.collections..", "org.slf4j..");
+
+  @ArchTest
+  static final ArchRule LETTERS_ARE_CHANGED_THE_SAME_EVERYWHERE =
+      noClasses()
+          .should()
+          .callMethod(String.class, "toLowerCase")
+          .orShould()
+          .callMethod(String.class, "toUpperCase")
+          .orShould()
+          .callMethod(String.class, "formatted", Object[].class)
+          .orShould()
+          .callMethod(String.class, "format", String.class, Object[].class);
 }

@@ -181,7 +181,7 @@ class ShapesScreenTest {
 
   @Test
   void whereNothingCanBeHeldWaysOutAreOfferedAndTaken(FxRobot robot) throws TimeoutException {
-    Tuning tight = Tuning.parse("E2 E2 E2 E2 E2 E2").orElseThrow();
+    Tuning tight = Tuning.parse("E3 E3 E3 E3 E3 E3").orElseThrow();
     Bar hard =
         ChartReader.read("Bm7b5", Notation.in(Meter.FOUR_FOUR), Notation.Numbers.NONE)
             .bars()

@@ -18,6 +18,7 @@ import phalanx.formats.musicxml.MusicXmlReader;
 import phalanx.formats.songfile.SongFileReader;
 import phalanx.formats.songfile.SongFileWriter;
 import phalanx.song.Song;
+import phalanx.theory.Phrase;
 
 /** Opens and saves songs by the ending of their file's name. */
 public final class SongFiles {
@@ -95,7 +96,7 @@ public final class SongFiles {
       byte[] bytes = in.readNBytes(most + 1);
       if (bytes.length > most) {
         throw new DiskTrouble(
-            "cannot be read: it is larger than %d MB".formatted(most / 1_000_000));
+            Phrase.of("cannot be read: it is larger than %d MB", most / 1_000_000));
       }
       return bytes;
     }

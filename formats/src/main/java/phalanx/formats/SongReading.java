@@ -3,6 +3,7 @@ package phalanx.formats;
 import java.util.ArrayList;
 import java.util.List;
 import phalanx.song.Song;
+import phalanx.theory.Phrase;
 
 /**
  * What came of reading a file.
@@ -34,7 +35,7 @@ public record SongReading(Song song, List<FileProblem> problems, List<FileProble
     FileProblem next = all.get(MOST_TOLD - 1);
     int more = all.size() - first.size();
     first.add(
-        new FileProblem(next.line(), next.column(), "and %d more from here on".formatted(more)));
+        new FileProblem(next.line(), next.column(), Phrase.of("and %d more from here on", more)));
     return List.copyOf(first);
   }
 }

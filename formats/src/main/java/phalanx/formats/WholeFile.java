@@ -18,6 +18,7 @@ import java.util.concurrent.atomic.AtomicLong;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.slf4j.LoggerFactory;
+import phalanx.theory.Phrase;
 
 /**
  * Writes files that appear whole or not at all: to a draft beside it first, which is flushed to the
@@ -75,7 +76,7 @@ public final class WholeFile {
     long process = ProcessHandle.current().pid();
     Path draft =
         target.resolveSibling(
-            ".%s.%d-%d%s".formatted(name, process, DRAFTS.incrementAndGet(), ENDING));
+            Phrase.of(".%s.%d-%d%s", name, process, DRAFTS.incrementAndGet(), ENDING));
     boolean moved = false;
     try {
       fill(draft, text);

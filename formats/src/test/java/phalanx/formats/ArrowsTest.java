@@ -28,4 +28,16 @@ class ArrowsTest {
           .should()
           .dependOnClassesThat()
           .resideInAPackage("phalanx.formats..");
+
+  @ArchTest
+  static final ArchRule LETTERS_ARE_CHANGED_THE_SAME_EVERYWHERE =
+      noClasses()
+          .should()
+          .callMethod(String.class, "toLowerCase")
+          .orShould()
+          .callMethod(String.class, "toUpperCase")
+          .orShould()
+          .callMethod(String.class, "formatted", Object[].class)
+          .orShould()
+          .callMethod(String.class, "format", String.class, Object[].class);
 }

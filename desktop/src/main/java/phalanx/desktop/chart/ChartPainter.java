@@ -24,6 +24,7 @@ import phalanx.theory.Interval;
 import phalanx.theory.Key;
 import phalanx.theory.Meter;
 import phalanx.theory.NoteNaming;
+import phalanx.theory.Phrase;
 
 /** Draws the rows of a lead sheet that can be seen. Knows colours and lines, decides nothing. */
 final class ChartPainter {
@@ -234,7 +235,7 @@ final class ChartPainter {
       freeBelow = paintDegree(cell, change.harmony(), x, freeBelow, limit);
     }
     if (hidden > 0) {
-      String words = "and %d more".formatted(hidden);
+      String words = Phrase.of("and %d more", hidden);
       ink.right(words, limit - 4, cell.y() + SOURCE, SMALL, "attention");
     }
   }

@@ -16,6 +16,7 @@ import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.Workspace;
 import phalanx.song.Song;
 import phalanx.theory.Interval;
+import phalanx.theory.Phrase;
 
 /** The Chart screen: a line that says what is shown, what can be done, the lead sheet. */
 public final class ChartScreen extends VBox {
@@ -88,7 +89,7 @@ public final class ChartScreen extends VBox {
             : workspace.soundingProperty().get()
                 ? "chords as they sound" + key
                 : "shapes counted from the capo on " + song.guitar().capoWords();
-    return "%d bars · %s".formatted(bars, view);
+    return Phrase.of("%d bars · %s", bars, view);
   }
 
   private HBox tools() {

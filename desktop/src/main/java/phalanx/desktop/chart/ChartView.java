@@ -15,6 +15,7 @@ import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.Workspace;
 import phalanx.song.Bar;
 import phalanx.song.Section;
+import phalanx.theory.Phrase;
 
 /**
  * The lead sheet on the screen: scrolls, selects, and is typed into. Only what can be seen is
@@ -109,7 +110,8 @@ public final class ChartView extends ScrolledCanvas {
             .bar()
             .map(
                 b ->
-                    "bar %d: %s".formatted(workspace.song().chart().number(b.id()), cursor.text(b)))
+                    Phrase.of(
+                        "bar %d: %s", workspace.song().chart().number(b.id()), cursor.text(b)))
             .orElse("empty chart"));
   }
 
@@ -247,7 +249,7 @@ public final class ChartView extends ScrolledCanvas {
           .problems()
           .setAll(
               line.problems().stream()
-                  .map(p -> "pasted text, sign %d: %s".formatted(p.column() + 1, p.message()))
+                  .map(p -> Phrase.of("pasted text, sign %d: %s", p.column() + 1, p.message()))
                   .toList());
     }
   }

@@ -2,6 +2,7 @@ package phalanx.desktop.chart;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -34,6 +35,7 @@ import phalanx.theory.Meter;
 import phalanx.theory.Mode;
 import phalanx.theory.NoteName;
 import phalanx.theory.NoteNaming;
+import phalanx.theory.Phrase;
 import phalanx.theory.Ticks;
 
 /** Beside the chart: the song's settings, the guitar, the hand, and what is to say of the bar. */
@@ -96,7 +98,7 @@ public final class SongPanel extends VBox {
     form.text(
         "tempo-field",
         "Tempo",
-        "%.0f to %.0f quarters a minute".formatted(Feel.SLOWEST, Feel.FASTEST),
+        Phrase.of("%.0f to %.0f quarters a minute", Feel.SLOWEST, Feel.FASTEST),
         s -> plain(s.tempo()),
         (s, t) -> Optional.of(s.withTempo(Double.parseDouble(t.replace(',', '.')))));
     form.choice(
@@ -194,7 +196,7 @@ public final class SongPanel extends VBox {
           List<String> words = new ArrayList<>();
           List<Key> keys = Transposition.keys(workspace.song());
           for (int up = 1; up < keys.size(); up++) {
-            words.add("%s  (up %d, down %d)".formatted(keys.get(up).text(naming()), up, 12 - up));
+            words.add(Phrase.of("%s  (up %d, down %d)", keys.get(up).text(naming()), up, 12 - up));
           }
           box.getItems().setAll(words);
           box.setValue(null);
@@ -302,15 +304,15 @@ public final class SongPanel extends VBox {
         "hand-size",
         "Size",
         List.of(Hand.Size.values()),
-        size -> size.name().toLowerCase(),
+        size -> size.name().toLowerCase(Locale.ROOT),
         s -> s.hand().size(),
         (s, size) -> s.withHand(s.hand().sizedAs(Hand.of(size))));
     TextField spread =
         form.text(
             "spread",
             "Spread, mm",
-            "%.0f to %.0f mm".formatted(Hand.LEAST_SPREAD, Hand.MOST_SPREAD),
-            n -> "%.0f".formatted(n.hand().spread()),
+            Phrase.of("%.0f to %.0f mm", Hand.LEAST_SPREAD, Hand.MOST_SPREAD),
+            n -> Phrase.of("%.0f", n.hand().spread()),
             (n, t) ->
                 Optional.of(n.withHand(n.hand().sizedAs(Hand.measured(Double.parseDouble(t))))));
     spread.setTooltip(new Tooltip("from index tip to little finger tip, hand spread on a table"));
@@ -318,7 +320,7 @@ public final class SongPanel extends VBox {
         "pace",
         "Changes",
         List.of(new Hand.Pace(45, 70), Hand.Pace.USUAL, new Hand.Pace(90, 130)),
-        p -> "%.0f ms for 20 mm".formatted(p.reactionMs() + p.doublingMs() * 1.585),
+        p -> Phrase.of("%.0f ms for 20 mm", p.reactionMs() + p.doublingMs() * 1.585),
         s -> s.hand().pace(),
         (s, p) -> s.withHand(s.hand().withPace(p)));
     form.tick(
@@ -371,8 +373,9 @@ public final class SongPanel extends VBox {
             .ifPresent(
                 b ->
                     lines.add(
-                        "%s is %s, %s."
-                            .formatted(s.label(naming()), key.numeral(s.chord()), b.words())));
+                        Phrase.of(
+                            "%s is %s, %s.",
+                            s.label(naming()), key.numeral(s.chord()), b.words())));
       } else if (change.harmony() instanceof Harmony.Unread u) {
         lines.add("“" + u.text() + "” is not a chord: the hands rest.");
       }

@@ -25,6 +25,7 @@ import phalanx.desktop.neck.NeckSize;
 import phalanx.desktop.neck.NeckView;
 import phalanx.fretting.Shape;
 import phalanx.theory.Meter;
+import phalanx.theory.Phrase;
 
 /** The neck at the foot of the Melody screen: what the hand reaches there, touched to put it in. */
 final class NeckEntry extends VBox {
@@ -159,7 +160,7 @@ final class NeckEntry extends VBox {
   private void tell() {
     Meter meter = workspace.melody().meter();
     double beat = 1 + (double) entry.caretProperty().get() / meter.beatTicks();
-    String time = beat == Math.rint(beat) ? "%.0f".formatted(beat) : "%.2f".formatted(beat);
+    String time = beat == Math.rint(beat) ? Phrase.of("%.0f", beat) : Phrase.of("%.2f", beat);
     where.setText("next at beat " + time + " · named: in reach of the shape held");
   }
 }

@@ -20,6 +20,7 @@ import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
+import phalanx.theory.Phrase;
 
 /** Draws a neck with a shape on it, the reach of the hand, and where the fingers go next. */
 final class NeckPainter {
@@ -189,7 +190,7 @@ final class NeckPainter {
           .filter(m -> size.explains())
           .ifPresent(
               m -> {
-                String words = "%.0f mm".formatted(m.millimetres());
+                String words = Phrase.of("%.0f mm", m.millimetres());
                 double aside = Math.abs(fromX - x) < 12 ? 30 : 0;
                 double y = (fromY + middle) / 2 + (aside > 0 ? 4 : -4);
                 ink.centre(words, (fromX + x) / 2 + aside, y, TypeFace.bold(10), ghost);

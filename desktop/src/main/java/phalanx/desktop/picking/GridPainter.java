@@ -16,6 +16,7 @@ import phalanx.picking.Role;
 import phalanx.picking.Stroke;
 import phalanx.picking.WrittenPattern;
 import phalanx.theory.Meter;
+import phalanx.theory.Phrase;
 
 /** Draws the grid of a pattern. Knows colours and lines, decides nothing. */
 final class GridPainter {
@@ -113,9 +114,9 @@ final class GridPainter {
     int bars = picture.pattern().bars();
     String where =
         bars > 1
-            ? "bars %d–%d of %d"
-                .formatted(
-                    layout.from() / meter.barTicks() + 1, layout.to() / meter.barTicks(), bars)
+            ? Phrase.of(
+                "bars %d–%d of %d",
+                layout.from() / meter.barTicks() + 1, layout.to() / meter.barTicks(), bars)
             : "roles, high to low";
     ink.left(where, 14, 20, TypeFace.plain(11), "muted");
   }
@@ -149,7 +150,7 @@ final class GridPainter {
                 arc(
                     layout.x(w.quickestTick()),
                     layout.x(until),
-                    "%s %.0f ms".formatted(e.getKey().letter(), w.quickestMillis()),
+                    Phrase.of("%s %.0f ms", e.getKey().letter(), w.quickestMillis()),
                     palette.pick(e.getKey()));
               }
             });

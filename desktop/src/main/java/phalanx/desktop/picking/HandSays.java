@@ -12,6 +12,7 @@ import phalanx.arrangement.PatternFall;
 import phalanx.arrangement.PatternFall.Work;
 import phalanx.desktop.model.Workspace;
 import phalanx.picking.PickFinger;
+import phalanx.theory.Phrase;
 
 /** What the hand says of the pattern: who works how much, what is quick, what cannot be done. */
 final class HandSays extends VBox {
@@ -55,8 +56,9 @@ final class HandSays extends VBox {
             .max((a, b) -> a.getValue().strokes() - b.getValue().strokes())
             .map(
                 e ->
-                    "Busiest: %s, %s a bar"
-                        .formatted(e.getKey().letter(), strokes(e.getValue().strokes(), bars)))
+                    Phrase.of(
+                        "Busiest: %s, %s a bar",
+                        e.getKey().letter(), strokes(e.getValue().strokes(), bars)))
             .orElse("Nothing is struck");
     String quickest =
         work.entrySet().stream()
@@ -65,8 +67,9 @@ final class HandSays extends VBox {
                     Double.compare(a.getValue().quickestMillis(), b.getValue().quickestMillis()))
             .map(
                 e ->
-                    " · fastest repeat %s %.0f ms at ♩ = %.0f"
-                        .formatted(e.getKey().letter(), e.getValue().quickestMillis(), tempo))
+                    Phrase.of(
+                        " · fastest repeat %s %.0f ms at ♩ = %.0f",
+                        e.getKey().letter(), e.getValue().quickestMillis(), tempo))
             .orElse("");
     // What holds on several chords is said once, for the first of them.
     Map<String, String> troubles = new LinkedHashMap<>();
@@ -85,8 +88,8 @@ final class HandSays extends VBox {
   private static String strokes(int strokes, int bars) {
     double each = (double) strokes / bars;
     return each == Math.rint(each)
-        ? "%.0f %s".formatted(each, each == 1 ? "stroke" : "strokes")
-        : "%.1f strokes".formatted(each);
+        ? Phrase.of("%.0f %s", each, each == 1 ? "stroke" : "strokes")
+        : Phrase.of("%.1f strokes", each);
   }
 
   /** A finger's letter and a small square for each of its strokes. */

@@ -9,6 +9,7 @@ import phalanx.desktop.Palette;
 import phalanx.desktop.model.PatternDesk;
 import phalanx.desktop.model.Workspace;
 import phalanx.picking.WrittenPattern;
+import phalanx.theory.Phrase;
 
 /** The grid of the pattern: mouse and keys put strokes in, change them and take them out. */
 final class PatternGrid extends Canvas {
@@ -109,7 +110,7 @@ final class PatternGrid extends Canvas {
         layout,
         getWidth(),
         getHeight());
-    setAccessibleText("%s, %s".formatted(pattern.title(), row().name()));
+    setAccessibleText(Phrase.of("%s, %s", pattern.title(), row().name()));
     moved.run();
   }
 

@@ -1,5 +1,6 @@
 package phalanx.desktop.picking;
 
+import java.util.Locale;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -77,7 +78,7 @@ final class PatternHeader extends HBox {
   }
 
   private static String shownTitle(WrittenPattern pattern) {
-    return pattern.title().substring(0, 1).toUpperCase() + pattern.title().substring(1);
+    return pattern.title().substring(0, 1).toUpperCase(Locale.ROOT) + pattern.title().substring(1);
   }
 
   private void tell() {

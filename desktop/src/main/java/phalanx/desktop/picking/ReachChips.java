@@ -1,6 +1,7 @@
 package phalanx.desktop.picking;
 
 import java.util.EnumMap;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.scene.control.Button;
@@ -29,7 +30,7 @@ final class ReachChips extends HBox {
     ToggleGroup group = new ToggleGroup();
     for (Reach reach : Reach.values()) {
       ToggleButton chip = new ToggleButton();
-      chip.setId("reach-" + reach.name().toLowerCase());
+      chip.setId("reach-" + reach.name().toLowerCase(Locale.ROOT));
       chip.getStyleClass().addAll("tool", "small-tool");
       chip.setMinWidth(Region.USE_PREF_SIZE);
       chip.setToggleGroup(group);

@@ -2,6 +2,7 @@ package phalanx.desktop.picking;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import javafx.application.Platform;
 import javafx.scene.Node;
@@ -106,7 +107,8 @@ public final class ShelfPanel extends VBox {
 
   private Node card(PickingStyle style, Meter meter, String id, boolean removable) {
     Label title =
-        new Label(style.title().substring(0, 1).toUpperCase() + style.title().substring(1));
+        new Label(
+            style.title().substring(0, 1).toUpperCase(Locale.ROOT) + style.title().substring(1));
     title.getStyleClass().add("card-fingers");
     title.setWrapText(true);
     Region grow = new Region();

@@ -7,6 +7,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import phalanx.arrangement.ShapeChoice;
 import phalanx.fretting.Shape;
+import phalanx.theory.Phrase;
 
 /** A shape to choose: its frets, the fingers, what it asks of the hand. Pressing it pins it. */
 public final class ShapeCard extends Button {
@@ -44,8 +45,8 @@ public final class ShapeCard extends Button {
     work.setText(choice.spanWords());
     cost.setText(costWords(choice, pinned) + choice.keptWords());
     setAccessibleText(
-        "%s, %s, %s, %s"
-            .formatted(choice.shape(), fingers.getText(), work.getText(), cost.getText()));
+        Phrase.of(
+            "%s, %s, %s, %s", choice.shape(), fingers.getText(), work.getText(), cost.getText()));
     setOnAction(e -> pin.accept(choice.shape()));
   }
 
@@ -58,7 +59,7 @@ public final class ShapeCard extends Button {
       return "as easy over the whole song";
     }
     return extra < 0
-        ? "song easier by %.2f".formatted(-extra)
-        : "song harder by %.2f".formatted(extra);
+        ? Phrase.of("song easier by %.2f", -extra)
+        : Phrase.of("song harder by %.2f", extra);
   }
 }

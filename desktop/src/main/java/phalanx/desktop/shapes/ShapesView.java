@@ -32,6 +32,7 @@ import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapeTrial;
 import phalanx.theory.ChordName;
+import phalanx.theory.Phrase;
 
 /** The Shapes screen: neck, own shape, filters, cards. */
 public final class ShapesView extends VBox {
@@ -253,11 +254,11 @@ public final class ShapesView extends VBox {
     Arrangement a = workspace.arrangementProperty().get();
     title.setText(slot.played().harmony().label(workspace.namingProperty().get()));
     place.setText(
-        "bar %d of %d%s"
-            .formatted(
-                slot.played().bar(),
-                a.timeline().bars().get(a.timeline().bars().size() - 1).number(),
-                slot.pinned() ? " · pinned" : ""));
+        Phrase.of(
+            "bar %d of %d%s",
+            slot.played().bar(),
+            a.timeline().bars().get(a.timeline().bars().size() - 1).number(),
+            slot.pinned() ? " · pinned" : ""));
     pin.setText(slot.pinned() ? "Unpin shape" : "Pin shape");
     pin.setDisable(slot.shape().isEmpty());
     pinAll.setDisable(slot.shape().isEmpty());
@@ -287,13 +288,13 @@ public final class ShapesView extends VBox {
         .ifPresent(
             s ->
                 words.add(
-                    "span %s→%s %.0f mm, at ease to %.0f, limit %.0f"
-                        .formatted(
-                            s.from().sign(),
-                            s.to().sign(),
-                            s.millimetres(),
-                            s.comfortable(),
-                            s.limit())));
+                    Phrase.of(
+                        "span %s→%s %.0f mm, at ease to %.0f, limit %.0f",
+                        s.from().sign(),
+                        s.to().sign(),
+                        s.millimetres(),
+                        s.comfortable(),
+                        s.limit())));
     if (trial.isEmpty() && next.isPresent() && !moves.isEmpty()) {
       words.add(
           "dashed: to "
@@ -366,7 +367,7 @@ public final class ShapesView extends VBox {
     }
     cards.getChildren().setAll(shown);
     count.setText(
-        board.map(b -> "%d of %,d shapes".formatted(b.choices().size(), b.found())).orElse(""));
+        board.map(b -> Phrase.of("%d of %,d shapes", b.choices().size(), b.found())).orElse(""));
   }
 
   /** Pins the shape of a card, counted from 1; nothing where there is no such card. */

@@ -22,6 +22,7 @@ import phalanx.desktop.model.Workspace;
 import phalanx.fretting.Cost;
 import phalanx.song.Song;
 import phalanx.theory.ChordName;
+import phalanx.theory.Phrase;
 
 /** Beside the shapes: why the plan holds this one, what else it is called, the next best plans. */
 public final class WhyPanel extends VBox {
@@ -113,7 +114,7 @@ public final class WhyPanel extends VBox {
     rows.add(
         line(
             "The plan takes the row of shapes that costs least over the whole song. This one and its"
-                + " changes come to %.2f.".formatted(total),
+                + Phrase.of(" changes come to %.2f.", total),
             "where"));
     for (int part = 0; part < why.size(); part++) {
       // Without a chord before, the change that follows is the one that goes on.
@@ -138,7 +139,7 @@ public final class WhyPanel extends VBox {
     double length = Math.min(LONGEST_BAR, Math.abs(value) * BAR);
     bar.setMinSize(length, 6);
     bar.setMaxSize(length, 6);
-    Label figure = new Label("%.2f".formatted(value).replace('-', '−'));
+    Label figure = new Label(Phrase.of("%.2f", value).replace('-', '−'));
     figure.getStyleClass().add("why-figure");
     boolean term = style.equals("why-term");
     HBox row = term ? new HBox(words, grow, bar, figure) : new HBox(words, grow, figure);
@@ -172,7 +173,7 @@ public final class WhyPanel extends VBox {
     for (int i = 0; i < others.size(); i++) {
       OtherPlan plan = others.get(i);
       Button button =
-          new Button("harder by %.2f\n%s".formatted(plan.extraCost(), differences(plan)));
+          new Button(Phrase.of("harder by %.2f\n%s", plan.extraCost(), differences(plan)));
       button.setId("other-plan-" + (i + 1));
       button.getStyleClass().add("card");
       button.setWrapText(true);
@@ -187,11 +188,11 @@ public final class WhyPanel extends VBox {
   private String differences(OtherPlan plan) {
     List<Slot> slots = workspace.arrangementProperty().get().slots();
     int more = plan.differences().size() - DIFFERENCES;
-    String rest = more > 0 ? "\nand %d more".formatted(more) : "";
+    String rest = more > 0 ? Phrase.of("\nand %d more", more) : "";
     return plan.differences().stream()
             .limit(DIFFERENCES)
             .filter(d -> d.slot() < slots.size())
-            .map(d -> "bar %d: %s".formatted(slots.get(d.slot()).played().bar(), d.shape()))
+            .map(d -> Phrase.of("bar %d: %s", slots.get(d.slot()).played().bar(), d.shape()))
             .collect(Collectors.joining("\n"))
         + rest;
   }

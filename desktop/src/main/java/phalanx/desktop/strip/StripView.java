@@ -19,6 +19,7 @@ import phalanx.desktop.model.FingerChoice;
 import phalanx.desktop.model.Workspace;
 import phalanx.instrument.Finger;
 import phalanx.review.Found;
+import phalanx.theory.Phrase;
 
 /** The two-hand strip on the screen, a picture each system: scrolls, zooms and selects. */
 public final class StripView extends ScrolledPictures {
@@ -89,11 +90,11 @@ public final class StripView extends ScrolledPictures {
         .ifPresent(
             s ->
                 setAccessibleText(
-                    "bar %d, %s, %s"
-                        .formatted(
-                            s.played().bar(),
-                            s.played().harmony().label(),
-                            s.shape().map(Object::toString).orElse("nothing held"))));
+                    Phrase.of(
+                        "bar %d, %s, %s",
+                        s.played().bar(),
+                        s.played().harmony().label(),
+                        s.shape().map(Object::toString).orElse("nothing held"))));
   }
 
   private void showSelected() {

@@ -20,6 +20,7 @@ import phalanx.song.Section;
 import phalanx.song.Song;
 import phalanx.theory.Key;
 import phalanx.theory.Meter;
+import phalanx.theory.Phrase;
 import phalanx.theory.Quoted;
 
 /**
@@ -192,8 +193,9 @@ public final class ChordProReader {
       problem(
           line,
           column,
-          "expected a tempo from %.0f to %.0f beats a minute, found %s"
-              .formatted(Feel.SLOWEST, Feel.FASTEST, Quoted.of(value)));
+          Phrase.of(
+              "expected a tempo from %.0f to %.0f beats a minute, found %s",
+              Feel.SLOWEST, Feel.FASTEST, Quoted.of(value)));
     }
   }
 

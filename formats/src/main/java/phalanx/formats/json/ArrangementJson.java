@@ -108,7 +108,7 @@ public final class ArrangementJson {
     node.put("pick", note.pick().map(PickFinger::letter).orElse(null));
     note.fretFinger()
         .ifPresentOrElse(f -> finger(node, "fretFinger", f), () -> node.putNull("fretFinger"));
-    node.put("role", note.part().name().toLowerCase());
+    node.put("role", note.part().name().toLowerCase(Locale.ROOT));
     node.put("technique", technique(note));
     node.put("delayTicks", note.delayTicks());
     node.put("force", note.force().name().toLowerCase(Locale.ROOT));

@@ -17,6 +17,7 @@ import phalanx.theory.Interval;
 import phalanx.theory.Key;
 import phalanx.theory.Mode;
 import phalanx.theory.NoteName;
+import phalanx.theory.Phrase;
 import phalanx.theory.Pitch;
 import phalanx.theory.Ticks;
 
@@ -173,7 +174,8 @@ final class MeasureReader {
   private void add(Note note, int tick, int length) {
     if (ScoreNote.isPitched(note) && !ScoreNote.isHeard(note)) {
       lost.add(
-          new Lost(tick, "a note in octave %d is left out".formatted(note.getPitch().getOctave())));
+          new Lost(
+              tick, Phrase.of("a note in octave %d is left out", note.getPitch().getOctave())));
       return;
     }
     ScoreNote read = ScoreNote.of(note, lastVoice, lastStaff, tick, length);

@@ -19,6 +19,7 @@ import phalanx.formats.Unforeseen;
 import phalanx.song.Feel;
 import phalanx.song.Song;
 import phalanx.theory.Key;
+import phalanx.theory.Phrase;
 
 /**
  * Reads a score in MusicXML, plain or packed: the upper voice of its first part with pitched notes
@@ -140,7 +141,7 @@ public final class MusicXmlReader {
     for (int m = 1; m < frames.size(); m++) {
       double next = frames.get(m).tempo().orElse(within);
       if (!(Math.abs(next - within) <= 1)) {
-        bars.remark(m, 0, "the tempo changes to %.0f: the song keeps its first".formatted(next));
+        bars.remark(m, 0, Phrase.of("the tempo changes to %.0f: the song keeps its first", next));
       }
     }
     return Feel.USUAL

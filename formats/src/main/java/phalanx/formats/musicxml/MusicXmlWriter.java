@@ -6,6 +6,7 @@ import java.math.BigInteger;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import org.audiveris.proxymusic.Attributes;
 import org.audiveris.proxymusic.Backup;
 import org.audiveris.proxymusic.Clef;
@@ -36,6 +37,7 @@ import phalanx.song.Harmony;
 import phalanx.song.Song;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.theory.Meter;
+import phalanx.theory.Phrase;
 import phalanx.theory.Pitch;
 import phalanx.theory.Ticks;
 
@@ -154,7 +156,8 @@ public final class MusicXmlWriter {
             k -> {
               Key key = FACTORY.createKey();
               key.setFifths(whole(k.fifths()));
-              key.setMode(k.mode().hasSignature() ? k.mode().words().toLowerCase() : "minor");
+              key.setMode(
+                  k.mode().hasSignature() ? k.mode().words().toLowerCase(Locale.ROOT) : "minor");
               attributes.getKey().add(key);
             });
     attributes.getTime().add(time(first()));
@@ -234,7 +237,7 @@ public final class MusicXmlWriter {
     Metronome metronome = FACTORY.createMetronome();
     metronome.setBeatUnit("quarter");
     PerMinute perMinute = FACTORY.createPerMinute();
-    perMinute.setValue("%.0f".formatted(song.tempo()));
+    perMinute.setValue(Phrase.of("%.0f", song.tempo()));
     metronome.setPerMinute(perMinute);
     DirectionType type = FACTORY.createDirectionType();
     type.setMetronome(metronome);

@@ -10,6 +10,7 @@ import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import phalanx.formats.DiskTrouble;
+import phalanx.theory.Phrase;
 
 /** Unpacks a packed score: the root file that its container names, else the first score in it. */
 final class PackedScore {
@@ -62,16 +63,16 @@ final class PackedScore {
         new ZipInputStream(new ByteArrayInputStream(bytes), StandardCharsets.ISO_8859_1)) {
       for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
         if (files.size() == MOST_ENTRIES) {
-          throw new DiskTrouble("the packed score has more than %d files".formatted(MOST_ENTRIES));
+          throw new DiskTrouble(Phrase.of("the packed score has more than %d files", MOST_ENTRIES));
         }
         byte[] content = zip.readNBytes(MusicXmlReader.MOST_BYTES - size + 1);
         size += content.length;
         if (size > MusicXmlReader.MOST_BYTES) {
           String words = "the packed score is larger than %d MB";
-          throw new DiskTrouble(words.formatted(MusicXmlReader.MOST_BYTES / 1_000_000));
+          throw new DiskTrouble(Phrase.of(words, MusicXmlReader.MOST_BYTES / 1_000_000));
         } else if (size > SMALL && size / HIGHEST_RATIO > bytes.length) {
           String words = "the packed score grows more than %d times when it is unpacked";
-          throw new DiskTrouble(words.formatted(HIGHEST_RATIO));
+          throw new DiskTrouble(Phrase.of(words, HIGHEST_RATIO));
         }
         files.put(e.getName(), content);
       }

@@ -10,6 +10,7 @@ import phalanx.melody.BarTune;
 import phalanx.song.ChordChange;
 import phalanx.song.Harmony;
 import phalanx.theory.Meter;
+import phalanx.theory.Phrase;
 import phalanx.theory.Ticks;
 
 /**
@@ -57,13 +58,13 @@ final class ScoreBars {
     String beat =
         tick == 0
             ? ""
-            : ", beat %s".formatted(beat(1 + (double) tick / Ticks.PER_WHOLE * meter.unit()));
-    String where = "bar %s%s: ".formatted(frames.get(measure).number(), beat);
+            : Phrase.of(", beat %s", beat(1 + (double) tick / Ticks.PER_WHOLE * meter.unit()));
+    String where = Phrase.of("bar %s%s: ", frames.get(measure).number(), beat);
     remarks.add(new FileProblem(line.applyAsInt(measure), 1, where + words));
   }
 
   private static String beat(double beat) {
-    return beat == Math.rint(beat) ? "%.0f".formatted(beat) : "%.2f".formatted(beat);
+    return beat == Math.rint(beat) ? Phrase.of("%.0f", beat) : Phrase.of("%.2f", beat);
   }
 
   /**
@@ -77,7 +78,7 @@ final class ScoreBars {
     MeasureFrame frame = frames.get(place);
     if (frame.metre().isPresent() && frame.meter().isEmpty()) {
       String words = "expected a metre such as 4/4, found “%s”";
-      remark(place, 0, words.formatted(frame.metre().get()));
+      remark(place, 0, Phrase.of(words, frame.metre().get()));
     }
     meter = frame.meter().orElse(meter);
     repeats = frame.repeatsNoMore() ? 0 : frame.repeats().orElse(repeats);
@@ -100,10 +101,11 @@ final class ScoreBars {
 
   private void close(int place) {
     if (tunes.left() > 0) {
-      remark(place, 0, "%d short notes at the end have no note to lead to".formatted(tunes.left()));
+      remark(
+          place, 0, Phrase.of("%d short notes at the end have no note to lead to", tunes.left()));
     }
     late.ifPresent(
-        c -> remark(place, 0, "“%s” behind the end is left out".formatted(c.harmony().label())));
+        c -> remark(place, 0, Phrase.of("“%s” behind the end is left out", c.harmony().label())));
   }
 
   private boolean isPickup(int place, int contentTicks) {

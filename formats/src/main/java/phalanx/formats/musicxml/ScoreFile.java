@@ -16,6 +16,7 @@ import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import phalanx.formats.FileProblem;
+import phalanx.theory.Phrase;
 
 /**
  * The text of a score, unpacked if need be, with the lines its measures begin on. Document types
@@ -89,13 +90,13 @@ final class ScoreFile {
             && !(charset.name().startsWith("UTF-16") && said.get().name().startsWith("UTF-16"));
     if (contradicts) {
       String words = "the file says it is in %s and is in %s: read as that";
-      remarks.add(new FileProblem(1, 1, words.formatted(said.get().name(), charset.name())));
+      remarks.add(new FileProblem(1, 1, Phrase.of(words, said.get().name(), charset.name())));
     }
     try {
       return charset.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
     } catch (CharacterCodingException e) {
       String words = "the file is not in %s throughout: read as Windows-1252";
-      remarks.add(new FileProblem(1, 1, words.formatted(charset.name())));
+      remarks.add(new FileProblem(1, 1, Phrase.of(words, charset.name())));
       return new String(bytes, Charset.forName("windows-1252"));
     }
   }
@@ -167,7 +168,7 @@ final class ScoreFile {
         notes += reader.getLocalName().equals("note") ? 1 : 0;
         for (int a = 0; a < reader.getAttributeCount(); a++) {
           if (isLongNumber(reader.getAttributeValue(a))) {
-            return Optional.of("a number here has more than %d signs".formatted(LONGEST_NUMBER));
+            return Optional.of(Phrase.of("a number here has more than %d signs", LONGEST_NUMBER));
           }
         }
       } else if (event == XMLStreamConstants.END_ELEMENT) {
@@ -175,7 +176,7 @@ final class ScoreFile {
       } else if (reader.isCharacters()
           && reader.getTextLength() > LONGEST_NUMBER
           && isLongNumber(reader.getText())) {
-        return Optional.of("a number here has more than %d signs".formatted(LONGEST_NUMBER));
+        return Optional.of(Phrase.of("a number here has more than %d signs", LONGEST_NUMBER));
       }
       return tooMany();
     }
@@ -186,14 +187,14 @@ final class ScoreFile {
 
     private Optional<String> tooMany() {
       if (measures > MOST_MEASURES) {
-        return Optional.of("a score has %d measures at most".formatted(MOST_MEASURES));
+        return Optional.of(Phrase.of("a score has %d measures at most", MOST_MEASURES));
       } else if (notes > MOST_NOTES) {
-        return Optional.of("a score has %d notes at most".formatted(MOST_NOTES));
+        return Optional.of(Phrase.of("a score has %d notes at most", MOST_NOTES));
       } else if (elements > MOST_ELEMENTS) {
-        return Optional.of("a score has %d elements at most".formatted(MOST_ELEMENTS));
+        return Optional.of(Phrase.of("a score has %d elements at most", MOST_ELEMENTS));
       }
       return depth > DEEPEST
-          ? Optional.of("its elements stand in one another more than %d deep".formatted(DEEPEST))
+          ? Optional.of(Phrase.of("its elements stand in one another more than %d deep", DEEPEST))
           : Optional.empty();
     }
   }

@@ -17,6 +17,7 @@ import phalanx.song.Song;
 import phalanx.song.Timeline;
 import phalanx.song.Tune;
 import phalanx.theory.Meter;
+import phalanx.theory.Phrase;
 
 /**
  * Puts the bars of a score together as they are played: with repeat signs and endings where those
@@ -86,12 +87,13 @@ final class ScoreForm {
     String what = jumps ? "its jumps" : "its repeats";
     if (order.size() > MOST_WRITTEN_OUT) {
       String words = "%s cannot be kept: the bars stand as written";
-      remarks.add(new FileProblem(line.applyAsInt(0), 1, words.formatted(what)));
+      remarks.add(new FileProblem(line.applyAsInt(0), 1, Phrase.of(words, what)));
       return signed;
     }
     String words = "%s are written out: %d bars as %d";
     remarks.add(
-        new FileProblem(line.applyAsInt(0), 1, words.formatted(what, frames.size(), order.size())));
+        new FileProblem(
+            line.applyAsInt(0), 1, Phrase.of(words, what, frames.size(), order.size())));
     return song(plain, writtenOut());
   }
 
@@ -137,7 +139,7 @@ final class ScoreForm {
         bars.remark(
             m,
             0,
-            "the mark “%s” inside a repeat is left out".formatted(frames.get(m).label().get()));
+            Phrase.of("the mark “%s” inside a repeat is left out", frames.get(m).label().get()));
       }
       PlayOrder.Signs here = signs.get(m);
       row.add(

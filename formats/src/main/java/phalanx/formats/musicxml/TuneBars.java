@@ -12,6 +12,7 @@ import java.util.function.BiConsumer;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
+import phalanx.theory.Phrase;
 import phalanx.theory.Pitch;
 
 /**
@@ -108,12 +109,12 @@ final class TuneBars {
         .forEach(wants::add);
     if (wants.size() > TuneNote.MOST_TOGETHER) {
       String words = "of %d notes at once the lowest are left out";
-      remark.accept(tick, words.formatted(wants.size()));
+      remark.accept(tick, Phrase.of(words, wants.size()));
       wants.subList(TuneNote.MOST_TOGETHER, wants.size()).clear();
     }
     if (graces.size() > TuneNote.MOST_GRACES) {
       String words = "of %d short notes the first are left out";
-      remark.accept(tick, words.formatted(graces.size()));
+      remark.accept(tick, Phrase.of(words, graces.size()));
       graces.subList(0, graces.size() - TuneNote.MOST_GRACES).clear();
     }
     Optional<phalanx.melody.Slur> slur = fresh.stream().flatMap(n -> n.slur().stream()).findFirst();

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import phalanx.theory.Phrase;
 
 /**
  * The voice of a part that lies highest for most of its time. Where it is not written in a measure,
@@ -114,6 +115,6 @@ final class UpperVoice {
     List<Long> times = highest.values().stream().sorted(Comparator.reverseOrder()).toList();
     boolean shared = times.size() > 1 && times.get(1) > SHARED * times.get(0);
     String words = "two voices take turns to be the highest: the tune is the one called %s";
-    return upper.filter(k -> shared).map(k -> words.formatted(k.name()));
+    return upper.filter(k -> shared).map(k -> Phrase.of(words, k.name()));
   }
 }

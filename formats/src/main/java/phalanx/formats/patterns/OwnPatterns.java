@@ -13,6 +13,7 @@ import phalanx.formats.WholeFile;
 import phalanx.picking.PatternReader;
 import phalanx.picking.PatternWriter;
 import phalanx.picking.WrittenPattern;
+import phalanx.theory.Phrase;
 
 /**
  * A player's own patterns: every {@code *.pattern} file of a folder. What is saved from the program
@@ -39,8 +40,8 @@ public record OwnPatterns(List<WrittenPattern> patterns, List<Fault> problems) {
 
     @Override
     public String toString() {
-      return "%s:%d:%d: %s"
-          .formatted(file.getFileName(), problem.line(), problem.column(), problem.message());
+      return Phrase.of(
+          "%s:%d:%d: %s", file.getFileName(), problem.line(), problem.column(), problem.message());
     }
   }
 

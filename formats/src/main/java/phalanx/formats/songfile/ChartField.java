@@ -17,6 +17,7 @@ import phalanx.song.Tune;
 import phalanx.theory.ChordReader;
 import phalanx.theory.ChordReading;
 import phalanx.theory.Meter;
+import phalanx.theory.Phrase;
 
 /**
  * Sections, bars and the tune as they stand in a song file. A fault costs the value it is in: a
@@ -134,7 +135,7 @@ final class ChartField {
   }
 
   private static Field.Fault fault(Field bar, TuneReader.Problem problem) {
-    String words = "at sign %d: %s".formatted(problem.column(), problem.message());
+    String words = Phrase.of("at sign %d: %s", problem.column(), problem.message());
     return new Field.Fault(bar.at("notes").pointer(), words);
   }
 

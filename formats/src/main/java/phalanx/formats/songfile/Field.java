@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import phalanx.theory.Phrase;
 
 /**
  * A value of a song file with its place, read with what was expected there.
@@ -50,7 +51,7 @@ record Field(JsonNode node, String pointer) {
   Fault fault(String expected) {
     String shown = written();
     String name = pointer.substring(pointer.lastIndexOf('/') + 1);
-    String words = "expected %s for “%s”, found %s".formatted(expected, name, shown);
+    String words = Phrase.of("expected %s for “%s”, found %s", expected, name, shown);
     return new Fault(pointer, words, node.isMissingNode());
   }
 
@@ -60,7 +61,7 @@ record Field(JsonNode node, String pointer) {
       return "nothing";
     }
     if (node.isContainerNode() && node.size() > MOST_SHOWN) {
-      return node.isArray() ? "a list of %d".formatted(node.size()) : "an object";
+      return node.isArray() ? Phrase.of("a list of %d", node.size()) : "an object";
     }
     String found = whole(node.toString());
     return found.length() > MOST_SHOWN ? found.substring(0, MOST_SHOWN) + "…" : found;
@@ -113,10 +114,10 @@ record Field(JsonNode node, String pointer) {
 
   int whole(int least, int most) {
     if (!node.isIntegralNumber() || !node.canConvertToInt()) {
-      throw fault("a whole number from %d to %d".formatted(least, most));
+      throw fault(Phrase.of("a whole number from %d to %d", least, most));
     }
     if (node.intValue() < least || node.intValue() > most) {
-      throw fault("a whole number from %d to %d".formatted(least, most));
+      throw fault(Phrase.of("a whole number from %d to %d", least, most));
     }
     return node.intValue();
   }
@@ -124,7 +125,7 @@ record Field(JsonNode node, String pointer) {
   double number(double least, double most) {
     boolean fits = node.isNumber() && node.doubleValue() >= least && node.doubleValue() <= most;
     if (!fits) {
-      throw fault("a number from %s to %s".formatted(plain(least), plain(most)));
+      throw fault(Phrase.of("a number from %s to %s", plain(least), plain(most)));
     }
     return node.doubleValue();
   }

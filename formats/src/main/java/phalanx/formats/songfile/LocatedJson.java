@@ -17,6 +17,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import phalanx.formats.FileProblem;
+import phalanx.theory.Phrase;
 
 /**
  * A JSON tree read as far as its text is JSON, and the places of its values. The places are looked
@@ -96,7 +97,7 @@ final class LocatedJson {
           Optional.of(
               problem(
                   parser.currentTokenLocation(),
-                  "a song has %d values at most".formatted(MOST_VALUES)));
+                  Phrase.of("a song has %d values at most", MOST_VALUES)));
       return;
     }
     JsonToken token = parser.currentToken();

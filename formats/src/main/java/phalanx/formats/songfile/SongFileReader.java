@@ -20,6 +20,7 @@ import phalanx.song.Tune;
 import phalanx.theory.Key;
 import phalanx.theory.Mode;
 import phalanx.theory.NoteName;
+import phalanx.theory.Phrase;
 
 /**
  * Reads songs in the program's own format, as far as they go: a fault costs the value it is in and
@@ -86,8 +87,9 @@ public final class SongFileReader {
     int version = root.at("version").whole(1, Integer.MAX_VALUE);
     if (version > SongFileWriter.VERSION) {
       String words =
-          "this song was written by a newer Phalanx (version %d, this one reads up to %d)"
-              .formatted(version, SongFileWriter.VERSION);
+          Phrase.of(
+              "this song was written by a newer Phalanx (version %d, this one reads up to %d)",
+              version, SongFileWriter.VERSION);
       throw new Field.Fault("/version", words);
     }
     return new Field(Upgrades.upgrade((ObjectNode) root.node(), version), "");

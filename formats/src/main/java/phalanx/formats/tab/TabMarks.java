@@ -12,6 +12,7 @@ import phalanx.arrangement.Note;
 import phalanx.picking.Force;
 import phalanx.picking.Hit;
 import phalanx.picking.Touch;
+import phalanx.theory.Phrase;
 
 /** The signs under the letters of a text tablature, and what they mean. */
 final class TabMarks {
@@ -77,7 +78,7 @@ final class TabMarks {
       return h.kind().words();
     } else if (gesture instanceof Gesture.Brush b) {
       String way = b.towardsTreble() ? "towards the high strings" : "towards the low strings";
-      return "brush %s, %s".formatted(way, b.touch().words().toLowerCase(Locale.ROOT));
+      return Phrase.of("brush %s, %s", way, b.touch().words().toLowerCase(Locale.ROOT));
     }
     return ((Gesture.Roll) gesture).towardsTreble()
         ? "roll from the low strings up"

@@ -1,6 +1,7 @@
 package phalanx.formats.tab;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -15,6 +16,7 @@ import phalanx.song.Song;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.theory.Meter;
 import phalanx.theory.Mode;
+import phalanx.theory.Phrase;
 
 /**
  * Writes an arrangement as the plain text tablature players paste into a mail: chord names, the
@@ -75,7 +77,7 @@ public final class TextTab {
                                 + k.tonic().ascii()
                                 + (k.mode() == Mode.MAJOR ? "" : " " + k.mode().words())),
                 Optional.of(song.meter().toString()),
-                Optional.of("%.0f quarter notes a minute".formatted(song.tempo())),
+                Optional.of(Phrase.of("%.0f quarter notes a minute", song.tempo())),
                 Optional.of(
                     "tuning "
                         + song.guitar().tuning().strings().stream()
@@ -149,7 +151,7 @@ public final class TextTab {
   /** The open string's letter, the highest string in lower case as players write it. */
   private String stringName(int string) {
     String name = song.guitar().tuning().strings().get(string).name().letter().name();
-    return string == Tuning.STRINGS - 1 ? name.toLowerCase() : name;
+    return string == Tuning.STRINGS - 1 ? name.toLowerCase(Locale.ROOT) : name;
   }
 
   private void bar(
