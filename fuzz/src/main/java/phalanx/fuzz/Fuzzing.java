@@ -3,6 +3,7 @@ package phalanx.fuzz;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -91,7 +92,8 @@ final class Fuzzing implements AutoCloseable {
       Path place = folder.resolve(failure.job());
       Files.createDirectories(place);
       Files.write(place.resolve(failure.seed() + ".bin"), failure.input());
-      Files.writeString(place.resolve(failure.seed() + ".txt"), failure.trace());
+      Files.write(
+          place.resolve(failure.seed() + ".txt"), failure.trace().getBytes(StandardCharsets.UTF_8));
     }
   }
 

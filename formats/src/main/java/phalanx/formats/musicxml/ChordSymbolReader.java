@@ -79,8 +79,8 @@ final class ChordSymbolReader {
   }
 
   private static phalanx.song.Harmony unread(String words) {
-    return new phalanx.song.Harmony.Unread(
-        words.substring(0, Math.min(LONGEST_SHOWN, words.length())));
+    int signs = Math.min(LONGEST_SHOWN, words.codePointCount(0, words.length()));
+    return new phalanx.song.Harmony.Unread(words.substring(0, words.offsetByCodePoints(0, signs)));
   }
 
   /** A kind that is no chord symbol, by its name: the Neapolitan or an augmented sixth. */

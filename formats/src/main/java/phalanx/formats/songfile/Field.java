@@ -64,7 +64,10 @@ record Field(JsonNode node, String pointer) {
       return node.isArray() ? Phrase.of("a list of %d", node.size()) : "an object";
     }
     String found = whole(node.toString());
-    return found.length() > MOST_SHOWN ? found.substring(0, MOST_SHOWN) + "…" : found;
+    int signs = found.codePointCount(0, found.length());
+    return signs > MOST_SHOWN
+        ? found.substring(0, found.offsetByCodePoints(0, MOST_SHOWN)) + "…"
+        : found;
   }
 
   /** A text without halves of signs, which no file can hold. */
