@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import phalanx.findings.StretchRule;
 import phalanx.fretting.Candidates;
@@ -57,14 +56,14 @@ public final class Arranger {
   /** What was asked: the shapes of a chord, so many of them, perhaps with one the player wants. */
   private record Asked(ShapeQuery query, int limit, Optional<Shape> pin) {}
 
-  /** A row of candidates under a pattern that strikes these strings. */
-  private record Struck(Candidates row, Set<Integer> strings) {}
+  /** A row of candidates under a pattern. */
+  private record Heard(Candidates row, PatternHeard pattern) {}
 
   /** Why a chord has no shape, and what would help. */
   private record Stuck(String reason, List<WayOut> ways) {}
 
   private final Map<Asked, Candidates> known = new ConcurrentHashMap<>();
-  private final Map<Struck, Candidates> struckRows = new ConcurrentHashMap<>();
+  private final Map<Heard, Candidates> heardRows = new ConcurrentHashMap<>();
   private final TuneCandidates tunes = new TuneCandidates();
   private final Map<ShapeQuery, Stuck> noShape = new ConcurrentHashMap<>();
   private volatile ChangeCosts changes = changes(Song.untitled());
@@ -91,9 +90,9 @@ public final class Arranger {
       double millis = book.changeMillis(timeline.barOf(slot), slot);
       int to = slot.endTick() - (i + 1 < placed.early().length ? placed.early()[i + 1] : 0);
       sung.add(SlotTune.of(tunes.get(i), slot.tick() - placed.early()[i], to));
-      Set<Integer> struck =
-          StruckStrings.of(book, timeline.barOf(slot), slot, !tunes.get(i).isEmpty());
-      planned.add(planSlot(song, slot, sung.get(i), struck, millis, limit, fit));
+      PatternHeard heard =
+          PatternHeard.of(song, book, timeline.barOf(slot), slot, !tunes.get(i).isEmpty());
+      planned.add(planSlot(song, slot, sung.get(i), heard, millis, limit, fit));
     }
     PlanProblem problem = new PlanProblem(planned, costs, false);
     ShapePlan plan =
@@ -148,7 +147,7 @@ public final class Arranger {
     }
     if (known.size() > MOST_KNOWN) {
       known.clear();
-      struckRows.clear();
+      heardRows.clear();
       tunes.clear();
     }
     return now;
@@ -175,10 +174,11 @@ public final class Arranger {
         : Cost.term("rest", 0);
   }
 
-  /** The strings that the pattern of a slot strikes. */
-  static Set<Integer> struck(Arrangement a, int slot) {
+  /** What the pattern of a slot wants to be heard. */
+  static PatternHeard heard(Arrangement a, int slot) {
     Slot at = a.slots().get(slot);
-    return StruckStrings.of(
+    return PatternHeard.of(
+        a.song(),
         new PatternBook(a.song()),
         a.timeline().barOf(at.played()),
         at.played(),
@@ -200,12 +200,10 @@ public final class Arranger {
       return alone;
     }
     List<Cost> parts = new ArrayList<>(alone.parts());
-    double silent = StruckStrings.cost(shape, struck(a, slot));
-    if (silent > 0) {
-      parts.add(Cost.term("strings of the pattern that do not sound", silent));
-    }
+    List<Cost> heard = heard(a, slot).terms(shape);
+    parts.addAll(heard);
     if (at.tune().isEmpty()) {
-      return silent > 0 ? Cost.sum(alone.name(), parts) : alone;
+      return heard.isEmpty() ? alone : Cost.sum(alone.name(), parts);
     }
     TuneFit fit = TuneFit.of(a);
     SlotTune sung = SlotTune.of(at.tune(), at.fromTick(), at.toTick());
@@ -218,15 +216,15 @@ public final class Arranger {
       Song song,
       PlayedSlot slot,
       SlotTune tune,
-      Set<Integer> struck,
+      PatternHeard heard,
       double changeMillis,
       int limit,
       TuneFit fit) {
     Reach reach = fit.reach();
     Optional<Shape> pin = song.pins().shape(slot.ref()).filter(p -> fits(p, reach));
-    Candidates row = struck(candidates(song, slot.harmony(), limit, pin, reach), struck);
+    Candidates row = heard(candidates(song, slot.harmony(), limit, pin, reach), heard);
     if (!tune.notes().isEmpty() && slot.harmony() instanceof Harmony.Sounding s && row != RESTING) {
-      row = tunes.withTune(query(song, s.chord()), row, tune, struck, pin, limit, fit);
+      row = tunes.withTune(query(song, s.chord()), row, tune, heard, pin, limit, fit);
     }
     OptionalInt pinned = OptionalInt.empty();
     for (int c = 0; pin.isPresent() && c < row.size(); c++) {
@@ -260,11 +258,10 @@ public final class Arranger {
         });
   }
 
-  private Candidates struck(Candidates row, Set<Integer> strings) {
-    return row == RESTING || strings.isEmpty()
+  private Candidates heard(Candidates row, PatternHeard pattern) {
+    return row == RESTING
         ? row
-        : struckRows.computeIfAbsent(
-            new Struck(row, strings), s -> StruckStrings.rated(row, strings));
+        : heardRows.computeIfAbsent(new Heard(row, pattern), h -> pattern.rated(row));
   }
 
   private static Candidates search(Asked asked, Reach reach) {

@@ -3,7 +3,6 @@ package phalanx.arrangement;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import phalanx.fretting.Cost;
@@ -82,12 +81,12 @@ public record SlotBoard(
     RankedShapes found = ShapeSearch.find(query, reach);
     TuneFit fit = TuneFit.of(a);
     SlotTune tune = SlotTune.of(at.tune(), at.fromTick(), at.toTick());
-    Set<Integer> struck = Arranger.struck(a, slot);
+    PatternHeard heard = Arranger.heard(a, slot);
     Predicate<Shape> wanted = filter.on(reach);
     List<RatedShape> shown =
         found.candidates(LOOKED_AT, Arranger.FINGERINGS_EACH).stream()
             .filter(r -> wanted.test(r.shape()))
-            .map(r -> new RatedShape(r.shape(), r.cost() + StruckStrings.cost(r.shape(), struck)))
+            .map(r -> new RatedShape(r.shape(), r.cost() + heard.cost(r.shape())))
             .flatMap(r -> withTune(r, query, tune, fit))
             .toList();
     List<ChordName> names =

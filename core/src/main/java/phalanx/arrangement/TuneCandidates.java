@@ -6,7 +6,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import phalanx.fretting.Candidates;
 import phalanx.fretting.RatedShape;
@@ -51,13 +50,13 @@ final class TuneCandidates {
    * The candidates of a chord, and more with the tune on top, each with a way to play the tune.
    *
    * @param base the candidates, what they cost under the pattern included
-   * @param struck the strings the pattern strikes
+   * @param heard what the pattern wants to be heard
    */
   Candidates withTune(
       ShapeQuery query,
       Candidates base,
       SlotTune tune,
-      Set<Integer> struck,
+      PatternHeard heard,
       Optional<Shape> pin,
       int limit,
       TuneFit fit) {
@@ -70,14 +69,14 @@ final class TuneCandidates {
     }
     return known.computeIfAbsent(
         new Asked(query, base, voices, tune.edges(), pin, fit.onTop()),
-        a -> rated(query, base, tune, struck, pin, limit, fit));
+        a -> rated(query, base, tune, heard, pin, limit, fit));
   }
 
   private static Candidates rated(
       ShapeQuery query,
       Candidates base,
       SlotTune tune,
-      Set<Integer> struck,
+      PatternHeard heard,
       Optional<Shape> pin,
       int limit,
       TuneFit fit) {
@@ -89,8 +88,7 @@ final class TuneCandidates {
       int sounding = midi + query.guitar().capo();
       ShapeSearch.find(query.withTop(sounding), fit.reach())
           .candidates(EACH_TOP, 2)
-          .forEach(
-              r -> costs.putIfAbsent(r.shape(), r.cost() + StruckStrings.cost(r.shape(), struck)));
+          .forEach(r -> costs.putIfAbsent(r.shape(), r.cost() + heard.cost(r.shape())));
     }
     List<RatedShape> rated = new ArrayList<>();
     costs.forEach((shape, cost) -> rated.addAll(ways(query, shape, cost, tune, fit)));

@@ -115,6 +115,10 @@ public final class ChangeCosts {
         .search(
             frets,
             (grips, cost) -> {
+              // Players give a note over without a thought where the usual fingering asks for it.
+              if (KnownForms.isOtherwise(grips)) {
+                return;
+              }
               for (int g = 0; g < grips.count; g++) {
                 for (int s = grips.low[g]; s <= grips.high[g]; s++) {
                   fingers[s] |= (byte) (1 << grips.finger[g]);

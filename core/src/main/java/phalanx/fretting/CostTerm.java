@@ -42,6 +42,12 @@ public enum CostTerm {
   ORDER("fingers out of order", 0.568),
   /** The thumb holds string ⑥ over the neck. */
   THUMB("thumb over the neck", 0.45),
+  /**
+   * A fingering other than players know for this form, or a form they do not know: what a guide
+   * finger, a finger that stays or a note to come has to be worth before it is left. By judgement;
+   * the tables of {@link KnownForms} name their sources.
+   */
+  UNFAMILIAR("not the usual fingering", 0.9),
   /** Silent strings between sounding ones. */
   MUTED_INSIDE("muted string inside", 2.05),
   /** Strings below the bass that do not sound: 1, 3, 6 for 1, 2, 3. */

@@ -56,6 +56,7 @@ final class FingerSearch {
   /** Hands every allowed fingering of the frets to the sink. */
   void search(int[] wantedFrets, Sink wantedSink) {
     frets = wantedFrets;
+    grips.begin(wantedFrets);
     sink = wantedSink;
     thumbFret = 0;
     sortNotes(0);

@@ -27,6 +27,17 @@ final class GripTable {
 
   int count;
 
+  /** The frets of all strings, and how players finger them; see {@link KnownForms#of}. */
+  int[] frets = new int[0];
+
+  int[] known = new int[0];
+
+  /** Notes what is to be fingered. */
+  void begin(int[] wanted) {
+    frets = wanted;
+    known = KnownForms.of(wanted);
+  }
+
   /** Measures the distances between the first grips. */
   void measure(Reach reach, int grips) {
     for (int b = 1; b < grips; b++) {
@@ -57,6 +68,11 @@ final class GripTable {
   /** The grips of a finished shape, in the order a search would place them. */
   static GripTable of(Shape shape) {
     GripTable table = new GripTable();
+    int[] frets = new int[Tuning.STRINGS];
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      frets[s] = shape.fret(s).orElse(Shape.SILENT);
+    }
+    table.begin(frets);
     shape.grips().entrySet().stream()
         .sorted(
             Comparator.comparing((Map.Entry<Finger, Grip> e) -> e.getKey() == Finger.THUMB)

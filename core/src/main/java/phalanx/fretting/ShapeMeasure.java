@@ -82,6 +82,7 @@ final class ShapeMeasure {
       }
       previous = k;
     }
+    add(CostTerm.UNFAMILIAR, KnownForms.units(g));
     return true;
   }
 

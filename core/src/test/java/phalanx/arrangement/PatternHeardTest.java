@@ -3,14 +3,18 @@ package phalanx.arrangement;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import phalanx.fretting.Cost;
 import phalanx.fretting.RatedShape;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapeSearch;
+import phalanx.fretting.Stop;
+import phalanx.instrument.Finger;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
 import phalanx.picking.AlternatingThumb;
@@ -19,8 +23,8 @@ import phalanx.picking.PickingStyle;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
 
-/** A pattern asks for the strings its fingers are at home on. */
-class StruckStringsTest {
+/** A pattern asks for its strings, a second bass for the thumb and the third of the chord. */
+class PatternHeardTest {
 
   private static final Guitar LOW_D =
       Guitar.STEEL.withTuning(Tuning.parse("D A D G B E").orElseThrow());
@@ -32,7 +36,34 @@ class StruckStringsTest {
   }
 
   private static Set<Integer> struck(Song song) {
-    return Arranger.struck(new Arranger().arrange(song), 0);
+    return Arranger.heard(new Arranger().arrange(song), 0).homes();
+  }
+
+  private static Shape shape(String frets, String fingers) {
+    List<Stop> stops = new ArrayList<>();
+    for (int s = 0; s < frets.length(); s++) {
+      char fret = frets.charAt(s);
+      Stop pressed =
+          fret > '0' && fret <= '9'
+              ? new Stop.Pressed(fret - '0', Finger.values()[fingers.charAt(s) - '0'])
+              : new Stop.Open();
+      stops.add(fret == 'x' ? new Stop.Silent() : pressed);
+    }
+    return new Shape(stops);
+  }
+
+  /** The thin shape has neither third nor second bass; players hold the full one. */
+  @Test
+  void theThirdAndASecondBassAreWorthSomething() {
+    Song song = TestSongs.of("C").withPattern(AlternatingThumb.FINGERS_BETWEEN);
+    PatternHeard heard = Arranger.heard(new Arranger().arrange(song), 0);
+    assertThat(heard.terms(shape("x32013", ".32.14"))).isEmpty();
+    assertThat(heard.terms(shape("x3x0x3", ".1...2")))
+        .extracting(Cost::name)
+        .containsExactly("strings of the pattern that do not sound", "nobody strikes the third");
+    assertThat(heard.terms(shape("xx2010", "..2.1.")))
+        .extracting(Cost::name)
+        .contains("no second bass string for the thumb");
   }
 
   @Test
@@ -43,25 +74,18 @@ class StruckStringsTest {
     assertThat(struck(song.withPattern(rows("thumb | p . | p . | p . | p . |\n")))).isEmpty();
   }
 
-  /** A single chord is held as the shape that costs least with 0.3 for every silent string. */
+  /** A single chord is held as the shape that costs least with what is not heard over it. */
   @ParameterizedTest
   @ValueSource(strings = {"A7sus4", "C", "F#m", "Bb", "Gmaj7", "D9"})
   void aChordIsHeldSoThatThePatternIsHeard(String chord) {
     Song song = TestSongs.of(chord).withGuitar(LOW_D).withPattern(AlternatingThumb.FINGERS_BETWEEN);
     Arrangement a = new Arranger().arrange(song);
-    Set<Integer> strings = Arranger.struck(a, 0);
-    assertThat(strings).isNotEmpty();
+    PatternHeard heard = Arranger.heard(a, 0);
+    assertThat(heard.homes()).isNotEmpty();
     List<RatedShape> all =
         ShapeSearch.find(Arranger.query(song, TestSongs.chord(chord))).candidates(60, 3);
     double least =
-        all.stream()
-            .mapToDouble(r -> r.cost() + 0.3 * silent(r.shape(), strings))
-            .min()
-            .orElseThrow();
+        all.stream().mapToDouble(r -> r.cost() + heard.cost(r.shape())).min().orElseThrow();
     assertThat(a.plan().cost()).isCloseTo(least, within(1e-9));
-  }
-
-  private static long silent(Shape shape, Set<Integer> strings) {
-    return strings.stream().filter(s -> !shape.sounds(s)).count();
   }
 }
