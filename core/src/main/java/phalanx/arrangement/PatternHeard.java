@@ -98,7 +98,8 @@ record PatternHeard(
       if (alternates() && roles.string(Role.ALTERNATE).equals(roles.string(Role.ROOT))) {
         terms.add(Cost.term("no second bass string for the thumb", ONE_BASS));
       }
-      if (third(chord.get()).filter(t -> !isStruck(t, shape, roles)).isPresent()) {
+      boolean wanted = !fingers.isEmpty();
+      if (wanted && third(chord.get()).filter(t -> !isStruck(t, shape, roles)).isPresent()) {
         terms.add(Cost.term("nobody strikes the third", NO_THIRD));
       }
     }

@@ -19,13 +19,13 @@ import phalanx.theory.Phrase;
 public final class ChangeCosts {
 
   /** Cost of a finger's way, per mm. A jump over two frets at the nut costs about 0.7. */
-  public static final double MOVE_PER_MM = 0.01;
+  public static final double MOVE_PER_MM = 0.008;
 
   /** Share of the way's cost that remains when the finger slides along its string as a guide. */
   public static final double GUIDE_SHARE = 0.4;
 
   /** Putting down or moving a finger, whatever the way. */
-  static final double LANDING = 0.2;
+  static final double LANDING = 0.12;
 
   /** Lifting a finger that is not needed any more. */
   static final double LIFTING = 0.04;
@@ -44,7 +44,7 @@ public final class ChangeCosts {
    * fingered so that it stays. More than two shapes with fingers out of order cost, because a relay
    * may stay so for a while.
    */
-  static final double HANDOVER = 1.6;
+  static final double HANDOVER = 3;
 
   /** A note of the tune that is to sound on over the change ends there. */
   static final double CUT_OFF = 12;
@@ -115,8 +115,9 @@ public final class ChangeCosts {
         .search(
             frets,
             (grips, cost) -> {
-              // Players give a note over without a thought where the usual fingering asks for it.
-              if (KnownForms.isOtherwise(grips)) {
+              // Players give a note over without a thought where a shape they know by rote asks for
+              // it.
+              if (KnownForms.isNotByRote(grips)) {
                 return;
               }
               for (int g = 0; g < grips.count; g++) {

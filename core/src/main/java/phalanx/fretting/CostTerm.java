@@ -49,13 +49,13 @@ public enum CostTerm {
    */
   UNFAMILIAR("not the usual fingering", 0.9),
   /** Silent strings between sounding ones. */
-  MUTED_INSIDE("muted string inside", 2.05),
+  MUTED_INSIDE("muted string inside", 2.6),
   /** Strings below the bass that do not sound: 1, 3, 6 for 1, 2, 3. */
   NO_LOW_STRING("low string unused", 0.35),
   /** The lowest sounding string is ③ or higher: the thumb has no bass string to start on. */
   NO_BASS_STRING("no bass string for the thumb", 2.5),
   /** Strings above the highest sounding one, which the fingers would pluck: 1, 3, 6 for 1, 2, 3. */
-  NO_HIGH_STRING("high string unused", 1.2),
+  NO_HIGH_STRING("high string unused", 1.6),
   /** Strings that sound the very note another string sounds. */
   UNISON("same note on two strings", 0.95),
   /** The chord's plain fifth is not there. */

@@ -3,10 +3,13 @@ package phalanx.fretting;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
+import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.ResourceBundle;
+import java.util.Set;
 import phalanx.instrument.Tuning;
 
 /**
@@ -20,8 +23,11 @@ final class KnownForms {
   /** A form that no table has: nobody knows it by heart. */
   static final double UNKNOWN = 0.3;
 
-  /** A form that is usually fingered otherwise. */
+  /** A form that players take hold of without a thought, fingered otherwise. */
   private static final double OTHERWISE = 1;
+
+  /** A form that is seen fingered otherwise. */
+  private static final double SELDOM = 0.4;
 
   private static final int BITS = 4;
   private static final int HIGHEST = (1 << BITS) - 2;
@@ -31,17 +37,21 @@ final class KnownForms {
 
   private static final Map<Integer, int[]> FORMS = new HashMap<>();
 
+  /** The forms that players take hold of without a thought. */
+  private static final Set<int[]> BY_ROTE = Collections.newSetFromMap(new IdentityHashMap<>());
+
   /** The same with the lowest string held as the first, for other strings. */
   private static final Map<Integer, int[]> ELSEWHERE = new HashMap<>();
 
   static {
     read("phalanx.fretting.forms");
-    read("phalanx.fretting.usual-forms");
+    read("phalanx.fretting.usual-forms").forEach(key -> BY_ROTE.add(FORMS.get(key)));
   }
 
   private KnownForms() {}
 
-  private static void read(String table) {
+  private static Set<Integer> read(String table) {
+    Set<Integer> keys = new HashSet<>();
     ResourceBundle rows = ResourceBundle.getBundle(table, Locale.ROOT);
     for (String form : Collections.list(rows.getKeys())) {
       List<Integer> ways = new ArrayList<>();
@@ -51,10 +61,12 @@ final class KnownForms {
       int[] fingerings = ways.stream().mapToInt(w -> w).toArray();
       int key = key(form);
       FORMS.put(key, fingerings);
+      keys.add(key);
       int strings = lowest(key);
       int[] moved = ways.stream().mapToInt(w -> w >>> BITS * strings).toArray();
       ELSEWHERE.put(key >>> BITS * strings, moved);
     }
+    return keys;
   }
 
   private static int key(String form) {
@@ -118,14 +130,14 @@ final class KnownForms {
     return moved;
   }
 
-  /** Whether players finger a form they know otherwise. */
-  static boolean isOtherwise(GripTable grips) {
-    return units(grips) == OTHERWISE;
+  /** Whether players take hold of a form without a thought, and otherwise. */
+  static boolean isNotByRote(GripTable grips) {
+    return BY_ROTE.contains(grips.known) && units(grips) == OTHERWISE;
   }
 
   /**
    * How far a fingering is from what players know: 0 for a usual one, 1 for another of a form they
-   * know.
+   * know by rote.
    */
   static double units(GripTable grips) {
     if (grips.known == null) {
@@ -146,6 +158,6 @@ final class KnownForms {
         return 0;
       }
     }
-    return OTHERWISE;
+    return BY_ROTE.contains(grips.known) ? OTHERWISE : SELDOM;
   }
 }

@@ -58,10 +58,16 @@ class PatternHeardTest {
     Song song = TestSongs.of("C").withPattern(AlternatingThumb.FINGERS_BETWEEN);
     PatternHeard heard = Arranger.heard(new Arranger().arrange(song), 0);
     assertThat(heard.terms(shape("x32013", ".32.14"))).isEmpty();
+    // Open ⑥ is the third of C, and the thumb may have it; over G no open string is.
     assertThat(heard.terms(shape("x3x0x3", ".1...2")))
         .extracting(Cost::name)
-        .containsExactly("strings of the pattern that do not sound", "nobody strikes the third");
-    assertThat(heard.terms(shape("xx2010", "..2.1.")))
+        .containsExactly("strings of the pattern that do not sound");
+    PatternHeard overG = Arranger.heard(new Arranger().arrange(TestSongs.of("G")), 0);
+    assertThat(overG.terms(shape("3x0033", "1...23")))
+        .extracting(Cost::name)
+        .contains("nobody strikes the third");
+    PatternHeard overEFlat = Arranger.heard(new Arranger().arrange(TestSongs.of("Eb")), 0);
+    assertThat(overEFlat.terms(shape("xx134x", "..124.")))
         .extracting(Cost::name)
         .contains("no second bass string for the thumb");
   }

@@ -126,7 +126,7 @@ class TuneFitTest {
         boolean same = last.string() == place.string() && last.fret() == place.fret();
         boolean again = !same && place.finger().isPresent() && last.finger().equals(place.finger());
         step = 0.04 * Math.abs(last.string() - place.string());
-        step += again ? 0.2 + 0.01 * FIT.reach().distance(grip(last), grip(place)) : 0;
+        step += again ? 0.2 + 0.008 * FIT.reach().distance(grip(last), grip(place)) : 0;
       }
       double rest = best(shape, root, notes, at + 1, Optional.of(place));
       best = Math.min(best, place.cost() + step + rest);

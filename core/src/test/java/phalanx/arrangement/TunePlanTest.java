@@ -98,7 +98,7 @@ class TunePlanTest {
         boolean same = last.string() == here.string() && last.fret() == here.fret();
         boolean again = !same && here.finger().isPresent() && last.finger().equals(here.finger());
         cost += 0.04 * Math.abs(last.string() - here.string());
-        cost += again ? 0.2 + 0.01 * REACH.distance(grip(last), grip(here)) : 0;
+        cost += again ? 0.2 + 0.008 * REACH.distance(grip(last), grip(here)) : 0;
       }
     }
     return cost;

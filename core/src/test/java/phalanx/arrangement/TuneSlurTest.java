@@ -44,7 +44,7 @@ class TuneSlurTest {
     "C, 2:1+4:2 . /2:3+4:3 .",
     "G, 1:3+2:3 . /1:5+2:5 .",
     "D, 2:3+3:2 . /2:5+3:4 .",
-    "Em, 1:7+3:7 . /1:5+3:5 ."
+    "Am, 1:5+3:5 . /1:7+3:7 ."
   })
   void twoStringsSlideUnderTheirFingers(String chord, String bar) {
     Arrangement a = arranged(chord, bar);
