@@ -67,28 +67,34 @@ public record NoteName(Letter letter, int alteration) {
 
   /**
    * The note an interval higher, spelled by the interval's number: D♭ and a minor seventh is C♭.
+   * Where that would take more than three accidentals it is spelled by its sound: a ninth raised
+   * above F♯♯♯ is B.
    */
   public NoteName plus(Interval interval) {
     Letter target = letter.plus(interval.steps());
     int distance = Math.floorMod(target.semitones() - letter.semitones(), 12);
     int wanted = Math.floorMod(interval.semitones() + alteration, 12);
     int change = Math.floorMod(wanted - distance + 6, 12) - 6;
-    return new NoteName(target, change);
+    return Math.abs(change) <= MOST_ALTERED
+        ? new NoteName(target, change)
+        : bySound(target, change);
   }
 
   /** The same sound with at most one accidental: G for F♯♯, kept as it is otherwise. */
   public NoteName simplified() {
-    if (Math.abs(alteration) <= 1) {
-      return this;
-    }
-    int step = alteration > 0 ? 1 : -1;
+    return Math.abs(alteration) <= 1 ? this : bySound(letter, alteration);
+  }
+
+  private static NoteName bySound(Letter letter, int alteration) {
+    int chroma = Math.floorMod(letter.semitones() + alteration, 12);
     for (Letter other : Letter.values()) {
-      if (other.semitones() == chroma()) {
+      if (other.semitones() == chroma) {
         return new NoteName(other, 0);
       }
     }
+    int step = alteration > 0 ? 1 : -1;
     Letter near = letter;
-    while (Math.floorMod(near.semitones() + step, 12) != chroma()) {
+    while (Math.floorMod(near.semitones() + step, 12) != chroma) {
       near = near.plus(step);
     }
     return new NoteName(near, step);

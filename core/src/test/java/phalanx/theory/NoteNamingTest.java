@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import phalanx.song.TestSongs;
@@ -74,5 +75,17 @@ class NoteNamingTest {
     NoteName note = new NoteName(letter, by);
     assertThat(note.simplified().chroma()).isEqualTo(note.chroma());
     assertThat(Math.abs(note.simplified().alteration())).isLessThanOrEqualTo(1);
+  }
+
+  /**
+   * Nobody writes four sharps: such a tone has the name of its sound (common practice, no source).
+   */
+  @Test
+  void spellsByTheSoundWhatTakesMoreThanThreeAccidentals() {
+    NoteName root = NoteName.parse("F###").orElseThrow();
+
+    assertThat(root.plus(Interval.of(9, 0)).ascii()).isEqualTo("G###");
+    assertThat(root.plus(Interval.of(9, 1)).ascii()).isEqualTo("B");
+    assertThat(NoteName.parse("Cbb").orElseThrow().plus(Interval.of(7, -2)).ascii()).isEqualTo("G");
   }
 }

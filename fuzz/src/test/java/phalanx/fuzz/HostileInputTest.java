@@ -74,6 +74,8 @@ class HostileInputTest {
         text("chordpro", "blanks behind a brace", "{" + " ".repeat(100_000)),
         text("chordpro", "labels without end", "{sog: " + "label=\"".repeat(20_000) + "}"),
         text("chord", "brackets without end", "C" + "(".repeat(200_000)),
+        text("chord", "sharps upon sharps", "F" + "#".repeat(48) + "m99b5"),
+        text("chord", "a tone beyond triple flats", "Bbbbdim7(b13)"),
         text("tune", "octaves without end", "g" + "'".repeat(100_000)),
         text("tune", "brackets in brackets", "[".repeat(50_000) + "g" + "]".repeat(50_000)),
         text("tune", "a hundred thousand notes at once", "g" + "+g".repeat(100_000)),
@@ -103,6 +105,10 @@ class HostileInputTest {
             "song",
             "sections like one another",
             song("\"sections\":[" + section(1, 2) + "," + section(2, 1) + "]")),
+        text(
+            "score",
+            "an encoding that is no name",
+            "<?xml version=\"1.0\" encoding=\"-8\"?>" + score(measure(note("4", "")))),
         text(
             "score",
             "an empty string number",

@@ -5,7 +5,9 @@ import java.io.StringReader;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
+import java.nio.charset.IllegalCharsetNameException;
 import java.nio.charset.StandardCharsets;
+import java.nio.charset.UnsupportedCharsetException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -74,10 +76,7 @@ final class ScoreFile {
     Optional<Charset> seen = seen(bytes);
     String head = new String(bytes, 0, Math.min(400, bytes.length), StandardCharsets.ISO_8859_1);
     Matcher named = ENCODING.matcher(head.replace("\0", ""));
-    Optional<Charset> said =
-        named.find() && Charset.isSupported(named.group(1))
-            ? Optional.of(Charset.forName(named.group(1)))
-            : Optional.empty();
+    Optional<Charset> said = named.find() ? charset(named.group(1)) : Optional.empty();
     // Where a declaration can be read byte by byte, no sign has two bytes.
     boolean wide =
         said.filter(s -> s.name().startsWith("UTF-16") || s.name().startsWith("UTF-32"))
@@ -98,6 +97,15 @@ final class ScoreFile {
       String words = "the file is not in %s throughout: read as Windows-1252";
       remarks.add(new FileProblem(1, 1, Phrase.of(words, charset.name())));
       return new String(bytes, Charset.forName("windows-1252"));
+    }
+  }
+
+  /** The encoding of a name; empty where the name is unknown or could be none. */
+  private static Optional<Charset> charset(String name) {
+    try {
+      return Optional.of(Charset.forName(name));
+    } catch (IllegalCharsetNameException | UnsupportedCharsetException none) {
+      return Optional.empty();
     }
   }
 
