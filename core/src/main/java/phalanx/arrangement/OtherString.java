@@ -1,9 +1,9 @@
 package phalanx.arrangement;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.TreeMap;
 import phalanx.fretting.Shape;
-import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
 import phalanx.melody.BarTune;
 import phalanx.melody.Want;
@@ -15,24 +15,81 @@ import phalanx.song.Song;
  */
 public final class OtherString {
 
+  /** The fingers of the picking hand pluck ④ to ①; below is the thumb's (common practice). */
+  private static final int LOWEST_OF_FINGERS = 2;
+
   private OtherString() {}
 
   /** The strings a note may be on, its own included, each with the fret it would have there. */
   public static TreeMap<Integer, Integer> of(Arrangement a, Note note) {
+    return note.part() == Note.Part.TUNE ? ofTune(a, note) : ofPattern(a, note);
+  }
+
+  private static TreeMap<Integer, Integer> ofTune(Arrangement a, Note note) {
     TreeMap<Integer, Integer> places = new TreeMap<>();
-    Guitar guitar = a.song().guitar();
-    Optional<Shape> shape = slotOf(a, note).shape();
     for (int string = 0; string < Tuning.STRINGS; string++) {
-      if (note.part() == Note.Part.TUNE) {
-        int fret = note.midi() - guitar.midi(string, 0);
-        if (fret >= 0 && fret <= a.plan().problem().changes().reach().highestFret()) {
-          places.put(string, fret);
-        }
-      } else if (shape.isPresent() && shape.get().sounds(string)) {
+      int fret = note.midi() - a.song().guitar().midi(string, 0);
+      if (fret >= 0 && fret <= a.plan().problem().changes().reach().highestFret()) {
+        places.put(string, fret);
+      }
+    }
+    return places;
+  }
+
+  /**
+   * The thumb stays under the fingers, no two strokes meet on a string, and nothing goes over the
+   * tune. A brush is one stroke over its strings, and a note outside the shape has its place.
+   */
+  private static TreeMap<Integer, Integer> ofPattern(Arrangement a, Note note) {
+    TreeMap<Integer, Integer> places = new TreeMap<>();
+    places.put(note.string(), note.fret());
+    Optional<Shape> shape = slotOf(a, note).shape();
+    boolean inShape =
+        shape.isPresent()
+            && shape.get().sounds(note.string())
+            && shape.get().fret(note.string()).orElse(0) == note.fret();
+    if (note.manner() == Note.Manner.BRUSHED || !inShape) {
+      return places;
+    }
+    for (int string = 0; string < Tuning.STRINGS; string++) {
+      if (shape.get().sounds(string) && leavesOthers(a, note, shape.get(), string)) {
         places.put(string, shape.get().fret(string).orElse(0));
       }
     }
     return places;
+  }
+
+  private static boolean leavesOthers(Arrangement a, Note note, Shape shape, int string) {
+    int tick = note.tick();
+    boolean thumb = note.ref().role().isThumb();
+    boolean together =
+        a.notesFrom(tick, tick + 1).stream()
+            .filter(n -> n.string() != note.string())
+            .allMatch(
+                n -> {
+                  boolean under = thumb && !n.ref().role().isThumb();
+                  boolean over = !thumb && n.ref().role().isThumb();
+                  return n.string() != string
+                      && (!under || string < n.string())
+                      && (!over || string > n.string());
+                });
+    int fret = shape.fret(string).orElse(0);
+    int midi = a.song().guitar().midi(string, fret);
+    List<Integer> held =
+        a.holds().stream()
+            .filter(h -> h.fromTick() <= tick && tick < h.toTick())
+            .filter(h -> h.lowString() <= string && string <= h.highString())
+            .map(Hold::fret)
+            .toList();
+    boolean inReach = thumb || string >= LOWEST_OF_FINGERS || string == note.string();
+    boolean fingered = fret > 0 ? held.contains(fret) : held.isEmpty();
+    return together
+        && inReach
+        && fingered
+        && a.notes().stream()
+            .filter(n -> n.part() == Note.Part.TUNE)
+            .filter(n -> n.tick() <= tick && tick < n.tick() + n.lengthTicks())
+            .allMatch(n -> string < n.string() && (thumb || midi <= n.midi()));
   }
 
   private static Slot slotOf(Arrangement a, Note note) {

@@ -207,7 +207,8 @@ final class SlotLaying {
         placed, rising, brush.filter(b -> !brushed.isEmpty()), brushed, hit, stopped(placed, hit));
   }
 
-  private static NoteRef ref(Placed placed, Role role) {
+  /** Where a stroke is written: its bar, and the ticks from where the bar's metre begins. */
+  static NoteRef ref(Placed placed, Role role) {
     return new NoteRef(
         placed.bar().written(), placed.step().tick() - placed.bar().metreTick(), role);
   }
@@ -290,6 +291,9 @@ final class SlotLaying {
 
   private void walk(Map<Integer, Plucked> plucks, WalkingStep walk, int tick, TuneRing ring) {
     Optional<Plucked> thumb = plucks.values().stream().filter(Plucked::byThumb).findFirst();
+    if (thumb.filter(t -> song.pins().string(t.ref()).isPresent()).isPresent()) {
+      return;
+    }
     int below =
         plucks.keySet().stream()
             .filter(s -> thumb.isEmpty() || s != thumb.get().string())

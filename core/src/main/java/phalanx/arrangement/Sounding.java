@@ -264,7 +264,7 @@ final class Sounding {
     int tick = on.placed().tick();
     List<Integer> strings = on.brushed();
     for (int k = 0; k < strings.size(); k++) {
-      NoteRef ref = new NoteRef(on.placed().bar().written(), on.placed().step().tick(), Role.INNER);
+      NoteRef ref = SlotLaying.ref(on.placed(), Role.INNER);
       notes.add(
           note(
               on,

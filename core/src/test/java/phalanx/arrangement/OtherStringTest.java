@@ -4,17 +4,24 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import phalanx.instrument.Finger;
+import phalanx.instrument.StringSign;
 import phalanx.melody.TuneReader;
 import phalanx.picking.AlternatingThumb;
+import phalanx.picking.PatternReader;
 import phalanx.picking.PickFinger;
+import phalanx.picking.Role;
+import phalanx.song.DrawnSongs;
+import phalanx.song.NoteRef;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
 import phalanx.song.Tune;
+import phalanx.testing.Draws;
 import phalanx.theory.Meter;
 
 class OtherStringTest {
@@ -84,6 +91,54 @@ class OtherStringTest {
     Arrangement moved = ARRANGER.arrange(OtherString.moved(a.song(), inner, other));
     assertThat(moved.notesFrom(inner.tick(), inner.tick() + 1))
         .anyMatch(n -> n.string() == other && n.ref().equals(inner.ref()));
+  }
+
+  /** What is offered for a stroke comes true while the same shapes are held. */
+  @Property(tries = 30)
+  void aStrokeMovesToEveryStringOffered(@ForAll Draws draws) {
+    Song song = DrawnSongs.withTune(draws);
+    Arrangement free = ARRANGER.arrange(song);
+    for (Slot slot : free.slots()) {
+      if (slot.shape().isPresent()) {
+        song = song.pin(slot.played().ref(), slot.held());
+      }
+    }
+    Arrangement a = ARRANGER.arrange(song);
+    List<Note> strokes =
+        a.notes().stream().filter(n -> n.part() != Note.Part.TUNE).limit(24).toList();
+    for (Note note : strokes) {
+      Set<Integer> offered = OtherString.of(a, note).keySet();
+      for (int string : offered.size() > 1 ? offered : Set.<Integer>of()) {
+        Arrangement moved = ARRANGER.arrange(OtherString.moved(song, note, string));
+        assertThat(moved.notesFrom(note.tick(), note.tick() + 1))
+            .as("%s to %s", note, StringSign.of(string))
+            .anyMatch(n -> n.string() == string && n.ref().equals(note.ref()));
+      }
+    }
+  }
+
+  /**
+   * A brush is one stroke over its strings, in a pick-up as well: it is written where it is heard.
+   */
+  @Test
+  void aBrushStaysOnItsStrings() {
+    PatternReader.Result read =
+        PatternReader.read(
+            """
+            name: Brushed
+            metre: 4/4
+            thumb | o . | . . | o . | . . |
+            brush | . . | (4-2) . | . . | (4-2) . |
+            """);
+    Song song = TestSongs.of("G | C").withPattern(read.patterns().get(0));
+    Arrangement a = ARRANGER.arrange(song.withFeel(song.feel().withPickup(5040)));
+    List<Note> brush = a.notes().stream().filter(n -> n.manner() == Note.Manner.BRUSHED).toList();
+    assertThat(brush).hasSizeGreaterThan(2);
+    assertThat(brush.get(0).tick()).isZero();
+    assertThat(brush.get(0).ref()).isEqualTo(new NoteRef(1, 0, Role.INNER));
+    for (Note note : brush) {
+      assertThat(OtherString.of(a, note)).containsOnlyKeys(note.string());
+    }
   }
 
   /** Counted another way: every tick of the song asked whether the finger is down. */

@@ -1,5 +1,6 @@
 package phalanx.desktop.model;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -30,7 +31,10 @@ public final class NoteChoice {
     note.set(chosen);
   }
 
-  /** The chosen note's stroke in a new plan, on whatever string it is now. */
+  /**
+   * The chosen note's stroke in a new plan, on whatever string it is now. Of a brush, and of tune
+   * notes together, it is the one with the same pitch, or else on the same string.
+   */
   void settle(Arrangement plan) {
     note.set(
         note.get()
@@ -38,7 +42,9 @@ public final class NoteChoice {
                 old ->
                     plan.notesFrom(old.tick(), old.tick() + 1).stream()
                         .filter(n -> n.ref().equals(old.ref()))
-                        .findFirst()));
+                        .min(
+                            Comparator.comparing((Note n) -> n.midi() != old.midi())
+                                .thenComparing(n -> n.string() != old.string()))));
   }
 
   /** Chooses the note played next (1) or before (-1). */
@@ -70,10 +76,10 @@ public final class NoteChoice {
             });
   }
 
-  /** Moves the chosen note to a string it may be on. */
+  /** Moves the chosen note to a string it may be on, or keeps it on its own if it has a choice. */
   public void moveTo(int string) {
     note.get()
-        .filter(n -> places(n).containsKey(string))
+        .filter(n -> places(n).size() > 1 && places(n).containsKey(string))
         .ifPresent(n -> workspace.edit(song -> OtherString.moved(song, n, string)));
   }
 
