@@ -13,6 +13,7 @@ import phalanx.fretting.Cost;
 import phalanx.fretting.PlanProblem;
 import phalanx.fretting.PlanSlot;
 import phalanx.fretting.PlanSolver;
+import phalanx.fretting.RankedShapes;
 import phalanx.fretting.RatedShape;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
@@ -94,7 +95,7 @@ public final class Arranger {
           PatternHeard.of(song, book, timeline.barOf(slot), slot, !tunes.get(i).isEmpty());
       planned.add(planSlot(song, slot, sung.get(i), heard, millis, limit, fit));
     }
-    PlanProblem problem = new PlanProblem(planned, costs, false);
+    PlanProblem problem = new PlanProblem(planned, costs);
     ShapePlan plan =
         last.map(before -> PlanSolver.solve(problem, before))
             .orElseGet(() -> PlanSolver.solve(problem));
@@ -254,7 +255,7 @@ public final class Arranger {
         asked -> {
           List<RatedShape> more = new ArrayList<>(found == RESTING ? List.of() : found);
           more.add(new RatedShape(pin.get(), ShapeSearch.explain(query, pin.get()).value()));
-          return Candidates.of(more);
+          return Candidates.of(more, found.all());
         });
   }
 
@@ -265,9 +266,10 @@ public final class Arranger {
   }
 
   private static Candidates search(Asked asked, Reach reach) {
-    List<RatedShape> found =
-        ShapeSearch.find(asked.query(), reach).candidates(asked.limit(), FINGERINGS_EACH);
-    return found.isEmpty() ? RESTING : Candidates.of(found);
+    RankedShapes search = ShapeSearch.find(asked.query(), reach);
+    List<RatedShape> found = search.candidates(asked.limit(), FINGERINGS_EACH);
+    boolean all = found.size() == search.size();
+    return found.isEmpty() ? RESTING : Candidates.of(found, all);
   }
 
   private static Remark beyondTheNeck(Shape pinned, Reach reach) {

@@ -143,6 +143,7 @@ record PatternHeard(
   /** A row of candidates with that cost. */
   Candidates rated(Candidates row) {
     return Candidates.of(
-        row.stream().map(r -> new RatedShape(r.shape(), r.cost() + cost(r.shape()))).toList());
+        row.stream().map(r -> new RatedShape(r.shape(), r.cost() + cost(r.shape()))).toList(),
+        row.all());
   }
 }

@@ -98,7 +98,7 @@ final class TuneCandidates {
     rated.stream()
         .filter(r -> pin.equals(Optional.of(r.shape())) && !best.contains(r))
         .forEach(best::add);
-    return Candidates.of(best);
+    return Candidates.of(best, base.all() && best.size() == rated.size());
   }
 
   /** A shape in every way that differs in what sounds on over a change. */

@@ -10,19 +10,35 @@ import java.util.List;
 public final class Candidates extends AbstractList<RatedShape> {
 
   private final List<RatedShape> shapes;
+  private final boolean all;
   private volatile HandState[] entries;
   private volatile HandState[] exits;
 
-  private Candidates(List<RatedShape> shapes) {
-    this.shapes = List.copyOf(shapes);
-  }
-
-  /** Candidates, at least one; the same object if the list is one already. */
-  public static Candidates of(List<RatedShape> shapes) {
+  private Candidates(List<RatedShape> shapes, boolean all) {
     if (shapes.isEmpty()) {
       throw new IllegalArgumentException("a slot needs a candidate");
     }
-    return shapes instanceof Candidates c ? c : new Candidates(shapes);
+    this.shapes = List.copyOf(shapes);
+    this.all = all;
+  }
+
+  /** All shapes there are, at least one; the same object if the list is one already. */
+  public static Candidates of(List<RatedShape> shapes) {
+    return of(shapes, true);
+  }
+
+  /**
+   * Candidates, at least one; the same object if the list is one already.
+   *
+   * @param all whether these are all shapes there are, or only the cheapest
+   */
+  public static Candidates of(List<RatedShape> shapes, boolean all) {
+    return shapes instanceof Candidates c ? c : new Candidates(shapes, all);
+  }
+
+  /** Whether these are all shapes there are; otherwise dearer ones were left out. */
+  public boolean all() {
+    return all;
   }
 
   /** Where the fingers come to; worked out at the first call, for one guitar and hand. */

@@ -7,12 +7,16 @@ import java.util.List;
  *
  * @param slots the slots in playing order
  * @param changes what changes cost on this guitar for this hand
- * @param complete whether the candidates are all there are, or only the cheapest of each slot
  */
-public record PlanProblem(List<PlanSlot> slots, ChangeCosts changes, boolean complete) {
+public record PlanProblem(List<PlanSlot> slots, ChangeCosts changes) {
 
   public PlanProblem {
     slots = List.copyOf(slots);
+  }
+
+  /** Whether no shape that a slot could hold was left out of its candidates. */
+  public boolean complete() {
+    return slots.stream().allMatch(s -> s.pinned().isPresent() || s.row().all());
   }
 
   /** Cost of one choice of candidates, as the slow and plain sum; the solver must agree with it. */

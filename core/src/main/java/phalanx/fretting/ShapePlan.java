@@ -73,7 +73,7 @@ public final class ShapePlan {
     return cost;
   }
 
-  /** Whether no better plan exists at all, or only none among the candidates kept. */
+  /** Whether no better plan exists at all; otherwise none does among the shapes that were tried. */
   public boolean exact() {
     return problem.complete();
   }

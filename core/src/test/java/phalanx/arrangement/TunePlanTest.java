@@ -144,7 +144,7 @@ class TunePlanTest {
     }
     boolean whole = every.stream().noneMatch(List::isEmpty);
     if (whole) {
-      double planned = PlanSolver.solve(new PlanProblem(kept, CHANGES, false)).cost();
+      double planned = PlanSolver.solve(new PlanProblem(kept, CHANGES)).cost();
       assertThat(planned).isCloseTo(cheapest(every), within(1e-9));
     }
   }

@@ -89,7 +89,7 @@ class HandCheckValuesTest {
     for (List<Integer> frets : row) {
       slots.add(new PlanSlot(ShapeTrial.of(frets, REACH).fingerings(), OptionalInt.empty(), 2000));
     }
-    List<Shape> shapes = PlanSolver.solve(new PlanProblem(slots, changes, true)).shapes();
+    List<Shape> shapes = PlanSolver.solve(new PlanProblem(slots, changes)).shapes();
     assertThat(shapes.get(0).fingerText()).isEqualTo("·2143·");
     for (int i = 1; i < shapes.size(); i++) {
       Shape from = shapes.get(i - 1);

@@ -44,7 +44,7 @@ class PlanSolverTest {
       OptionalInt pinned = pin ? OptionalInt.of(random.nextInt(candidates)) : OptionalInt.empty();
       row.add(new PlanSlot(some, pinned, 100 + random.nextInt(400)));
     }
-    return new PlanProblem(row, CHANGES, true);
+    return new PlanProblem(row, CHANGES);
   }
 
   private static double bruteForce(PlanProblem problem, int[] choice, int slot) {
@@ -162,7 +162,7 @@ class PlanSolverTest {
         case 1 -> edited.add(at, random(random, 1, 12, false).slots().get(0));
         default -> edited.set(at, random(random, 1, 12, true).slots().get(0));
       }
-      PlanProblem next = new PlanProblem(edited, CHANGES, true);
+      PlanProblem next = new PlanProblem(edited, CHANGES);
       ShapePlan again = PlanSolver.solve(next, before);
       ShapePlan fresh = PlanSolver.solve(next);
       assertThat(again.shapes()).isEqualTo(fresh.shapes());
@@ -192,7 +192,7 @@ class PlanSolverTest {
         List<PlanSlot> pinned = new ArrayList<>(problem.slots());
         PlanSlot old = pinned.get(slot);
         pinned.set(slot, new PlanSlot(old.candidates(), OptionalInt.of(index), old.changeMillis()));
-        double cost = PlanSolver.solve(new PlanProblem(pinned, CHANGES, true)).cost();
+        double cost = PlanSolver.solve(new PlanProblem(pinned, CHANGES)).cost();
         assertThat(alternative.extraCost()).isCloseTo(cost - plan.cost(), within(1e-9));
       }
     }

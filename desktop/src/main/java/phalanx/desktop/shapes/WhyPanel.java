@@ -67,7 +67,8 @@ public final class WhyPanel extends VBox {
     if (slot.isPresent() && slot.get().shape().isEmpty()) {
       rows.addAll(nothingHeld(slot.get()));
     } else if (board.isPresent()) {
-      rows.addAll(why(board.get().why()));
+      boolean exact = workspace.arrangementProperty().get().plan().exact();
+      rows.addAll(why(board.get().why(), exact));
       rows.addAll(names(board.get().names()));
       rows.addAll(others(board.get().others()));
     }
@@ -107,14 +108,15 @@ public final class WhyPanel extends VBox {
     return rows;
   }
 
-  private List<Node> why(List<Cost> why) {
+  private List<Node> why(List<Cost> why, boolean exact) {
     List<Node> rows = new ArrayList<>();
     double total = why.stream().mapToDouble(Cost::value).sum();
     rows.add(title("Why this shape"));
     rows.add(
         line(
-            "The plan takes the row of shapes that costs least over the whole song. This one and its"
-                + Phrase.of(" changes come to %.2f.", total),
+            "The plan takes the row of shapes that costs least over the whole song"
+                + (exact ? ". " : ", of the easiest of each chord. ")
+                + Phrase.of("This one and its changes come to %.2f.", total),
             "where"));
     for (int part = 0; part < why.size(); part++) {
       // Without a chord before, the change that follows is the one that goes on.

@@ -68,6 +68,7 @@ public final class ArrangementJson {
         sweep(sweeps.addObject(), gesture);
       }
     }
+    root.putObject("search").put("exact", a.plan().exact());
     return root;
   }
 

@@ -31,7 +31,9 @@ class ArrangementJsonTest {
             "notes",
             "holds",
             "hits",
-            "sweeps");
+            "sweeps",
+            "search");
+    assertThat(root.at("/search/exact").asBoolean()).isEqualTo(a.plan().exact());
     assertThat(root.get("divisions").asInt()).isEqualTo(5040);
     assertThat(root.get("bars")).hasSize(6);
     assertThat(root.get("notes")).hasSize(a.notes().size());
