@@ -17,10 +17,63 @@ public final class ChordNaming {
 
   /** Qualities from the plainest to the rarest; a name costs its place in this list. */
   private static final String[] QUALITIES = {
-    "", "m", "7", "m7", "maj7", "sus4", "sus2", "6", "m6", "dim", "aug", "5", "add9", "m7b5",
-    "dim7", "9", "m9", "maj9", "7sus4", "madd9", "6/9", "m6/9", "mMaj7", "7b9", "7#9", "11", "m11",
-    "13", "m13", "maj13", "9sus4", "7b5", "7#5", "maj7#11", "7#11", "maj7#5", "mMaj9", "add11",
-    "7b13", "13sus4", "9#11", "9b5", "9#5", "maj7b5", "(b5)", "maj11", "mMaj11"
+    "",
+    "m",
+    "7",
+    "m7",
+    "maj7",
+    "sus4",
+    "sus2",
+    "6",
+    "m6",
+    "dim",
+    "aug",
+    "5",
+    "add9",
+    "m7b5",
+    "dim7",
+    "9",
+    "m9",
+    "maj9",
+    "7sus4",
+    "madd9",
+    "6/9",
+    "m6/9",
+    "mMaj7",
+    "7b9",
+    "7#9",
+    "11",
+    "m11",
+    "13",
+    "m13",
+    "maj13",
+    "9sus4",
+    "7b5",
+    "7#5",
+    "maj7#11",
+    "7#11",
+    "maj7#5",
+    "mMaj9",
+    "add11",
+    "7b13",
+    "13sus4",
+    "9#11",
+    "9b5",
+    "9#5",
+    "maj7b5",
+    "(b5)",
+    "maj11",
+    "mMaj11",
+    "sus4add9",
+    "7sus2",
+    "6sus4",
+    "6sus2",
+    "maj7sus4",
+    "maj7sus2",
+    "maj9sus4",
+    "6/9sus4",
+    "sus2#11",
+    "7sus4b9"
   };
 
   private static final double QUALITY_STEP = 0.1;
@@ -28,6 +81,12 @@ public final class ChordNaming {
   private static final double MISSING = 0.8;
   private static final double ROOTLESS = 2.5;
   private static final double FOREIGN_BASS = 1.6;
+
+  /** What is left of a quality's cost where fourths and fifths are stacked on the bass. */
+  private static final double STACKED = 0.25;
+
+  /** Names beyond these help nobody. */
+  private static final int MOST = 5;
 
   /** Root spellings players use, by pitch class. */
   private static final String[] ROOTS = {
@@ -45,7 +104,8 @@ public final class ChordNaming {
   private ChordNaming() {}
 
   /**
-   * All names of sounding notes, the likeliest first.
+   * The names of sounding notes, the likeliest first, five at most. Notes without a third over a
+   * root with its fifth are named from that root first, however rare the quality.
    *
    * @param midi the sounding MIDI notes, lowest first; at least two different pitch classes
    * @return the names; empty if no quality fits
@@ -73,6 +133,7 @@ public final class ChordNaming {
     return found.stream()
         .sorted(Comparator.comparingDouble(Scored::score))
         .map(Scored::name)
+        .limit(MOST)
         .toList();
   }
 
@@ -109,9 +170,16 @@ public final class ChordNaming {
     boolean onRoot = chord.root().chroma() == bass;
     Chord named =
         onRoot || rootless && chord.intervalOf(bass).isPresent() ? chord : over(chord, bass);
-    double score = base + (onRoot ? 0 : INVERSION) + MISSING * missing.size();
+    boolean stacked = onRoot && missing.isEmpty() && isStacked(chord);
+    double quality = stacked ? base * STACKED : base;
+    double score = quality + (onRoot ? 0 : INVERSION) + MISSING * missing.size();
     return Optional.of(
         new Scored(new ChordName(named, missing, rootless), score + (rootless ? ROOTLESS : 0)));
+  }
+
+  private static boolean isStacked(Chord chord) {
+    List<Interval> tones = chord.intervals();
+    return tones.contains(Interval.of(5, 0)) && tones.stream().noneMatch(i -> i.number() == 3);
   }
 
   private static Chord over(Chord chord, int bass) {

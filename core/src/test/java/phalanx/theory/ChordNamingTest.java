@@ -18,8 +18,21 @@ class ChordNamingTest {
   /** Names every player gives these shapes (common practice, no source). */
   @ParameterizedTest
   @CsvSource({
-    "48 52 55 60 64,C", "45 52 57 60 64,Am", "50 57 62 66,D", "42 50 57 62 66,D/F#",
-    "40 47 52 55 62 64,Em7", "43 47 50 55 59 65,G7", "47 51 57 59 66,B7", "45 52 55 61 64,A7"
+    "48 52 55 60 64,C",
+    "45 52 57 60 64,Am",
+    "50 57 62 66,D",
+    "42 50 57 62 66,D/F#",
+    "40 47 52 55 62 64,Em7",
+    "43 47 50 55 59 65,G7",
+    "47 51 57 59 66,B7",
+    "45 52 55 61 64,A7",
+    "45 52 59 62,Asus4add9",
+    "48 55 62 65,Csus4add9",
+    "40 47 52 57 59 66,Esus4add9",
+    "45 52 54 59,A6sus2",
+    "45 52 55 59,A7sus2",
+    "50 57 62 67,Dsus4",
+    "45 52 55 62,A7sus4"
   })
   void givesTheUsualNameFirst(String midi, String name) {
     assertThat(names(midi)).first().isEqualTo(name);
