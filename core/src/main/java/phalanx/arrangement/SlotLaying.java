@@ -183,10 +183,6 @@ final class SlotLaying {
       if (string.isPresent()) {
         boolean outside =
             pluck.role() == Role.THUMB && atThird && string.get() == third.get().string();
-        if (!outside && !shape.sounds(string.get()) && ring.holdsBeside(placed.tick())) {
-          say("notes of the pattern give way to the tune");
-          continue;
-        }
         plucks.put(
             string.get(),
             new Plucked(string.get(), pluck, ref, outside ? third : Optional.empty()));

@@ -52,6 +52,25 @@ class PatternHeardTest {
     return new Shape(stops);
   }
 
+  /**
+   * Ode to Joy, third bar (Ludwig van Beethoven, 1824; from memory): the tune lifts a finger off
+   * xx0232, and the thumb goes on between ④ and the open ⑤, as players do (common practice, no
+   * source).
+   */
+  @Test
+  void theThumbGoesOnOverAnOpenStringWhileTheTuneMovesAFinger() {
+    Song song = TestSongs.of("G | G | D | G").withPattern(AlternatingThumb.FINGERS_BETWEEN);
+    Arrangement a =
+        new Arranger()
+            .arrange(TestSongs.singing(song, "b3 b c4 d", "d4 c b3 a", "g3 g a b", "b3 . a ."));
+    Slot d = a.slots().get(2);
+    assertThat(d.held().fretText()).isEqualTo("xx0232");
+    assertThat(a.notesFrom(d.fromTick(), d.toTick()))
+        .filteredOn(n -> n.part() == Note.Part.BASS)
+        .extracting(Note::string)
+        .containsExactly(2, 1, 2, 1);
+  }
+
   /** The thin shape has neither third nor second bass; players hold the full one. */
   @Test
   void theThirdAndASecondBassAreWorthSomething() {
