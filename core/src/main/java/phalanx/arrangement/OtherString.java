@@ -37,8 +37,8 @@ public final class OtherString {
   }
 
   /**
-   * The thumb stays under the fingers, no two strokes meet on a string, and nothing goes over the
-   * tune. A brush is one stroke over its strings, and a note outside the shape has its place.
+   * What is struck together keeps its order from low to high, and nothing goes over the tune. A
+   * brush is one stroke over its strings, and a note outside the shape has its place.
    */
   private static TreeMap<Integer, Integer> ofPattern(Arrangement a, Note note) {
     TreeMap<Integer, Integer> places = new TreeMap<>();
@@ -59,20 +59,17 @@ public final class OtherString {
     return places;
   }
 
+  private static int side(Note note, Note of) {
+    return Integer.signum(note.string() - of.string());
+  }
+
   private static boolean leavesOthers(Arrangement a, Note note, Shape shape, int string) {
     int tick = note.tick();
     boolean thumb = note.ref().role().isThumb();
     boolean together =
         a.notesFrom(tick, tick + 1).stream()
             .filter(n -> n.string() != note.string())
-            .allMatch(
-                n -> {
-                  boolean under = thumb && !n.ref().role().isThumb();
-                  boolean over = !thumb && n.ref().role().isThumb();
-                  return n.string() != string
-                      && (!under || string < n.string())
-                      && (!over || string > n.string());
-                });
+            .allMatch(n -> Integer.signum(string - n.string()) == side(note, n));
     int fret = shape.fret(string).orElse(0);
     int midi = a.song().guitar().midi(string, fret);
     List<Integer> held =

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import phalanx.fretting.AddedFinger;
 import phalanx.fretting.ChangeCosts;
+import phalanx.fretting.Grip;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.fretting.Stop;
@@ -289,7 +290,9 @@ final class TuneFit {
     Shape held = shape.with(to.string(), new Stop.Pressed(to.fret(), to.finger().get()));
     for (TunePlace other : others) {
       if (!other.inShape() && other.finger().isPresent()) {
-        if (other.finger().equals(to.finger())) {
+        // A note that sounds on over a change may have had its finger elsewhere.
+        Grip down = held.grips().get(other.finger().get());
+        if (other.finger().equals(to.finger()) || down != null && down.fret() != other.fret()) {
           return false;
         }
         held = held.with(other.string(), new Stop.Pressed(other.fret(), other.finger().get()));

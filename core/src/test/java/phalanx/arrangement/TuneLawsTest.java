@@ -29,6 +29,22 @@ class TuneLawsTest {
     laws(ARRANGER.arrange(DrawnSongs.withTune(draws)));
   }
 
+  /**
+   * A note sounds on over a change in another place than its finger had before, then a pull-off.
+   */
+  @Test
+  void aPullOffAfterAChangeAsksWhereTheFingersAreNow() {
+    laws(
+        ARRANGER.arrange(
+            DrawnSongs.withTune(
+                new Draws(
+                    List.of(
+                        0, 0, 0, 3, 0, 1, 1, 8, 3, 0, 0, 1, 2, 0, 0, 0, 55, 3, 2, 0, 0, 0, 0, 0, 2,
+                        2, 0, 0, 0, 0, 0, 0, 3, 0, 0, 0, 1, 0, 0, 1, 1597, 2, 4, 0, 0, 0, 1, 640462,
+                        451300, 982153, 229059, 830507, 686166, 378906, 846408, 831834, 272745,
+                        2828, 573789, 348660, 1042494, 896320, 550156, 10354, 626209, 179683)))));
+  }
+
   /** Two fingers slide together and no finger plucks the first note of the other's. */
   @Test
   void aFingerThatDoesNotSlideAlongLifts() {
