@@ -4,7 +4,7 @@ import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.Arranger;
+import phalanx.arrangement.laying.Arranger;
 import phalanx.formats.json.ReviewJson;
 import phalanx.review.Found;
 import phalanx.review.Remedies;

@@ -10,7 +10,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.Arranger;
+import phalanx.arrangement.laying.Arranger;
 import phalanx.formats.DiskTrouble;
 import phalanx.formats.WholeFile;
 import phalanx.formats.json.ArrangementJson;

@@ -2,6 +2,7 @@ package phalanx.arrangement;
 
 import java.util.Set;
 import phalanx.picking.Force;
+import phalanx.picking.HitKind;
 import phalanx.picking.PickFinger;
 import phalanx.picking.Touch;
 
@@ -36,8 +37,7 @@ public sealed interface Gesture {
    * @param kind which
    * @param fingers the fingers it takes
    */
-  record Hit(int tick, phalanx.picking.Hit kind, Set<PickFinger> fingers, Force force)
-      implements Gesture {}
+  record Hit(int tick, HitKind kind, Set<PickFinger> fingers, Force force) implements Gesture {}
 
   /**
    * A sweep over the strings that sound.

@@ -69,7 +69,7 @@ public record Note(
   }
 
   /** The same note ringing for another time. */
-  Note lasting(int ticks) {
+  public Note lasting(int ticks) {
     return new Note(
         tick, ticks, string, fret, midi, pick, fretFinger, part, ref, manner, force, delayTicks);
   }

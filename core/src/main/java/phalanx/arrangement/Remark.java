@@ -48,17 +48,17 @@ public record Remark(
   public record Figure(double measured, double limit, String unit) {}
 
   /** Something good to know. */
-  static Remark note(String words) {
+  public static Remark note(String words) {
     return new Remark(Kind.NOTE, words, Optional.empty(), Optional.empty(), Optional.empty());
   }
 
   /** Something wrong with a whole chord. */
-  static Remark of(Kind kind, String words, Figure figure) {
+  public static Remark of(Kind kind, String words, Figure figure) {
     return new Remark(kind, words, Optional.empty(), Optional.empty(), Optional.of(figure));
   }
 
   /** Something wrong at a time on a string. */
-  static Remark at(Kind kind, String words, int tick, int string, Figure figure) {
+  public static Remark at(Kind kind, String words, int tick, int string, Figure figure) {
     return new Remark(kind, words, Optional.of(tick), Optional.of(string), Optional.of(figure));
   }
 }

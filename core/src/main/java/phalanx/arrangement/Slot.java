@@ -35,7 +35,7 @@ public record Slot(
   }
 
   /** What the hand holds: the shape, or nothing. */
-  Shape held() {
+  public Shape held() {
     return shape.orElse(Shape.NOTHING);
   }
 
@@ -45,7 +45,7 @@ public record Slot(
   }
 
   /** A chord that begins and ends where it is written. */
-  Slot(
+  public Slot(
       Timeline.PlayedSlot played,
       Optional<Shape> shape,
       boolean pinned,
@@ -56,12 +56,12 @@ public record Slot(
   }
 
   /** The same slot with these remarks. */
-  Slot withRemarks(List<Remark> other) {
+  public Slot withRemarks(List<Remark> other) {
     return new Slot(played, shape, pinned, other, waysOut, tune, fromTick, toTick);
   }
 
   /** The same slot held at another time. */
-  Slot held(int from, int to) {
+  public Slot held(int from, int to) {
     return new Slot(played, shape, pinned, found, waysOut, tune, from, to);
   }
 

@@ -26,12 +26,12 @@ public record Sung(
     int barTick) {
 
   /** The same note at another time. */
-  Sung at(int from, int to) {
+  public Sung at(int from, int to) {
     return new Sung(from, to, midi, string, label, slur, bar, barTick);
   }
 
   /** The same note going on for longer. */
-  Sung until(int end) {
+  public Sung until(int end) {
     return new Sung(tick, end, midi, string, label, slur, bar, barTick);
   }
 }

@@ -1,10 +1,8 @@
 /**
- * What both hands do when: derived from a song by {@link phalanx.arrangement.Arranger}, never
- * edited or saved as truth. Start with {@link phalanx.arrangement.Arrangement}.
+ * What both hands do when: the result of planning, derived from a song and never edited or saved as
+ * truth. Start with {@link phalanx.arrangement.Arrangement}.
  *
- * <p>For the picking hand the way goes through four steps: {@code PlacedSteps} lays patterns along
- * the song, {@code SlotLaying} puts each step on the strings of the shape held, {@code Picking}
- * asks for the fingers, {@code Sounding} makes notes and {@link phalanx.arrangement.Gesture}s of
- * it. {@link phalanx.arrangement.PatternView} is how a pattern is shown and changed in its place.
+ * <p>What stands on it: {@code tune} finds where a tune lies, {@code laying} plans both hands and
+ * makes the arrangement, {@code board} answers what a screen asks about one spot.
  */
 package phalanx.arrangement;

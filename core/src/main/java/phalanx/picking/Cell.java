@@ -55,7 +55,7 @@ final class Cell {
   }
 
   /** Puts what a cell says into a step; empty if the row does not know the word. */
-  static Optional<Step> read(String row, String cell, Step step) {
+  static Optional<Written> read(String row, String cell, Written step) {
     if (cell.equals(NOTHING)) {
       return Optional.of(step);
     }
@@ -67,20 +67,20 @@ final class Cell {
   }
 
   /** A step while it is being read. */
-  record Step(List<Stroke> strokes, Optional<Roll> roll, boolean early) {
+  record Written(List<Stroke> strokes, Optional<Roll> roll, boolean early) {
 
-    static final Step EMPTY = new Step(List.of(), Optional.empty(), false);
+    static final Written EMPTY = new Written(List.of(), Optional.empty(), false);
 
-    Step with(Stroke stroke) {
-      return new Step(Stream.concat(strokes.stream(), Stream.of(stroke)).toList(), roll, early);
+    Written with(Stroke stroke) {
+      return new Written(Stream.concat(strokes.stream(), Stream.of(stroke)).toList(), roll, early);
     }
 
-    Step rolled(Roll how) {
-      return new Step(strokes, Optional.of(how), early);
+    Written rolled(Roll how) {
+      return new Written(strokes, Optional.of(how), early);
     }
 
-    Step comingEarly() {
-      return new Step(strokes, roll, true);
+    Written comingEarly() {
+      return new Written(strokes, roll, true);
     }
 
     phalanx.picking.Pattern.Step at(int tick) {
@@ -104,7 +104,7 @@ final class Cell {
     Force force = plain ? Force.PLAIN : forced.group(1) != null ? Force.SOFT : Force.ACCENTED;
     String word = plain ? cell : forced.group(1) != null ? forced.group(1) : forced.group(2);
     return switch (row) {
-      case HITS -> Hit.written(word).map(h -> new Stroke.Knock(h, force));
+      case HITS -> HitKind.written(word).map(h -> new Stroke.Knock(h, force));
       case BRUSH -> brush(word, force);
       default -> Role.written(row).flatMap(role -> onRole(role, word, force));
     };
@@ -192,7 +192,7 @@ final class Cell {
     return switch (row) {
       case HITS ->
           "a hit: "
-              + String.join(", ", Stream.of(Hit.values()).map(Hit::written).toList())
+              + String.join(", ", Stream.of(HitKind.values()).map(HitKind::written).toList())
               + ", or a dot";
       case BRUSH -> "a brush such as 6-1, 1-4n, or a dot";
       case ROLL -> "/ or \\ with a speed of 1 to 8, or a dot";

@@ -88,7 +88,7 @@ final class RowsReader {
       return problem(number, from + 1, words + beat.size());
     }
     return beat.stream()
-        .filter(w -> Cell.read(row, w.text(), Cell.Step.EMPTY).isEmpty())
+        .filter(w -> Cell.read(row, w.text(), Cell.Written.EMPTY).isEmpty())
         .findFirst()
         .flatMap(
             w ->
@@ -133,7 +133,7 @@ final class RowsReader {
   }
 
   private Optional<List<Pattern.Step>> steps(Meter meter, List<Problem> problems) {
-    TreeMap<Integer, Cell.Step> steps = new TreeMap<>();
+    TreeMap<Integer, Cell.Written> steps = new TreeMap<>();
     TreeMap<Integer, Word> places = new TreeMap<>();
     rows.forEach(
         (row, beats) -> {
@@ -142,7 +142,7 @@ final class RowsReader {
             for (int part = 0; part < parts.size(); part++) {
               Word word = parts.get(part);
               int tick = beat * meter.beatTicks() + part * meter.beatTicks() / parts.size();
-              Cell.Step step = steps.getOrDefault(tick, Cell.Step.EMPTY);
+              Cell.Written step = steps.getOrDefault(tick, Cell.Written.EMPTY);
               if (!word.text().equals(Cell.NOTHING)) {
                 steps.put(tick, Cell.read(row, word.text(), step).orElseThrow());
                 boolean stroke = !row.equals(Cell.NEXT) && !row.equals(Cell.ROLL);

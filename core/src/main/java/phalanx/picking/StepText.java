@@ -23,7 +23,7 @@ public final class StepText {
 
   /** The step of some cells; empty if a row or a word is not known, or no hand can play it. */
   public static Optional<Pattern.Step> read(int tick, Map<String, String> cells) {
-    Optional<Cell.Step> step = Optional.of(Cell.Step.EMPTY);
+    Optional<Cell.Written> step = Optional.of(Cell.Written.EMPTY);
     for (Map.Entry<String, String> cell : cells.entrySet()) {
       boolean known = Cell.rows().contains(cell.getKey());
       step =

@@ -86,7 +86,7 @@ public sealed interface Stroke {
   }
 
   /** A percussive hit. */
-  record Knock(Hit hit, Force force) implements Stroke {}
+  record Knock(HitKind hit, Force force) implements Stroke {}
 
   /** The fingers it takes whatever the school; none where the school chooses. */
   default Set<PickFinger> fixedFingers() {

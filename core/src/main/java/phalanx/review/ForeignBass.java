@@ -6,7 +6,6 @@ import java.util.Optional;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
-import phalanx.findings.Finding;
 import phalanx.picking.ThumbRoute;
 import phalanx.song.Harmony;
 import phalanx.theory.Chord;

@@ -8,7 +8,6 @@ import java.util.Set;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Remark;
 import phalanx.arrangement.Slot;
-import phalanx.findings.Finding;
 import phalanx.song.FindingRef;
 import phalanx.song.Timeline.PlayedBar;
 

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
-import phalanx.findings.Finding;
 import phalanx.instrument.StringSign;
 import phalanx.theory.Phrase;
 import phalanx.theory.Ticks;

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.Arranger;
+import phalanx.arrangement.laying.Arranger;
 import phalanx.song.Feel;
 import phalanx.theory.Phrase;
 

@@ -8,7 +8,6 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
-import phalanx.findings.Finding;
 import phalanx.fretting.Muting;
 import phalanx.fretting.Shape;
 import phalanx.instrument.StringSign;

@@ -5,11 +5,13 @@ import java.util.List;
 import java.util.Optional;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
-import phalanx.findings.StretchRule;
 import phalanx.fretting.Reach;
+import phalanx.fretting.StretchRule;
 
 /** Shapes wider than this hand takes at ease. */
 final class Stretches implements Rule {
+
+  static final String NAME = "stretch";
 
   @Override
   public List<Found> in(Arrangement a) {
@@ -18,6 +20,7 @@ final class Stretches implements Rule {
     for (Slot slot : a.slots()) {
       slot.shape()
           .flatMap(s -> StretchRule.of(s, reach))
+          .map(s -> new Finding(NAME, s.words(), s.millimetres(), s.limit(), "mm"))
           .ifPresent(f -> found.add(Found.at(a, f, slot.fromTick(), Optional.empty())));
     }
     return found;

@@ -9,7 +9,6 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.arrangement.Sung;
-import phalanx.findings.Finding;
 import phalanx.theory.Phrase;
 import phalanx.theory.Ticks;
 

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
-import phalanx.findings.Finding;
 import phalanx.theory.Phrase;
 
 /**

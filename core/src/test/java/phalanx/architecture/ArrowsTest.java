@@ -4,11 +4,13 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.core.importer.Location;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import java.util.List;
 
 /** Core stands on the JDK alone, and its packages form layers. */
 @AnalyzeClasses(
@@ -41,7 +43,40 @@ class ArrowsTest {
 
   @ArchTest
   static final ArchRule PACKAGES_FORM_NO_CYCLE =
-      slices().matching("phalanx.(*)..").should().beFreeOfCycles();
+      slices().matching("phalanx.(**)").should().beFreeOfCycles();
+
+  /** From the bottom: a package knows those named before it, and no other. */
+  private static final List<String> LAYERS =
+      List.of(
+          "phalanx.theory",
+          "phalanx.instrument",
+          "phalanx.fretting",
+          "phalanx.picking",
+          "phalanx.melody",
+          "phalanx.song",
+          "phalanx.chart",
+          "phalanx.arrangement",
+          "phalanx.arrangement.tune",
+          "phalanx.arrangement.laying",
+          "phalanx.arrangement.board",
+          "phalanx.review");
+
+  @ArchTest
+  static void layersKnowOnlyWhatLiesBelow(JavaClasses all) {
+    for (int i = 0; i + 1 < LAYERS.size(); i++) {
+      noClasses()
+          .that()
+          .resideInAPackage(LAYERS.get(i))
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage(LAYERS.subList(i + 1, LAYERS.size()).toArray(String[]::new))
+          .check(all);
+    }
+  }
+
+  @ArchTest
+  static final ArchRule EVERY_PACKAGE_HAS_ITS_LAYER =
+      classes().should().resideInAnyPackage(LAYERS.toArray(String[]::new));
 
   @ArchTest
   static final ArchRule THEORY_STANDS_BELOW_ALL =

@@ -11,8 +11,6 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import phalanx.findings.Finding;
-import phalanx.findings.StretchRule;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
@@ -112,10 +110,9 @@ class HandCheckValuesTest {
   void aVeryWideShapeGetsTheStretchFinding() {
     ShapeTrial trial = trial(-1, 4, 6, 2, -1, 0);
     Shape shape = trial.fingerings().get(0).shape();
-    Finding finding = StretchRule.of(shape, REACH).orElseThrow();
-    assertThat(finding.rule()).isEqualTo("stretch");
-    assertThat(finding.measured()).isGreaterThan(finding.limit());
-    assertThat(finding.message()).contains("mm apart");
+    StretchRule.Stretch stretch = StretchRule.of(shape, REACH).orElseThrow();
+    assertThat(stretch.millimetres()).isGreaterThan(stretch.limit());
+    assertThat(stretch.words()).contains("mm apart");
     assertThat(StretchRule.of(trial(-1, 3, 2, 0, 1, 0).fingerings().get(0).shape(), REACH))
         .isEmpty();
   }

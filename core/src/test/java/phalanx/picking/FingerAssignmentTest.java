@@ -96,7 +96,7 @@ class FingerAssignmentTest {
 
   @Test
   void aHitTakesItsFingersAndTheyNeedTimeToComeBack() {
-    Set<PickFinger> click = Hit.CLICK.fingers();
+    Set<PickFinger> click = HitKind.CLICK.fingers();
     Strike hit = new Strike(0, Optional.of(0), List.of(), Map.of(), click, Map.of());
     List<Fingered> slow =
         FingerAssignment.assign(List.of(hit, strike(0.5, 4)), HandSchool.THUMB_AND_THREE, 90);
@@ -121,7 +121,7 @@ class FingerAssignmentTest {
         Set<PickFinger> gesture =
             random.nextInt(4) > 0
                 ? Set.of()
-                : Hit.values()[random.nextInt(Hit.values().length)].fingers();
+                : HitKind.values()[random.nextInt(HitKind.values().length)].fingers();
         Optional<Integer> thumb = random.nextInt(3) > 0 ? Optional.empty() : Optional.of(0);
         Map<Integer, PickFinger> wanted =
             random.nextInt(5) > 0 ? Map.of() : Map.of(low, PickFinger.values()[random.nextInt(5)]);

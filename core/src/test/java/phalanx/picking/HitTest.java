@@ -34,14 +34,14 @@ class HitTest {
     "THUMB_SLAP,Acoustic Snare",
     "HEEL_MUTE,Closed Hi Hat"
   })
-  void soundsAsThatInstrumentOfGeneralMidi(Hit hit, String instrument) {
+  void soundsAsThatInstrumentOfGeneralMidi(HitKind hit, String instrument) {
     assertThat(GENERAL_MIDI).containsEntry(hit.percussionKey(), instrument);
   }
 
   @ParameterizedTest
-  @EnumSource(Hit.class)
-  void itsWordIsReadBack(Hit hit) {
-    assertThat(Hit.written(hit.written())).contains(hit);
+  @EnumSource(HitKind.class)
+  void itsWordIsReadBack(HitKind hit) {
+    assertThat(HitKind.written(hit.written())).contains(hit);
   }
 
   /** The thumb may pluck while the fingers click; a slap takes the thumb (common practice). */
@@ -51,14 +51,18 @@ class HitTest {
         Pattern.Step.of(0, Role.THUMB)
             .joined(
                 new Pattern.Step(
-                    0, List.of(new Stroke.Knock(Hit.CLICK, Force.PLAIN)), Optional.empty(), false));
+                    0,
+                    List.of(new Stroke.Knock(HitKind.CLICK, Force.PLAIN)),
+                    Optional.empty(),
+                    false));
     assertThat(PatternRules.trouble(click)).isEmpty();
     Pattern.Step slap =
         click.withStrokes(
-            List.of(Stroke.Pluck.of(Role.THUMB), new Stroke.Knock(Hit.THUMB_SLAP, Force.PLAIN)));
+            List.of(
+                Stroke.Pluck.of(Role.THUMB), new Stroke.Knock(HitKind.THUMB_SLAP, Force.PLAIN)));
     assertThat(PatternRules.trouble(slap)).contains("the thumb cannot do two things at once");
-    assertThat(Hit.CLICK.damps(5)).isTrue();
-    assertThat(Hit.CLICK.damps(0)).isFalse();
-    assertThat(Hit.PALM.damps(0)).isFalse();
+    assertThat(HitKind.CLICK.damps(5)).isTrue();
+    assertThat(HitKind.CLICK.damps(0)).isFalse();
+    assertThat(HitKind.PALM.damps(0)).isFalse();
   }
 }

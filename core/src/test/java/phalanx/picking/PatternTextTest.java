@@ -106,7 +106,7 @@ class PatternTextTest {
     assertThat(PatternEdits.step(rich.pattern(), 5040).strokes())
         .contains(
             new Stroke.Pluck(Role.TUNE, Force.SOFT, Optional.of(PickFinger.M)),
-            new Stroke.Knock(Hit.NAIL_TAP, Force.PLAIN));
+            new Stroke.Knock(HitKind.NAIL_TAP, Force.PLAIN));
     assertThat(PatternEdits.step(rich.pattern(), 7560).strokes())
         .containsExactly(new Stroke.Stop(Role.TUNE));
     assertThat(PatternEdits.step(rich.pattern(), 17640).early()).isTrue();
@@ -157,7 +157,7 @@ class PatternTextTest {
             .patterns()
             .get(0);
     PatternEdits.Result tooMuch =
-        PatternEdits.toggle(full, new Stroke.Knock(Hit.NAIL_TAP, Force.PLAIN), 0);
+        PatternEdits.toggle(full, new Stroke.Knock(HitKind.NAIL_TAP, Force.PLAIN), 0);
     assertThat(tooMuch)
         .isEqualTo(new PatternEdits.Result.Refused("Six strokes at once for five fingers"));
     assertThat(PatternEdits.early(full, 5040)).isInstanceOf(PatternEdits.Result.Refused.class);

@@ -1,7 +1,7 @@
 package phalanx.desktop;
 
 import javafx.scene.canvas.GraphicsContext;
-import phalanx.picking.Hit;
+import phalanx.picking.HitKind;
 
 /** The signs of percussive hits, the same wherever they are drawn. */
 public final class HitSigns {
@@ -20,22 +20,22 @@ public final class HitSigns {
    *
    * @param half half its size, px
    */
-  public void paint(Hit hit, double x, double y, double half) {
+  public void paint(HitKind hit, double x, double y, double half) {
     gc.setStroke(palette.get("text"));
     gc.setLineWidth(1.8);
-    if (hit == Hit.HEEL_MUTE) {
+    if (hit == HitKind.HEEL_MUTE) {
       gc.strokeLine(x - half, y - 2, x + half, y - 2);
       gc.strokeLine(x - half, y + 2, x + half, y + 2);
       return;
     }
-    double arm = hit == Hit.NAIL_TAP || hit == Hit.FINGERTIP_TAP ? half * 0.6 : half * 0.8;
+    double arm = hit == HitKind.NAIL_TAP || hit == HitKind.FINGERTIP_TAP ? half * 0.6 : half * 0.8;
     gc.strokeLine(x - arm, y - arm, x + arm, y + arm);
     gc.strokeLine(x - arm, y + arm, x + arm, y - arm);
-    if (hit == Hit.PALM) {
+    if (hit == HitKind.PALM) {
       gc.strokeLine(x - half, y + half, x + half, y + half);
-    } else if (hit == Hit.FINGERTIP_TAP) {
+    } else if (hit == HitKind.FINGERTIP_TAP) {
       gc.strokeOval(x - half, y - half, 2 * half, 2 * half);
-    } else if (hit == Hit.THUMB_SLAP) {
+    } else if (hit == HitKind.THUMB_SLAP) {
       gc.strokeLine(x - half, y - half, x - half, y + half);
     }
   }

@@ -9,11 +9,11 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.FingerWork;
 import phalanx.arrangement.Note;
-import phalanx.arrangement.OtherString;
-import phalanx.arrangement.ShapeChoice;
 import phalanx.arrangement.Slot;
+import phalanx.arrangement.board.FingerWork;
+import phalanx.arrangement.board.OtherString;
+import phalanx.arrangement.board.ShapeChoice;
 import phalanx.desktop.model.FingerChoice;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.neck.NeckPicture;
@@ -180,14 +180,14 @@ final class Inspector extends VBox {
 
   private static String fingerWords(Arrangement a, FingerChoice choice) {
     if (choice instanceof FingerChoice.Picking p) {
-      FingerWork.Picking work = FingerWork.of(a, p.finger());
+      FingerWork.PickingWork work = FingerWork.of(a, p.finger());
       String quick =
           work.quickestMillis()
               .map(m -> Phrase.of(", again after %.0f ms at the soonest (bar %d)", m, work.bar()))
               .orElse("");
       return Phrase.of("%s strikes %d times%s.", p.finger().letter(), work.strokes(), quick);
     }
-    FingerWork.Fretting work = FingerWork.of(a, ((FingerChoice.Fretting) choice).finger());
+    FingerWork.FrettingWork work = FingerWork.of(a, ((FingerChoice.Fretting) choice).finger());
     double share = 100.0 * work.busyTicks() / Math.max(1, a.timeline().lengthTicks());
     return Phrase.of(
         "Finger %s comes down %d times and is free %.0f %% of the song.",

@@ -5,7 +5,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.Arranger;
+import phalanx.arrangement.laying.Arranger;
 import phalanx.desktop.files.PlayerFolder;
 import phalanx.formats.chordpro.ChordProReader;
 import phalanx.song.Song;

@@ -22,7 +22,7 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
 import phalanx.arrangement.Note;
-import phalanx.arrangement.OtherString;
+import phalanx.arrangement.board.OtherString;
 import phalanx.desktop.model.FindingDesk;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.strip.StripView;

@@ -8,7 +8,7 @@ import java.util.Locale;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.Arranger;
+import phalanx.arrangement.laying.Arranger;
 import phalanx.formats.json.ArrangementJson;
 import phalanx.formats.json.ReviewJson;
 import phalanx.formats.musicxml.MusicXmlWriter;

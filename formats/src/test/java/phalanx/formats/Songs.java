@@ -1,7 +1,7 @@
 package phalanx.formats;
 
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.Arranger;
+import phalanx.arrangement.laying.Arranger;
 import phalanx.formats.chordpro.ChordProReader;
 
 /** Small charts of our own for the tests. */

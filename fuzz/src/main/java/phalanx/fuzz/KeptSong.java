@@ -3,7 +3,7 @@ package phalanx.fuzz;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.Arranger;
+import phalanx.arrangement.laying.Arranger;
 import phalanx.formats.json.ArrangementJson;
 import phalanx.formats.json.ReviewJson;
 import phalanx.formats.musicxml.MusicXmlReader;

@@ -16,7 +16,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.NeckPlaces;
+import phalanx.arrangement.board.NeckPlaces;
 import phalanx.desktop.Palette;
 import phalanx.desktop.model.TuneEntry;
 import phalanx.desktop.model.Workspace;

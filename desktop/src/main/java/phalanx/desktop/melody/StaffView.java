@@ -9,7 +9,6 @@ import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.scene.input.MouseEvent;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.NeckPlaces;
 import phalanx.arrangement.Note;
 import phalanx.desktop.Palette;
 import phalanx.desktop.ScrolledCanvas;
@@ -19,6 +18,7 @@ import phalanx.review.Found;
 import phalanx.review.Review;
 import phalanx.song.Song;
 import phalanx.song.Timeline.PlayedBar;
+import phalanx.song.TunePitches;
 import phalanx.theory.Meter;
 
 /** The tune on staves over the bars of the song; a click goes to a bar. */
@@ -75,7 +75,7 @@ final class StaffView extends ScrolledCanvas {
           bar,
           new StaffPainter.Picture(
               song.chart().changes(cell.bar()),
-              desk.shown(bar).moved(w -> NeckPlaces.sound(song, w)),
+              desk.shown(bar).moved(w -> TunePitches.of(song, w)),
               meters.get(bar),
               selected ? Optional.of(desk.entry().caretProperty().get()) : Optional.empty(),
               missed.getOrDefault(bar, List.of()),

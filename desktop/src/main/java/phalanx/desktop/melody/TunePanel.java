@@ -9,7 +9,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import phalanx.arrangement.TuneBoard;
+import phalanx.arrangement.board.TuneBoard;
 import phalanx.desktop.model.Workspace;
 
 /** Beside the staves: what each note of the bar is, and where the hand finds it. */

@@ -8,7 +8,7 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
-import phalanx.arrangement.OtherString;
+import phalanx.arrangement.board.OtherString;
 
 /** The note of the plan that the player has chosen, and what can be done with it. */
 public final class NoteChoice {

@@ -9,9 +9,9 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.PatternFall;
-import phalanx.arrangement.PatternView;
 import phalanx.arrangement.Slot;
+import phalanx.arrangement.board.PatternFall;
+import phalanx.arrangement.board.PatternView;
 import phalanx.picking.PatternEdits;
 import phalanx.picking.PickingStyle;
 import phalanx.picking.WrittenPattern;
@@ -22,7 +22,7 @@ import phalanx.song.Song;
 public final class PatternDesk {
 
   /** What a pattern is laid down for, from wide to narrow. */
-  public enum Reach {
+  public enum Breadth {
     SONG,
     SECTION,
     BAR,
@@ -31,7 +31,7 @@ public final class PatternDesk {
 
   private final Workspace workspace;
   private final PlanService planner;
-  private final ObjectProperty<Reach> reach = new SimpleObjectProperty<>(Reach.SONG);
+  private final ObjectProperty<Breadth> reach = new SimpleObjectProperty<>(Breadth.SONG);
   private final ReadOnlyObjectWrapper<WrittenPattern> shown = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<List<PatternFall>> falls =
       new ReadOnlyObjectWrapper<>(List.of());
@@ -68,7 +68,7 @@ public final class PatternDesk {
   }
 
   /** How far the pattern reaches that is shown and changed. */
-  public ObjectProperty<Reach> reachProperty() {
+  public ObjectProperty<Breadth> reachProperty() {
     return reach;
   }
 
@@ -78,7 +78,7 @@ public final class PatternDesk {
   }
 
   /** What a reach means at the selected chord. */
-  public Scope scope(Reach wanted) {
+  public Scope scope(Breadth wanted) {
     return workspace
         .selectedSlot()
         .map(s -> PatternView.scopes(workspace.song(), s.played().ref()).get(wanted.ordinal()))
@@ -152,7 +152,7 @@ public final class PatternDesk {
   /** A song with another pattern over the selected chord, as far as the one in force reaches. */
   public Song inForce(Song song, PickingStyle style) {
     Scope narrowest = new Scope.WholeSong();
-    for (Reach wanted : List.of(Reach.SECTION, Reach.BAR, Reach.CHORD)) {
+    for (Breadth wanted : List.of(Breadth.SECTION, Breadth.BAR, Breadth.CHORD)) {
       narrowest = song.patterns().has(scope(wanted)) ? scope(wanted) : narrowest;
     }
     return song.withPatterns(song.patterns().with(narrowest, style));

@@ -10,12 +10,13 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.NeckPlaces;
+import phalanx.arrangement.board.NeckPlaces;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
 import phalanx.song.Bar;
 import phalanx.song.Timeline.PlayedBar;
+import phalanx.song.TunePitches;
 import phalanx.theory.Ticks;
 
 /** Notes of the tune put in one after the other by touching the neck. */
@@ -99,7 +100,7 @@ public final class TuneEntry {
     if (desk.bar() == 0) {
       return;
     }
-    Want want = NeckPlaces.want(workspace.song(), string, fret);
+    Want want = TunePitches.at(workspace.song(), string, fret);
     if (together) {
       join(want);
     } else {

@@ -10,7 +10,7 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Note;
-import phalanx.arrangement.PatternFall;
+import phalanx.arrangement.board.PatternFall;
 import phalanx.desktop.HitSigns;
 import phalanx.desktop.Lettering;
 import phalanx.desktop.Palette;

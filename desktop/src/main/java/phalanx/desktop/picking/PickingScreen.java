@@ -11,8 +11,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import phalanx.arrangement.Motion;
-import phalanx.arrangement.PatternFall;
+import phalanx.arrangement.board.PatternFall;
+import phalanx.arrangement.board.SpokenMotion;
 import phalanx.desktop.ChoiceChips;
 import phalanx.desktop.Palette;
 import phalanx.desktop.files.OwnShelf;
@@ -73,7 +73,7 @@ public final class PickingScreen extends VBox {
     motion.setText(
         falls.isEmpty()
             ? ""
-            : Motion.of(falls.get(0), meter).stream()
+            : SpokenMotion.of(falls.get(0), meter).stream()
                 .map(m -> m.count() + " " + m.words())
                 .collect(Collectors.joining("   ")));
   }
@@ -89,7 +89,7 @@ public final class PickingScreen extends VBox {
     parts.setText(partWords());
     Region grow = new Region();
     HBox.setHgrow(grow, Priority.ALWAYS);
-    ReachChips reach = new ReachChips(workspace);
+    BreadthChips reach = new BreadthChips(workspace);
     // Who clicks where a pattern is played wants to go on in the grid.
     reach.addEventFilter(MouseEvent.MOUSE_CLICKED, e -> grid.requestFocus());
     HBox tools =

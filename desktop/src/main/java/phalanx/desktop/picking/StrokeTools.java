@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import phalanx.desktop.model.PatternDesk;
 import phalanx.picking.Force;
-import phalanx.picking.Hit;
+import phalanx.picking.HitKind;
 import phalanx.picking.Pattern;
 import phalanx.picking.PatternEdits;
 import phalanx.picking.PickFinger;
@@ -115,7 +115,7 @@ final class StrokeTools {
 
   private void nextHit(int tick) {
     Optional<Stroke.Knock> now = only(Stroke.Knock.class, tick);
-    List<Hit> kinds = Arrays.asList(Hit.values());
+    List<HitKind> kinds = Arrays.asList(HitKind.values());
     int next = now.map(k -> kinds.indexOf(k.hit()) + 1).orElse(0);
     if (next < kinds.size()) {
       toggle(new Stroke.Knock(kinds.get(next), Force.PLAIN), tick);

@@ -5,7 +5,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import phalanx.arrangement.ShapeChoice;
+import phalanx.arrangement.board.ShapeChoice;
 import phalanx.fretting.Shape;
 import phalanx.theory.Phrase;
 

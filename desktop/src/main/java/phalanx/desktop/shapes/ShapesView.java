@@ -15,22 +15,22 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.ShapeChoice;
-import phalanx.arrangement.ShapeFilter;
-import phalanx.arrangement.ShapeFilter.Wish;
 import phalanx.arrangement.Slot;
-import phalanx.arrangement.SlotBoard;
+import phalanx.arrangement.board.ShapeChoice;
+import phalanx.arrangement.board.ShapeFilter;
+import phalanx.arrangement.board.ShapeFilter.Wish;
+import phalanx.arrangement.board.SlotBoard;
 import phalanx.desktop.Palette;
 import phalanx.desktop.model.ShapeTrialModel;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.neck.NeckPicture;
 import phalanx.desktop.neck.NeckSize;
 import phalanx.desktop.neck.NeckView;
-import phalanx.findings.StretchRule;
 import phalanx.fretting.RatedShape;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapeTrial;
+import phalanx.fretting.StretchRule;
 import phalanx.theory.ChordName;
 import phalanx.theory.Phrase;
 
@@ -346,7 +346,7 @@ public final class ShapesView extends VBox {
               Reach reach =
                   workspace.arrangementProperty().get().plan().problem().changes().reach();
               StretchRule.of(r.shape(), reach)
-                  .ifPresent(f -> words.add(f.message() + ": warm up first, stop on strain"));
+                  .ifPresent(f -> words.add(f.words() + ": warm up first, stop on strain"));
             });
     return String.join(" · ", words);
   }

@@ -10,7 +10,7 @@ import java.util.Optional;
 import java.util.Queue;
 import org.junit.jupiter.api.Test;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.ShapeChoice;
+import phalanx.arrangement.board.ShapeChoice;
 import phalanx.desktop.Demo;
 import phalanx.fretting.Shape;
 import phalanx.song.Song;

@@ -21,7 +21,7 @@ import org.audiveris.proxymusic.Unpitched;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Gesture;
 import phalanx.picking.Force;
-import phalanx.picking.Hit;
+import phalanx.picking.HitKind;
 import phalanx.song.Timeline.PlayedBar;
 
 /**
@@ -39,7 +39,7 @@ final class HitsXml {
   private static final int PERCUSSION_CHANNEL = 10;
 
   private final Arrangement arrangement;
-  private final Map<Hit, ScoreInstrument> instruments = new EnumMap<>(Hit.class);
+  private final Map<HitKind, ScoreInstrument> instruments = new EnumMap<>(HitKind.class);
 
   HitsXml(Arrangement arrangement) {
     this.arrangement = arrangement;

@@ -10,21 +10,21 @@ import java.util.stream.Collectors;
 import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Note;
 import phalanx.picking.Force;
-import phalanx.picking.Hit;
+import phalanx.picking.HitKind;
 import phalanx.picking.Touch;
 import phalanx.theory.Phrase;
 
 /** The signs under the letters of a text tablature, and what they mean. */
 final class TabMarks {
 
-  private static final Map<Hit, String> HITS =
+  private static final Map<HitKind, String> HITS =
       Map.of(
-          Hit.CLICK, "x",
-          Hit.PALM, "P",
-          Hit.NAIL_TAP, "N",
-          Hit.FINGERTIP_TAP, "T",
-          Hit.THUMB_SLAP, "S",
-          Hit.HEEL_MUTE, "H");
+          HitKind.CLICK, "x",
+          HitKind.PALM, "P",
+          HitKind.NAIL_TAP, "N",
+          HitKind.FINGERTIP_TAP, "T",
+          HitKind.THUMB_SLAP, "S",
+          HitKind.HEEL_MUTE, "H");
 
   private TabMarks() {}
 

@@ -10,15 +10,15 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.Arranger;
 import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Note;
+import phalanx.arrangement.laying.Arranger;
 import phalanx.formats.chordpro.ChordProReader;
 import phalanx.formats.songfile.SongFileReader;
 import phalanx.formats.songfile.SongFileWriter;
 import phalanx.picking.Force;
 import phalanx.picking.HandSchool;
-import phalanx.picking.Hit;
+import phalanx.picking.HitKind;
 import phalanx.picking.PatternReader;
 import phalanx.picking.PatternWriter;
 import phalanx.picking.PickFinger;
@@ -181,7 +181,7 @@ class PatternShelfTest {
   void hitsTakeTheirFingersAndStopTheStringsTheyTouch() {
     Arrangement a = played("Click on two and four", "| C |");
     assertThat(a.gestures()).extracting(Gesture::tick).containsExactly(5040, 15120);
-    assertThat(a.gestures()).allMatch(g -> g instanceof Gesture.Hit h && h.kind() == Hit.CLICK);
+    assertThat(a.gestures()).allMatch(g -> g instanceof Gesture.Hit h && h.kind() == HitKind.CLICK);
     Note before = a.notesFrom(2520, 2521).get(0);
     assertThat(before.string()).isGreaterThan(2);
     assertThat(before.tick() + before.lengthTicks()).isEqualTo(5040);

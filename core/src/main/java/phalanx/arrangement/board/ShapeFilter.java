@@ -1,0 +1,80 @@
+package phalanx.arrangement.board;
+
+import java.util.function.Predicate;
+import phalanx.fretting.Reach;
+import phalanx.fretting.Shape;
+import phalanx.fretting.Stop;
+import phalanx.instrument.Finger;
+
+/**
+ * Which shapes a player wants to look at.
+ *
+ * @param thumb with or without the thumb over the neck
+ * @param barre with or without a barre
+ * @param stretch with or without a span beyond comfortable
+ * @param ringing with or without open strings
+ * @param position where on the neck
+ */
+public record ShapeFilter(Wish thumb, Wish barre, Wish stretch, Wish ringing, Position position) {
+
+  /** Everything. */
+  public static final ShapeFilter ALL =
+      new ShapeFilter(Wish.EITHER, Wish.EITHER, Wish.EITHER, Wish.EITHER, Position.ANY);
+
+  /** What a player wants of a property. */
+  public enum Wish {
+    EITHER,
+    WITH,
+    WITHOUT;
+
+    boolean grants(boolean has) {
+      return this == EITHER || has == (this == WITH);
+    }
+
+    /** The next one round, for a button that is pressed again. */
+    public Wish next() {
+      return values()[(ordinal() + 1) % values().length];
+    }
+  }
+
+  /** A part of the neck, by the lowest finger. */
+  public enum Position {
+    ANY("anywhere", 0, 24),
+    LOW("frets 1–4", 0, 4),
+    MIDDLE("frets 5–8", 5, 8),
+    HIGH("fret 9 and up", 9, 24);
+
+    private final String words;
+    private final int from;
+    private final int to;
+
+    Position(String words, int from, int to) {
+      this.words = words;
+      this.from = from;
+      this.to = to;
+    }
+
+    /** What a player calls it. */
+    public String words() {
+      return words;
+    }
+
+    boolean has(int fret) {
+      return fret >= from && fret <= to;
+    }
+  }
+
+  /** The filter as a test of shapes on a guitar for a hand. */
+  public Predicate<Shape> on(Reach reach) {
+    return shape -> {
+      var grips = shape.grips();
+      int lowest = grips.values().stream().mapToInt(g -> g.fret()).min().orElse(0);
+      boolean open = shape.stops().stream().anyMatch(s -> s instanceof Stop.Open);
+      return thumb.grants(grips.containsKey(Finger.THUMB))
+          && barre.grants(grips.values().stream().anyMatch(g -> g.isBarre()))
+          && stretch.grants(reach.widestSpan(shape).filter(Reach.Span::isStretch).isPresent())
+          && ringing.grants(open)
+          && position.has(lowest);
+    };
+  }
+}

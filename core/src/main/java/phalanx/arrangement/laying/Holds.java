@@ -1,0 +1,122 @@
+package phalanx.arrangement.laying;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import phalanx.arrangement.Hold;
+import phalanx.arrangement.Slot;
+import phalanx.fretting.Grip;
+import phalanx.fretting.Shape;
+import phalanx.instrument.Finger;
+
+/** Turns a row of shapes into what each finger holds: a finger that stays is one long hold. */
+final class Holds {
+
+  private final Map<Finger, Hold> open = new EnumMap<>(Finger.class);
+  private final List<Hold> done = new ArrayList<>();
+  private final List<Hold> beside = new ArrayList<>();
+
+  private Holds() {}
+
+  /**
+   * What each finger holds.
+   *
+   * @param added notes for which a finger comes down beside the shape
+   */
+  static List<Hold> of(List<Slot> slots, List<Added> added) {
+    Holds holds = new Holds();
+    for (Slot slot : slots) {
+      holds.enter(slot);
+    }
+    holds.done.addAll(holds.open.values());
+    added.forEach(holds::add);
+    holds.done.addAll(holds.beside);
+    holds.done.sort(Comparator.comparingInt(Hold::fromTick).thenComparing(Hold::finger));
+    return holds.done;
+  }
+
+  private void enter(Slot slot) {
+    Map<Finger, Grip> grips = slot.shape().map(Shape::grips).orElse(Map.of());
+    for (Finger finger : Finger.values()) {
+      Hold before = open.remove(finger);
+      Grip now = grips.get(finger);
+      if (now != null && before != null && stays(before, now)) {
+        open.put(finger, hold(finger, now, before.fromTick(), slot.toTick()));
+        continue;
+      }
+      if (before != null) {
+        done.add(now != null && slides(before, now) ? guiding(before) : before);
+      }
+      if (now != null) {
+        open.put(finger, hold(finger, now, slot.fromTick(), slot.toTick()));
+      }
+    }
+  }
+
+  /**
+   * A finger that comes down beside the shape for a time, or one that lifts for an open string.
+   *
+   * @param finger the finger; empty for an open string
+   * @param grip what it holds then
+   * @param lifted fingers of the shape that are off their strings meanwhile
+   */
+  record Added(Optional<Finger> finger, Grip grip, int from, int to, Set<Finger> lifted) {}
+
+  /**
+   * A finger that holds something else meanwhile leaves it and comes back. One that lifts for
+   * another note may itself have gone beside the shape with it: only its place in the shape counts.
+   */
+  private void add(Added added) {
+    added.lifted().forEach(f -> interrupt(done, f, added.from(), added.to()));
+    added
+        .finger()
+        .ifPresent(
+            finger -> {
+              interrupt(done, finger, added.from(), added.to());
+              interrupt(beside, finger, added.from(), added.to());
+              beside.add(hold(finger, added.grip(), added.from(), added.to()));
+            });
+  }
+
+  private static void interrupt(List<Hold> holds, Finger finger, int from, int to) {
+    for (Hold h : List.copyOf(holds)) {
+      if (h.finger() == finger && h.fromTick() < to && h.toTick() > from) {
+        holds.remove(h);
+        if (h.fromTick() < from) {
+          holds.add(during(h, h.fromTick(), from, false));
+        }
+        if (h.toTick() > to) {
+          holds.add(during(h, to, h.toTick(), h.guides()));
+        }
+      }
+    }
+  }
+
+  private static Hold during(Hold h, int from, int to, boolean guides) {
+    return new Hold(h.finger(), h.fret(), h.lowString(), h.highString(), from, to, guides);
+  }
+
+  private static Hold hold(Finger finger, Grip grip, int from, int to) {
+    return new Hold(finger, grip.fret(), grip.lowString(), grip.highString(), from, to, false);
+  }
+
+  private static boolean sameStrings(Hold hold, Grip grip) {
+    return hold.lowString() == grip.lowString() && hold.highString() == grip.highString();
+  }
+
+  private static boolean stays(Hold hold, Grip grip) {
+    return sameStrings(hold, grip) && hold.fret() == grip.fret();
+  }
+
+  private static boolean slides(Hold hold, Grip grip) {
+    return sameStrings(hold, grip) && hold.fret() != grip.fret();
+  }
+
+  private static Hold guiding(Hold h) {
+    return during(h, h.fromTick(), h.toTick(), true);
+  }
+}

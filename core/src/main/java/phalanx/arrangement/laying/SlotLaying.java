@@ -1,0 +1,395 @@
+package phalanx.arrangement.laying;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.IntStream;
+import phalanx.arrangement.Remark;
+import phalanx.arrangement.Slot;
+import phalanx.arrangement.laying.PlacedSteps.Placed;
+import phalanx.arrangement.tune.TunePlace;
+import phalanx.arrangement.tune.TuneRing;
+import phalanx.arrangement.tune.TuneStrokes;
+import phalanx.fretting.Muting;
+import phalanx.fretting.Shape;
+import phalanx.instrument.StringSign;
+import phalanx.instrument.Tuning;
+import phalanx.melody.Slur;
+import phalanx.picking.PickFinger;
+import phalanx.picking.Role;
+import phalanx.picking.StringRoles;
+import phalanx.picking.Stroke;
+import phalanx.song.NoteRef;
+import phalanx.song.Song;
+
+/** Lays the steps over one chord on the strings of its shape. The thumb's turn goes on in it. */
+public final class SlotLaying {
+
+  /** Time from string to string in a brush, ticks: about 14 ms at 90 quarters a minute. */
+  static final int BRUSH_TICKS = 105;
+
+  /**
+   * A string to be plucked.
+   *
+   * @param step where it is pressed beside the shape, if it is
+   * @param rings until when a note of the tune rings
+   * @param slur how the fretting hand makes it alone, if it does
+   * @param slurredFrom when the note it is slurred from begins
+   */
+  record Plucked(
+      int string,
+      Stroke.Pluck pluck,
+      NoteRef ref,
+      Optional<Beside> step,
+      Optional<Integer> rings,
+      Optional<Slur> slur,
+      Optional<Integer> slurredFrom) {
+
+    /** A stroke of the pattern. */
+    Plucked(int string, Stroke.Pluck pluck, NoteRef ref, Optional<Beside> step) {
+      this(string, pluck, ref, step, Optional.empty(), Optional.empty(), Optional.empty());
+    }
+
+    /** When its finger is down: for a pull-off to it with the note before already. */
+    int downFrom(int tick) {
+      boolean waits = slur.filter(s -> s == Slur.PULL_OFF).isPresent();
+      boolean pressed = step.flatMap(Beside::finger).isPresent();
+      return waits && pressed ? slurredFrom.orElse(tick) : tick;
+    }
+
+    /** If its finger slides, with more strings left for it. */
+    Plucked leaving(Set<Integer> strings) {
+      boolean slides = slur.filter(s -> s == Slur.SLIDE).isPresent();
+      Optional<Beside> more = slides ? step.map(s -> s.leaving(strings)) : step;
+      return new Plucked(string, pluck, ref, more, rings, slur, slurredFrom);
+    }
+
+    /** Whether the thumb's own row asks for it. */
+    boolean byThumb() {
+      return pluck.role().isThumb() && pluck.finger().filter(f -> f != PickFinger.P).isEmpty();
+    }
+  }
+
+  /** A step on strings. */
+  record Laid(
+      Placed placed,
+      List<Plucked> plucks,
+      Optional<Stroke.Brush> brush,
+      List<Integer> brushed,
+      Optional<Stroke.Knock> hit,
+      List<Integer> stopped) {
+
+    /**
+     * Without some of its plucks. A finger that would have slid together with others lifts when
+     * they move on: where it was it was not tried with them.
+     */
+    Laid without(List<Plucked> gone, Shape shape) {
+      Set<Integer> left = new HashSet<>();
+      for (Plucked p : gone) {
+        p.step().ifPresent(s -> left.addAll(s.leaves(shape)));
+      }
+      List<Plucked> kept =
+          plucks.stream().filter(p -> !gone.contains(p)).map(p -> p.leaving(left)).toList();
+      return new Laid(placed, kept, brush, brushed, hit, stopped);
+    }
+  }
+
+  private final Song song;
+  private final Shape shape;
+  private final StringRoles roles;
+  private final StringRoles.Route route;
+  private final Optional<Beside> third;
+  private final boolean hasTune;
+  private final Set<Remark> remarks = new LinkedHashSet<>();
+  private int turn;
+
+  /**
+   * For a chord.
+   *
+   * @param third the third voice of the thumb's route where it lies outside the shape
+   */
+  SlotLaying(
+      Song song, Slot slot, StringRoles roles, StringRoles.Route route, Optional<Beside> third) {
+    this.third = third;
+    this.song = song;
+    this.shape = slot.held();
+    this.roles = roles;
+    this.route = route;
+    hasTune = !slot.tune().isEmpty();
+    remarks.addAll(slot.found());
+    roles.remarks().forEach(this::say);
+    route.remarks().forEach(this::say);
+  }
+
+  /** For a tune over no chord: no string is the pattern's. */
+  static SlotLaying tuneAlone(Song song, Slot slot) {
+    StringRoles roles = StringRoles.NONE;
+    return new SlotLaying(
+        song, slot, roles, roles.route(song.thumb(), Optional.empty()), Optional.empty());
+  }
+
+  /** What had to be done otherwise than the pattern says. */
+  Set<Remark> remarks() {
+    return remarks;
+  }
+
+  private void say(String words) {
+    remarks.add(Remark.note(words));
+  }
+
+  private void found(Remark.Kind kind, String words, int tick, int string) {
+    remarks.add(Remark.at(kind, words, tick, string, new Remark.Figure(1, 0, "strings")));
+  }
+
+  /** The first bass string of the chord as a MIDI note counted from the capo. */
+  Optional<Integer> root() {
+    return route.strings().stream()
+        .findFirst()
+        .map(s -> song.guitar().shapeMidi(s, shape.fret(s).orElse(0)));
+  }
+
+  /**
+   * Lays one step.
+   *
+   * @param walk finds the step into the next root, given the lowest finger string; empty for none
+   * @param tune the notes of the tune that begin with it
+   * @param ring the strings the tune needs, those that begin now included
+   */
+  Laid lay(
+      Placed placed, Optional<WalkingStep> walk, List<TuneStrokes.Struck> tune, TuneRing ring) {
+    Map<Integer, Plucked> plucks = new HashMap<>();
+    tune.forEach(t -> plucks.put(t.place().string(), sung(placed, t)));
+    int belowTune = plucks.keySet().stream().min(Integer::compare).orElse(Tuning.STRINGS);
+    List<Stroke.Pluck> wanted = new ArrayList<>(placed.step().plucks().toList());
+    wanted.sort((a, b) -> Boolean.compare(!a.role().isThumb(), !b.role().isThumb()));
+    // Where there is a tune it takes the place of the pattern's own.
+    wanted.removeIf(p -> p.role() == Role.TUNE && hasTune);
+    int lowest = 0;
+    for (Stroke.Pluck pluck : wanted) {
+      NoteRef ref = ref(placed, pluck.role());
+      // One finger beside the shape is as much as was tried: the tune's comes first.
+      boolean atThird = third.isPresent() && turn % 4 == 2 && !ring.holdsBeside(placed.tick());
+      int most = pluck.role().isThumb() ? belowTune - 1 : Tuning.STRINGS - 1;
+      Optional<Integer> string =
+          room(
+              string(pluck, ref, lowest, placed.tick()),
+              pluck,
+              lowest,
+              most,
+              placed.tick(),
+              ring,
+              plucks);
+      if (string.isPresent()) {
+        boolean outside =
+            pluck.role() == Role.THUMB && atThird && string.get() == third.get().string();
+        plucks.put(
+            string.get(),
+            new Plucked(string.get(), pluck, ref, outside ? third : Optional.empty()));
+        lowest = pluck.role().isThumb() ? string.get() + 1 : lowest;
+      }
+    }
+    if (!ring.holdsBeside(placed.tick())) {
+      walk.ifPresent(w -> walk(plucks, w, placed.tick(), ring));
+    }
+    List<Plucked> rising =
+        plucks.values().stream().sorted((a, b) -> a.string() - b.string()).toList();
+    Optional<Stroke.Brush> brush = only(placed, Stroke.Brush.class);
+    List<Integer> brushed =
+        brush.map(b -> brushed(b, plucks.keySet(), placed.tick(), ring)).orElse(List.of());
+    Optional<Stroke.Knock> hit =
+        only(placed, Stroke.Knock.class).filter(h -> leavesTheTune(h, placed.tick(), ring, plucks));
+    return new Laid(
+        placed, rising, brush.filter(b -> !brushed.isEmpty()), brushed, hit, stopped(placed, hit));
+  }
+
+  /** Where a stroke is written: its bar, and the ticks from where the bar's metre begins. */
+  static NoteRef ref(Placed placed, Role role) {
+    return new NoteRef(
+        placed.bar().written(), placed.step().tick() - placed.bar().metreTick(), role);
+  }
+
+  private static Plucked sung(Placed placed, TuneStrokes.Struck struck) {
+    TunePlace place = struck.place();
+    Optional<Beside> beside =
+        place.inShape()
+            ? Optional.empty()
+            : Optional.of(new Beside(place.string(), place.fret(), place.finger(), place.left()));
+    return new Plucked(
+        place.string(),
+        Stroke.Pluck.of(Role.TUNE),
+        ref(placed, Role.TUNE),
+        beside,
+        Optional.of(struck.endTick()),
+        struck.slur(),
+        struck.slurredFrom());
+  }
+
+  /** The string a stroke wants, or another that leaves the tune alone; empty if there is none. */
+  private Optional<Integer> room(
+      Optional<Integer> wanted,
+      Stroke.Pluck pluck,
+      int lowest,
+      int highest,
+      int tick,
+      TuneRing ring,
+      Map<Integer, Plucked> taken) {
+    if (wanted.isEmpty() || isFree(wanted.get(), pluck, highest, tick, ring, taken)) {
+      return wanted;
+    }
+    if (!ring.sounds(tick)) {
+      return Optional.empty();
+    }
+    int from = pluck.role().isThumb() ? Math.min(2, highest) : wanted.get() - 1;
+    for (int s = from; s >= lowest; s--) {
+      if (shape.sounds(s) && isFree(s, pluck, highest, tick, ring, taken)) {
+        say("inner notes move below the tune");
+        return Optional.of(s);
+      }
+    }
+    say("notes of the pattern give way to the tune");
+    return Optional.empty();
+  }
+
+  private boolean isFree(
+      int string,
+      Stroke.Pluck pluck,
+      int highest,
+      int tick,
+      TuneRing ring,
+      Map<Integer, Plucked> taken) {
+    return string <= highest
+        && !taken.containsKey(string)
+        && !ring.blocks(string, tick)
+        && (pluck.role().isThumb() || !ring.isAbove(string, pitch(string), tick));
+  }
+
+  private int pitch(int string) {
+    return song.guitar().shapeMidi(string, shape.fret(string).orElse(0));
+  }
+
+  /** A hit that would stop the tune is left out. */
+  private boolean leavesTheTune(
+      Stroke.Knock hit, int tick, TuneRing ring, Map<Integer, Plucked> plucks) {
+    boolean stops =
+        IntStream.range(0, Tuning.STRINGS)
+            .anyMatch(s -> hit.hit().damps(s) && !plucks.containsKey(s) && ring.rings(s, tick));
+    if (stops) {
+      say("a " + hit.hit().words() + " is left out: it would stop the tune");
+    }
+    return !stops;
+  }
+
+  /** How a walking bass goes on from here. */
+  interface WalkingStep {
+    Optional<Beside> into(Shape held, int below);
+  }
+
+  private void walk(Map<Integer, Plucked> plucks, WalkingStep walk, int tick, TuneRing ring) {
+    Optional<Plucked> thumb = plucks.values().stream().filter(Plucked::byThumb).findFirst();
+    if (thumb.filter(t -> song.pins().string(t.ref()).isPresent()).isPresent()) {
+      return;
+    }
+    int below =
+        plucks.keySet().stream()
+            .filter(s -> thumb.isEmpty() || s != thumb.get().string())
+            .mapToInt(s -> s)
+            .min()
+            .orElse(Tuning.STRINGS);
+    Optional<Beside> step = walk.into(shape, below).filter(s -> !ring.blocks(s.string(), tick));
+    if (thumb.isPresent() && step.isPresent()) {
+      Plucked usual = thumb.get();
+      plucks.remove(usual.string());
+      plucks.put(
+          step.get().string(), new Plucked(step.get().string(), usual.pluck(), usual.ref(), step));
+    } else if (thumb.isPresent()) {
+      say("no step into the next root is in reach: the thumb stays on its strings");
+    }
+  }
+
+  private static <T extends Stroke> Optional<T> only(Placed placed, Class<T> kind) {
+    return placed.step().strokes().stream().filter(kind::isInstance).map(kind::cast).findFirst();
+  }
+
+  /** The usual string of a stroke, or the one the player pinned for this stroke where it sounds. */
+  private Optional<Integer> string(Stroke.Pluck pluck, NoteRef ref, int lowest, int tick) {
+    Optional<Integer> usual = usual(pluck.role());
+    Optional<Integer> pinned = song.pins().string(ref);
+    if (pinned.isPresent() && shape.sounds(pinned.get()) && pinned.get() >= lowest) {
+      return pinned;
+    }
+    pinned.ifPresent(
+        s ->
+            found(
+                Remark.Kind.PIN,
+                StringSign.of(s)
+                    + (shape.sounds(s)
+                        ? " is pinned for a finger here and lies under the thumb"
+                        : " is pinned for a stroke here and does not sound"),
+                tick,
+                s));
+    roles
+        .movedFrom(pluck.role())
+        .ifPresent(
+            dead ->
+                found(
+                    Remark.Kind.DEAD_STRING,
+                    StringRoles.movedWords(dead, usual.orElseThrow()),
+                    tick,
+                    dead));
+    return usual.filter(s -> s >= lowest || pluck.role().isThumb());
+  }
+
+  private Optional<Integer> usual(Role role) {
+    // A new chord starts on its own bass, whatever the thumb's turn in the bar would be.
+    return role == Role.THUMB && !route.strings().isEmpty()
+        ? Optional.of(route.strings().get(turn++ % route.strings().size()))
+        : roles.string(role);
+  }
+
+  /** The sounding strings a brush goes over, in its order, but those plucked at the same time. */
+  private List<Integer> brushed(Stroke.Brush brush, Set<Integer> plucked, int tick, TuneRing ring) {
+    List<Integer> strings =
+        new ArrayList<>(
+            IntStream.rangeClosed(brush.low(), brush.high())
+                .filter(s -> shape.sounds(s) && !plucked.contains(s) && !ring.blocks(s, tick))
+                .filter(s -> !ring.isAbove(s, pitch(s), tick))
+                .boxed()
+                .toList());
+    if (strings.isEmpty()) {
+      found(Remark.Kind.DEAD_STRING, "no string sounds under the brush", tick, brush.low());
+      return strings;
+    }
+    for (Muting.Muted muted : Muting.of(shape)) {
+      boolean crossed =
+          strings.get(0) < muted.string() && muted.string() < strings.get(strings.size() - 1);
+      if (crossed && muted.reason() == Muting.Reason.NOT_STRUCK) {
+        String words = "the brush crosses " + StringSign.of(muted.string());
+        found(Remark.Kind.UNMUTED, words + ", which is not muted", tick, muted.string());
+      }
+    }
+    if (!brush.towardsTreble()) {
+      Collections.reverse(strings);
+    }
+    return strings;
+  }
+
+  private List<Integer> stopped(Placed placed, Optional<Stroke.Knock> hit) {
+    List<Integer> strings = new ArrayList<>();
+    for (Stroke stroke : placed.step().strokes()) {
+      if (stroke instanceof Stroke.Stop stop && stop.role().isThumb()) {
+        route.strings().forEach(strings::add);
+      } else if (stroke instanceof Stroke.Stop stop) {
+        roles.string(stop.role()).ifPresent(strings::add);
+      }
+    }
+    hit.ifPresent(
+        h -> IntStream.range(0, Tuning.STRINGS).filter(h.hit()::damps).forEach(strings::add));
+    return strings;
+  }
+}

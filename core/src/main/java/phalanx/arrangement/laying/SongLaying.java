@@ -1,0 +1,296 @@
+package phalanx.arrangement.laying;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.IntStream;
+import phalanx.arrangement.Remark;
+import phalanx.arrangement.Slot;
+import phalanx.arrangement.laying.PlacedSteps.Placed;
+import phalanx.arrangement.laying.SlotLaying.Laid;
+import phalanx.arrangement.laying.SlotLaying.Plucked;
+import phalanx.arrangement.tune.TuneFit;
+import phalanx.arrangement.tune.TuneRing;
+import phalanx.arrangement.tune.TuneStrokes;
+import phalanx.arrangement.tune.TuneWay;
+import phalanx.fretting.Reach;
+import phalanx.instrument.Tuning;
+import phalanx.picking.FingerAssignment;
+import phalanx.picking.Fingered;
+import phalanx.picking.Pattern;
+import phalanx.picking.PickFinger;
+import phalanx.picking.Roll;
+import phalanx.picking.Strike;
+import phalanx.picking.StringRoles;
+import phalanx.picking.ThumbRoute;
+import phalanx.song.Harmony;
+import phalanx.song.Song;
+import phalanx.song.Timeline;
+import phalanx.song.Timeline.PlayedBar;
+
+/** Lays patterns on the shapes of a song and fingers them. Private to one arrangement. */
+public final class SongLaying {
+
+  private final Song song;
+  private final Timeline timeline;
+  private final List<Slot> slots;
+  private final PlacedSteps placed;
+  private final TuneStrokes tune;
+  private final TuneRing ring;
+  private final WalkingBass walking;
+  private final Reach reach;
+  private final Map<Integer, SlotLaying> layings = new HashMap<>();
+  private final List<Laid> laid = new ArrayList<>();
+  private final List<Strike> strikes = new ArrayList<>();
+
+  /**
+   * What a song plays on the shapes of its slots.
+   *
+   * @param ways where the tune lies in each
+   */
+  SongLaying(
+      Song song,
+      Timeline timeline,
+      List<Slot> slots,
+      PlacedSteps placed,
+      List<TuneWay> ways,
+      TuneFit fit) {
+    this.song = song;
+    this.timeline = timeline;
+    this.placed = placed;
+    ring = new TuneRing(song.tune().onTop());
+    this.slots = heldInTime(slots, placed.early());
+    reach = fit.reach();
+    tune = new TuneStrokes(this.slots, ways, fit);
+    walking = new WalkingBass(reach, song.key());
+  }
+
+  /** Lays everything on the shapes; to be asked once. */
+  LaidNotes sounding() {
+    Map<Integer, Placed> last = lastThumbStrokes();
+    List<Integer> goingOn = new ArrayList<>(tune.goingOn());
+    for (Placed step : withTune().values()) {
+      while (!goingOn.isEmpty() && goingOn.get(0) <= step.tick()) {
+        ring(goingOn.remove(0), step.slot());
+      }
+      lay(step, step == last.get(step.slot()));
+    }
+    List<Fingered> fingers = FingerAssignment.assign(strikes, song.school(), song.tempo());
+    leaveOutSlursFromNothing(fingers);
+    remarkOn(fingers);
+    List<Slot> remarked = remarked();
+    LaidNotes sounding = new LaidNotes(song, remarked, laid, fingers);
+    tune.kept((struck, slot) -> sounding.keep(struck, remarked.get(slot)));
+    return sounding;
+  }
+
+  /** The steps of the patterns, and empty ones where only the tune is struck. */
+  private TreeMap<Integer, Placed> withTune() {
+    TreeMap<Integer, Placed> steps = new TreeMap<>();
+    placed.steps().forEach(s -> steps.put(s.tick(), s));
+    tune.ticks()
+        .forEach(
+            (tick, slot) ->
+                steps.computeIfAbsent(
+                    tick,
+                    t -> {
+                      PlayedBar bar = barAt(t, slot);
+                      return new Placed(t, bar, slot, Pattern.Step.of(bar.inMetre(t)));
+                    }));
+    return steps;
+  }
+
+  /** The bar a tick lies in, which is the one before where its chord comes early. */
+  private PlayedBar barAt(int tick, int slot) {
+    PlayedBar bar = timeline.barOf(slots.get(slot).played());
+    return tick >= bar.startTick() || slot == 0
+        ? bar
+        : timeline.barOf(slots.get(slot - 1).played());
+  }
+
+  private void ring(int tick, int slot) {
+    tune.at(tick).forEach(s -> ring.strike(s, slots.get(slot).toTick()));
+  }
+
+  private static List<Slot> heldInTime(List<Slot> slots, int[] early) {
+    List<Slot> held = new ArrayList<>();
+    for (int i = 0; i < slots.size(); i++) {
+      Slot slot = slots.get(i);
+      int next = i + 1 < slots.size() ? early[i + 1] : 0;
+      held.add(
+          early[i] == 0 && next == 0
+              ? slot
+              : slot.held(slot.played().tick() - early[i], slot.endTick() - next));
+    }
+    return held;
+  }
+
+  /** In a walking bass the last stroke over each chord, if the thumb was on it before. */
+  private Map<Integer, Placed> lastThumbStrokes() {
+    Map<Integer, Placed> last = new HashMap<>();
+    if (song.thumb() != ThumbRoute.WALKING) {
+      return last;
+    }
+    Map<Integer, Integer> strokes = new HashMap<>();
+    for (Placed step : placed.steps()) {
+      if (step.step().plucks().anyMatch(p -> p.role().isThumb())) {
+        strokes.merge(step.slot(), 1, Integer::sum);
+        last.put(step.slot(), step);
+      }
+    }
+    last.keySet().removeIf(slot -> strokes.get(slot) < 2);
+    return last;
+  }
+
+  private Optional<SlotLaying> laying(int slot) {
+    Slot at = slots.get(slot);
+    if (at.isTuneAlone()) {
+      return Optional.of(layings.computeIfAbsent(slot, s -> SlotLaying.tuneAlone(song, at)));
+    }
+    if (at.shape().isEmpty() || !(at.played().harmony() instanceof Harmony.Sounding sounding)) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        layings.computeIfAbsent(
+            slot,
+            s -> {
+              StringRoles roles = StringRoles.on(at.shape().get(), sounding.chord(), song.guitar());
+              Optional<Beside> third =
+                  song.thumb() == ThumbRoute.THREE_VOICES
+                      ? ThirdBass.of(at.shape().get(), sounding.chord(), roles, reach)
+                      : Optional.empty();
+              StringRoles.Route route =
+                  third
+                      .flatMap(t -> roles.over(t.string()))
+                      .orElseGet(() -> roles.route(song.thumb(), pedal()));
+              return new SlotLaying(song, at, roles, route, third);
+            }));
+  }
+
+  private void lay(Placed step, boolean walks) {
+    Optional<SlotLaying> laying = laying(step.slot());
+    if (laying.isEmpty()) {
+      return;
+    }
+    ring(step.tick(), step.slot());
+    List<TuneStrokes.Struck> sung =
+        tune.at(step.tick()).stream().filter(TuneStrokes.Struck::begins).toList();
+    Optional<SlotLaying.WalkingStep> walk = walks ? walkFrom(step.slot()) : Optional.empty();
+    boolean alone = slots.get(step.slot()).isTuneAlone();
+    Laid on = laying.get().lay(alone ? step.empty() : step, walk, sung, ring);
+    laid.add(on);
+    strikes.add(strike(on));
+  }
+
+  private Optional<SlotLaying.WalkingStep> walkFrom(int slot) {
+    Optional<Integer> here = laying(slot).flatMap(SlotLaying::root);
+    Optional<Integer> next =
+        slot + 1 < slots.size() ? laying(slot + 1).flatMap(SlotLaying::root) : Optional.empty();
+    return next.filter(n -> !here.equals(next))
+        .map(root -> (shape, below) -> walking.into(root, shape, below));
+  }
+
+  /** The lowest open bass string that sounds the key's tonic, counted from the capo. */
+  private Optional<Integer> pedal() {
+    return song.key()
+        .flatMap(
+            k ->
+                IntStream.range(0, Tuning.STRINGS / 2)
+                    .filter(
+                        s -> Math.floorMod(song.guitar().shapeMidi(s, 0), 12) == k.tonic().chroma())
+                    .boxed()
+                    .findFirst());
+  }
+
+  private Strike strike(Laid on) {
+    Optional<Integer> thumb =
+        on.plucks().stream().filter(Plucked::byThumb).map(Plucked::string).findFirst();
+    Map<Integer, PickFinger> wanted = new HashMap<>();
+    List<Integer> strings = new ArrayList<>();
+    for (Plucked p : on.plucks()) {
+      if (!p.byThumb() && p.slur().isEmpty()) {
+        strings.add(p.string());
+        p.pluck().finger().ifPresent(f -> wanted.put(p.string(), f));
+      }
+    }
+    Set<PickFinger> gesture = new HashSet<>();
+    on.brush().ifPresent(b -> gesture.addAll(b.touch().fingers()));
+    on.hit().ifPresent(h -> gesture.addAll(h.hit().fingers()));
+    int tick = on.placed().bar().played(on.placed().tick(), song.feel().swing());
+    return new Strike(tick, thumb, strings, wanted, gesture, delays(on));
+  }
+
+  /** How much later than the first each string of a roll comes. */
+  static Map<Integer, Integer> delays(Laid on) {
+    Map<Integer, Integer> delays = new HashMap<>();
+    Optional<Roll> roll = on.placed().step().roll();
+    int count = on.plucks().size();
+    for (int k = 0; roll.isPresent() && k < count; k++) {
+      int place = roll.get().towardsTreble() ? k : count - 1 - k;
+      delays.put(on.plucks().get(k).string(), place * roll.get().stepTicks());
+    }
+    return delays;
+  }
+
+  private void remarkOn(List<Fingered> fingers) {
+    LeftOut left = new LeftOut(song.school(), song.tempo());
+    for (int i = 0; i < laid.size(); i++) {
+      SlotLaying laying = laying(laid.get(i).placed().slot()).orElseThrow();
+      laying.remarks().addAll(tune.remarks(laid.get(i).placed().slot()));
+      int tick = laid.get(i).placed().tick();
+      laying.remarks().addAll(left.next(strikes.get(i), fingers.get(i), tick));
+    }
+  }
+
+  /** A note that is slurred from one that no finger could pluck in time is not there either. */
+  private void leaveOutSlursFromNothing(List<Fingered> fingers) {
+    Map<Integer, Set<Integer>> made = new HashMap<>();
+    for (int i = 0; i < laid.size(); i++) {
+      int at = i;
+      Set<Integer> strings = new HashSet<>();
+      List<Plucked> gone = new ArrayList<>();
+      for (Plucked p : laid.get(i).plucks()) {
+        boolean there =
+            p.slurredFrom()
+                .map(t -> made.getOrDefault(t, Set.of()).contains(p.string()))
+                .orElseGet(() -> fingers.get(at).finger(p.string()).isPresent());
+        if (there) {
+          strings.add(p.string());
+        } else if (p.slur().isPresent()) {
+          gone.add(p);
+        }
+      }
+      made.put(laid.get(i).placed().tick(), strings);
+      if (!gone.isEmpty()) {
+        int slot = laid.get(i).placed().slot();
+        laid.set(i, laid.get(i).without(gone, slots.get(slot).held()));
+        laying(slot)
+            .ifPresent(l -> gone.forEach(p -> l.remarks().add(slurFromNothing(p, laid.get(at)))));
+      }
+    }
+  }
+
+  private static Remark slurFromNothing(Plucked gone, Laid on) {
+    return Remark.at(
+        Remark.Kind.SLUR,
+        "a slur is left out: no finger plucks its first note",
+        on.placed().tick(),
+        gone.string(),
+        new Remark.Figure(0, 1, "notes"));
+  }
+
+  private List<Slot> remarked() {
+    List<Slot> all = new ArrayList<>();
+    for (int s = 0; s < slots.size(); s++) {
+      Slot slot = slots.get(s);
+      // A chord that no step falls on is looked at as well: its shape may have no second bass.
+      all.add(laying(s).map(l -> slot.withRemarks(List.copyOf(l.remarks()))).orElse(slot));
+    }
+    return all;
+  }
+}

@@ -1,0 +1,133 @@
+package phalanx.arrangement.laying;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import phalanx.arrangement.Sung;
+import phalanx.arrangement.tune.SlotTune;
+import phalanx.arrangement.tune.TuneFit;
+import phalanx.arrangement.tune.TuneWay;
+import phalanx.fretting.Candidates;
+import phalanx.fretting.RatedShape;
+import phalanx.fretting.Shape;
+import phalanx.fretting.ShapeQuery;
+import phalanx.fretting.ShapeSearch;
+import phalanx.melody.Slur;
+import phalanx.picking.StringRoles;
+
+/**
+ * The shapes of a chord with one way each to play the tune there, rated together. A shape comes in
+ * several ways where a note sounds on over a change, one for each place it can be held in, so that
+ * the plan can keep it where it is. Kept for the next plan.
+ */
+public final class TuneCandidates {
+
+  /** Pitches of a slot's tune that shapes are looked for with on top. */
+  private static final int MOST_TOPS = 4;
+
+  /** Shapes looked at for each. */
+  private static final int EACH_TOP = 16;
+
+  /** What of a note counts for its place. */
+  private record Voice(
+      int midi, Optional<Integer> string, boolean together, boolean legato, Optional<Slur> slur) {}
+
+  private record Asked(
+      ShapeQuery query,
+      Candidates base,
+      List<Voice> voices,
+      SlotTune.Edges edges,
+      Optional<Shape> pin,
+      boolean onTop) {}
+
+  private final Map<Asked, Candidates> known = new ConcurrentHashMap<>();
+
+  void clear() {
+    known.clear();
+  }
+
+  /**
+   * The candidates of a chord, and more with the tune on top, each with a way to play the tune.
+   *
+   * @param base the candidates, what they cost under the pattern included
+   * @param heard what the pattern wants to be heard
+   */
+  Candidates withTune(
+      ShapeQuery query,
+      Candidates base,
+      SlotTune tune,
+      PatternHeard heard,
+      Optional<Shape> pin,
+      int limit,
+      TuneFit fit) {
+    List<Voice> voices = new ArrayList<>();
+    for (int n = 0; n < tune.notes().size(); n++) {
+      Sung note = tune.notes().get(n);
+      boolean together = n > 0 && tune.notes().get(n - 1).tick() == note.tick();
+      boolean legato = TuneFit.legato(tune.notes(), n);
+      voices.add(new Voice(note.midi(), note.string(), together, legato, note.slur()));
+    }
+    return known.computeIfAbsent(
+        new Asked(query, base, voices, tune.edges(), pin, fit.onTop()),
+        a -> rated(query, base, tune, heard, pin, limit, fit));
+  }
+
+  private static Candidates rated(
+      ShapeQuery query,
+      Candidates base,
+      SlotTune tune,
+      PatternHeard heard,
+      Optional<Shape> pin,
+      int limit,
+      TuneFit fit) {
+    Map<Shape, Double> costs = new LinkedHashMap<>();
+    base.forEach(r -> costs.put(r.shape(), r.cost()));
+    List<Integer> pitches =
+        tune.notes().stream().map(Sung::midi).distinct().limit(MOST_TOPS).toList();
+    for (int midi : pitches) {
+      int sounding = midi + query.guitar().capo();
+      ShapeSearch.find(query.withTop(sounding), fit.reach())
+          .candidates(EACH_TOP, 2)
+          .forEach(r -> costs.putIfAbsent(r.shape(), r.cost() + heard.cost(r.shape())));
+    }
+    List<RatedShape> rated = new ArrayList<>();
+    costs.forEach((shape, cost) -> rated.addAll(ways(query, shape, cost, tune, fit)));
+    rated.sort(Comparator.comparingDouble(RatedShape::cost));
+    List<RatedShape> best = new ArrayList<>(rated.subList(0, Math.min(limit, rated.size())));
+    // What the player pinned stays a candidate however the tune lies on it.
+    rated.stream()
+        .filter(r -> pin.equals(Optional.of(r.shape())) && !best.contains(r))
+        .forEach(best::add);
+    return Candidates.of(best, base.all() && best.size() == rated.size());
+  }
+
+  /** A shape in every way that differs in what sounds on over a change. */
+  public static List<RatedShape> ways(
+      ShapeQuery query, Shape shape, double cost, SlotTune tune, TuneFit fit) {
+    Optional<Integer> root = StringRoles.root(shape, query.chord(), query.guitar());
+    if (root.isEmpty()) {
+      return List.of(new RatedShape(shape, cost));
+    }
+    return fit.ways(shape, root.get(), tune).stream()
+        .map(
+            way ->
+                new RatedShape(
+                    shape, cost + way.cost(), tune.entry(shape, way), tune.exit(shape, way)))
+        .toList();
+  }
+
+  /** The way to play the tune that a candidate was rated with. */
+  static TuneWay way(ShapeQuery query, RatedShape chosen, SlotTune tune, TuneFit fit) {
+    Shape shape = chosen.shape();
+    return StringRoles.root(shape, query.chord(), query.guitar()).stream()
+        .flatMap(root -> fit.ways(shape, root, tune).stream())
+        .filter(way -> tune.entry(shape, way).equals(chosen.entry()))
+        .filter(way -> tune.exit(shape, way).equals(chosen.exit()))
+        .findFirst()
+        .orElse(TuneWay.NONE);
+  }
+}

@@ -1,0 +1,116 @@
+package phalanx.arrangement.tune;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import phalanx.arrangement.Sung;
+import phalanx.melody.BarTune;
+import phalanx.melody.TuneNote;
+import phalanx.melody.Want;
+import phalanx.song.Song;
+import phalanx.song.Timeline;
+import phalanx.song.Timeline.PlayedBar;
+import phalanx.song.TunePitches;
+import phalanx.theory.Ticks;
+
+/** The tune of a song with the repeats unrolled. */
+public final class TuneLine {
+
+  /** How long a grace note lasts: a thirty-second note. */
+  private static final int GRACE = Ticks.PER_WHOLE / 32;
+
+  private TuneLine() {}
+
+  /** Every note of the tune in order. */
+  public static List<Sung> of(Song song, Timeline timeline) {
+    List<Sung> line = new ArrayList<>();
+    if (song.tune().isEmpty()) {
+      return line;
+    }
+    for (PlayedBar bar : timeline.bars()) {
+      BarTune tune = song.tune().at(bar.written(), song.chart());
+      goOn(line, bar, tune.heldTicks());
+      for (TuneNote note : tune.notes()) {
+        // What stands beyond a bar that became shorter waits there unheard.
+        if (note.tick() < bar.lengthTicks()) {
+          int end = Math.min(note.endTick(), bar.lengthTicks());
+          graces(line, note, bar, song);
+          for (Want want : note.wants()) {
+            line.add(sung(want, note, bar, end, song));
+          }
+        }
+      }
+    }
+    return line;
+  }
+
+  /** Short notes take their time from the note before; at the start of a song there is none. */
+  private static void graces(List<Sung> line, TuneNote note, PlayedBar bar, Song song) {
+    int count = note.graces().size();
+    int from = bar.startTick() + note.tick() - count * GRACE;
+    if (count == 0 || from < 0 || !line.isEmpty() && from <= line.get(line.size() - 1).tick()) {
+      return;
+    }
+    for (int i = line.size() - 1; i >= 0 && line.get(i).endTick() > from; i--) {
+      line.set(i, line.get(i).until(from));
+    }
+    for (Want grace : note.graces()) {
+      TuneNote plain =
+          new TuneNote(note.tick(), GRACE, List.of(grace), Optional.empty(), List.of());
+      Sung sung = sung(grace, plain, bar, note.endTick(), song);
+      line.add(sung.at(from, from + GRACE));
+      from += GRACE;
+    }
+  }
+
+  private static Sung sung(Want want, TuneNote note, PlayedBar bar, int end, Song song) {
+    int tick = bar.startTick() + note.tick();
+    int until = bar.startTick() + end;
+    Want.Sound sound = TunePitches.of(song, want);
+    return new Sung(
+        tick,
+        until,
+        sound.pitch().midi(),
+        sound.string(),
+        sound.pitch().toString(),
+        note.slur(),
+        bar.written(),
+        note.tick());
+  }
+
+  /** The notes that end with the bar before go on into this one. */
+  private static void goOn(List<Sung> line, PlayedBar bar, int held) {
+    for (int i = line.size() - 1; held > 0 && i >= 0; i--) {
+      Sung last = line.get(i);
+      if (last.endTick() != bar.startTick()) {
+        return;
+      }
+      line.set(i, last.until(bar.startTick() + Math.min(held, bar.lengthTicks())));
+    }
+  }
+
+  /**
+   * The notes that sound while each slot lasts, those that go on from before first.
+   *
+   * @param early how many ticks early each slot comes
+   */
+  public static List<List<Sung>> bySlot(List<Sung> line, Timeline timeline, int[] early) {
+    List<List<Sung>> slots = new ArrayList<>();
+    int first = 0;
+    for (int i = 0; i < timeline.slots().size(); i++) {
+      int from = timeline.slots().get(i).tick() - early[i];
+      int to = timeline.slots().get(i).endTick() - (i + 1 < early.length ? early[i + 1] : 0);
+      List<Sung> here = new ArrayList<>();
+      while (first < line.size() && line.get(first).endTick() <= from) {
+        first++;
+      }
+      for (int n = first; n < line.size() && line.get(n).tick() < to; n++) {
+        if (line.get(n).endTick() > from) {
+          here.add(line.get(n));
+        }
+      }
+      slots.add(here);
+    }
+    return slots;
+  }
+}

@@ -1,0 +1,178 @@
+package phalanx.arrangement.tune;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import phalanx.arrangement.Sung;
+import phalanx.fretting.AddedFinger;
+import phalanx.fretting.ChangeCosts;
+import phalanx.fretting.Grip;
+import phalanx.fretting.Reach;
+import phalanx.fretting.Shape;
+import phalanx.instrument.Finger;
+import phalanx.instrument.Tuning;
+
+/**
+ * Where a note of the tune lies over a shape: on a string of its own, on an open string, under a
+ * free finger, under one that leaves an inner string for it. Weights are by judgement, a finger's
+ * way is weighed as in a change of shape.
+ *
+ * <p>Safe for use by several threads; what was found for a shape and a pitch is kept.
+ */
+final class TunePlaces {
+
+  /** Cost of a finger that comes down beside the shape. */
+  private static final double BESIDE = 0.25;
+
+  /** Cost of a finger that lifts for it. */
+  private static final double LIFTED = 0.35;
+
+  /** Cost of a finger that leaves an inner string for it. */
+  static final double RELEASED = 0.9;
+
+  /** Cost of each sounding string above the tune, which must be kept quiet or lower. */
+  private static final double UNDER = 0.12;
+
+  /** How far from the fingers held a free one still is at hand, mm. */
+  private static final double AT_HAND = 40;
+
+  private record Asked(Shape shape, int root, int midi) {}
+
+  private final Reach reach;
+  private final boolean onTop;
+  private final Map<Asked, List<TunePlace>> known = new ConcurrentHashMap<>();
+
+  /**
+   * For a hand on a guitar.
+   *
+   * @param onTop whether strings that sound above the tune count against a place
+   */
+  TunePlaces(Reach reach, boolean onTop) {
+    this.reach = reach;
+    this.onTop = onTop;
+  }
+
+  Reach reach() {
+    return reach;
+  }
+
+  boolean onTop() {
+    return onTop;
+  }
+
+  /** Every place of a note, those on another string than the player wants left out. */
+  List<TunePlace> of(Shape shape, int root, Sung note) {
+    List<TunePlace> all = of(shape, root, note.midi());
+    return note.string().isEmpty()
+        ? all
+        : all.stream().filter(p -> p.string() == note.string().get()).toList();
+  }
+
+  /** Every place of a pitch counted from the capo. */
+  List<TunePlace> of(Shape shape, int root, int midi) {
+    return known.computeIfAbsent(new Asked(shape, root, midi), this::search);
+  }
+
+  private List<TunePlace> search(Asked asked) {
+    List<TunePlace> places = new ArrayList<>();
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      int fret = asked.midi() - reach.guitar().shapeMidi(s, 0);
+      // Below the thumb no finger plucks.
+      if (s > asked.root() && fret >= 0 && fret <= reach.highestFret()) {
+        place(asked.shape(), asked.root(), s, fret).ifPresent(places::add);
+      }
+    }
+    return List.copyOf(places);
+  }
+
+  private Optional<TunePlace> place(Shape shape, int root, int string, int fret) {
+    double under = under(shape, string);
+    if (shape.fret(string).equals(OptionalInt.of(fret))) {
+      return Optional.of(new TunePlace(string, fret, shape.finger(string), true, Set.of(), under));
+    }
+    // A finger that presses the string at a higher fret has to lift; one below may stay.
+    boolean above = shape.fret(string).orElse(0) > fret;
+    if (above && barred(shape, string)) {
+      return Optional.empty();
+    }
+    Set<Integer> lifted = above ? Set.of(string) : Set.of();
+    if (fret == 0) {
+      double cost = under + (above ? LIFTED : BESIDE / 4);
+      return Optional.of(new TunePlace(string, 0, Optional.empty(), false, lifted, cost));
+    }
+    Optional<Finger> free = AddedFinger.on(shape, string, fret, reach);
+    if (free.isPresent()) {
+      boolean lifts = above || !stays(shape, string, free.get(), fret);
+      double cost = under + (lifts ? LIFTED : BESIDE) + coming(shape, free.get(), string, fret);
+      Set<Integer> left = lifts ? Set.of(string) : Set.of();
+      return lifts && barred(shape, string)
+          ? Optional.empty()
+          : Optional.of(new TunePlace(string, fret, free, false, left, cost));
+    }
+    return released(shape, root, string, fret, lifted, under);
+  }
+
+  private boolean stays(Shape shape, int string, Finger finger, int fret) {
+    return AddedFinger.ownStays(shape, string, fret, finger, reach);
+  }
+
+  private static boolean barred(Shape shape, int string) {
+    return shape.finger(string).isPresent() && grip(shape, string).isBarre();
+  }
+
+  /** Cost of what sounds above a string. */
+  double under(Shape shape, int string) {
+    return onTop ? UNDER * shape.soundingStrings().stream().filter(s -> s > string).count() : 0;
+  }
+
+  /** What it costs a finger to come to a place: from its own, or from where the hand is. */
+  private double coming(Shape shape, Finger finger, int string, int fret) {
+    Grip there = new Grip(fret, string, string);
+    Grip held = shape.grips().get(finger);
+    if (held != null) {
+      return held.fret() == fret ? 0 : ChangeCosts.MOVE_PER_MM * way(held, there);
+    }
+    double away =
+        shape.grips().values().stream().mapToDouble(g -> way(g, there)).min().orElse(AT_HAND);
+    return ChangeCosts.MOVE_PER_MM * Math.max(0, away - AT_HAND);
+  }
+
+  private double way(Grip from, Grip to) {
+    return reach.distance(from, to);
+  }
+
+  private static Grip grip(Shape shape, int string) {
+    return shape.grips().get(shape.finger(string).orElseThrow());
+  }
+
+  /** An inner string gives its finger, or makes room for another. */
+  private Optional<TunePlace> released(
+      Shape shape, int root, int string, int fret, Set<Integer> lifted, double under) {
+    for (int inner = Tuning.STRINGS - 1; inner >= 0; inner--) {
+      boolean gives =
+          inner != root
+              && inner != string
+              && shape.finger(inner).isPresent()
+              && !grip(shape, inner).isBarre();
+      if (gives) {
+        Optional<Finger> finger = AddedFinger.on(shape.without(Set.of(inner)), string, fret, reach);
+        if (finger.isPresent()
+            && (stays(shape, string, finger.get(), fret) || !barred(shape, string))) {
+          Set<Integer> left = new HashSet<>(lifted);
+          left.add(inner);
+          if (!stays(shape, string, finger.get(), fret)) {
+            left.add(string);
+          }
+          double cost = under + RELEASED + coming(shape, finger.get(), string, fret);
+          return Optional.of(new TunePlace(string, fret, finger, false, left, cost));
+        }
+      }
+    }
+    return Optional.empty();
+  }
+}

@@ -1,0 +1,66 @@
+package phalanx.arrangement.tune;
+
+import java.util.Arrays;
+import phalanx.instrument.Tuning;
+
+/** Which strings the tune needs at a moment: those it rings on and those its fingers have left. */
+public final class TuneRing {
+
+  private final boolean onTop;
+  private final int[] rings = new int[Tuning.STRINGS];
+  private final int[] away = new int[Tuning.STRINGS];
+  private int beside;
+  private final int[] midi = new int[Tuning.STRINGS];
+
+  /**
+   * Before anything sounds.
+   *
+   * @param onTop whether nothing may be struck above the tune
+   */
+  public TuneRing(boolean onTop) {
+    this.onTop = onTop;
+  }
+
+  /** Takes in a note that begins or goes on. */
+  public void strike(TuneStrokes.Struck struck, int slotEnd) {
+    TunePlace place = struck.place();
+    rings[place.string()] = struck.endTick();
+    midi[place.string()] = struck.note().midi();
+    if (!place.inShape() && (place.finger().isPresent() || !place.left().isEmpty())) {
+      beside = Math.max(beside, struck.endTick());
+    }
+    for (int s : place.left()) {
+      away[s] = Math.max(away[s], Math.min(struck.endTick(), slotEnd));
+    }
+  }
+
+  /** Whether a finger is beside the shape, or off it, for the tune at a time. */
+  public boolean holdsBeside(int tick) {
+    return beside > tick;
+  }
+
+  /** Whether a string may not be struck at a time. */
+  public boolean blocks(int string, int tick) {
+    return rings[string] > tick || away[string] > tick;
+  }
+
+  /** Whether the tune rings on a string at a time. */
+  public boolean rings(int string, int tick) {
+    return rings[string] > tick;
+  }
+
+  /** Whether the tune sounds at a time. */
+  public boolean sounds(int tick) {
+    return Arrays.stream(rings).anyMatch(r -> r > tick);
+  }
+
+  /** Whether a pitch on a string would lie above the tune that sounds, and may not. */
+  public boolean isAbove(int string, int pitch, int tick) {
+    for (int s = 0; onTop && s < Tuning.STRINGS; s++) {
+      if (rings[s] > tick && s != string && pitch > midi[s]) {
+        return true;
+      }
+    }
+    return false;
+  }
+}

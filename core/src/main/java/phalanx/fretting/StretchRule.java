@@ -1,0 +1,53 @@
+package phalanx.fretting;
+
+import java.util.Optional;
+import phalanx.theory.Phrase;
+
+/** A span wider than this hand takes at ease. */
+public final class StretchRule {
+
+  /**
+   * How far on the way from comfortable to the limit a span is worth a word, as a share; below it
+   * even an open C would be reported.
+   */
+  private static final double NOTABLE = 0.5;
+
+  /**
+   * A wide span.
+   *
+   * @param words what is wide, one sentence without a full stop
+   * @param millimetres between the fingertips
+   * @param limit what it is held against, mm: the hand's limit where it is beyond that, what is
+   *     comfortable otherwise
+   * @param beyond whether the hand cannot take it
+   */
+  public record Stretch(String words, double millimetres, double limit, boolean beyond) {}
+
+  private StretchRule() {}
+
+  private static boolean isNotable(Reach.Span span) {
+    double way = span.limit() - span.comfortable();
+    return span.millimetres() >= span.comfortable() + NOTABLE * way;
+  }
+
+  /**
+   * What there is to say about the widest span of a shape; empty if it is no stretch to speak of.
+   */
+  public static Optional<Stretch> of(Shape shape, Reach reach) {
+    return reach.widestSpan(shape).filter(StretchRule::isNotable).map(StretchRule::stretch);
+  }
+
+  private static Stretch stretch(Reach.Span span) {
+    boolean beyond = span.millimetres() > span.limit();
+    double limit = beyond ? span.limit() : span.comfortable();
+    String words =
+        Phrase.of(
+            "fingers %s and %s stand %.0f mm apart, %s %.0f mm",
+            span.from().sign(),
+            span.to().sign(),
+            span.millimetres(),
+            beyond ? "beyond this hand’s limit of" : "more than this hand’s comfortable",
+            limit);
+    return new Stretch(words, span.millimetres(), limit, beyond);
+  }
+}

@@ -1,0 +1,174 @@
+package phalanx.arrangement.tune;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import phalanx.arrangement.Sung;
+import phalanx.fretting.Grip;
+import phalanx.fretting.RatedShape;
+import phalanx.fretting.Reach;
+import phalanx.fretting.Shape;
+import phalanx.fretting.ShapeQuery;
+import phalanx.fretting.ShapeSearch;
+import phalanx.instrument.Guitar;
+import phalanx.instrument.Hand;
+import phalanx.instrument.StringSign;
+import phalanx.melody.Slur;
+import phalanx.picking.StringRoles;
+import phalanx.song.TestSongs;
+import phalanx.theory.Chord;
+import phalanx.theory.Pitch;
+
+class TuneFitTest {
+
+  private static final Reach REACH = new Reach(Guitar.STEEL, Hand.MEDIUM);
+  private static final TuneFit FIT = new TuneFit(REACH, true);
+
+  private static Shape shape(String chord, String frets) {
+    List<Integer> numbers = frets.chars().mapToObj(c -> c == 'x' ? -1 : c - '0').toList();
+    RatedShape rated =
+        ShapeSearch.find(
+                ShapeQuery.of(TestSongs.chord(chord), Guitar.STEEL, Hand.MEDIUM)
+                    .withBass(Optional.empty()))
+            .fingering(numbers)
+            .orElseThrow();
+    return rated.shape();
+  }
+
+  private static int root(String chord, Shape shape) {
+    Chord c = TestSongs.chord(chord);
+    return StringRoles.root(shape, c, Guitar.STEEL).orElseThrow();
+  }
+
+  private static Sung sung(int tick, int midi) {
+    return new Sung(tick, tick + 2520, midi, Optional.empty(), "", Optional.<Slur>empty(), 1, tick);
+  }
+
+  private static String places(String chord, String frets, String pitch) {
+    Shape shape = shape(chord, frets);
+    int midi = Pitch.parse(pitch).orElseThrow().midi();
+    return FIT.places(shape, root(chord, shape), sung(0, midi)).stream()
+        .map(
+            p ->
+                StringSign.number(p.string())
+                    + ":"
+                    + p.fret()
+                    + p.finger().map(f -> " " + f.sign()).orElse(""))
+        .sorted()
+        .collect(Collectors.joining(", "));
+  }
+
+  /** Where players find notes over open shapes (common practice, no source). */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        "C; x32010; E4; 1:0",
+        "C; x32010; C4; 2:1 1",
+        "C; x32010; D4; 2:3 4",
+        "C; x32010; G4; 1:3 4",
+        "G; 320003; G4; 1:3 3",
+        "Am; x02210; G4; 1:3 4"
+      })
+  void findsANoteWherePlayersDo(String chord, String frets, String pitch, String place) {
+    assertThat(places(chord, frets, pitch)).contains(place);
+  }
+
+  @Test
+  void theBassKeepsItsString() {
+    assertThat(places("C", "x32010", "C3")).isEmpty();
+    assertThat(places("C", "x32010", "F2")).isEmpty();
+  }
+
+  /** Brute force: every row of places, summed plainly, against the dynamic programme. */
+  @Test
+  void equalsBruteForceOnTwoHundredSmallTunes() {
+    Random random = new Random(11);
+    String[][] held = {{"C", "x32010"}, {"G", "320003"}, {"Am", "x02210"}, {"Em", "022000"}};
+    for (int trial = 0; trial < 200; trial++) {
+      String[] chord = held[trial % held.length];
+      Shape shape = shape(chord[0], chord[1]);
+      int root = root(chord[0], shape);
+      List<Sung> notes = new ArrayList<>();
+      for (int n = 0; n < 4; n++) {
+        notes.add(sung(n * 2520, 57 + random.nextInt(16)));
+      }
+      double best = best(shape, root, notes, 0, Optional.empty());
+      assertThat(FIT.way(shape, root, notes).cost()).isCloseTo(best, within(1e-9));
+    }
+  }
+
+  /**
+   * The weights of the rule, written out once more: a leap of a string, the same finger again and
+   * its way.
+   */
+  private static double best(
+      Shape shape, int root, List<Sung> notes, int at, Optional<TunePlace> before) {
+    if (at == notes.size()) {
+      return 0;
+    }
+    List<TunePlace> places = FIT.places(shape, root, notes.get(at));
+    if (places.isEmpty()) {
+      return TuneFit.MISSED + best(shape, root, notes, at + 1, Optional.empty());
+    }
+    double best = Double.POSITIVE_INFINITY;
+    for (TunePlace place : places) {
+      double step = 0;
+      if (before.isPresent()) {
+        TunePlace last = before.get();
+        boolean same = last.string() == place.string() && last.fret() == place.fret();
+        boolean again = !same && place.finger().isPresent() && last.finger().equals(place.finger());
+        step = 0.04 * Math.abs(last.string() - place.string());
+        step += again ? 0.2 + 0.008 * FIT.reach().distance(grip(last), grip(place)) : 0;
+      }
+      double rest = best(shape, root, notes, at + 1, Optional.of(place));
+      best = Math.min(best, place.cost() + step + rest);
+    }
+    return best;
+  }
+
+  private static Grip grip(TunePlace place) {
+    return new Grip(place.fret(), place.string(), place.string());
+  }
+
+  /** Two notes at once lie on two strings and under two fingers. */
+  @Test
+  void twoNotesAtOnceDoNotClash() {
+    Shape c = shape("C", "x32010");
+    List<Sung> third = List.of(sung(0, 60), sung(0, 67));
+    TuneWay way = FIT.way(c, 1, third);
+    assertThat(way.cost()).isLessThan(TuneFit.MISSED);
+    TunePlace low = way.places().get(0).orElseThrow();
+    TunePlace high = way.places().get(1).orElseThrow();
+    assertThat(low.string()).isNotEqualTo(high.string());
+    assertThat(low.finger().isPresent() && low.finger().equals(high.finger())).isFalse();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "E4,F4,HAMMER_ON,true",
+    "F4,E4,PULL_OFF,true",
+    "F4,E4,HAMMER_ON,false",
+    "E4,F4,PULL_OFF,false",
+    "E4,F4,SLIDE,false",
+    "C4,D4,HAMMER_ON,true",
+    "D4,C4,PULL_OFF,true",
+    "C4,E4,HAMMER_ON,false"
+  })
+  void aSlurStaysOnItsStringAndGoesItsWay(String from, String to, Slur slur, boolean can) {
+    Shape c = shape("C", "x32010");
+    List<TunePlace> starts = FIT.places(c, 1, sung(0, Pitch.parse(from).orElseThrow().midi()));
+    List<TunePlace> ends = FIT.places(c, 1, sung(0, Pitch.parse(to).orElseThrow().midi()));
+    TunePlace start = starts.get(starts.size() - 1);
+    TunePlace end = ends.get(ends.size() - 1);
+    assertThat(FIT.canSlur(c, start, List.of(start), end, slur)).isEqualTo(can);
+  }
+}

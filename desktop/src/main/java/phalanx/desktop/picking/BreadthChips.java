@@ -1,0 +1,85 @@
+package phalanx.desktop.picking;
+
+import java.util.EnumMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import phalanx.arrangement.Slot;
+import phalanx.desktop.model.PatternDesk;
+import phalanx.desktop.model.PatternDesk.Breadth;
+import phalanx.desktop.model.Workspace;
+import phalanx.song.Section;
+
+/** For what the pattern is laid down: the song, this section, this bar, this chord. */
+final class BreadthChips extends HBox {
+
+  private final Workspace workspace;
+  private final PatternDesk desk;
+  private final Map<Breadth, ToggleButton> chips = new EnumMap<>(Breadth.class);
+  private final Button follow = new Button("as the rest");
+
+  BreadthChips(Workspace workspace) {
+    this.workspace = workspace;
+    desk = workspace.patterns();
+    getStyleClass().add("chart-tools");
+    ToggleGroup group = new ToggleGroup();
+    for (Breadth reach : Breadth.values()) {
+      ToggleButton chip = new ToggleButton();
+      chip.setId("reach-" + reach.name().toLowerCase(Locale.ROOT));
+      chip.getStyleClass().addAll("tool", "small-tool");
+      chip.setMinWidth(Region.USE_PREF_SIZE);
+      chip.setToggleGroup(group);
+      chip.setOnAction(
+          e -> {
+            // A chip that is down stays down: there always is a reach.
+            chip.setSelected(true);
+            desk.reachProperty().set(reach);
+          });
+      chips.put(reach, chip);
+    }
+    follow.setId("reach-follow");
+    follow.getStyleClass().addAll("tool", "small-tool");
+    follow.setMinWidth(Region.USE_PREF_SIZE);
+    follow.setAccessibleText("play here what is played around it");
+    follow.setOnAction(e -> desk.follow());
+    getChildren().addAll(chips.values());
+    getChildren().add(follow);
+    desk.shownProperty().addListener(o -> tell());
+    desk.reachProperty().addListener(o -> tell());
+    workspace.namingProperty().addListener(o -> tell());
+    tell();
+  }
+
+  private void tell() {
+    Optional<Slot> slot = workspace.selectedSlot();
+    chips.get(Breadth.SONG).setText("Song");
+    String section =
+        slot.flatMap(s -> workspace.song().chart().sectionOf(s.played().ref().bar()))
+            .map(Section::label)
+            .filter(l -> !l.isBlank())
+            .orElse("Section");
+    chips.get(Breadth.SECTION).setText(section);
+    chips.get(Breadth.BAR).setText(slot.map(s -> "Bar " + s.played().bar()).orElse("Bar"));
+    chips
+        .get(Breadth.CHORD)
+        .setText(
+            slot.map(s -> s.played().harmony().label(workspace.namingProperty().get()))
+                .orElse("Chord"));
+    chips.forEach(
+        (reach, chip) -> {
+          chip.setSelected(reach == desk.reachProperty().get());
+          boolean own = reach != Breadth.SONG && workspace.song().patterns().has(desk.scope(reach));
+          chip.getStyleClass().remove("has-own");
+          if (own && slot.isPresent()) {
+            chip.getStyleClass().add("has-own");
+          }
+        });
+    follow.setVisible(desk.isOwn());
+    follow.setManaged(desk.isOwn());
+  }
+}
