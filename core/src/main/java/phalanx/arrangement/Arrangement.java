@@ -15,6 +15,7 @@ import phalanx.song.Timeline;
  * @param slots its chords with their shapes, in playing order
  * @param notes everything that sounds, by time and then from low to high string
  * @param gestures hits, brushes and rolls by time
+ * @param damps strings stopped without being struck, by time
  * @param holds what each fretting finger holds, by time
  * @param plan the plan the shapes come from; slot i here is slot i there
  */
@@ -24,6 +25,7 @@ public record Arrangement(
     List<Slot> slots,
     List<Note> notes,
     List<Gesture> gestures,
+    List<Damp> damps,
     List<Hold> holds,
     ShapePlan plan) {
 
@@ -31,6 +33,7 @@ public record Arrangement(
     slots = List.copyOf(slots);
     notes = List.copyOf(notes);
     gestures = List.copyOf(gestures);
+    damps = List.copyOf(damps);
     holds = List.copyOf(holds);
   }
 

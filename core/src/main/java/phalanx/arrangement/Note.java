@@ -1,6 +1,7 @@
 package phalanx.arrangement;
 
 import java.util.Optional;
+import java.util.Set;
 import phalanx.instrument.Finger;
 import phalanx.picking.Force;
 import phalanx.picking.PickFinger;
@@ -18,7 +19,9 @@ import phalanx.song.NoteRef;
  * @param fretFinger the finger that holds it; empty for an open string
  * @param part what it does in the texture
  * @param ref where its stroke is written
- * @param manner how it is struck
+ * @param attack how it starts
+ * @param group what it is struck together with
+ * @param techniques what is special about it
  * @param force how strongly
  * @param delayTicks how much later than its tick it sounds, in a roll or a brush
  */
@@ -32,9 +35,15 @@ public record Note(
     Optional<Finger> fretFinger,
     Part part,
     NoteRef ref,
-    Manner manner,
+    Attack attack,
+    Group group,
+    Set<Technique> techniques,
     Force force,
     int delayTicks) {
+
+  public Note {
+    techniques = Set.copyOf(techniques);
+  }
 
   /** Whether a finger plucks it. */
   public boolean isPickedBy(PickFinger finger) {
@@ -43,12 +52,17 @@ public record Note(
 
   /** What stands for its stroke: the finger's letter, or H, P or S for a slur. */
   public String letter() {
-    return switch (manner) {
-      case HAMMERED -> "H";
-      case PULLED -> "P";
-      case SLID -> "S";
-      default -> pick.map(PickFinger::letter).orElse("");
-    };
+    return attack.isSlur() ? attack.sign() : pick.map(PickFinger::letter).orElse("");
+  }
+
+  /** When it ends as written, from the start of the song. */
+  public int endTick() {
+    return tick + lengthTicks;
+  }
+
+  /** Whether it is one string of a sweep. */
+  public boolean isBrushed() {
+    return group == Group.BRUSH;
   }
 
   /** The same note at another time. */
@@ -63,7 +77,28 @@ public record Note(
         fretFinger,
         part,
         ref,
-        manner,
+        attack,
+        group,
+        techniques,
+        force,
+        delayTicks);
+  }
+
+  /** The same note started in another way. */
+  public Note starting(Attack other) {
+    return new Note(
+        tick,
+        lengthTicks,
+        string,
+        fret,
+        midi,
+        pick,
+        fretFinger,
+        part,
+        ref,
+        other,
+        group,
+        techniques,
         force,
         delayTicks);
   }
@@ -71,7 +106,20 @@ public record Note(
   /** The same note ringing for another time. */
   public Note lasting(int ticks) {
     return new Note(
-        tick, ticks, string, fret, midi, pick, fretFinger, part, ref, manner, force, delayTicks);
+        tick,
+        ticks,
+        string,
+        fret,
+        midi,
+        pick,
+        fretFinger,
+        part,
+        ref,
+        attack,
+        group,
+        techniques,
+        force,
+        delayTicks);
   }
 
   /** The voice a note belongs to. */
@@ -79,20 +127,5 @@ public record Note(
     BASS,
     INNER,
     TUNE
-  }
-
-  /** How a note is struck. */
-  public enum Manner {
-    PLUCKED,
-    ROLLED,
-    BRUSHED,
-    HAMMERED,
-    PULLED,
-    SLID;
-
-    /** Whether the fretting hand makes it alone. */
-    public boolean isSlur() {
-      return this == HAMMERED || this == PULLED || this == SLID;
-    }
   }
 }

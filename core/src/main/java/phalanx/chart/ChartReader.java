@@ -11,7 +11,9 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import phalanx.song.Bar;
 import phalanx.song.ChordChange;
+import phalanx.song.Feel;
 import phalanx.song.Harmony;
+import phalanx.song.TempoMark;
 import phalanx.theory.ChordReader;
 import phalanx.theory.ChordReading;
 import phalanx.theory.Meter;
@@ -23,9 +25,9 @@ import phalanx.theory.Quoted;
  *
  * <p>Cells share their bar evenly; a dot or slash goes on with the chord before, {@code %} repeats
  * the bar before, {@code =5 . . D7 .} is bar 5 with one chord changed, {@code 3/4} in front of a
- * bar's chords changes the metre, {@code :| x3} says how often, {@code |1} and {@code |2} open
- * first and second endings, {@code D7@5/7} stands at five sevenths of its bar. {@link GridReader}
- * reads line after line.
+ * bar's chords changes the metre and {@code ♩=100} the tempo, {@code :| x3} says how often, {@code
+ * |1} and {@code |2} open first and second endings, {@code D7@5/7} stands at five sevenths of its
+ * bar. {@link GridReader} reads line after line.
  */
 public final class ChartReader {
 
@@ -208,17 +210,37 @@ public final class ChartReader {
   }
 
   private Bar bar() {
-    int id = bars.size() + 1;
-    Optional<Meter> change = Meter.parse(cells.get(0).text());
-    if (change.isPresent()) {
-      meter = change.get();
-      cells = cells.subList(1, cells.size());
-    }
+    Bar bar = signed(Bar.of(bars.size() + 1, List.of()));
     Optional<Integer> borrows = borrowed();
     if (cells.size() == 1 && cells.get(0).text().equals("%")) {
-      return Bar.of(id, repeated(cells.get(0))).withMeter(change);
+      return bar.withChanges(repeated(cells.get(0)));
     }
-    return Bar.of(id, changes()).borrowing(borrows).withMeter(change);
+    return bar.withChanges(changes()).borrowing(borrows);
+  }
+
+  /** With the metre and the tempo that stand before the chords. */
+  private Bar signed(Bar bar) {
+    Bar signed = bar;
+    while (!cells.isEmpty()) {
+      Cell cell = cells.get(0);
+      Optional<Meter> metre = Meter.parse(cell.text());
+      if (metre.isEmpty() && !TempoMark.isMeant(cell.text())) {
+        return signed;
+      }
+      Optional<Double> tempo = TempoMark.parse(cell.text());
+      if (metre.isEmpty() && tempo.isEmpty()) {
+        problem(
+            cell.column(),
+            Phrase.of(
+                "expected a tempo from %s to %s, found “%s”",
+                TempoMark.of(Feel.SLOWEST), TempoMark.of(Feel.FASTEST), cell.text()));
+      }
+      meter = metre.orElse(meter);
+      signed = metre.isPresent() ? signed.withMeter(metre) : signed;
+      signed = tempo.isPresent() ? signed.withTempo(tempo) : signed;
+      cells = cells.subList(1, cells.size());
+    }
+    return signed;
   }
 
   private Optional<Integer> borrowed() {

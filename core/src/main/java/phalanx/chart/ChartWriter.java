@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import phalanx.song.Bar;
 import phalanx.song.ChordChange;
 import phalanx.song.Harmony;
+import phalanx.song.TempoMark;
 import phalanx.theory.Meter;
 
 /** Writes bars as the line of text that {@link ChartReader} reads back. */
@@ -19,6 +20,7 @@ public final class ChartWriter {
   public static String cells(Bar bar, Notation notation, Notation.Numbers numbers) {
     List<String> words = new ArrayList<>();
     bar.meter().ifPresent(m -> words.add(m.toString()));
+    bar.tempo().ifPresent(t -> words.add(TempoMark.of(t)));
     Meter meter = bar.meter().orElse(notation.meter());
     bar.borrows().flatMap(numbers).ifPresent(n -> words.add("=" + n));
     words.addAll(chords(bar, meter, notation));

@@ -14,6 +14,7 @@ public final class GridReader {
   private final ChartReader reader;
   private Meter meter;
   private Meter written;
+  private Optional<Double> tempo = Optional.empty();
 
   /**
    * At the start of a grid.
@@ -33,6 +34,16 @@ public final class GridReader {
     meter = next;
   }
 
+  /** Another tempo from the next bar on, quarter notes a minute. */
+  public void hurry(double next) {
+    tempo = Optional.of(next);
+  }
+
+  /** The tempo that was set and begins with no bar yet. */
+  public Optional<Double> tempo() {
+    return tempo;
+  }
+
   /**
    * Reads one more line.
    *
@@ -44,6 +55,11 @@ public final class GridReader {
     if (bars().size() > before && !meter.equals(written)) {
       Bar first = bars().get(before);
       reader.replace(before, first.withMeter(first.meter().or(() -> Optional.of(meter))));
+    }
+    if (bars().size() > before && tempo.isPresent()) {
+      Bar first = bars().get(before);
+      reader.replace(before, first.withTempo(first.tempo().or(this::tempo)));
+      tempo = Optional.empty();
     }
     for (Bar bar : bars().subList(before, bars().size())) {
       meter = bar.meter().orElse(meter);

@@ -1,5 +1,6 @@
 package phalanx.picking;
 
+import java.util.Comparator;
 import java.util.List;
 
 /** How a player shares the strings among the fingers of the picking hand (common practice). */
@@ -57,6 +58,13 @@ public enum HandSchool {
   /** The fingers besides the thumb, index first. */
   public List<PickFinger> fingers() {
     return fingers;
+  }
+
+  /** The finger that is nearest to a string, 0 for ⑥ to 5 for ①. */
+  public PickFinger atHome(int string) {
+    return fingers.stream()
+        .min(Comparator.comparingDouble(f -> away(f, string)))
+        .orElse(PickFinger.I);
   }
 
   /** Whether the thumb also plays notes of a line. */

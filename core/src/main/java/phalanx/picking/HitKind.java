@@ -1,7 +1,9 @@
 package phalanx.picking;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -75,6 +77,11 @@ public enum HitKind {
   /** Whether a string, 0 for ⑥ to 5 for ①, stops ringing under it. */
   public boolean damps(int string) {
     return lowDamped <= string && string <= highDamped;
+  }
+
+  /** The strings that stop ringing under it, 0 for ⑥ to 5 for ①. */
+  public List<Integer> damped() {
+    return IntStream.rangeClosed(lowDamped, highDamped).boxed().toList();
   }
 
   /**

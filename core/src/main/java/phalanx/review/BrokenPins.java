@@ -3,6 +3,7 @@ package phalanx.review;
 import java.util.List;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Remark;
+import phalanx.performance.Performance;
 
 /** Pins that cannot be kept together with the rest. */
 final class BrokenPins implements Rule {
@@ -10,7 +11,7 @@ final class BrokenPins implements Rule {
   static final String NAME = "pin";
 
   @Override
-  public List<Found> in(Arrangement a) {
+  public List<Found> in(Arrangement a, Performance p) {
     return Found.remarked(a, NAME, Remark.Kind.PIN);
   }
 }

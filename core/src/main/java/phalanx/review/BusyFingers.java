@@ -3,6 +3,7 @@ package phalanx.review;
 import java.util.List;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Remark;
+import phalanx.performance.Performance;
 
 /** Hits and brushes whose fingers are in use. */
 final class BusyFingers implements Rule {
@@ -10,7 +11,7 @@ final class BusyFingers implements Rule {
   static final String NAME = "hit or brush";
 
   @Override
-  public List<Found> in(Arrangement a) {
+  public List<Found> in(Arrangement a, Performance p) {
     return Found.remarked(a, NAME, Remark.Kind.GESTURE);
   }
 }

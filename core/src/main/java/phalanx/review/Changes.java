@@ -14,7 +14,7 @@ import phalanx.fretting.ChangeCosts.Motion;
 import phalanx.fretting.Grip;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Finger;
-import phalanx.song.Swing;
+import phalanx.performance.Performance;
 
 /** The ways of the fretting hand with the time they need and the time they have. */
 final class Changes {
@@ -25,7 +25,8 @@ final class Changes {
    * @param slot the slot it leads into or happens in
    * @param note the note a single finger goes to; empty for the whole hand
    * @param needed the time it needs, ms
-   * @param ticks from the last stroke before to the first one after, as played with swing
+   * @param ticks from the last stroke before to the first one after, as played, if the whole song
+   *     had the tempo it begins with
    */
   record Change(Slot slot, Optional<Note> note, double needed, int ticks) {
 
@@ -36,19 +37,21 @@ final class Changes {
   }
 
   private final Arrangement a;
+  private final Performance performance;
   private final ChangeCosts costs;
   private final TreeMap<Integer, Slot> slots = new TreeMap<>();
   private final List<Change> all = new ArrayList<>();
 
-  private Changes(Arrangement a) {
+  private Changes(Arrangement a, Performance performance) {
     this.a = a;
+    this.performance = performance;
     costs = a.plan().problem().changes();
     a.slots().forEach(s -> slots.put(s.fromTick(), s));
   }
 
   /** Every way for which a finger has to go somewhere, by time. */
-  static List<Change> of(Arrangement a) {
-    Changes changes = new Changes(a);
+  static List<Change> of(Arrangement a, Performance performance) {
+    Changes changes = new Changes(a, performance);
     changes.ofShape();
     for (Finger finger : Finger.values()) {
       changes.beside(finger);
@@ -70,7 +73,8 @@ final class Changes {
         // What the tune holds beside its shape comes along.
         Shape from = a.plan().chosen(i - 1).exit().shape();
         Shape to = a.plan().chosen(i).entry().shape();
-        int ticks = played(a, first.get(0)) - played(a, last.get(last.size() - 1));
+        int ticks =
+            performance.evened(first.get(0)) - performance.evened(last.get(last.size() - 1));
         add(slot, Optional.empty(), needed(from, to), ticks);
       }
     }
@@ -86,7 +90,11 @@ final class Changes {
       Optional<Note> first = struck(to).findFirst();
       Slot slot = slots.floorEntry(to.fromTick()).getValue();
       if (slot.fromTick() < to.fromTick() && last.isPresent() && first.isPresent()) {
-        add(slot, first, needed(from, to), played(a, first.get()) - played(a, last.get()));
+        add(
+            slot,
+            first,
+            needed(from, to),
+            performance.evened(first.get()) - performance.evened(last.get()));
       }
     }
   }
@@ -120,11 +128,5 @@ final class Changes {
 
   private static Grip grip(Hold hold) {
     return new Grip(hold.fret(), hold.lowString(), hold.highString());
-  }
-
-  /** When a note is struck, with swing. */
-  static int played(Arrangement a, Note note) {
-    Swing swing = a.song().feel().swing();
-    return a.timeline().barAt(note.tick()).played(note.tick(), swing) + note.delayTicks();
   }
 }

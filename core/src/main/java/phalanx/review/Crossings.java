@@ -3,6 +3,7 @@ package phalanx.review;
 import java.util.List;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Remark;
+import phalanx.performance.Performance;
 
 /** Fingers asked for that would cross. */
 final class Crossings implements Rule {
@@ -10,7 +11,7 @@ final class Crossings implements Rule {
   static final String NAME = "crossing";
 
   @Override
-  public List<Found> in(Arrangement a) {
+  public List<Found> in(Arrangement a, Performance p) {
     return Found.remarked(a, NAME, Remark.Kind.CROSSING);
   }
 }

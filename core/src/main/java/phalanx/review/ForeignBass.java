@@ -6,6 +6,7 @@ import java.util.Optional;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
+import phalanx.performance.Performance;
 import phalanx.picking.ThumbRoute;
 import phalanx.song.Harmony;
 import phalanx.theory.Chord;
@@ -17,7 +18,7 @@ final class ForeignBass implements Rule {
   static final String NAME = "bass is not the chord’s";
 
   @Override
-  public List<Found> in(Arrangement a) {
+  public List<Found> in(Arrangement a, Performance p) {
     List<Found> found = new ArrayList<>();
     if (a.song().thumb() == ThumbRoute.PEDAL) {
       return found;

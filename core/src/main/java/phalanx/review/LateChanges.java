@@ -5,6 +5,7 @@ import java.util.List;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.instrument.StringSign;
+import phalanx.performance.Performance;
 import phalanx.theory.Phrase;
 import phalanx.theory.Ticks;
 
@@ -14,9 +15,9 @@ final class LateChanges implements Rule {
   static final String NAME = "late change";
 
   @Override
-  public List<Found> in(Arrangement a) {
+  public List<Found> in(Arrangement a, Performance p) {
     List<Found> found = new ArrayList<>();
-    for (Changes.Change change : Changes.of(a)) {
+    for (Changes.Change change : Changes.of(a, p)) {
       double has = Ticks.millis(change.ticks(), a.song().tempo());
       if (has < change.needed()) {
         String words =

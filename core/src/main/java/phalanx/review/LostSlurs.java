@@ -3,6 +3,7 @@ package phalanx.review;
 import java.util.List;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Remark;
+import phalanx.performance.Performance;
 
 /** Slurs over two strings, the wrong way, or from a note that is not there. */
 final class LostSlurs implements Rule {
@@ -10,7 +11,7 @@ final class LostSlurs implements Rule {
   static final String NAME = "slur";
 
   @Override
-  public List<Found> in(Arrangement a) {
+  public List<Found> in(Arrangement a, Performance p) {
     return Found.remarked(a, NAME, Remark.Kind.SLUR);
   }
 }

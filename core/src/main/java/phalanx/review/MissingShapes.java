@@ -3,6 +3,7 @@ package phalanx.review;
 import java.util.List;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Remark;
+import phalanx.performance.Performance;
 
 /** Chords of which no shape can be held. */
 final class MissingShapes implements Rule {
@@ -10,7 +11,7 @@ final class MissingShapes implements Rule {
   static final String NAME = "no shape";
 
   @Override
-  public List<Found> in(Arrangement a) {
+  public List<Found> in(Arrangement a, Performance p) {
     return Found.remarked(a, NAME, Remark.Kind.NO_SHAPE);
   }
 }

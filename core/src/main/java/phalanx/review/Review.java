@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
+import phalanx.performance.Performance;
 
 /**
  * What is hard in an arrangement.
@@ -47,12 +48,13 @@ public record Review(List<Found> findings, List<Found> accepted, TempoCeiling ce
 
   /** Looks an arrangement through. */
   public static Review of(Arrangement arrangement) {
+    Performance performance = Performance.of(arrangement);
     List<Found> found = new ArrayList<>();
-    RULES.forEach(r -> found.addAll(r.in(arrangement)));
+    RULES.forEach(r -> found.addAll(r.in(arrangement, performance)));
     found.sort(Comparator.comparingInt(Found::tick));
     return new Review(
         found.stream().filter(f -> f.accepted(arrangement).isEmpty()).toList(),
         found.stream().filter(f -> f.accepted(arrangement).isPresent()).toList(),
-        TempoCeiling.of(arrangement));
+        TempoCeiling.of(arrangement, performance));
   }
 }

@@ -1,17 +1,15 @@
 package phalanx.review;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
-import phalanx.fretting.Muting;
-import phalanx.fretting.Shape;
 import phalanx.instrument.StringSign;
-import phalanx.instrument.Tuning;
+import phalanx.performance.Performance;
+import phalanx.performance.Sounded;
 import phalanx.song.Harmony;
 import phalanx.theory.Phrase;
 import phalanx.theory.Ticks;
@@ -27,62 +25,56 @@ final class RingsOver implements Rule {
   /** How long a foreign string may ring on, quarters: shorter than a beat it is not noticed. */
   private static final double HEARD = 1;
 
+  /**
+   * Seconds after which an open string is no longer noticed under what is struck anew (common
+   * practice, no source).
+   */
+  private static final double DIES_AWAY = 4;
+
   @Override
-  public List<Found> in(Arrangement a) {
+  public List<Found> in(Arrangement a, Performance p) {
     List<Found> found = new ArrayList<>();
-    for (int i = 1; i < a.slots().size(); i++) {
-      Slot before = a.slots().get(i - 1);
-      Slot slot = a.slots().get(i);
-      if (slot.shape().isPresent() && slot.played().harmony() instanceof Harmony.Sounding s) {
-        for (int string = 0; string < Tuning.STRINGS; string++) {
-          int midi = a.song().guitar().shapeMidi(string, 0);
-          boolean foreign = s.chord().intervalOf(Math.floorMod(midi, 12)).isEmpty();
-          if (foreign && isLeftAlone(slot.shape().get(), string) && rings(a, before, string)) {
-            finding(a, slot, string).ifPresent(found::add);
-          }
-        }
+    int next = 0;
+    for (Sounded ringing : p.notes()) {
+      while (next < a.slots().size() && a.slots().get(next).fromTick() <= ringing.note().tick()) {
+        next++;
+      }
+      if (ringing.note().fret() == 0) {
+        into(a, ringing, next).ifPresent(found::add);
       }
     }
+    found.sort(Comparator.comparingInt(Found::tick));
     return found;
   }
 
-  /** Whether nothing of the next shape touches a string. */
-  private static boolean isLeftAlone(Shape shape, int string) {
-    return shape.sounds(string)
-        ? shape.finger(string).isEmpty()
-        : Muting.of(shape).stream()
-            .anyMatch(m -> m.string() == string && m.reason() == Muting.Reason.NOT_STRUCK);
-  }
-
-  /** Whether a string rings open when a chord ends. */
-  private static boolean rings(Arrangement a, Slot slot, int string) {
-    List<Note> struck =
-        a.notesFrom(slot.fromTick(), slot.toTick()).stream()
-            .filter(n -> n.string() == string)
-            .toList();
-    if (struck.isEmpty()) {
-      return false;
+  /** The first chord that a string rings into and does not belong to. */
+  private static Optional<Found> into(Arrangement a, Sounded ringing, int next) {
+    int string = ringing.note().string();
+    int midi = a.song().guitar().shapeMidi(string, 0);
+    for (int i = next; i < a.slots().size(); i++) {
+      Slot slot = a.slots().get(i);
+      if (slot.fromTick() >= ringing.endTick() || isFaint(a, ringing.note(), slot)) {
+        return Optional.empty();
+      }
+      boolean foreign =
+          slot.shape().isPresent()
+              && slot.played().harmony() instanceof Harmony.Sounding s
+              && s.chord().intervalOf(Math.floorMod(midi, 12)).isEmpty();
+      if (foreign) {
+        return finding(a, slot, string, Math.min(ringing.endTick(), slot.toTick()));
+      }
     }
-    Note last = struck.get(struck.size() - 1);
-    return last.fret() == 0 && last.tick() + last.lengthTicks() >= slot.toTick();
+    return Optional.empty();
   }
 
-  private static Optional<Found> finding(Arrangement a, Slot slot, int string) {
-    int from = slot.fromTick();
-    int struck =
-        a.notesFrom(from, slot.toTick()).stream()
-            .filter(n -> n.string() == string)
-            .mapToInt(Note::tick)
-            .findFirst()
-            .orElse(slot.toTick());
-    int damped =
-        a.gesturesFrom(from, slot.toTick()).stream()
-            .filter(g -> g instanceof Gesture.Hit h && h.kind().damps(string))
-            .mapToInt(Gesture::tick)
-            .findFirst()
-            .orElse(slot.toTick());
-    double quarters = (double) (IntStream.of(struck, damped).min().orElse(from) - from);
-    quarters /= Ticks.PER_QUARTER;
+  /** Whether a string has died away when a chord begins. */
+  private static boolean isFaint(Arrangement a, Note note, Slot slot) {
+    double quarters = (double) (slot.fromTick() - note.tick()) / Ticks.PER_QUARTER;
+    return quarters * 60 / a.timeline().barAt(note.tick()).tempo() > DIES_AWAY;
+  }
+
+  private static Optional<Found> finding(Arrangement a, Slot slot, int string, int until) {
+    double quarters = (double) (until - slot.fromTick()) / Ticks.PER_QUARTER;
     String words = "%s rings on into %s for %.1f quarters and is not in it";
     String label = slot.played().harmony().label();
     return quarters > HEARD
@@ -95,7 +87,7 @@ final class RingsOver implements Rule {
                     quarters,
                     HEARD,
                     "quarters"),
-                from,
+                slot.fromTick(),
                 Optional.of(string)))
         : Optional.empty();
   }

@@ -7,6 +7,7 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
 import phalanx.fretting.Reach;
 import phalanx.fretting.StretchRule;
+import phalanx.performance.Performance;
 
 /** Shapes wider than this hand takes at ease. */
 final class Stretches implements Rule {
@@ -14,7 +15,7 @@ final class Stretches implements Rule {
   static final String NAME = "stretch";
 
   @Override
-  public List<Found> in(Arrangement a) {
+  public List<Found> in(Arrangement a, Performance p) {
     Reach reach = a.plan().problem().changes().reach();
     List<Found> found = new ArrayList<>();
     for (Slot slot : a.slots()) {

@@ -1,14 +1,18 @@
 package phalanx.review;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.arrangement.Sung;
+import phalanx.performance.Performance;
+import phalanx.performance.Sounded;
 import phalanx.theory.Phrase;
 import phalanx.theory.Ticks;
 
@@ -18,14 +22,16 @@ final class TuneCutOff implements Rule {
   static final String NAME = "tune cut off";
 
   @Override
-  public List<Found> in(Arrangement a) {
+  public List<Found> in(Arrangement a, Performance p) {
     List<Found> found = new ArrayList<>();
+    Map<Note, Sounded> sounded = new HashMap<>();
+    p.notes().forEach(n -> sounded.put(n.note(), n));
     Set<Sung> seen = new HashSet<>();
     for (Slot slot : a.slots()) {
       for (Sung sung : slot.tune()) {
         if (seen.add(sung)) {
           a.played(sung)
-              .flatMap(n -> finding(sung, n))
+              .flatMap(n -> finding(sung, sounded.get(n)))
               .ifPresent(f -> found.add(Found.at(a, f, sung.tick(), sung.string())));
         }
       }
@@ -33,9 +39,9 @@ final class TuneCutOff implements Rule {
     return found;
   }
 
-  private static Optional<Finding> finding(Sung sung, Note note) {
+  private static Optional<Finding> finding(Sung sung, Sounded note) {
     double written = (double) (sung.endTick() - sung.tick()) / Ticks.PER_QUARTER;
-    double rings = (double) note.lengthTicks() / Ticks.PER_QUARTER;
+    double rings = (double) note.ringTicks() / Ticks.PER_QUARTER;
     String words = "the tune’s %s rings %.1f of its %.1f quarters";
     return rings < written
         ? Optional.of(

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
+import phalanx.performance.Performance;
 import phalanx.theory.Phrase;
 
 /**
@@ -16,7 +17,7 @@ final class TuneOnTop implements Rule {
   static final String NAME = "tune not on top";
 
   @Override
-  public List<Found> in(Arrangement a) {
+  public List<Found> in(Arrangement a, Performance p) {
     List<Found> found = new ArrayList<>();
     for (Note tune : a.notes()) {
       if (a.song().tune().onTop() && tune.part() == Note.Part.TUNE) {

@@ -3,6 +3,7 @@ package phalanx.review;
 import java.util.List;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Remark;
+import phalanx.performance.Performance;
 
 /** Notes of the tune that lie where no finger reaches. */
 final class TuneReach implements Rule {
@@ -10,7 +11,7 @@ final class TuneReach implements Rule {
   static final String NAME = "tune out of reach";
 
   @Override
-  public List<Found> in(Arrangement a) {
+  public List<Found> in(Arrangement a, Performance p) {
     return Found.remarked(a, NAME, Remark.Kind.TUNE_REACH);
   }
 }

@@ -3,6 +3,7 @@ package phalanx.review;
 import java.util.List;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Remark;
+import phalanx.performance.Performance;
 
 /** Strings a brush crosses that nothing keeps quiet. */
 final class UnmutedStrings implements Rule {
@@ -10,7 +11,7 @@ final class UnmutedStrings implements Rule {
   static final String NAME = "unmuted string";
 
   @Override
-  public List<Found> in(Arrangement a) {
+  public List<Found> in(Arrangement a, Performance p) {
     return Found.remarked(a, NAME, Remark.Kind.UNMUTED);
   }
 }

@@ -12,6 +12,7 @@ import phalanx.theory.Meter;
  * @param borrows identity of the bar whose chords it takes over, if it does
  * @param changes its chords in order; in a bar that borrows, what it has instead of the other's
  * @param meter the metre that begins here, if another one does
+ * @param tempo the tempo that begins here, quarter notes a minute, if another one does
  * @param repeatStart whether a repeated passage starts with this bar
  * @param plays how often the passage ending here is played; 1 where no repeat ends
  * @param passes the times through in which it is played, as a first or second ending; empty for all
@@ -21,6 +22,7 @@ public record Bar(
     Optional<Integer> borrows,
     List<ChordChange> changes,
     Optional<Meter> meter,
+    Optional<Double> tempo,
     boolean repeatStart,
     int plays,
     Set<Integer> passes) {
@@ -31,6 +33,9 @@ public record Bar(
   public Bar {
     changes = List.copyOf(changes);
     passes = Set.copyOf(passes);
+    if (tempo.filter(t -> !(t >= Feel.SLOWEST && t <= Feel.FASTEST)).isPresent()) {
+      throw new IllegalArgumentException("tempo out of range: " + tempo.get());
+    }
     if (plays < 1 || plays > MOST_PLAYS) {
       throw new IllegalArgumentException("a passage is played 1 to 16 times: " + plays);
     }
@@ -46,7 +51,8 @@ public record Bar(
 
   /** A plain bar without signs. */
   public static Bar of(int id, List<ChordChange> changes) {
-    return new Bar(id, Optional.empty(), changes, Optional.empty(), false, 1, Set.of());
+    return new Bar(
+        id, Optional.empty(), changes, Optional.empty(), Optional.empty(), false, 1, Set.of());
   }
 
   /** A bar that takes over the chords of another. */
@@ -56,41 +62,54 @@ public record Bar(
 
   /** The same bar under another identity. */
   public Bar withId(int other) {
-    return new Bar(other, borrows, changes, meter, repeatStart, plays, passes);
+    return new Bar(other, borrows, changes, meter, tempo, repeatStart, plays, passes);
   }
 
   /** With other chords of its own. */
   public Bar withChanges(List<ChordChange> other) {
-    return new Bar(id, borrows, other, meter, repeatStart, plays, passes);
+    return new Bar(id, borrows, other, meter, tempo, repeatStart, plays, passes);
   }
 
   /** Taking over another bar's chords, or no longer. */
   public Bar borrowing(Optional<Integer> other) {
-    return new Bar(id, other, changes, meter, repeatStart, plays, passes);
+    return new Bar(id, other, changes, meter, tempo, repeatStart, plays, passes);
   }
 
   /** With another metre from here on, or the one before going on. */
   public Bar withMeter(Optional<Meter> other) {
-    return new Bar(id, borrows, changes, other, repeatStart, plays, passes);
+    return new Bar(id, borrows, changes, other, tempo, repeatStart, plays, passes);
+  }
+
+  /** At another tempo from here on, or at the one before. */
+  public Bar withTempo(Optional<Double> other) {
+    return new Bar(id, borrows, changes, meter, other, repeatStart, plays, passes);
   }
 
   /** With or without the start of a repeat. */
   public Bar startingRepeat(boolean starts) {
-    return new Bar(id, borrows, changes, meter, starts, plays, passes);
+    return new Bar(id, borrows, changes, meter, tempo, starts, plays, passes);
   }
 
   /** At the end of a passage played this often; 1 for no repeat. */
   public Bar endingRepeat(int times) {
-    return new Bar(id, borrows, changes, meter, repeatStart, times, passes);
+    return new Bar(id, borrows, changes, meter, tempo, repeatStart, times, passes);
   }
 
   /** Played in some times through only; empty for all. */
   public Bar inPasses(Set<Integer> times) {
-    return new Bar(id, borrows, changes, meter, repeatStart, plays, times);
+    return new Bar(id, borrows, changes, meter, tempo, repeatStart, plays, times);
   }
 
-  /** With another bar's repeat signs, endings and metre. */
+  /** With another bar's repeat signs, endings, metre and tempo. */
   Bar signedAs(Bar other) {
-    return new Bar(id, borrows, changes, other.meter, other.repeatStart, other.plays, other.passes);
+    return new Bar(
+        id,
+        borrows,
+        changes,
+        other.meter,
+        other.tempo,
+        other.repeatStart,
+        other.plays,
+        other.passes);
   }
 }

@@ -176,6 +176,17 @@ public record Chart(List<Section> sections) {
     return meters;
   }
 
+  /** The tempo in force in every bar, quarter notes a minute, by the bar's identity. */
+  public Map<Integer, Double> tempos(double first) {
+    Map<Integer, Double> tempos = new HashMap<>();
+    double now = first;
+    for (Bar bar : bars()) {
+      now = bar.tempo().orElse(now);
+      tempos.put(bar.id(), now);
+    }
+    return tempos;
+  }
+
   /** With every bar changed by a function that keeps its identity. */
   public Chart mapBars(UnaryOperator<Bar> change) {
     return new Chart(

@@ -6,7 +6,7 @@ import phalanx.theory.Meter;
  * How a song moves.
  *
  * @param meter the metre it begins in
- * @param tempo quarter notes a minute, 20 to 400
+ * @param tempo quarter notes a minute it begins with, 20 to 400
  * @param swing how eighths are played
  * @param pickupTicks length of the first bar where it is a pick-up, less than a bar; 0 for none
  */

@@ -25,6 +25,7 @@ public record Timeline(List<PlayedBar> bars, List<PlayedSlot> slots) {
    * @param lengthTicks its length
    * @param meter its metre
    * @param metreTick where in a full bar of its metre it starts; more than 0 only in a pick-up
+   * @param tempo quarter notes a minute
    */
   public record PlayedBar(
       int number,
@@ -33,7 +34,8 @@ public record Timeline(List<PlayedBar> bars, List<PlayedSlot> slots) {
       int startTick,
       int lengthTicks,
       Meter meter,
-      int metreTick) {
+      int metreTick,
+      double tempo) {
 
     /** When it ends. */
     public int endTick() {
@@ -129,6 +131,7 @@ public record Timeline(List<PlayedBar> bars, List<PlayedSlot> slots) {
 
     private final Map<Integer, Bar> index;
     private final Map<Integer, Meter> meters;
+    private final Map<Integer, Double> tempos;
     private final int pickup;
     private final List<PlayedBar> bars = new ArrayList<>();
     private final List<PlayedSlot> slots = new ArrayList<>();
@@ -138,6 +141,7 @@ public record Timeline(List<PlayedBar> bars, List<PlayedSlot> slots) {
     Laying(Song song) {
       index = song.chart().byId();
       meters = song.chart().meters(song.meter());
+      tempos = song.chart().tempos(song.tempo());
       pickup = song.feel().pickupTicks();
     }
 
@@ -147,7 +151,15 @@ public record Timeline(List<PlayedBar> bars, List<PlayedSlot> slots) {
       int length = isPickup ? Math.min(pickup, meter.barTicks()) : meter.barTicks();
       int number = bars.size() + (pickup > 0 ? 0 : 1);
       bars.add(
-          new PlayedBar(number, section, bar.id(), tick, length, meter, meter.barTicks() - length));
+          new PlayedBar(
+              number,
+              section,
+              bar.id(),
+              tick,
+              length,
+              meter,
+              meter.barTicks() - length,
+              tempos.get(bar.id())));
       // Chords written beyond a bar that became shorter wait there unheard.
       List<ChordChange> changes =
           Chart.changes(bar, index).stream().filter(c -> c.tick() < length).toList();
@@ -166,6 +178,11 @@ public record Timeline(List<PlayedBar> bars, List<PlayedSlot> slots) {
       SlotRef ref = new SlotRef(bar.id(), from);
       slots.add(new PlayedSlot(ref, number, tick + from, to - from, current));
     }
+  }
+
+  /** The place of a bar among the bars as played, from 0. */
+  public int placeOf(PlayedBar bar) {
+    return bar.number() - bars.get(0).number();
   }
 
   /** The bar a slot is played in. */

@@ -56,6 +56,7 @@ class ArrowsTest {
           "phalanx.song",
           "phalanx.chart",
           "phalanx.arrangement",
+          "phalanx.performance",
           "phalanx.arrangement.tune",
           "phalanx.arrangement.laying",
           "phalanx.arrangement.board",

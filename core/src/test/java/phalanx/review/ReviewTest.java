@@ -19,11 +19,13 @@ import phalanx.instrument.Finger;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.melody.TuneReader;
+import phalanx.performance.Performance;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.PatternReader;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
+import phalanx.song.Timeline;
 import phalanx.song.Tune;
 import phalanx.theory.Meter;
 
@@ -38,14 +40,20 @@ class ReviewTest {
   private static final String[] CHORDS = {"G", "D/F#", "Em7", "Cadd9", "F#m", "Bb", "B7", "Am7"};
 
   private static Arrangement at(Arrangement a, double tempo) {
+    Song song = a.song().withTempo(tempo);
     return new Arrangement(
-        a.song().withTempo(tempo),
-        a.timeline(),
+        song,
+        Timeline.of(song),
         a.slots(),
         a.notes(),
         a.gestures(),
+        a.damps(),
         a.holds(),
         a.plan());
+  }
+
+  private static List<Found> late(Arrangement a) {
+    return new LateChanges().in(a, Performance.of(a));
   }
 
   /** Law: just under the ceiling nothing comes late, just over it something does. */
@@ -57,14 +65,14 @@ class ReviewTest {
     Arrangement a = ARRANGER.arrange(song);
     TempoCeiling ceiling = TempoCeiling.of(a);
     double changes =
-        Changes.of(a).stream()
+        Changes.of(a, Performance.of(a)).stream()
             .mapToDouble(c -> c.ticks() * 60_000.0 / (5040 * c.needed()))
             .min()
             .orElse(1000);
     assertThat(ceiling.song().orElse(400.0)).isLessThanOrEqualTo(changes + 1e-9);
     if (changes < 395) {
-      assertThat(new LateChanges().in(at(a, changes * 0.999))).isEmpty();
-      assertThat(new LateChanges().in(at(a, changes * 1.001))).isNotEmpty();
+      assertThat(late(at(a, changes * 0.999))).isEmpty();
+      assertThat(late(at(a, changes * 1.001))).isNotEmpty();
     }
   }
 
@@ -85,7 +93,7 @@ class ReviewTest {
   @Test
   void aChangeNeedsTheTimeOfItsFurthestFinger() {
     Arrangement a = ARRANGER.arrange(TestSongs.of("F | Bb"));
-    Changes.Change change = Changes.of(a).get(0);
+    Changes.Change change = Changes.of(a, Performance.of(a)).get(0);
     double way =
         a
             .plan()
@@ -113,7 +121,7 @@ class ReviewTest {
         .filteredOn(n -> n.part() == Note.Part.TUNE)
         .extracting(n -> n.fretFinger().orElseThrow())
         .containsExactly(Finger.LITTLE, Finger.LITTLE);
-    assertThat(Changes.of(slow))
+    assertThat(Changes.of(slow, Performance.of(slow)))
         .filteredOn(c -> c.note().isPresent())
         .first()
         .satisfies(
@@ -121,10 +129,10 @@ class ReviewTest {
               assertThat(c.needed()).isBetween(129.0, 168.0);
               assertThat(c.ticks()).isEqualTo(2520);
             });
-    assertThat(new LateChanges().in(slow)).isEmpty();
+    assertThat(late(slow)).isEmpty();
     double ceiling = TempoCeiling.of(slow).song().orElseThrow();
     assertThat(ceiling).isBetween(30_000 / 168.0, 30_000 / 129.0);
-    assertThat(new LateChanges().in(at(slow, ceiling + 5)))
+    assertThat(late(at(slow, ceiling + 5)))
         .singleElement()
         .satisfies(
             f -> assertThat(f.finding().message()).startsWith("finger 4’s way to fret 3 of ①"));

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Attack;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.laying.Arranger;
 import phalanx.fretting.Shape;
@@ -16,6 +17,7 @@ import phalanx.fretting.ShapeTrial;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.instrument.Tuning;
+import phalanx.performance.Performance;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.HandSchool;
 import phalanx.picking.PatternReader;
@@ -56,7 +58,8 @@ class RulesTest {
   }
 
   private static List<Found> in(Song song, Rule rule) {
-    return rule.in(ARRANGER.arrange(song));
+    Arrangement a = ARRANGER.arrange(song);
+    return rule.in(a, Performance.of(a));
   }
 
   private static Found only(Song song, Rule rule) {
@@ -170,7 +173,7 @@ class RulesTest {
     NoteRef stroke = new NoteRef(1, BEAT / 2, Role.MIDDLE);
     Song pinned = song.withPins(song.pins().with(stroke, 0));
     Arrangement a = ARRANGER.arrange(picking(pinned, "middle | . o | . . | . . | . . |\n"));
-    List<Found> found = new BrokenPins().in(a);
+    List<Found> found = new BrokenPins().in(a, Performance.of(a));
     assertThat(found).hasSize(1);
     assertThat(found.get(0).finding().message()).startsWith("⑥ is pinned");
     assertThat(found.get(0).tick()).isEqualTo(BEAT / 2);
@@ -181,15 +184,15 @@ class RulesTest {
     Guitar wide = Guitar.STEEL.withTuning(Tuning.parse("E3 E3 E3 E3 E3 E3").orElseThrow());
     Song song = song("C13b9").withGuitar(wide).withHand(Hand.SMALL);
     Arrangement a = ARRANGER.arrange(song);
-    assertThat(new MissingShapes().in(a)).hasSize(1);
-    assertThat(new MissingShapes().in(ARRANGER.arrange(song("C")))).isEmpty();
+    assertThat(new MissingShapes().in(a, Performance.of(a))).hasSize(1);
+    assertThat(in(song("C"), new MissingShapes())).isEmpty();
   }
 
   /** No plan strikes above its tune; one that was made so is found. */
   @Test
   void aNoteAboveTheTuneIsFound() {
     Arrangement a = ARRANGER.arrange(singing(song("C"), "c4 . . ."));
-    assertThat(new TuneOnTop().in(a)).isEmpty();
+    assertThat(new TuneOnTop().in(a, Performance.of(a))).isEmpty();
     Note tune =
         a.notes().stream().filter(n -> n.part() == Note.Part.TUNE).findFirst().orElseThrow();
     List<Note> notes = new ArrayList<>(a.notes());
@@ -204,14 +207,16 @@ class RulesTest {
             Optional.empty(),
             Note.Part.INNER,
             new NoteRef(1, BEAT, Role.UPPER),
-            Note.Manner.PLUCKED,
+            Attack.PLUCKED,
+            phalanx.arrangement.Group.ALONE,
+            java.util.Set.of(),
             phalanx.picking.Force.PLAIN,
             0));
     notes.sort(java.util.Comparator.comparingInt(Note::tick));
     Arrangement above =
         new Arrangement(
-            a.song(), a.timeline(), a.slots(), notes, a.gestures(), a.holds(), a.plan());
-    assertThat(new TuneOnTop().in(above))
+            a.song(), a.timeline(), a.slots(), notes, a.gestures(), a.damps(), a.holds(), a.plan());
+    assertThat(new TuneOnTop().in(above, Performance.of(above)))
         .singleElement()
         .satisfies(f -> assertThat(f.finding().measured()).isEqualTo(4));
   }
@@ -224,7 +229,7 @@ class RulesTest {
     assertThat(onTop.notes()).noneMatch(n -> n.midi() > 55);
     Arrangement below = ARRANGER.arrange(song.withTune(song.tune().withOnTop(false)));
     assertThat(below.notes()).anyMatch(n -> n.midi() > 55);
-    assertThat(new TuneOnTop().in(below)).isEmpty();
+    assertThat(new TuneOnTop().in(below, Performance.of(below))).isEmpty();
   }
 
   @Test
@@ -248,7 +253,7 @@ class RulesTest {
   void aTuneOutOfTheGuitarsRangeIsGivenTheNearestThatFits() {
     Song song = singing(song("G | C").withKey(Key.parse("G")), "d2 . e2 .", "g3 . . .");
     Arrangement a = ARRANGER.arrange(song);
-    Found low = new TuneReach().in(a).get(0);
+    Found low = new TuneReach().in(a, Performance.of(a)).get(0);
     assertThat(low.finding().message()).endsWith("it lies below the lowest string");
     List<Remedy> remedies = Remedies.of(ARRANGER, a, low);
     assertThat(remedies)
@@ -256,12 +261,14 @@ class RulesTest {
         .contains("the whole tune an octave higher", "leave this note out");
     Song high = singing(song("G | C").withKey(Key.parse("G")), "a5 . . .", "g5 . . .");
     Arrangement above = ARRANGER.arrange(high.withGuitar(high.guitar().withCapo(4)));
-    Found reach = new TuneReach().in(above).get(0);
+    Found reach = new TuneReach().in(above, Performance.of(above)).get(0);
     List<Remedy> lower = Remedies.of(ARRANGER, above, reach);
     assertThat(lower).isNotEmpty();
     for (Remedy r : lower) {
       Arrangement after = ARRANGER.arrange(r.edit().apply(above.song()));
-      assertThat(new TuneReach().in(after)).as(r.words()).noneMatch(reach::isSameAs);
+      assertThat(new TuneReach().in(after, Performance.of(after)))
+          .as(r.words())
+          .noneMatch(reach::isSameAs);
     }
     assertThat(lower).anyMatch(r -> r.words().startsWith("the song in"));
   }

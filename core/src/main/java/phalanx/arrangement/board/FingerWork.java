@@ -1,13 +1,14 @@
 package phalanx.arrangement.board;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.TreeMap;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Hold;
 import phalanx.arrangement.Note;
 import phalanx.instrument.Finger;
 import phalanx.picking.PickFinger;
+import phalanx.song.Clock;
 import phalanx.theory.Ticks;
 
 /** What one finger does in a whole arrangement. */
@@ -45,23 +46,24 @@ public final class FingerWork {
 
   /** What a picking finger does. */
   public static PickingWork of(Arrangement a, PickFinger finger) {
-    List<Integer> ticks = new ArrayList<>();
+    Clock clock = Clock.of(a.song(), a.timeline());
+    TreeMap<Integer, Integer> written = new TreeMap<>();
     for (Note note : a.notes()) {
-      if (note.isPickedBy(finger) && note.manner() != Note.Manner.BRUSHED) {
-        ticks.add(note.tick() + note.delayTicks());
+      if (note.isPickedBy(finger) && !note.isBrushed()) {
+        written.put(clock.evened(note.tick(), note.delayTicks()), note.tick());
       }
     }
     a.gestures().stream()
         .filter(g -> g.fingers().contains(finger))
-        .forEach(g -> ticks.add(g.tick()));
-    List<Integer> uses = ticks.stream().distinct().sorted().toList();
+        .forEach(g -> written.put(clock.evened(g.tick(), 0), g.tick()));
+    List<Integer> uses = List.copyOf(written.keySet());
     Optional<Double> quickest = Optional.empty();
     int bar = 0;
     for (int i = 1; i < uses.size(); i++) {
       double millis = Ticks.millis((long) uses.get(i) - uses.get(i - 1), a.song().tempo());
       if (quickest.isEmpty() || millis < quickest.get()) {
         quickest = Optional.of(millis);
-        bar = a.timeline().barAt(uses.get(i)).number();
+        bar = a.timeline().barAt(written.get(uses.get(i))).number();
       }
     }
     return new PickingWork(uses.size(), quickest, bar);

@@ -52,7 +52,7 @@ public final class OtherString {
         shape.isPresent()
             && shape.get().sounds(note.string())
             && shape.get().fret(note.string()).orElse(0) == note.fret();
-    if (note.manner() == Note.Manner.BRUSHED || !inShape) {
+    if (note.isBrushed() || !inShape) {
       return places;
     }
     for (int string = 0; string < Tuning.STRINGS; string++) {

@@ -141,7 +141,7 @@ public record PatternFall(
   private List<Integer> uses(PickFinger finger) {
     Stream<Integer> plucked =
         notes.stream()
-            .filter(n -> n.isPickedBy(finger) && n.manner() != Note.Manner.BRUSHED)
+            .filter(n -> n.isPickedBy(finger) && !n.isBrushed())
             .map(n -> n.tick() + n.delayTicks());
     Stream<Integer> other =
         gestures.stream().filter(g -> g.fingers().contains(finger)).map(Gesture::tick);

@@ -51,7 +51,7 @@ public record SpokenMotion(int tick, String count, String words) {
   }
 
   private static void plucks(List<Note> together, boolean rolls, List<String> words) {
-    List<Note> plucked = together.stream().filter(n -> n.manner() != Note.Manner.BRUSHED).toList();
+    List<Note> plucked = together.stream().filter(n -> !n.isBrushed()).toList();
     boolean thumb = plucked.stream().anyMatch(n -> n.isPickedBy(PickFinger.P));
     if (rolls) {
       words.add("roll");

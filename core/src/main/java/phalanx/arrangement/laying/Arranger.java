@@ -125,6 +125,7 @@ public final class Arranger {
         sounding.slots(),
         sounding.notes(),
         sounding.gestures(),
+        sounding.damps(),
         Holds.of(sounding.slots(), sounding.added()),
         plan);
   }

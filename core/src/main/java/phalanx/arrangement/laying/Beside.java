@@ -1,5 +1,6 @@
 package phalanx.arrangement.laying;
 
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.Optional;
 import java.util.Set;
@@ -50,6 +51,21 @@ record Beside(int string, int fret, Optional<Finger> finger, Set<Integer> left) 
     all.remove(string);
     all.addAll(left);
     return new Beside(string, fret, finger, all);
+  }
+
+  /**
+   * The same, but its finger does not lie across a string that another presses lower meanwhile.
+   *
+   * @param others what is beside the shape together with it
+   */
+  Beside apart(Shape shape, Collection<Beside> others) {
+    Grip grip = grip(shape);
+    boolean meets =
+        finger.isPresent()
+            && others.stream()
+                .filter(o -> o.string != string && o.fret < grip.fret())
+                .anyMatch(o -> grip.lowString() <= o.string && o.string <= grip.highString());
+    return meets ? leaving(leaves(shape)) : this;
   }
 
   /** What its finger holds then. */

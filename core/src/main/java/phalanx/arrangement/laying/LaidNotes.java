@@ -2,6 +2,7 @@ package phalanx.arrangement.laying;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,13 +11,18 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import phalanx.arrangement.Attack;
+import phalanx.arrangement.Damp;
 import phalanx.arrangement.Gesture;
+import phalanx.arrangement.Group;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
+import phalanx.arrangement.Technique;
 import phalanx.arrangement.laying.SlotLaying.Laid;
 import phalanx.arrangement.laying.SlotLaying.Plucked;
 import phalanx.arrangement.tune.TunePlace;
 import phalanx.arrangement.tune.TuneStrokes;
+import phalanx.fretting.Grip;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Tuning;
@@ -39,13 +45,16 @@ public final class LaidNotes {
   private final Map<Integer, List<Integer>> beside = new TreeMap<>();
   private int besideTick = -1;
   private int besideSlot = -1;
+  private final List<Damp> damps = new ArrayList<>();
   private final List<TreeSet<Integer>> cuts = new ArrayList<>();
+  private final List<Set<Integer>> stops = new ArrayList<>();
 
   LaidNotes(Song song, List<Slot> slots, List<Laid> laid, List<Fingered> fingers) {
     this.song = song;
     this.slots = slots;
     for (int s = 0; s < Tuning.STRINGS; s++) {
       cuts.add(new TreeSet<>());
+      stops.add(new HashSet<>());
     }
     for (int i = 0; i < laid.size(); i++) {
       cut(laid.get(i), fingers.get(i));
@@ -60,17 +69,23 @@ public final class LaidNotes {
     notes.sort(Comparator.comparingInt(Note::tick).thenComparingInt(Note::string));
   }
 
-  /** A note of the tune that goes on into a slot keeps its finger beside the shape there. */
-  void keep(TuneStrokes.Struck struck, Slot slot) {
-    TunePlace place = struck.place();
+  /** Notes of the tune that go on into a slot keep their fingers beside the shape there. */
+  void keep(List<TuneStrokes.Struck> goingOn, Slot slot) {
     Shape shape = slot.held();
-    Beside step = new Beside(place.string(), place.fret(), place.finger(), place.left());
-    int until = Math.min(struck.endTick(), slot.toTick());
-    if (!place.inShape() && slot.fromTick() < until) {
-      added.add(
-          new Holds.Added(
-              step.finger(), step.grip(shape), slot.fromTick(), until, lifted(shape, step)));
+    List<Beside> all = goingOn.stream().map(s -> step(s.place())).toList();
+    for (int i = 0; i < all.size(); i++) {
+      Beside step = all.get(i).apart(shape, all);
+      int until = Math.min(goingOn.get(i).endTick(), slot.toTick());
+      if (!goingOn.get(i).place().inShape() && slot.fromTick() < until) {
+        added.add(
+            new Holds.Added(
+                step.finger(), step.grip(shape), slot.fromTick(), until, lifted(shape, step)));
+      }
     }
+  }
+
+  private static Beside step(TunePlace place) {
+    return new Beside(place.string(), place.fret(), place.finger(), place.left());
   }
 
   /** The slots, with remarks where the pattern had to be bent. */
@@ -88,6 +103,11 @@ public final class LaidNotes {
     return gestures;
   }
 
+  /** The strings that the pattern stops, by time. */
+  List<Damp> damps() {
+    return damps;
+  }
+
   /** The notes for which a finger comes down beside the shape. */
   List<Holds.Added> added() {
     return added;
@@ -102,17 +122,20 @@ public final class LaidNotes {
             p -> {
               cuts.get(p.string()).add(tick);
               leaving(on, p).forEach(s -> cuts.get(s).add(tick));
+              covered(on, p).forEach(s -> cuts.get(s).add(tick));
               endTogether(p.string(), tick, on.placed().slot());
               p.step()
                   .filter(s -> s.finger().isPresent() || !s.left().isEmpty())
                   .ifPresent(s -> liftOthers(s, leaving(on, p), tick, on.placed().slot()));
             });
-    boolean damped = fingers.gesture() || on.hit().isEmpty();
     if (fingers.gesture()) {
       on.brushed().forEach(s -> cuts.get(s).add(tick));
+      on.hit().ifPresent(h -> h.hit().damped().forEach(s -> cuts.get(s).add(tick)));
     }
-    if (damped) {
-      on.stopped().forEach(s -> cuts.get(s).add(tick));
+    for (Damp damp : on.damps()) {
+      damps.add(damp);
+      damp.strings().forEach(s -> cuts.get(s).add(tick));
+      damp.strings().forEach(s -> stops.get(s).add(tick));
     }
   }
 
@@ -155,6 +178,20 @@ public final class LaidNotes {
         .toList();
   }
 
+  /** The strings between that a finger presses which lies across several. */
+  private List<Integer> covered(Laid on, Plucked p) {
+    Shape shape = slots.get(on.placed().slot()).held();
+    if (p.step().flatMap(Beside::finger).isEmpty()) {
+      return List.of();
+    }
+    Grip grip = p.step().get().grip(shape);
+    return IntStream.rangeClosed(grip.lowString(), grip.highString())
+        .filter(s -> s != p.string() && shape.fret(s).orElse(0) <= grip.fret())
+        .filter(s -> !shape.finger(s).equals(p.step().get().finger()))
+        .boxed()
+        .toList();
+  }
+
   private int ringsUntil(int tick, int string, int slot) {
     Integer cut = cuts.get(string).higher(tick);
     int leaves = slots.get(slot).toTick();
@@ -165,12 +202,17 @@ public final class LaidNotes {
     List<Plucked> struck = on.plucks().stream().filter(p -> isMade(p, fingers)).toList();
     Map<Integer, Integer> delays = SongLaying.delays(on);
     boolean rolls = !delays.isEmpty() && struck.size() > 1;
+    boolean alone = struck.stream().filter(p -> p.slur().isEmpty()).count() < 2;
     for (Plucked p : struck) {
       Optional<PickFinger> pick = fingers.finger(p.string());
-      Note.Manner manner = manner(p, rolls);
+      Attack attack = p.slur().map(Attack::of).orElse(Attack.PLUCKED);
+      Group group = rolls ? Group.ROLL : alone ? Group.ALONE : Group.PINCH;
+      group = attack.isSlur() ? Group.ALONE : group;
       // A string that is left alone of a roll keeps its time in it: its finger counts on that.
       int delay = delays.getOrDefault(p.string(), 0);
-      Note note = note(on, p.string(), pick, part(p), p.ref(), manner, p.pluck().force(), delay);
+      Note note =
+          note(on, p.string(), pick, part(p), p.ref(), group, p.pluck().force(), delay)
+              .starting(attack);
       if (p.rings().isPresent()) {
         note = sung(note, p.rings().get());
       }
@@ -200,18 +242,6 @@ public final class LaidNotes {
     return p.slur().isPresent() || fingers.finger(p.string()).isPresent();
   }
 
-  private static Note.Manner manner(Plucked p, boolean rolls) {
-    Note.Manner plucked = rolls ? Note.Manner.ROLLED : Note.Manner.PLUCKED;
-    if (p.slur().isEmpty()) {
-      return plucked;
-    }
-    return switch (p.slur().get()) {
-      case HAMMER_ON -> Note.Manner.HAMMERED;
-      case PULL_OFF -> Note.Manner.PULLED;
-      case SLIDE -> Note.Manner.SLID;
-    };
-  }
-
   /** A note for which a finger comes down beside the shape, until it has to go back. */
   private Note beside(Laid on, Note n, Plucked p, int back) {
     Beside step = p.step().orElseThrow();
@@ -226,7 +256,9 @@ public final class LaidNotes {
             step.finger(),
             n.part(),
             n.ref(),
-            n.manner(),
+            n.attack(),
+            n.group(),
+            n.techniques(),
             n.force(),
             n.delayTicks());
     boolean moves = !walked.fretFinger().equals(n.fretFinger()) || walked.fret() != n.fret();
@@ -256,6 +288,17 @@ public final class LaidNotes {
     return n.lasting(Math.max(n.lengthTicks(), until - n.tick()));
   }
 
+  private Set<Technique> techniques(int string, int until, Force force) {
+    Set<Technique> techniques = new HashSet<>();
+    if (stops.get(string).contains(until)) {
+      techniques.add(new Technique.Stopped());
+    }
+    if (force == Force.SOFT) {
+      techniques.add(new Technique.Soft());
+    }
+    return techniques;
+  }
+
   private static Note.Part part(Plucked p) {
     Role role = p.pluck().role();
     return role.isThumb() ? Note.Part.BASS : role == Role.TUNE ? Note.Part.TUNE : Note.Part.INNER;
@@ -277,7 +320,7 @@ public final class LaidNotes {
               Optional.of(brush.touch().letter()),
               Note.Part.INNER,
               ref,
-              Note.Manner.BRUSHED,
+              Group.BRUSH,
               brush.force(),
               k * SlotLaying.BRUSH_TICKS));
     }
@@ -300,16 +343,17 @@ public final class LaidNotes {
       Optional<PickFinger> pick,
       Note.Part part,
       NoteRef ref,
-      Note.Manner manner,
+      Group group,
       Force force,
       int delay) {
     int tick = on.placed().tick();
     Shape shape = slots.get(on.placed().slot()).held();
     int fret = shape.fret(string).orElse(0);
     Optional<Finger> holds = shape.finger(string);
+    int until = ringsUntil(tick, string, on.placed().slot());
     return new Note(
         tick,
-        ringsUntil(tick, string, on.placed().slot()) - tick,
+        until - tick,
         string,
         fret,
         song.guitar().midi(string, fret),
@@ -317,7 +361,9 @@ public final class LaidNotes {
         holds,
         part,
         ref,
-        manner,
+        Attack.PLUCKED,
+        group,
+        techniques(string, until, force),
         force,
         delay);
   }

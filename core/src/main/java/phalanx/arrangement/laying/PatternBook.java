@@ -22,7 +22,7 @@ public final class PatternBook {
 
   // By identity: a song has few styles, and comparing them stroke by stroke for every bar is slow.
   private final Map<PickingStyle, Map<Meter, Pattern>> patterns = new IdentityHashMap<>();
-  private final Map<Pattern, Double> hurry = new IdentityHashMap<>();
+  private final Map<Pattern, Long> hurry = new IdentityHashMap<>();
 
   public PatternBook(Song song) {
     this.song = song;
@@ -59,17 +59,18 @@ public final class PatternBook {
 
   /** The time a change may take, ms: that between the closest two strokes of the pattern. */
   double changeMillis(PlayedBar bar, PlayedSlot slot) {
-    return hurry.computeIfAbsent(
-        pattern(style(bar, slot), bar.meter()), p -> closest(p, bar.meter()));
+    long closest =
+        hurry.computeIfAbsent(pattern(style(bar, slot), bar.meter()), p -> closest(p, bar.meter()));
+    return Ticks.millis(closest, bar.tempo());
   }
 
-  private double closest(Pattern pattern, Meter meter) {
+  private long closest(Pattern pattern, Meter meter) {
     Swing swing = meter.isCompound() ? Swing.STRAIGHT : song.feel().swing();
     long closest = pattern.lengthTicks();
     for (int i = 1; i < pattern.steps().size(); i++) {
       long from = swing.played(pattern.steps().get(i - 1).tick());
       closest = Math.min(closest, swing.played(pattern.steps().get(i).tick()) - from);
     }
-    return Ticks.millis(closest, song.tempo());
+    return closest;
   }
 }

@@ -10,6 +10,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
+import phalanx.arrangement.Damp;
+import phalanx.arrangement.Damper;
 import phalanx.arrangement.Remark;
 import phalanx.arrangement.Slot;
 import phalanx.arrangement.laying.PlacedSteps.Placed;
@@ -70,6 +72,12 @@ public final class SlotLaying {
       return new Plucked(string, pluck, ref, more, rings, slur, slurredFrom);
     }
 
+    /** With its finger apart from the others beside the shape. */
+    Plucked apart(Shape shape, List<Beside> others) {
+      return new Plucked(
+          string, pluck, ref, step.map(s -> s.apart(shape, others)), rings, slur, slurredFrom);
+    }
+
     /** Whether the thumb's own row asks for it. */
     boolean byThumb() {
       return pluck.role().isThumb() && pluck.finger().filter(f -> f != PickFinger.P).isEmpty();
@@ -83,7 +91,7 @@ public final class SlotLaying {
       Optional<Stroke.Brush> brush,
       List<Integer> brushed,
       Optional<Stroke.Knock> hit,
-      List<Integer> stopped) {
+      List<Damp> damps) {
 
     /**
      * Without some of its plucks. A finger that would have slid together with others lifts when
@@ -96,7 +104,7 @@ public final class SlotLaying {
       }
       List<Plucked> kept =
           plucks.stream().filter(p -> !gone.contains(p)).map(p -> p.leaving(left)).toList();
-      return new Laid(placed, kept, brush, brushed, hit, stopped);
+      return new Laid(placed, kept, brush, brushed, hit, damps);
     }
   }
 
@@ -165,6 +173,8 @@ public final class SlotLaying {
       Placed placed, Optional<WalkingStep> walk, List<TuneStrokes.Struck> tune, TuneRing ring) {
     Map<Integer, Plucked> plucks = new HashMap<>();
     tune.forEach(t -> plucks.put(t.place().string(), sung(placed, t)));
+    List<Beside> beside = plucks.values().stream().flatMap(p -> p.step().stream()).toList();
+    plucks.replaceAll((string, p) -> p.apart(shape, beside));
     int belowTune = plucks.keySet().stream().min(Integer::compare).orElse(Tuning.STRINGS);
     List<Stroke.Pluck> wanted = new ArrayList<>(placed.step().plucks().toList());
     wanted.sort((a, b) -> Boolean.compare(!a.role().isThumb(), !b.role().isThumb()));
@@ -205,7 +215,7 @@ public final class SlotLaying {
     Optional<Stroke.Knock> hit =
         only(placed, Stroke.Knock.class).filter(h -> leavesTheTune(h, placed.tick(), ring, plucks));
     return new Laid(
-        placed, rising, brush.filter(b -> !brushed.isEmpty()), brushed, hit, stopped(placed, hit));
+        placed, rising, brush.filter(b -> !brushed.isEmpty()), brushed, hit, damps(placed));
   }
 
   /** Where a stroke is written: its bar, and the ticks from where the bar's metre begins. */
@@ -379,17 +389,20 @@ public final class SlotLaying {
     return strings;
   }
 
-  private List<Integer> stopped(Placed placed, Optional<Stroke.Knock> hit) {
-    List<Integer> strings = new ArrayList<>();
+  /** What the pattern stops: the thumb its strings, each finger its own. */
+  private List<Damp> damps(Placed placed) {
+    List<Damp> damps = new ArrayList<>();
     for (Stroke stroke : placed.step().strokes()) {
       if (stroke instanceof Stroke.Stop stop && stop.role().isThumb()) {
-        route.strings().forEach(strings::add);
+        damps.add(new Damp(placed.tick(), route.strings(), new Damper.Picking(PickFinger.P)));
       } else if (stroke instanceof Stroke.Stop stop) {
-        roles.string(stop.role()).ifPresent(strings::add);
+        roles.string(stop.role()).map(s -> damp(placed.tick(), s)).ifPresent(damps::add);
       }
     }
-    hit.ifPresent(
-        h -> IntStream.range(0, Tuning.STRINGS).filter(h.hit()::damps).forEach(strings::add));
-    return strings;
+    return damps;
+  }
+
+  private Damp damp(int tick, int string) {
+    return new Damp(tick, List.of(string), new Damper.Picking(song.school().atHome(string)));
   }
 }

@@ -28,6 +28,7 @@ import phalanx.picking.Roll;
 import phalanx.picking.Strike;
 import phalanx.picking.StringRoles;
 import phalanx.picking.ThumbRoute;
+import phalanx.song.Clock;
 import phalanx.song.Harmony;
 import phalanx.song.Song;
 import phalanx.song.Timeline;
@@ -38,6 +39,7 @@ public final class SongLaying {
 
   private final Song song;
   private final Timeline timeline;
+  private final Clock clock;
   private final List<Slot> slots;
   private final PlacedSteps placed;
   private final TuneStrokes tune;
@@ -62,6 +64,7 @@ public final class SongLaying {
       TuneFit fit) {
     this.song = song;
     this.timeline = timeline;
+    clock = Clock.of(song, timeline);
     this.placed = placed;
     ring = new TuneRing(song.tune().onTop());
     this.slots = heldInTime(slots, placed.early());
@@ -221,8 +224,10 @@ public final class SongLaying {
     Set<PickFinger> gesture = new HashSet<>();
     on.brush().ifPresent(b -> gesture.addAll(b.touch().fingers()));
     on.hit().ifPresent(h -> gesture.addAll(h.hit().fingers()));
-    int tick = on.placed().bar().played(on.placed().tick(), song.feel().swing());
-    return new Strike(tick, thumb, strings, wanted, gesture, delays(on));
+    int tick = clock.evened(on.placed().tick(), 0);
+    Map<Integer, Integer> delays = new HashMap<>(delays(on));
+    delays.replaceAll((string, delay) -> clock.evenedDelay(on.placed().bar(), delay));
+    return new Strike(tick, thumb, strings, wanted, gesture, delays);
   }
 
   /** How much later than the first each string of a roll comes. */

@@ -97,7 +97,7 @@ final class TunePlaces {
     }
     // A finger that presses the string at a higher fret has to lift; one below may stay.
     boolean above = shape.fret(string).orElse(0) > fret;
-    if (above && barred(shape, string)) {
+    if (liesUnderBarre(shape, string, fret)) {
       return Optional.empty();
     }
     Set<Integer> lifted = above ? Set.of(string) : Set.of();
@@ -119,6 +119,17 @@ final class TunePlaces {
 
   private boolean stays(Shape shape, int string, Finger finger, int fret) {
     return AddedFinger.ownStays(shape, string, fret, finger, reach);
+  }
+
+  /** Whether a barre presses the string above a fret, perhaps under a finger higher still. */
+  private static boolean liesUnderBarre(Shape shape, int string, int fret) {
+    return shape.grips().values().stream()
+        .anyMatch(
+            g ->
+                g.isBarre()
+                    && g.fret() > fret
+                    && g.lowString() <= string
+                    && string <= g.highString());
   }
 
   private static boolean barred(Shape shape, int string) {

@@ -227,13 +227,11 @@ public final class TuneStrokes {
         .toList();
   }
 
-  /** Hands over every note that goes on into a slot, with the place of the slot in the song. */
-  public void kept(BiConsumer<Struck, Integer> each) {
+  /** Hands over the notes that go on into each slot, with the place of the slot in the song. */
+  public void kept(BiConsumer<List<Struck>, Integer> each) {
     at.forEach(
         (tick, struck) ->
-            struck.stream()
-                .filter(s -> !s.begins())
-                .forEach(s -> each.accept(s, slotAt.get(tick))));
+            each.accept(struck.stream().filter(s -> !s.begins()).toList(), slotAt.get(tick)));
   }
 
   /** What of the tune cannot be played in a slot. */

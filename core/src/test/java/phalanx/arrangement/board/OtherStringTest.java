@@ -136,7 +136,7 @@ class OtherStringTest {
             """);
     Song song = TestSongs.of("G | C").withPattern(read.patterns().get(0));
     Arrangement a = ARRANGER.arrange(song.withFeel(song.feel().withPickup(5040)));
-    List<Note> brush = a.notes().stream().filter(n -> n.manner() == Note.Manner.BRUSHED).toList();
+    List<Note> brush = a.notes().stream().filter(n -> n.isBrushed()).toList();
     assertThat(brush).hasSizeGreaterThan(2);
     assertThat(brush.get(0).tick()).isZero();
     assertThat(brush.get(0).ref()).isEqualTo(new NoteRef(1, 0, Role.INNER));

@@ -69,7 +69,7 @@ class PickingLawsTest {
       uses.put(f, new TreeMap<>());
     }
     for (Note note : a.notes()) {
-      if (note.manner() != Note.Manner.BRUSHED) {
+      if (!note.isBrushed()) {
         double at = Ticks.millis(note.tick() + note.delayTicks(), tempo);
         uses.get(note.pick().orElseThrow())
             .computeIfAbsent(at, t -> new ArrayList<>())
@@ -106,7 +106,7 @@ class PickingLawsTest {
   private static void crossesNone(Arrangement a) {
     Map<Integer, List<Note>> together = new HashMap<>();
     for (Note note : a.notes()) {
-      if (note.manner() != Note.Manner.BRUSHED) {
+      if (!note.isBrushed()) {
         together.computeIfAbsent(note.tick(), t -> new ArrayList<>()).add(note);
       }
     }

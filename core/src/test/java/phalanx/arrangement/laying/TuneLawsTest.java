@@ -230,15 +230,15 @@ class TuneLawsTest {
 
   private static void slursAreMadeByTheFrettingHand(Arrangement a) {
     for (Note note : a.notes()) {
-      assertThat(note.pick().isEmpty()).isEqualTo(note.manner().isSlur());
-      if (note.manner().isSlur()) {
+      assertThat(note.pick().isEmpty()).isEqualTo(note.attack().isSlur());
+      if (note.attack().isSlur()) {
         Note before =
             a.notesFrom(0, note.tick()).stream()
                 .filter(n -> n.string() == note.string())
                 .reduce((x, y) -> y)
                 .orElseThrow();
         assertThat(before.tick() + before.lengthTicks()).isEqualTo(note.tick());
-        switch (note.manner()) {
+        switch (note.attack()) {
           case HAMMERED -> assertThat(note.fret()).isGreaterThan(before.fret());
           case PULLED -> assertThat(note.fret()).isLessThan(before.fret());
           default -> assertThat(note.fretFinger()).isEqualTo(before.fretFinger());

@@ -8,8 +8,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Attack;
 import phalanx.arrangement.Note;
-import phalanx.arrangement.Note.Manner;
 import phalanx.arrangement.Remark;
 import phalanx.fretting.Stance;
 import phalanx.fretting.Stance.Legato;
@@ -54,7 +54,7 @@ class TuneSlurTest {
     List<Note> from = tune(a, 0);
     List<Note> to = tune(a, BAR / 2);
     assertThat(slurRemarks(a)).isEmpty();
-    assertThat(to).hasSize(2).allMatch(n -> n.manner() == Manner.SLID && n.pick().isEmpty());
+    assertThat(to).hasSize(2).allMatch(n -> n.attack() == Attack.SLID && n.pick().isEmpty());
     for (int n = 0; n < 2; n++) {
       assertThat(to.get(n).string()).isEqualTo(from.get(n).string());
       assertThat(to.get(n).fretFinger()).isPresent().isEqualTo(from.get(n).fretFinger());
@@ -79,12 +79,12 @@ class TuneSlurTest {
     "G | A, . . . 1:3, /1:5 . . ., SLID",
     "C | D, . . . 2:5, /2:7 . . ., SLID"
   })
-  void aSlurLeadsOverAChangeOfChord(String chords, String first, String second, Manner manner) {
+  void aSlurLeadsOverAChangeOfChord(String chords, String first, String second, Attack attack) {
     Arrangement a = arranged(chords, first, second);
     assertThat(slurRemarks(a)).isEmpty();
     assertThat(tune(a, BAR))
         .singleElement()
-        .satisfies(n -> assertThat(n.manner()).isEqualTo(manner));
+        .satisfies(n -> assertThat(n.attack()).isEqualTo(attack));
   }
 
   /** A rest before a slide takes it away; what was found for one bar is not taken for the other. */

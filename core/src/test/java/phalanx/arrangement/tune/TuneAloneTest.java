@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Attack;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.laying.Arranger;
 import phalanx.arrangement.laying.OldTunesTest;
@@ -58,8 +59,8 @@ class TuneAloneTest {
   void slursAreMadeByFingersOfOneString() {
     Arrangement a = arranged("a4 ^b . /c5");
     assertThat(a.notes())
-        .extracting(Note::manner)
-        .containsExactly(Note.Manner.PLUCKED, Note.Manner.HAMMERED, Note.Manner.SLID);
+        .extracting(Note::attack)
+        .containsExactly(Attack.PLUCKED, Attack.HAMMERED, Attack.SLID);
   }
 
   static List<OldTunesTest.Old> tunes() {

@@ -18,6 +18,7 @@ import phalanx.song.Harmony;
 import phalanx.song.Section;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
+import phalanx.song.TempoMark;
 import phalanx.theory.Borrowing;
 import phalanx.theory.Chord;
 import phalanx.theory.Interval;
@@ -126,9 +127,16 @@ final class ChartPainter {
         .map(numbers::get)
         .ifPresent(
             n -> ink.right("as bar " + n, cell.x() + w - 10, cell.y() + 14, SMALL, "accent"));
-    bar.meter()
-        .ifPresent(
-            m -> ink.left(m.toString(), cell.x() + 32, cell.y() + 15, TypeFace.bold(12), "accent"));
+    double signs = cell.x() + 32;
+    if (bar.meter().isPresent()) {
+      String metre = bar.meter().get().toString();
+      ink.left(metre, signs, cell.y() + 15, TypeFace.bold(12), "accent");
+      signs += Lettering.width(metre, TypeFace.bold(12)) + 8;
+    }
+    if (bar.tempo().isPresent()) {
+      String tempo = TempoMark.of(bar.tempo().get());
+      ink.left(tempo, signs, cell.y() + 15, TypeFace.bold(12), "accent");
+    }
     paintChords(cell);
     if (here) {
       gc.setStroke(palette.get(sheet.focused() ? "accent" : "edge"));

@@ -175,6 +175,7 @@ public final class ChartCursor {
             first.borrows(),
             first.changes(),
             first.meter(),
+            first.tempo(),
             old.repeatStart() || first.repeatStart(),
             first.plays() > 1 ? first.plays() : old.plays(),
             first.passes().isEmpty() ? old.passes() : first.passes());

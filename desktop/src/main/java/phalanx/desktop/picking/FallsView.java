@@ -142,7 +142,7 @@ final class FallsView extends Canvas {
     TreeMap<Integer, Integer> fingers = new TreeMap<>();
     Set<String> written = new HashSet<>();
     for (Note note : fall.notes()) {
-      if (note.manner() == Note.Manner.BRUSHED) {
+      if (note.isBrushed()) {
         continue;
       }
       double x = from + room * (note.tick() + note.delayTicks()) / fall.lengthTicks();

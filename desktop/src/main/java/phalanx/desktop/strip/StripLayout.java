@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.ToIntFunction;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Hold;
@@ -12,6 +13,8 @@ import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Tuning;
+import phalanx.performance.Performance;
+import phalanx.performance.Sounded;
 import phalanx.picking.PickFinger;
 import phalanx.song.Section;
 import phalanx.song.Timeline.PlayedBar;
@@ -59,6 +62,7 @@ public final class StripLayout {
   private final boolean hits;
   private final List<StripSystem> systems = new ArrayList<>();
   private final Map<StripSystem, List<Hold>> holds = new HashMap<>();
+  private final Map<StripSystem, List<Sounded>> tails = new HashMap<>();
   private double height;
   private List<Double> cuts = List.of();
 
@@ -105,6 +109,12 @@ public final class StripLayout {
     layOut(perSystem);
   }
 
+  /** Whether another tempo begins with a bar than was before it. */
+  boolean beginsTempo(PlayedBar bar) {
+    int place = arrangement.timeline().placeOf(bar);
+    return place > 0 && arrangement.timeline().bars().get(place - 1).tempo() != bar.tempo();
+  }
+
   private void layOut(int perSystem) {
     List<PlayedBar> bars = arrangement.timeline().bars();
     int from = 0;
@@ -130,18 +140,34 @@ public final class StripLayout {
 
   /** Holds by the systems they show in, so that painting one looks at no others. */
   private void shareHolds() {
+    share(arrangement.holds(), Hold::fromTick, Hold::toTick, holds);
+    share(
+        Performance.of(arrangement).notes(),
+        n -> n.note().tick(),
+        n -> Math.max(n.endTick(), n.note().endTick()),
+        tails);
+  }
+
+  /** Shares what lasts, ordered by its start, among the systems in which it shows. */
+  private <T> void share(
+      List<T> all, ToIntFunction<T> from, ToIntFunction<T> to, Map<StripSystem, List<T>> shared) {
     int first = 0;
-    for (Hold hold : arrangement.holds()) {
-      while (first < systems.size() && systems.get(first).endTick() <= hold.fromTick()) {
+    for (T one : all) {
+      while (first < systems.size() && systems.get(first).endTick() <= from.applyAsInt(one)) {
         first++;
       }
       for (int s = first; s < systems.size(); s++) {
-        if (systems.get(s).startTick() >= hold.toTick()) {
+        if (systems.get(s).startTick() >= to.applyAsInt(one)) {
           break;
         }
-        holds.computeIfAbsent(systems.get(s), k -> new ArrayList<>()).add(hold);
+        shared.computeIfAbsent(systems.get(s), k -> new ArrayList<>()).add(one);
       }
     }
+  }
+
+  /** The notes that sound in a system, those that ring on from before as well. */
+  List<Sounded> tails(StripSystem system) {
+    return tails.getOrDefault(system, List.of());
   }
 
   /** The holds that show in a system. */

@@ -9,6 +9,7 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Damp;
 import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Hold;
 import phalanx.arrangement.Note;
@@ -21,9 +22,11 @@ import phalanx.desktop.strip.StripLayout.StripSystem;
 import phalanx.instrument.Finger;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
+import phalanx.performance.Sounded;
 import phalanx.picking.Force;
 import phalanx.picking.PickFinger;
 import phalanx.song.Harmony;
+import phalanx.song.TempoMark;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.theory.Meter;
 import phalanx.theory.NoteNaming;
@@ -103,7 +106,10 @@ final class StripPainter {
     }
     gc.setGlobalAlpha(1);
     List<Note> notes = arrangement.notesFrom(system.startTick(), system.endTick());
-    notes.forEach(n -> paintTail(system, n));
+    layout.tails(system).forEach(n -> paintTail(system, n));
+    arrangement.damps().stream()
+        .filter(d -> in(system, d.tick()))
+        .forEach(d -> paintDamp(system, d));
     List<Gesture> gestures = arrangement.gesturesFrom(system.startTick(), system.endTick());
     notes.forEach(n -> paintSlur(system, notes, n));
     for (Note note : notes) {
@@ -195,6 +201,9 @@ final class StripPainter {
     gc.setLineWidth(1);
     gc.strokeLine(x, 34, x, layout.systemHeight() - 10);
     ink.left(String.valueOf(bar.number()), x + 4, 15, TypeFace.plain(10), "muted");
+    if (layout.beginsTempo(bar)) {
+      ink.left(TempoMark.of(bar.tempo()), x + 26, 11, TypeFace.bold(11), "accent");
+    }
     for (Meter.Syllable word : bar.count()) {
       double at = layout.x(system, word.tick());
       String shade = word.onBeat() ? "text-2" : "muted";
@@ -257,10 +266,10 @@ final class StripPainter {
     ink.left(strings + " " + hold.fret(), x + 6, y + 12, TypeFace.plain(11), "text");
   }
 
-  private void paintTail(StripSystem system, Note note) {
-    double x = layout.x(system, note.tick());
-    int until = note.tick() + note.lengthTicks();
-    double end = layout.x(system, Math.min(until, system.endTick()) - 1);
+  private void paintTail(StripSystem system, Sounded sounded) {
+    Note note = sounded.note();
+    double x = layout.x(system, Math.max(note.tick(), system.startTick()));
+    double end = layout.x(system, Math.min(sounded.endTick(), system.endTick()) - 1);
     Color tint = palette.stroke(note.pick());
     double strength = note.part() == Note.Part.TUNE ? 0.38 : 0.18;
     gc.setFill(tint.deriveColor(0, 1, 1, strength));
@@ -268,13 +277,27 @@ final class StripPainter {
     gc.fillRoundRect(x, y, end - x, TAIL, TAIL, TAIL);
   }
 
+  /** A bar across the strings that are stopped, and what is laid on them. */
+  private void paintDamp(StripSystem system, Damp damp) {
+    double x = layout.x(system, damp.tick());
+    gc.setStroke(palette.get("text"));
+    gc.setLineWidth(2.6);
+    for (int string : damp.strings()) {
+      double y = layout.stringY(string);
+      gc.strokeLine(x - 3.5, y - 4.5, x - 3.5, y + 4.5);
+      gc.strokeLine(x + 0.5, y - 4.5, x + 0.5, y + 4.5);
+    }
+    double y = layout.stringY(damp.strings().get(0)) + 12;
+    ink.centre(damp.by().word(), x - 1.5, y, TypeFace.boldItalic(10), "text");
+  }
+
   /** The fingers of each instant side by side; a brush has a letter of its own. */
   private void paintLetters(StripSystem system, List<Note> notes) {
     Map<Integer, List<Note>> fingers = new TreeMap<>();
     for (Note note : notes) {
-      if (note.manner() != Note.Manner.BRUSHED && note.isPickedBy(PickFinger.P)) {
+      if (!note.isBrushed() && note.isPickedBy(PickFinger.P)) {
         paintLetter(note, layout.x(system, note.tick()), layout.thumbY());
-      } else if (note.manner() != Note.Manner.BRUSHED) {
+      } else if (!note.isBrushed()) {
         fingers.computeIfAbsent(note.tick(), t -> new ArrayList<>()).add(note);
       }
     }
@@ -301,7 +324,7 @@ final class StripPainter {
 
   /** An arc from the note a slur starts on, as tablature has it. */
   private void paintSlur(StripSystem system, List<Note> notes, Note note) {
-    if (!note.manner().isSlur()) {
+    if (!note.attack().isSlur()) {
       return;
     }
     double to = layout.x(system, note.tick());

@@ -58,6 +58,7 @@ public final class ChordProReader {
   private Meter meter = song.meter();
   private String label = "";
   private Optional<GridReader> grid = Optional.empty();
+  private Optional<Double> nextTempo = Optional.empty();
   private Meter writtenMeter = meter;
   private int nextId = 1;
   private int gridLine;
@@ -188,7 +189,13 @@ public final class ChordProReader {
 
   private void tempo(String value, int line, int column) {
     try {
-      song = song.withTempo(Double.parseDouble(value));
+      double tempo = Feel.USUAL.withTempo(Double.parseDouble(value)).tempo();
+      if (sections.isEmpty() && grid.filter(g -> !g.bars().isEmpty()).isEmpty()) {
+        song = song.withTempo(tempo);
+      } else {
+        nextTempo = Optional.of(tempo);
+        grid.ifPresent(g -> g.hurry(tempo));
+      }
     } catch (IllegalArgumentException e) {
       problem(
           line,
@@ -219,6 +226,7 @@ public final class ChordProReader {
     // A bare shape such as 4x4 is the older way to say how wide the grid is drawn.
     label = own.isEmpty() || own.matches("[\\dx+]+") ? label : own;
     grid = Optional.of(new GridReader(meter, writtenMeter, ChartReader.MOST_BARS - barsRead));
+    nextTempo.ifPresent(grid.get()::hurry);
     gridLine = line;
   }
 
@@ -246,6 +254,7 @@ public final class ChordProReader {
   private void gridLine(int number, String line) {
     GridReader reader = grid.orElseThrow();
     reader.line(line).forEach(p -> problem(number, p.column() + 1, p.message()));
+    nextTempo = reader.tempo();
   }
 
   private Section section(List<Bar> bars) {

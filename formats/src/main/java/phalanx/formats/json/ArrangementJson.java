@@ -7,13 +7,17 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.Locale;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Gesture;
+import phalanx.arrangement.Group;
 import phalanx.arrangement.Hold;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
+import phalanx.arrangement.Technique;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Finger;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
+import phalanx.performance.Performance;
+import phalanx.performance.Sounded;
 import phalanx.picking.PickFinger;
 import phalanx.song.Harmony;
 import phalanx.theory.Ticks;
@@ -52,11 +56,13 @@ public final class ArrangementJson {
                 bars.addObject()
                     .put("number", b.number())
                     .put("startTick", b.startTick())
-                    .put("lengthTicks", b.lengthTicks()));
+                    .put("lengthTicks", b.lengthTicks())
+                    .put("tempo", b.tempo()));
     ArrayNode slots = root.putArray("slots");
     a.slots().forEach(s -> slot(slots.addObject(), s));
+    Performance performance = Performance.of(a);
     ArrayNode notes = root.putArray("notes");
-    a.notes().forEach(n -> note(notes.addObject(), n));
+    performance.notes().forEach(n -> note(notes.addObject(), n));
     ArrayNode holds = root.putArray("holds");
     a.holds().forEach(h -> hold(holds.addObject(), h));
     ArrayNode hits = root.putArray("hits");
@@ -68,6 +74,8 @@ public final class ArrangementJson {
         sweep(sweeps.addObject(), gesture);
       }
     }
+    ArrayNode damps = root.putArray("damps");
+    performance.damps().forEach(d -> damp(damps.addObject(), d));
     root.putObject("search").put("exact", a.plan().exact());
     return root;
   }
@@ -100,9 +108,11 @@ public final class ArrangementJson {
     }
   }
 
-  private static void note(ObjectNode node, Note note) {
+  /** A note with how long its string rings: until it is struck, pressed, left or stopped. */
+  private static void note(ObjectNode node, Sounded sounded) {
+    Note note = sounded.note();
     node.put("tick", note.tick());
-    node.put("lengthTicks", note.lengthTicks());
+    node.put("lengthTicks", sounded.ringTicks());
     node.put("string", StringSign.number(note.string()));
     node.put("fret", note.fret());
     node.put("midi", note.midi());
@@ -111,19 +121,34 @@ public final class ArrangementJson {
         .ifPresentOrElse(f -> finger(node, "fretFinger", f), () -> node.putNull("fretFinger"));
     node.put("role", note.part().name().toLowerCase(Locale.ROOT));
     node.put("technique", technique(note));
+    node.put("attack", note.attack().word());
+    node.put("group", note.group().word());
+    ArrayNode techniques = node.putArray("techniques");
+    note.techniques().stream().map(Technique::word).sorted().forEach(techniques::add);
+    node.put("onsetSeconds", seconds(sounded.onset()));
+    node.put("endSeconds", seconds(sounded.end()));
+    node.put("ending", sounded.ending().name().toLowerCase(Locale.ROOT).replace('_', '-'));
     node.put("delayTicks", note.delayTicks());
     node.put("force", note.force().name().toLowerCase(Locale.ROOT));
   }
 
+  /** How a note is made, in one word: strings of a roll or a brush say so. */
   private static String technique(Note note) {
-    return switch (note.manner()) {
-      case PLUCKED -> "pluck";
-      case ROLLED -> "roll";
-      case BRUSHED -> "brush";
-      case HAMMERED -> "hammer";
-      case PULLED -> "pull";
-      case SLID -> "slide";
-    };
+    boolean swept = note.group() == Group.ROLL || note.group() == Group.BRUSH;
+    return swept ? note.group().word() : note.attack().word();
+  }
+
+  /** To a microsecond. */
+  private static double seconds(double exact) {
+    return Math.round(exact * 1e6) / 1e6;
+  }
+
+  private static void damp(ObjectNode node, Performance.TimedDamp damp) {
+    node.put("tick", damp.damp().tick());
+    ArrayNode strings = node.putArray("strings");
+    damp.damp().strings().forEach(s -> strings.add(StringSign.number(s)));
+    node.put("by", damp.damp().by().word());
+    node.put("atSeconds", seconds(damp.at()));
   }
 
   private static void hit(ObjectNode node, Gesture.Hit hit) {

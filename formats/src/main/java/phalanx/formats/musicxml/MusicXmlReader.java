@@ -19,7 +19,6 @@ import phalanx.formats.Unforeseen;
 import phalanx.song.Feel;
 import phalanx.song.Song;
 import phalanx.theory.Key;
-import phalanx.theory.Phrase;
 
 /**
  * Reads a score in MusicXML, plain or packed: the upper voice of its first part with pitched notes
@@ -134,16 +133,10 @@ public final class MusicXmlReader {
     return title == null || title.isBlank() ? "Untitled" : title.strip();
   }
 
-  /** Metre, tempo and pick-up that the song begins with; a tempo of its own later on is told. */
+  /** Metre, tempo and pick-up that the song begins with. */
   private Feel feel(List<MeasureFrame> frames, ScoreBars bars) {
     double tempo = frames.get(0).tempo().orElse(Feel.USUAL_TEMPO);
     double within = Math.max(Feel.SLOWEST, Math.min(Feel.FASTEST, tempo));
-    for (int m = 1; m < frames.size(); m++) {
-      double next = frames.get(m).tempo().orElse(within);
-      if (!(Math.abs(next - within) <= 1)) {
-        bars.remark(m, 0, Phrase.of("the tempo changes to %.0f: the song keeps its first", next));
-      }
-    }
     return Feel.USUAL
         .withMeter(bars.meter(0))
         .withTempo(Double.isNaN(within) ? Feel.USUAL_TEMPO : within)

@@ -5,8 +5,10 @@ import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import org.audiveris.proxymusic.Attributes;
 import org.audiveris.proxymusic.Backup;
 import org.audiveris.proxymusic.Clef;
@@ -31,8 +33,10 @@ import org.audiveris.proxymusic.Work;
 import org.audiveris.proxymusic.YesNo;
 import org.audiveris.proxymusic.util.Marshalling;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.instrument.Tuning;
+import phalanx.performance.Performance;
 import phalanx.song.Harmony;
 import phalanx.song.Song;
 import phalanx.song.Timeline.PlayedBar;
@@ -56,12 +60,15 @@ public final class MusicXmlWriter {
   private final Arrangement arrangement;
   private final Song song;
   private final HitsXml hits;
+  private final Map<Note, Integer> rings = new HashMap<>();
+  private double tempo;
   private Meter meter;
 
   private MusicXmlWriter(Arrangement arrangement) {
     this.arrangement = arrangement;
     song = arrangement.song();
     hits = new HitsXml(arrangement);
+    Performance.of(arrangement).notes().forEach(n -> rings.put(n.note(), n.ringTicks()));
     meter = song.meter();
   }
 
@@ -117,11 +124,15 @@ public final class MusicXmlWriter {
     List<Object> items = measure.getNoteOrBackupOrForward();
     if (bar.startTick() == 0) {
       items.add(attributes());
-      items.add(tempo());
+      items.add(tempo(bar.tempo()));
     } else if (!bar.meter().equals(meter)) {
       items.add(metre(bar.meter()));
     }
+    if (bar.startTick() > 0 && bar.tempo() != tempo) {
+      items.add(tempo(bar.tempo()));
+    }
     meter = bar.meter();
+    tempo = bar.tempo();
     for (Slot slot : arrangement.slotsFrom(bar.startTick(), bar.endTick())) {
       if (slot.played().harmony() instanceof Harmony.Sounding sounding) {
         int offset = slot.played().tick() - bar.startTick();
@@ -130,8 +141,8 @@ public final class MusicXmlWriter {
     }
     List<List<org.audiveris.proxymusic.Note>> voices = new ArrayList<>();
     for (VoiceXml.Staff staff : VoiceXml.Staff.values()) {
-      voices.add(new VoiceXml(arrangement, bar, staff, false).notes());
-      voices.add(new VoiceXml(arrangement, bar, staff, true).notes());
+      voices.add(new VoiceXml(arrangement, rings, bar, staff, false).notes());
+      voices.add(new VoiceXml(arrangement, rings, bar, staff, true).notes());
       if (staff == VoiceXml.Staff.NOTATION) {
         voices.add(hits.notes(bar));
       }
@@ -233,18 +244,18 @@ public final class MusicXmlWriter {
     return swing;
   }
 
-  private Direction tempo() {
+  private Direction tempo(double tempo) {
     Metronome metronome = FACTORY.createMetronome();
     metronome.setBeatUnit("quarter");
     PerMinute perMinute = FACTORY.createPerMinute();
-    perMinute.setValue(Phrase.of("%.0f", song.tempo()));
+    perMinute.setValue(Phrase.of("%.0f", tempo));
     metronome.setPerMinute(perMinute);
     DirectionType type = FACTORY.createDirectionType();
     type.setMetronome(metronome);
     Direction direction = FACTORY.createDirection();
     direction.getDirectionType().add(type);
     Sound sound = FACTORY.createSound();
-    sound.setTempo(BigDecimal.valueOf(song.tempo()));
+    sound.setTempo(BigDecimal.valueOf(tempo));
     if (!song.feel().swing().isStraight()) {
       sound.setSwing(swing(song.feel().swing().percent()));
     }

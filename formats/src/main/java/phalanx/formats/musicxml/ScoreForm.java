@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.IntUnaryOperator;
 import phalanx.formats.FileProblem;
@@ -14,6 +15,7 @@ import phalanx.song.Bar;
 import phalanx.song.Chart;
 import phalanx.song.Section;
 import phalanx.song.Song;
+import phalanx.song.TempoMark;
 import phalanx.song.Timeline;
 import phalanx.song.Tune;
 import phalanx.theory.Meter;
@@ -157,7 +159,24 @@ final class ScoreForm {
     ScoreBars.Written written = bars.at(place);
     return Bar.of(id, written.chords())
         .borrowing(written.like().map(l -> l + 1))
-        .withMeter(changed(written.meter(), before));
+        .withMeter(changed(written.meter(), before))
+        .withTempo(tempo(place));
+  }
+
+  /** The tempo that begins with a bar; the first is the song's. */
+  private Optional<Double> tempo(int place) {
+    OptionalDouble tempo = frames.get(place).tempo();
+    if (place == 0 || tempo.isEmpty()) {
+      return Optional.empty();
+    }
+    if (!TempoMark.isPlayable(tempo.getAsDouble())) {
+      bars.remark(
+          place,
+          0,
+          Phrase.of("a tempo of %.0f is left out: no hand plays it", tempo.getAsDouble()));
+      return Optional.empty();
+    }
+    return Optional.of(tempo.getAsDouble());
   }
 
   /** The metre, where another one stood before; the first is the song's. */

@@ -11,6 +11,7 @@ import org.audiveris.proxymusic.StartStop;
 import org.audiveris.proxymusic.StartStopContinue;
 import org.audiveris.proxymusic.Technical;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Attack;
 import phalanx.arrangement.Note;
 
 /** Hammer-ons, pull-offs and slides: a mark where each starts, and one where it stops. */
@@ -21,22 +22,22 @@ final class SlurMarks {
   private SlurMarks() {}
 
   static void mark(Notations notations, Note note, Arrangement arrangement) {
-    if (note.manner().isSlur()) {
-      mark(notations, note.manner(), StartStop.STOP);
+    if (note.attack().isSlur()) {
+      mark(notations, note.attack(), StartStop.STOP);
     }
-    next(note, arrangement).ifPresent(n -> mark(notations, n.manner(), StartStop.START));
+    next(note, arrangement).ifPresent(n -> mark(notations, n.attack(), StartStop.START));
   }
 
   /** The note that is slurred from this one. */
   private static Optional<Note> next(Note note, Arrangement arrangement) {
     int end = note.tick() + note.lengthTicks();
     return arrangement.notesFrom(end, end + 1).stream()
-        .filter(n -> n.string() == note.string() && n.manner().isSlur())
+        .filter(n -> n.string() == note.string() && n.attack().isSlur())
         .findFirst();
   }
 
-  private static void mark(Notations notations, Note.Manner manner, StartStop type) {
-    if (manner == Note.Manner.SLID) {
+  private static void mark(Notations notations, Attack attack, StartStop type) {
+    if (attack == Attack.SLID) {
       Slide slide = FACTORY.createSlide();
       slide.setType(type);
       notations.getTiedOrSlurOrTuplet().add(slide);
@@ -48,11 +49,11 @@ final class SlurMarks {
     HammerOnPullOff mark = FACTORY.createHammerOnPullOff();
     mark.setType(type);
     JAXBElement<HammerOnPullOff> element;
-    if (manner == Note.Manner.HAMMERED) {
-      mark.setValue(type == StartStop.START ? "H" : "");
+    if (attack == Attack.HAMMERED) {
+      mark.setValue(type == StartStop.START ? attack.sign() : "");
       element = FACTORY.createTechnicalHammerOn(mark);
     } else {
-      mark.setValue(type == StartStop.START ? "P" : "");
+      mark.setValue(type == StartStop.START ? attack.sign() : "");
       element = FACTORY.createTechnicalPullOff(mark);
     }
     Technical technical = FACTORY.createTechnical();

@@ -7,6 +7,7 @@ import org.audiveris.proxymusic.ObjectFactory;
 import org.audiveris.proxymusic.UpDown;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Gesture;
+import phalanx.arrangement.Group;
 import phalanx.arrangement.Note;
 import phalanx.picking.Force;
 import phalanx.picking.Touch;
@@ -19,7 +20,7 @@ final class StrokeMarks {
   private StrokeMarks() {}
 
   static void mark(Notations notations, Note note, Arrangement arrangement) {
-    if (note.manner() == Note.Manner.ROLLED || note.manner() == Note.Manner.BRUSHED) {
+    if (note.group() == Group.ROLL || note.isBrushed()) {
       Arpeggiate arpeggiate = FACTORY.createArpeggiate();
       arpeggiate.setDirection(towardsTreble(note, arrangement) ? UpDown.UP : UpDown.DOWN);
       notations.getTiedOrSlurOrTuplet().add(arpeggiate);
@@ -37,17 +38,15 @@ final class StrokeMarks {
     return arrangement.gesturesFrom(note.tick(), note.tick() + 1).stream()
         .anyMatch(
             g ->
-                g instanceof Gesture.Brush b
-                        && note.manner() == Note.Manner.BRUSHED
-                        && b.towardsTreble()
+                g instanceof Gesture.Brush b && note.isBrushed() && b.towardsTreble()
                     || g instanceof Gesture.Roll r
-                        && note.manner() == Note.Manner.ROLLED
+                        && note.group() == Group.ROLL
                         && r.towardsTreble());
   }
 
   /** Whether the note belongs to a brush of the fingers' nails. */
   static boolean byNails(Note note, Arrangement arrangement) {
-    return note.manner() == Note.Manner.BRUSHED
+    return note.isBrushed()
         && arrangement.gesturesFrom(note.tick(), note.tick() + 1).stream()
             .anyMatch(g -> g instanceof Gesture.Brush b && b.touch() == Touch.NAILS);
   }

@@ -57,12 +57,24 @@ final class VoiceXml {
           .toArray(NoteName[]::new);
 
   private final Arrangement arrangement;
+  private final Map<Note, Integer> rings;
   private final PlayedBar bar;
   private final Staff staff;
   private final boolean thumb;
   private final List<org.audiveris.proxymusic.Note> written = new ArrayList<>();
 
-  VoiceXml(Arrangement arrangement, PlayedBar bar, Staff staff, boolean thumb) {
+  /**
+   * A voice.
+   *
+   * @param rings how long each note of the arrangement rings, ticks
+   */
+  VoiceXml(
+      Arrangement arrangement,
+      Map<Note, Integer> rings,
+      PlayedBar bar,
+      Staff staff,
+      boolean thumb) {
+    this.rings = rings;
     this.arrangement = arrangement;
     this.bar = bar;
     this.staff = staff;
@@ -126,7 +138,7 @@ final class VoiceXml {
       }
       Notations notations = FACTORY.createNotations();
       tie(note, notations, piece.first(), piece.last());
-      if (piece.last() && played.lengthTicks() > span.to() - span.from()) {
+      if (piece.last() && rings.get(played) > span.to() - span.from()) {
         notations.getTiedOrSlurOrTuplet().add(tied(TiedType.LET_RING));
       }
       if (n == 0) {

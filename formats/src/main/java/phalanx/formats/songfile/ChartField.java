@@ -11,6 +11,7 @@ import phalanx.melody.TuneReader;
 import phalanx.song.Bar;
 import phalanx.song.Chart;
 import phalanx.song.ChordChange;
+import phalanx.song.Feel;
 import phalanx.song.Harmony;
 import phalanx.song.Section;
 import phalanx.song.Tune;
@@ -75,6 +76,7 @@ final class ChartField {
         like(field),
         changes(field.at("chords")),
         field.maybe("meter").flatMap(f -> faults.maybe(() -> meter(f))),
+        field.maybe("tempo").flatMap(f -> faults.maybe(() -> f.number(Feel.SLOWEST, Feel.FASTEST))),
         field.maybe("repeatStart").map(f -> faults.or(false, f::truth)).orElse(false),
         field.maybe("plays").map(f -> faults.or(1, () -> f.whole(1, Bar.MOST_PLAYS))).orElse(1),
         passes);

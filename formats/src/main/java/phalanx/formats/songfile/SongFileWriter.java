@@ -126,6 +126,7 @@ public final class SongFileWriter {
     node.put("id", bar.id());
     bar.borrows().ifPresent(b -> node.put("like", b));
     bar.meter().ifPresent(m -> node.put("meter", m.toString()));
+    bar.tempo().ifPresent(t -> node.put("tempo", t));
     if (bar.repeatStart()) {
       node.put("repeatStart", true);
     }

@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Note;
+import phalanx.arrangement.Technique;
 import phalanx.picking.Force;
 import phalanx.picking.HitKind;
 import phalanx.picking.Touch;
@@ -33,9 +34,15 @@ final class TabMarks {
     boolean accent =
         notes.stream().anyMatch(n -> n.force() == Force.ACCENTED)
             || gestures.stream().anyMatch(g -> force(g) == Force.ACCENTED);
-    boolean soft = notes.stream().anyMatch(n -> n.force() == Force.SOFT);
     String signs = gestures.stream().map(TabMarks::sign).collect(Collectors.joining());
-    return (accent ? ">" : "") + (soft ? "," : "") + signs;
+    String techniques =
+        notes.stream()
+            .flatMap(n -> n.techniques().stream())
+            .map(Technique::sign)
+            .distinct()
+            .sorted()
+            .collect(Collectors.joining());
+    return (accent ? ">" : "") + techniques + signs;
   }
 
   private static Force force(Gesture gesture) {
@@ -57,10 +64,12 @@ final class TabMarks {
   /** The signs that are used, each with its meaning; nothing where none is. */
   static String legend(List<Gesture> gestures, List<Note> notes) {
     Map<String, String> meanings = new LinkedHashMap<>();
-    if (!at(List.of(), notes).isEmpty()) {
+    if (notes.stream().anyMatch(n -> n.force() == Force.ACCENTED)) {
       meanings.put(">", "accent");
-      meanings.put(",", "soft");
     }
+    notes.stream()
+        .flatMap(n -> n.techniques().stream())
+        .forEach(t -> meanings.put(t.sign(), t.meaning()));
     Set<Gesture> kinds = new LinkedHashSet<>(gestures);
     for (Gesture gesture : kinds) {
       meanings.put(sign(gesture), words(gesture));

@@ -32,6 +32,7 @@ class ArrangementJsonTest {
             "holds",
             "hits",
             "sweeps",
+            "damps",
             "search");
     assertThat(root.at("/search/exact").asBoolean()).isEqualTo(a.plan().exact());
     assertThat(root.get("divisions").asInt()).isEqualTo(5040);

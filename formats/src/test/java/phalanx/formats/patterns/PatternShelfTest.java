@@ -100,7 +100,7 @@ class PatternShelfTest {
                 .withThumb(route);
         TreeMap<Integer, List<Note>> together =
             ARRANGER.arrange(song).notes().stream()
-                .filter(n -> n.manner() != Note.Manner.BRUSHED)
+                .filter(n -> !n.isBrushed())
                 .collect(Collectors.groupingBy(Note::tick, TreeMap::new, Collectors.toList()));
         for (List<Note> pinch : together.values()) {
           for (int n = 1; n < pinch.size(); n++) {
@@ -158,7 +158,7 @@ class PatternShelfTest {
     assertThat(last).containsExactly(new Gesture.Brush(5 * 20160, 1, 5, Touch.FLESH, Force.SOFT));
     assertThat(a.notesFrom(5 * 20160, 6 * 20160))
         .hasSize(5)
-        .allMatch(n -> n.manner() == Note.Manner.BRUSHED && n.isPickedBy(PickFinger.P));
+        .allMatch(n -> n.isBrushed() && n.isPickedBy(PickFinger.P));
   }
 
   /** The next chord sounds on the last and, and the bar does not strike it again on one. */

@@ -1,0 +1,53 @@
+package phalanx.arrangement;
+
+import phalanx.instrument.Finger;
+import phalanx.picking.PickFinger;
+
+/** What is laid on a string to stop it. */
+public sealed interface Damper {
+
+  /** Its letter or number in files: {@code p}, {@code 1} to {@code 4}, {@code heel}. */
+  String word();
+
+  /** In the player's words. */
+  String words();
+
+  /** A finger of the picking hand goes back to its string. */
+  record Picking(PickFinger finger) implements Damper {
+    @Override
+    public String word() {
+      return finger.letter();
+    }
+
+    @Override
+    public String words() {
+      return finger == PickFinger.P ? "the thumb laid back on it" : finger.letter() + " laid on it";
+    }
+  }
+
+  /** A finger of the fretting hand leans or lies on it. */
+  record Fretting(Finger finger) implements Damper {
+    @Override
+    public String word() {
+      return finger.sign();
+    }
+
+    @Override
+    public String words() {
+      return "finger " + finger.sign() + " laid on it";
+    }
+  }
+
+  /** The heel of the picking hand. */
+  record Heel() implements Damper {
+    @Override
+    public String word() {
+      return "heel";
+    }
+
+    @Override
+    public String words() {
+      return "the heel of the hand";
+    }
+  }
+}

@@ -1,0 +1,87 @@
+package phalanx.song;
+
+import phalanx.song.Timeline.PlayedBar;
+import phalanx.theory.Ticks;
+
+/**
+ * When what is written is played. Written time is even: swing moves it within a beat, and each bar
+ * lasts by its own tempo. The one place where ticks become seconds.
+ */
+public final class Clock {
+
+  private static final double SECONDS_PER_MINUTE = 60;
+
+  private final Timeline timeline;
+  private final Swing swing;
+  private final double first;
+  private final double[] starts;
+  private final boolean steady;
+
+  private Clock(Timeline timeline, Swing swing, double first) {
+    this.timeline = timeline;
+    this.swing = swing;
+    this.first = first;
+    starts = new double[timeline.bars().size() + 1];
+    for (int b = 0; b < timeline.bars().size(); b++) {
+      PlayedBar bar = timeline.bars().get(b);
+      starts[b + 1] = starts[b] + seconds(bar.lengthTicks(), bar.tempo());
+    }
+    steady = timeline.bars().stream().allMatch(b -> b.tempo() == first);
+  }
+
+  /** The clock of a song. */
+  public static Clock of(Song song, Timeline timeline) {
+    return new Clock(timeline, song.feel().swing(), song.tempo());
+  }
+
+  private static double seconds(double ticks, double tempo) {
+    return ticks / Ticks.PER_QUARTER * SECONDS_PER_MINUTE / tempo;
+  }
+
+  /** When a written tick is played with swing, in ticks from the start of the song. */
+  public int played(int tick) {
+    return timeline.bars().isEmpty() ? tick : timeline.barAt(tick).played(tick, swing);
+  }
+
+  /**
+   * When a written tick sounds, in seconds from the start of the song.
+   *
+   * @param delayTicks how much later than written, as in a roll
+   */
+  public double seconds(int tick, int delayTicks) {
+    return secondsAt(played(tick) + delayTicks);
+  }
+
+  /** When a tick, counted as played, comes, in seconds from the start of the song. */
+  private double secondsAt(int played) {
+    if (timeline.bars().isEmpty()) {
+      return seconds(played, first);
+    }
+    int b = timeline.placeOf(timeline.barAt(played));
+    PlayedBar bar = timeline.bars().get(b);
+    return starts[b] + seconds(played - bar.startTick(), bar.tempo());
+  }
+
+  /**
+   * When something is played if the whole song had the tempo it begins with, in ticks: times
+   * between such ticks are in proportion to seconds, whatever tempos lie between.
+   *
+   * @param delayTicks how much later than written, as in a roll
+   */
+  public int evened(int tick, int delayTicks) {
+    int played = played(tick) + delayTicks;
+    return steady
+        ? played
+        : (int) Math.round(secondsAt(played) * first / SECONDS_PER_MINUTE * Ticks.PER_QUARTER);
+  }
+
+  /** How long a delay in a bar lasts at the tempo the song begins with, in ticks. */
+  public int evenedDelay(PlayedBar bar, int delayTicks) {
+    return steady ? delayTicks : (int) Math.round(delayTicks * first / bar.tempo());
+  }
+
+  /** How long the song lasts, seconds. */
+  public double seconds() {
+    return starts[starts.length - 1];
+  }
+}
