@@ -55,17 +55,21 @@ final class CheckCommand implements Callable<Integer> {
                         "hands hold to %.0f quarter notes a minute; bar %d sets it",
                         Math.floor(t), review.ceiling().bar().orElseThrow()))
             .orElse("nothing limits the tempo"));
+    out.println(review.tally().words());
     for (Found found : review.findings()) {
-      out.println(Phrase.of("bar %d: %s", found.bar(), found.finding().message()));
+      out.println(
+          Phrase.of(
+              "%s %s: %s",
+              found.finding().grade().sign(), found.where(), found.finding().message()));
       for (Remedy remedy : Remedies.of(arranger, arrangement, found)) {
-        out.println("    " + remedy.line(review.findings().size()));
+        out.println("    " + remedy.line(review.tally()));
       }
     }
     for (Found found : review.accepted()) {
-      String words = "bar %d, left as it is: %s %s";
+      String words = "%s, left as it is: %s %s";
       String note =
           found.accepted(arrangement).filter(n -> !n.isEmpty()).map(n -> "(" + n + ")").orElse("");
-      out.println(Phrase.of(words, found.bar(), found.finding().message(), note).strip());
+      out.println(Phrase.of(words, found.where(), found.finding().message(), note).strip());
     }
     return 0;
   }

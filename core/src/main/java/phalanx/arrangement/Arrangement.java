@@ -47,6 +47,11 @@ public record Arrangement(
     return between(gestures, Gesture::tick, from, to);
   }
 
+  /** The strings stopped from one tick up to, not including, another. */
+  public List<Damp> dampsFrom(int from, int to) {
+    return between(damps, Damp::tick, from, to);
+  }
+
   /** The slots that begin from one tick up to, not including, another. */
   public List<Slot> slotsFrom(int from, int to) {
     return between(slots, s -> s.played().tick(), from, to);

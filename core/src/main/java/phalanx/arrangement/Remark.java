@@ -28,10 +28,14 @@ public record Remark(
     PIN,
     /** The pattern asks for a string that does not sound. */
     DEAD_STRING,
+    /** No string sounds under a brush. */
+    NO_STRING,
     /** A brush crosses a string that nothing mutes. */
     UNMUTED,
     /** No finger can be back in time. */
     TOO_SOON,
+    /** Another finger than the one asked for takes a string. */
+    OTHER_FINGER,
     /** More strings together than there are fingers. */
     TOO_MANY,
     /** The fingers asked for would cross. */

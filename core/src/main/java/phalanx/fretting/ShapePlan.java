@@ -30,7 +30,7 @@ public final class ShapePlan {
   }
 
   /** What the best plan through a candidate of a slot costs in all. */
-  private double through(int slot, int candidate) {
+  double through(int slot, int candidate) {
     return before[slot][candidate] + shapeCost(slot, candidate) + after[slot][candidate];
   }
 
@@ -46,6 +46,16 @@ public final class ShapePlan {
       plans.add(new ShapePlan(problem, rows.next(), before, after));
     }
     return plans;
+  }
+
+  /**
+   * The plans nearest to this one with other frets somewhere, the cheapest first.
+   *
+   * @param limit how many at most
+   */
+  public List<ShapePlan> different(int limit) {
+    return new OtherPlans(this)
+        .nearest(limit).stream().map(c -> new ShapePlan(problem, c, before, after)).toList();
   }
 
   /** The problem this answers. */

@@ -12,6 +12,6 @@ final class BrokenPins implements Rule {
 
   @Override
   public List<Found> in(Arrangement a, Performance p) {
-    return Found.remarked(a, NAME, Remark.Kind.PIN);
+    return Found.remarked(a, NAME, Grade.CANNOT, Remark.Kind.PIN);
   }
 }

@@ -12,6 +12,6 @@ final class Crossings implements Rule {
 
   @Override
   public List<Found> in(Arrangement a, Performance p) {
-    return Found.remarked(a, NAME, Remark.Kind.CROSSING);
+    return Found.remarked(a, NAME, Grade.CANNOT, Remark.Kind.CROSSING);
   }
 }

@@ -1,5 +1,6 @@
 package phalanx.review;
 
+import java.util.ArrayList;
 import java.util.List;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Remark;
@@ -12,6 +13,9 @@ final class DeadStrings implements Rule {
 
   @Override
   public List<Found> in(Arrangement a, Performance p) {
-    return Found.remarked(a, NAME, Remark.Kind.DEAD_STRING);
+    List<Found> found = new ArrayList<>();
+    found.addAll(Found.remarked(a, NAME, Grade.NOTE, Remark.Kind.DEAD_STRING));
+    found.addAll(Found.remarked(a, NAME, Grade.HEARD, Remark.Kind.NO_STRING));
+    return found;
   }
 }

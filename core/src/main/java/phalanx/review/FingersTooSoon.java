@@ -1,5 +1,6 @@
 package phalanx.review;
 
+import java.util.ArrayList;
 import java.util.List;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Remark;
@@ -14,6 +15,10 @@ final class FingersTooSoon implements Rule {
 
   @Override
   public List<Found> in(Arrangement a, Performance p) {
-    return Found.remarked(a, NAME, Remark.Kind.TOO_SOON, Remark.Kind.TOO_MANY);
+    List<Found> found = new ArrayList<>();
+    found.addAll(Found.remarked(a, NAME, Grade.CANNOT, Remark.Kind.TOO_MANY));
+    found.addAll(Found.remarked(a, NAME, Grade.HEARD, Remark.Kind.TOO_SOON));
+    found.addAll(Found.remarked(a, NAME, Grade.NOTE, Remark.Kind.OTHER_FINGER));
+    return found;
   }
 }

@@ -50,6 +50,7 @@ final class ForeignBass implements Rule {
     return Optional.of(
         new Finding(
             NAME,
+            Grade.HEARD,
             Phrase.of(words, chord, name, chord.bass()),
             Math.min(away, 12 - away),
             0,

@@ -22,7 +22,7 @@ final class LateChanges implements Rule {
       if (has < change.needed()) {
         String words =
             Phrase.of("%s needs %.0f ms and has %.0f", way(change), change.needed(), has);
-        Finding finding = new Finding(NAME, words, change.needed(), has, "ms");
+        Finding finding = new Finding(NAME, Grade.HEARD, words, change.needed(), has, "ms");
         found.add(Found.at(a, finding, change.tick(), change.note().map(Note::string)));
       }
     }

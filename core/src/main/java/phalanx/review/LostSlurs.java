@@ -12,6 +12,6 @@ final class LostSlurs implements Rule {
 
   @Override
   public List<Found> in(Arrangement a, Performance p) {
-    return Found.remarked(a, NAME, Remark.Kind.SLUR);
+    return Found.remarked(a, NAME, Grade.HEARD, Remark.Kind.SLUR);
   }
 }

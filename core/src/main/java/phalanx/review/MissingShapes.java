@@ -12,6 +12,6 @@ final class MissingShapes implements Rule {
 
   @Override
   public List<Found> in(Arrangement a, Performance p) {
-    return Found.remarked(a, NAME, Remark.Kind.NO_SHAPE);
+    return Found.remarked(a, NAME, Grade.CANNOT, Remark.Kind.NO_SHAPE);
   }
 }

@@ -21,6 +21,22 @@ final class PinWays {
                     new WayOutOf(
                         "let go of the pinned shape " + s.fretText(),
                         song -> song.unpin(slot.played().ref())));
+    Stream<WayOutOf> frets =
+        a.song().pins().frets(slot.played().ref()).stream()
+            .map(
+                f ->
+                    new WayOutOf(
+                        "let go of the pinned frets " + f.text(),
+                        song -> song.unpin(slot.played().ref())));
+    Stream<WayOutOf> damps =
+        found.string().stream()
+            .filter(s -> a.song().pins().damped(slot.played().ref()).contains(s))
+            .map(
+                s ->
+                    new WayOutOf(
+                        "let " + StringSign.of(s) + " ring",
+                        song -> song.withPins(song.pins().damping(slot.played().ref(), s, false))));
+    shape = Stream.concat(Stream.concat(shape, frets), damps);
     return Stream.concat(
         a.song().pins().strings().keySet().stream()
             .filter(n -> n.bar() == found.ref().bar() && n.tick() == found.ref().tick())

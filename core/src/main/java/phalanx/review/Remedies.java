@@ -1,6 +1,7 @@
 package phalanx.review;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -23,7 +24,7 @@ public final class Remedies {
 
   private Remedies() {}
 
-  /** Ways out of a finding, the mildest first. */
+  /** Ways out of a finding, those that leave least first; none that trades it for another. */
   public static List<Remedy> of(Arranger arranger, Arrangement arrangement, Found found) {
     Review before = Review.of(arrangement);
     List<Remedy> remedies = new ArrayList<>();
@@ -33,6 +34,8 @@ public final class Remedies {
           .limit(Math.min(MOST_OF_A_KIND, MOST - remedies.size()))
           .forEach(remedies::add);
     }
+    // Those that leave as much stay in the order of their kinds, the mildest first.
+    remedies.sort(Comparator.comparing(Remedy::left));
     return remedies;
   }
 
@@ -40,27 +43,24 @@ public final class Remedies {
       Arranger arranger, WayOutOf way, Found found, Review before, Arrangement old) {
     Arrangement after = arranger.arrange(way.edit().apply(old.song()));
     Review now = Review.of(after);
-    boolean gone = now.findings().stream().noneMatch(f -> isThere(f, found));
-    if (!gone || !way.enough().test(now)) {
+    boolean gone = now.findings().stream().noneMatch(f -> f.isAt(found));
+    boolean better = now.tally().compareTo(before.tally()) < 0;
+    if (!gone || !better || !way.enough().test(now)) {
       return Optional.empty();
     }
     List<Found> fresh =
         now.findings().stream()
+            .filter(f -> f.finding().grade().isHard())
             .filter(f -> before.findings().stream().noneMatch(f::isSameAs))
             .toList();
     return Optional.of(
         new Remedy(
             way.words(),
             way.edit(),
-            now.findings().size(),
+            now.tally(),
             fresh,
             after.plan().cost() - old.plan().cost(),
             now.ceiling().song()));
-  }
-
-  /** Whether a finding is still there, though perhaps on another string. */
-  private static boolean isThere(Found now, Found found) {
-    return now.ref().equals(found.ref()) && now.tick() == found.tick();
   }
 
   private static List<Stream<WayOutOf>> kinds(Arrangement a, Found found) {
@@ -83,6 +83,7 @@ public final class Remedies {
       case BrokenPins.NAME -> List.of(PinWays.of(a, found), shapes);
       case MissingShapes.NAME -> List.of(PinWays.shapes(a, found));
       case DeadStrings.NAME, UnmutedStrings.NAME -> List.of(shapes, pattern.leaveOut());
+      case RingsOver.NAME -> List.of(DampWays.of(a, found), shapes);
       default -> List.of(shapes);
     };
   }

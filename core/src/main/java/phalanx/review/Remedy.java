@@ -11,7 +11,7 @@ import phalanx.theory.Phrase;
  *
  * @param words what it does
  * @param edit the edit of the song
- * @param findings how many findings are left in the song then
+ * @param left the findings that are left in the song then
  * @param fresh findings that were not there before
  * @param extraCost what the whole plan costs more then, without unit; less than 0 if it is easier
  * @param ceiling the tempo both hands hold to then; empty where nothing limits it
@@ -19,7 +19,7 @@ import phalanx.theory.Phrase;
 public record Remedy(
     String words,
     UnaryOperator<Song> edit,
-    int findings,
+    Tally left,
     List<Found> fresh,
     double extraCost,
     Optional<Double> ceiling) {
@@ -32,8 +32,9 @@ public record Remedy(
   }
 
   /** What it does and what else changes, in one line. */
-  public String line(int before) {
-    String left = findings < before - 1 ? Phrase.of(" (%d less)", before - findings) : "";
+  public String line(Tally before) {
+    int less = before.hard() - left.hard();
+    String fewer = less > 1 ? Phrase.of(" (%d less)", less) : "";
     String more =
         fresh.isEmpty()
             ? ""
@@ -43,7 +44,7 @@ public record Remedy(
                 fresh.get(0).bar(),
                 fresh.size() > 1 ? Phrase.of(" and %d more", fresh.size() - 1) : "");
     return words
-        + left
+        + fewer
         + more
         + ceiling.map(c -> Phrase.of(" · holds to %.0f", Math.floor(c))).orElse("");
   }

@@ -39,6 +39,11 @@ public record Review(List<Found> findings, List<Found> accepted, TempoCeiling ce
     accepted = List.copyOf(accepted);
   }
 
+  /** How many findings there are of each grade, but those the player accepted. */
+  public Tally tally() {
+    return Tally.of(findings);
+  }
+
   /** Notes of the tune that no finger reaches, accepted or not. */
   public List<Found> unreached() {
     return Stream.concat(findings.stream(), accepted.stream())
@@ -53,8 +58,8 @@ public record Review(List<Found> findings, List<Found> accepted, TempoCeiling ce
     RULES.forEach(r -> found.addAll(r.in(arrangement, performance)));
     found.sort(Comparator.comparingInt(Found::tick));
     return new Review(
-        found.stream().filter(f -> f.accepted(arrangement).isEmpty()).toList(),
-        found.stream().filter(f -> f.accepted(arrangement).isPresent()).toList(),
+        Found.together(found.stream().filter(f -> f.accepted(arrangement).isEmpty()).toList()),
+        Found.together(found.stream().filter(f -> f.accepted(arrangement).isPresent()).toList()),
         TempoCeiling.of(arrangement, performance));
   }
 }

@@ -83,6 +83,7 @@ final class RingsOver implements Rule {
                 a,
                 new Finding(
                     NAME,
+                    Grade.HEARD,
                     Phrase.of(words, StringSign.of(string), label, quarters),
                     quarters,
                     HEARD,

@@ -21,7 +21,15 @@ final class Stretches implements Rule {
     for (Slot slot : a.slots()) {
       slot.shape()
           .flatMap(s -> StretchRule.of(s, reach))
-          .map(s -> new Finding(NAME, s.words(), s.millimetres(), s.limit(), "mm"))
+          .map(
+              s ->
+                  new Finding(
+                      NAME,
+                      s.beyond() ? Grade.CANNOT : Grade.HEARD,
+                      s.words(),
+                      s.millimetres(),
+                      s.limit(),
+                      "mm"))
           .ifPresent(f -> found.add(Found.at(a, f, slot.fromTick(), Optional.empty())));
     }
     return found;

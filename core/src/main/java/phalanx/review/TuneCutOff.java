@@ -46,7 +46,12 @@ final class TuneCutOff implements Rule {
     return rings < written
         ? Optional.of(
             new Finding(
-                NAME, Phrase.of(words, sung.label(), rings, written), rings, written, "quarters"))
+                NAME,
+                Grade.HEARD,
+                Phrase.of(words, sung.label(), rings, written),
+                rings,
+                written,
+                "quarters"))
         : Optional.empty();
   }
 }

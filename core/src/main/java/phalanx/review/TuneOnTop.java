@@ -35,7 +35,7 @@ final class TuneOnTop implements Rule {
         Phrase.of(
             "a note is struck %d %s above the tune",
             semitones, semitones == 1 ? "semitone" : "semitones");
-    Finding finding = new Finding(NAME, words, semitones, 0, "semitones");
+    Finding finding = new Finding(NAME, Grade.HEARD, words, semitones, 0, "semitones");
     return Found.at(a, finding, above.tick(), Optional.of(above.string()));
   }
 }

@@ -12,6 +12,6 @@ final class TuneReach implements Rule {
 
   @Override
   public List<Found> in(Arrangement a, Performance p) {
-    return Found.remarked(a, NAME, Remark.Kind.TUNE_REACH);
+    return Found.remarked(a, NAME, Grade.CANNOT, Remark.Kind.TUNE_REACH);
   }
 }

@@ -3,26 +3,60 @@ package phalanx.song;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.IntPredicate;
+import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
+import phalanx.fretting.FretRow;
 import phalanx.fretting.Shape;
 
 /**
  * What the player insists on, against whatever the plan would choose.
  *
  * @param shapes shapes, by where the chord is written
+ * @param frets frets for which the plan chooses the fingers, by where the chord is written; never
+ *     where a shape is pinned
  * @param strings strings for single strokes (0 for ⑥ to 5 for ①), by where they are written
+ * @param damps strings to be stopped when the hand comes to a chord, by where it is written
  * @param accepted hard spots the player leaves as they are, each with a note, which may be empty
  */
 public record Pins(
-    Map<SlotRef, Shape> shapes, Map<NoteRef, Integer> strings, Map<FindingRef, String> accepted) {
+    Map<SlotRef, Shape> shapes,
+    Map<SlotRef, FretRow> frets,
+    Map<NoteRef, Integer> strings,
+    Map<SlotRef, Set<Integer>> damps,
+    Map<FindingRef, String> accepted) {
 
-  public static final Pins NONE = new Pins(Map.of(), Map.of(), Map.of());
+  public static final Pins NONE = new Pins(Map.of(), Map.of(), Map.of(), Map.of(), Map.of());
 
   public Pins {
     shapes = Map.copyOf(shapes);
+    Map<SlotRef, Shape> fingered = shapes;
+    frets = only(frets, at -> !fingered.containsKey(at));
     strings = Map.copyOf(strings);
+    damps =
+        damps.entrySet().stream()
+            .filter(e -> !e.getValue().isEmpty())
+            .collect(
+                Collectors.toUnmodifiableMap(Map.Entry::getKey, e -> Set.copyOf(e.getValue())));
     accepted = Map.copyOf(accepted);
+  }
+
+  private static <K, V> Map<K, V> only(Map<K, V> all, java.util.function.Predicate<K> kept) {
+    return all.entrySet().stream()
+        .filter(e -> kept.test(e.getKey()))
+        .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue));
+  }
+
+  private static <K, V> Map<K, V> with(Map<K, V> all, K at, V value) {
+    Map<K, V> more = new HashMap<>(all);
+    more.put(at, value);
+    return more;
+  }
+
+  private static <K, V> Map<K, V> without(Map<K, V> all, K at) {
+    return only(all, k -> !k.equals(at));
   }
 
   /** The note on a hard spot that is left as it is; empty where none is. */
@@ -32,16 +66,12 @@ public record Pins(
 
   /** With a hard spot left as it is. */
   public Pins accepting(FindingRef at, String note) {
-    Map<FindingRef, String> more = new HashMap<>(accepted);
-    more.put(at, note);
-    return new Pins(shapes, strings, more);
+    return new Pins(shapes, frets, strings, damps, with(accepted, at, note));
   }
 
   /** With a hard spot looked at again. */
   public Pins rejecting(FindingRef at) {
-    Map<FindingRef, String> fewer = new HashMap<>(accepted);
-    fewer.remove(at);
-    return new Pins(shapes, strings, fewer);
+    return new Pins(shapes, frets, strings, damps, without(accepted, at));
   }
 
   /** The shape pinned at a place. */
@@ -49,50 +79,86 @@ public record Pins(
     return Optional.ofNullable(shapes.get(at));
   }
 
+  /** The frets pinned at a place without their fingers. */
+  public Optional<FretRow> frets(SlotRef at) {
+    return Optional.ofNullable(frets.get(at));
+  }
+
+  /** Whether a shape or its frets are pinned at a place. */
+  public boolean holds(SlotRef at) {
+    return shapes.containsKey(at) || frets.containsKey(at);
+  }
+
   /** The string pinned for a stroke. */
   public Optional<Integer> string(NoteRef at) {
     return Optional.ofNullable(strings.get(at));
   }
 
-  /** With a shape pinned. */
-  public Pins with(SlotRef at, Shape shape) {
-    Map<SlotRef, Shape> more = new HashMap<>(shapes);
-    more.put(at, shape);
-    return new Pins(more, strings, accepted);
+  /** The strings to be stopped when the hand comes to a chord, rising. */
+  public Set<Integer> damped(SlotRef at) {
+    return new TreeSet<>(damps.getOrDefault(at, Set.of()));
   }
 
-  /** Without the shape pinned at a place. */
+  /** With a shape pinned. */
+  public Pins with(SlotRef at, Shape shape) {
+    return new Pins(with(shapes, at, shape), frets, strings, damps, accepted);
+  }
+
+  /** With frets pinned, their fingers left to the plan. */
+  public Pins with(SlotRef at, FretRow row) {
+    return new Pins(without(shapes, at), with(frets, at, row), strings, damps, accepted);
+  }
+
+  /** Without the shape or the frets pinned at a place. */
   public Pins without(SlotRef at) {
-    Map<SlotRef, Shape> fewer = new HashMap<>(shapes);
-    fewer.remove(at);
-    return new Pins(fewer, strings, accepted);
+    return new Pins(without(shapes, at), without(frets, at), strings, damps, accepted);
   }
 
   /** With a string pinned for a stroke. */
   public Pins with(NoteRef at, int string) {
-    Map<NoteRef, Integer> more = new HashMap<>(strings);
-    more.put(at, string);
-    return new Pins(shapes, more, accepted);
+    return new Pins(shapes, frets, with(strings, at, string), damps, accepted);
   }
 
   /** Without the string pinned for a stroke. */
   public Pins without(NoteRef at) {
-    Map<NoteRef, Integer> fewer = new HashMap<>(strings);
-    fewer.remove(at);
-    return new Pins(shapes, fewer, accepted);
+    return new Pins(shapes, frets, without(strings, at), damps, accepted);
+  }
+
+  /** With a string stopped, or not any more, when the hand comes to a chord. */
+  public Pins damping(SlotRef at, int string, boolean damped) {
+    Set<Integer> strings = damped(at);
+    if (damped) {
+      strings.add(string);
+    } else {
+      strings.remove(string);
+    }
+    return new Pins(shapes, frets, this.strings, with(damps, at, strings), accepted);
+  }
+
+  /** Without what belongs to the chord at a place: its shape, and the strings it stops. */
+  Pins withoutChord(SlotRef at) {
+    return new Pins(without(shapes, at), without(frets, at), strings, without(damps, at), accepted);
+  }
+
+  /** Every place of a chord for which something is pinned. */
+  Set<SlotRef> chords() {
+    Set<SlotRef> all = new java.util.HashSet<>(shapes.keySet());
+    all.addAll(frets.keySet());
+    all.addAll(damps.keySet());
+    return all;
   }
 
   /** Only the pins in bars that are kept. */
   Pins in(IntPredicate bars) {
     return new Pins(
-        shapes.entrySet().stream()
-            .filter(e -> bars.test(e.getKey().bar()))
-            .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)),
-        strings.entrySet().stream()
-            .filter(e -> bars.test(e.getKey().bar()))
-            .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)),
-        accepted.entrySet().stream()
-            .filter(e -> bars.test(e.getKey().bar()))
-            .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)));
+        in(shapes, SlotRef::bar, bars),
+        in(frets, SlotRef::bar, bars),
+        in(strings, NoteRef::bar, bars),
+        in(damps, SlotRef::bar, bars),
+        in(accepted, FindingRef::bar, bars));
+  }
+
+  private static <K, V> Map<K, V> in(Map<K, V> all, ToIntFunction<K> bar, IntPredicate bars) {
+    return only(all, k -> bars.test(bar.applyAsInt(k)));
   }
 }

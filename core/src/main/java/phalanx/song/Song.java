@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import phalanx.fretting.FretRow;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
@@ -115,10 +116,10 @@ public record Song(
     Map<Integer, Bar> before = chart.byId();
     Map<Integer, Bar> after = next.byId();
     Pins kept = pins.in(after::containsKey);
-    for (SlotRef at : kept.shapes().keySet()) {
+    for (SlotRef at : kept.chords()) {
       Optional<Harmony> was = harmony(at, before);
       if (!was.equals(harmony(at, after))) {
-        kept = kept.without(at);
+        kept = kept.withoutChord(at);
       }
     }
     return kept;
@@ -137,6 +138,11 @@ public record Song(
   /** With a shape pinned where a chord is written. */
   public Song pin(SlotRef at, Shape shape) {
     return withPins(pins.with(at, shape));
+  }
+
+  /** With frets pinned where a chord is written; the plan fingers them. */
+  public Song pin(SlotRef at, FretRow frets) {
+    return withPins(pins.with(at, frets));
   }
 
   /** With a shape pinned wherever the same harmony stands. */

@@ -18,7 +18,9 @@ import phalanx.desktop.model.FindingDesk;
 import phalanx.desktop.model.FindingDesk.Filter;
 import phalanx.desktop.model.Workspace;
 import phalanx.review.Found;
+import phalanx.review.Grade;
 import phalanx.review.Remedy;
+import phalanx.review.Tally;
 import phalanx.theory.Phrase;
 
 /** What is hard in the song, one finding at a time, each with its ways out. */
@@ -135,7 +137,11 @@ final class FindingBar extends VBox {
 
   private void fillKinds() {
     List<MenuItem> items = new ArrayList<>();
-    items.add(kind(Phrase.of("all kinds (%d)", desk.open().size()), new Filter.Open()));
+    Tally tally = desk.tally();
+    items.add(kind(Phrase.of("all hard spots (%d)", tally.hard()), new Filter.Open()));
+    grade(items, Grade.CANNOT, tally.cannot());
+    grade(items, Grade.HEARD, tally.heard());
+    grade(items, Grade.NOTE, tally.notes());
     desk.rules()
         .forEach(
             (rule, n) -> items.add(kind(Phrase.of("%s (%d)", rule, n), new Filter.OfRule(rule))));
@@ -146,6 +152,13 @@ final class FindingBar extends VBox {
     kinds.getItems().setAll(items);
   }
 
+  private void grade(List<MenuItem> items, Grade grade, int count) {
+    if (count > 0) {
+      String words = Phrase.of("%s %s (%d)", grade.sign(), grade.words(), count);
+      items.add(kind(words, new Filter.OfGrade(grade)));
+    }
+  }
+
   private MenuItem kind(String words, Filter filter) {
     MenuItem item = new MenuItem(words);
     item.setOnAction(e -> desk.filter(filter));
@@ -153,9 +166,12 @@ final class FindingBar extends VBox {
   }
 
   private static String words(Filter filter) {
-    return filter instanceof Filter.OfRule r
-        ? r.rule()
-        : filter instanceof Filter.Accepted ? "left as they are" : "all kinds";
+    if (filter instanceof Filter.OfRule r) {
+      return r.rule();
+    } else if (filter instanceof Filter.OfGrade g) {
+      return g.grade().words();
+    }
+    return filter instanceof Filter.Accepted ? "left as they are" : "all hard spots";
   }
 
   private void show() {
@@ -176,11 +192,12 @@ final class FindingBar extends VBox {
   }
 
   private String summary() {
-    int open = desk.open().size();
-    String count =
-        open == 0 ? "nothing is hard" : open == 1 ? "1 spot is hard" : open + " spots are hard";
+    Tally tally = desk.tally();
     int left = desk.accepted().size();
-    return count + " in this song" + (left > 0 ? Phrase.of(", %d left as they are", left) : "");
+    return tally.words()
+        + " in this song"
+        + (left > 0 ? Phrase.of(", %d left as they are", left) : "")
+        + (tally.notes() > 0 ? Phrase.of(" · %d worth knowing", tally.notes()) : "");
   }
 
   /** What stands where ways out will be, or would be if there were one. */
@@ -197,20 +214,22 @@ final class FindingBar extends VBox {
   }
 
   private void showFinding(Found found) {
-    int open = desk.open().size();
+    Tally before = desk.tally();
     String noted = desk.note().map(n -> n.isEmpty() ? " (left)" : " (left: " + n + ")").orElse("");
     words.setText(
         Phrase.of(
-            "%d of %d · bar %d: %s%s",
+            "%d of %d · %s %s, %s: %s%s",
             desk.all().indexOf(found) + 1,
             desk.all().size(),
-            found.bar(),
+            found.finding().grade().sign(),
+            found.finding().grade().words(),
+            found.where(),
             found.finding().message(),
             noted));
     List<Node> buttons = new ArrayList<>();
     for (Remedy remedy : desk.remediesProperty().get().orElse(List.of())) {
       Button way =
-          tool("remedy-" + (buttons.size() + 1), remedy.line(open), () -> desk.take(remedy));
+          tool("remedy-" + (buttons.size() + 1), remedy.line(before), () -> desk.take(remedy));
       way.setTooltip(new Tooltip(remedy.details()));
       way.setAccessibleText(remedy.details());
       buttons.add(way);

@@ -67,7 +67,9 @@ final class FindingList extends ListView<Found> {
       setText(
           empty || found == null
               ? ""
-              : Phrase.of("bar %d · %s", found.bar(), found.finding().message()));
+              : Phrase.of(
+                  "%s  %s · %s",
+                  found.finding().grade().sign(), found.where(), found.finding().message()));
     }
   }
 }

@@ -9,6 +9,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Damp;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.arrangement.board.FingerWork;
@@ -174,8 +175,18 @@ final class Inspector extends VBox {
         lines.add(muted + ".");
       }
     }
+    arrangement.dampsFrom(slot.fromTick(), slot.toTick()).stream()
+        .map(d -> damped(d) + ".")
+        .distinct()
+        .forEach(lines::add);
     slot.remarks().forEach(r -> lines.add(r + "."));
     return String.join("\n", lines);
+  }
+
+  private static String damped(Damp damp) {
+    return damp.strings().stream().map(StringSign::of).collect(Collectors.joining())
+        + " stopped: "
+        + damp.by().words();
   }
 
   private static String fingerWords(Arrangement a, FingerChoice choice) {

@@ -86,7 +86,7 @@ class ArrangeScreenTest {
                 .anyMatch(f -> f.finding().rule().equals("tune out of reach")));
     robot.type(KeyCode.F);
     until(() -> text(robot, "#finding-words").contains("out of reach"));
-    assertThat(text(robot, "#finding-words")).contains("bar 1").contains("B7");
+    assertThat(text(robot, "#finding-words")).contains("bars 1, 3").contains("B7");
     until(() -> robot.lookup("#remedy-1").tryQuery().isPresent());
     int before = workspace().findings().all().size();
     robot.clickOn("#remedy-1");

@@ -72,7 +72,7 @@ class FindingsScreenTest {
 
   @Test
   void theListLeadsToEachSpotAndAKindIsPicked(FxRobot robot) throws TimeoutException {
-    int all = desk().open().size();
+    int all = desk().tally().hard();
     robot.type(KeyCode.L);
     ListView<?> list = robot.lookup("#findings").queryListView();
     assertThat(list.isVisible()).isTrue();
@@ -85,7 +85,7 @@ class FindingsScreenTest {
     MenuButton kinds = robot.lookup("#finding-kinds").queryAs(MenuButton.class);
     robot.clickOn(kinds);
     List<String> offered = kinds.getItems().stream().map(MenuItem::getText).toList();
-    assertThat(offered.get(0)).isEqualTo("all kinds (%d)".formatted(all));
+    assertThat(offered.get(0)).isEqualTo("all hard spots (%d)".formatted(all));
     assertThat(offered).anyMatch(t -> t.startsWith("stretch ("));
     robot.interact(
         () ->

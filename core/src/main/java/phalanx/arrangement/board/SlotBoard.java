@@ -126,12 +126,11 @@ public record SlotBoard(
 
   private static List<OtherPlan> others(Arrangement a) {
     List<OtherPlan> others = new ArrayList<>();
-    List<ShapePlan> plans = a.plan().best(1 + OTHER_PLANS);
-    for (ShapePlan plan : plans.subList(Math.min(1, plans.size()), plans.size())) {
+    for (ShapePlan plan : a.plan().different(OTHER_PLANS)) {
       List<Difference> differences = new ArrayList<>();
       for (int s = 0; s < a.slots().size(); s++) {
         Shape shape = plan.chosen(s).shape();
-        if (!shape.equals(a.plan().chosen(s).shape())) {
+        if (!shape.sameFrets(a.plan().chosen(s).shape())) {
           differences.add(new Difference(s, shape));
         }
       }

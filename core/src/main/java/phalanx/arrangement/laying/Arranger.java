@@ -1,6 +1,7 @@
 package phalanx.arrangement.laying;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,6 +20,7 @@ import phalanx.arrangement.tune.TuneWay;
 import phalanx.fretting.Candidates;
 import phalanx.fretting.ChangeCosts;
 import phalanx.fretting.Cost;
+import phalanx.fretting.FretRow;
 import phalanx.fretting.PlanProblem;
 import phalanx.fretting.PlanSlot;
 import phalanx.fretting.PlanSolver;
@@ -29,7 +31,11 @@ import phalanx.fretting.Shape;
 import phalanx.fretting.ShapePlan;
 import phalanx.fretting.ShapeQuery;
 import phalanx.fretting.ShapeSearch;
+import phalanx.fretting.ShapeTrial;
 import phalanx.fretting.StretchRule;
+import phalanx.instrument.Guitar;
+import phalanx.instrument.Hand;
+import phalanx.song.Clock;
 import phalanx.song.Harmony;
 import phalanx.song.Song;
 import phalanx.song.Timeline;
@@ -67,6 +73,12 @@ public final class Arranger {
   /** What was asked: the shapes of a chord, so many of them, perhaps with one the player wants. */
   private record Asked(ShapeQuery query, int limit, Optional<Shape> pin) {}
 
+  /** Frets that the player wants for a harmony. */
+  private record Fretted(Harmony harmony, FretRow frets, Guitar guitar, Hand hand) {}
+
+  /** A row of candidates with a finger that stays. */
+  private record Guided(Candidates row, PairRuns.Guide guide) {}
+
   /** A row of candidates under a pattern. */
   private record Heard(Candidates row, PatternHeard pattern) {}
 
@@ -74,6 +86,8 @@ public final class Arranger {
   private record Stuck(String reason, List<WayOut> ways) {}
 
   private final Map<Asked, Candidates> known = new ConcurrentHashMap<>();
+  private final Map<Fretted, Candidates> fretRows = new ConcurrentHashMap<>();
+  private final Map<Guided, Candidates> guidedRows = new ConcurrentHashMap<>();
   private final Map<Heard, Candidates> heardRows = new ConcurrentHashMap<>();
   private final TuneCandidates tunes = new TuneCandidates();
   private final Map<ShapeQuery, Stuck> noShape = new ConcurrentHashMap<>();
@@ -96,6 +110,7 @@ public final class Arranger {
     TuneFit fit = fitFor(costs.reach(), song.tune().onTop());
     List<PlanSlot> planned = new ArrayList<>();
     List<SlotTune> sung = new ArrayList<>();
+    List<Optional<Candidates>> fingered = fingered(song, timeline, costs.reach());
     for (int i = 0; i < timeline.slots().size(); i++) {
       PlayedSlot slot = timeline.slots().get(i);
       double millis = book.changeMillis(timeline.barOf(slot), slot);
@@ -103,7 +118,7 @@ public final class Arranger {
       sung.add(SlotTune.of(tunes.get(i), slot.tick() - placed.early()[i], to));
       PatternHeard heard =
           PatternHeard.of(song, book, timeline.barOf(slot), slot, !tunes.get(i).isEmpty());
-      planned.add(planSlot(song, slot, sung.get(i), heard, millis, limit, fit));
+      planned.add(planSlot(song, slot, sung.get(i), heard, millis, limit, fit, fingered.get(i)));
     }
     PlanProblem problem = new PlanProblem(planned, costs);
     ShapePlan plan =
@@ -119,14 +134,21 @@ public final class Arranger {
     }
     tuneAlone(slots, ways, costs.reach());
     LaidNotes sounding = new SongLaying(song, timeline, slots, placed, ways, fit).sounding();
+    Clock clock = Clock.of(song, timeline);
+    WantedDamps damps =
+        WantedDamps.of(
+            song,
+            sounding.slots(),
+            sounding.damps(),
+            new Damping(sounding.notes(), sounding.gestures(), clock, song.tempo(), costs.reach()));
     return new Arrangement(
         song,
         timeline,
-        sounding.slots(),
+        damps.slots(),
         sounding.notes(),
         sounding.gestures(),
-        sounding.damps(),
-        Holds.of(sounding.slots(), sounding.added()),
+        damps.all(),
+        Holds.of(damps.slots(), sounding.added()),
         plan);
   }
 
@@ -160,6 +182,8 @@ public final class Arranger {
     if (known.size() > MOST_KNOWN) {
       known.clear();
       heardRows.clear();
+      fretRows.clear();
+      guidedRows.clear();
       tunes.clear();
     }
     return now;
@@ -231,8 +255,13 @@ public final class Arranger {
       PatternHeard heard,
       double changeMillis,
       int limit,
-      TuneFit fit) {
+      TuneFit fit,
+      Optional<Candidates> fingered) {
     Reach reach = fit.reach();
+    if (fingered.isPresent()) {
+      Candidates rated = withTune(song, slot, heard(fingered.get(), heard), tune, fit);
+      return new PlanSlot(rated, OptionalInt.empty(), changeMillis);
+    }
     Optional<Shape> pin = song.pins().shape(slot.ref()).filter(p -> fits(p, reach));
     Candidates row = heard(candidates(song, slot.harmony(), limit, pin, reach), heard);
     if (!tune.notes().isEmpty() && slot.harmony() instanceof Harmony.Sounding s && row != RESTING) {
@@ -243,6 +272,65 @@ public final class Arranger {
       pinned = row.get(c).shape().equals(pin.get()) ? OptionalInt.of(c) : pinned;
     }
     return new PlanSlot(row, pinned, changeMillis);
+  }
+
+  /**
+   * The ways to finger the frets pinned in each slot; empty where none are, or none can be held.
+   */
+  private List<Optional<Candidates>> fingered(Song song, Timeline timeline, Reach reach) {
+    List<Optional<Candidates>> ways = new ArrayList<>();
+    for (PlayedSlot slot : timeline.slots()) {
+      ways.add(
+          song.pins()
+              .frets(slot.ref())
+              .map(f -> fingered(song, slot.harmony(), f, reach))
+              .filter(row -> row != RESTING));
+    }
+    PairRuns runs = PairRuns.of(song, timeline.slots(), ways);
+    for (int i = 0; i < ways.size(); i++) {
+      Optional<PairRuns.Guide> guide = runs.guide(i);
+      ways.set(i, ways.get(i).map(row -> guide.map(g -> guided(row, g)).orElse(row)));
+    }
+    return ways;
+  }
+
+  private Candidates guided(Candidates row, PairRuns.Guide guide) {
+    return guidedRows.computeIfAbsent(
+        new Guided(row, guide), g -> PairRuns.kept(g.row(), g.guide()));
+  }
+
+  /** Every way to finger frets that the player wants, the easiest first. */
+  private Candidates fingered(Song song, Harmony harmony, FretRow frets, Reach reach) {
+    return fretRows.computeIfAbsent(
+        new Fretted(harmony, frets, song.guitar(), song.hand()),
+        f -> {
+          List<RatedShape> rows = new ArrayList<>();
+          boolean beyond = frets.frets().stream().anyMatch(n -> n > reach.highestFret());
+          List<RatedShape> ways = beyond ? List.of() : ShapeTrial.fingerings(frets.frets(), reach);
+          for (RatedShape r : ways) {
+            rows.add(new RatedShape(r.shape(), explain(song, harmony, r.shape()).value()));
+          }
+          if (rows.isEmpty()) {
+            // Beyond this hand's limit, but the player insists: the fingers' own cost decides.
+            rows.addAll(ShapeTrial.of(frets.frets(), reach).fingerings());
+          }
+          rows.sort(Comparator.comparingDouble(RatedShape::cost));
+          List<RatedShape> best = rows.subList(0, Math.min(CANDIDATES, rows.size()));
+          return best.isEmpty() ? RESTING : Candidates.of(best, best.size() == rows.size());
+        });
+  }
+
+  /** Candidates of fixed frets, each with every way to play the tune over it. */
+  private static Candidates withTune(
+      Song song, PlayedSlot slot, Candidates row, SlotTune tune, TuneFit fit) {
+    if (tune.notes().isEmpty() || !(slot.harmony() instanceof Harmony.Sounding s)) {
+      return row;
+    }
+    List<RatedShape> ways = new ArrayList<>();
+    for (RatedShape r : row) {
+      ways.addAll(TuneCandidates.ways(query(song, s.chord()), r.shape(), r.cost(), tune, fit));
+    }
+    return Candidates.of(ways, row.all());
   }
 
   private static boolean fits(Shape shape, Reach reach) {
@@ -291,13 +379,26 @@ public final class Arranger {
         new Remark.Figure(highest, reach.highestFret(), "frets"));
   }
 
+  private static Remark noFingers(FretRow frets, Reach reach) {
+    String trouble = ShapeTrial.of(frets.frets(), reach).trouble().orElse("no hand takes them");
+    return Remark.of(
+        Remark.Kind.PIN,
+        "the pinned frets " + frets.text() + " cannot be held: " + trouble,
+        new Remark.Figure(0, 1, "shapes"));
+  }
+
   private Slot slot(Song song, PlayedSlot played, Shape shape, List<Sung> tune, Reach reach) {
     Optional<Shape> pin = song.pins().shape(played.ref());
     List<Remark> remarks = new ArrayList<>();
     pin.filter(p -> !fits(p, reach)).ifPresent(p -> remarks.add(beyondTheNeck(p, reach)));
+    song.pins()
+        .frets(played.ref())
+        .filter(f -> !f.isOf(shape))
+        .ifPresent(f -> remarks.add(noFingers(f, reach)));
+    boolean pinned = song.pins().holds(played.ref());
     if (!shape.equals(Shape.NOTHING)) {
       StretchRule.of(shape, reach).map(f -> Remark.note(f.words())).ifPresent(remarks::add);
-      return new Slot(played, Optional.of(shape), pin.isPresent(), remarks, List.of(), tune);
+      return new Slot(played, Optional.of(shape), pinned, remarks, List.of(), tune);
     }
     List<WayOut> ways = List.of();
     if (played.harmony() instanceof Harmony.Sounding s) {
@@ -311,6 +412,6 @@ public final class Arranger {
     } else if (played.harmony() instanceof Harmony.Unread u) {
       remarks.add(Remark.note("“" + u.text() + "” is not a chord: the hands rest"));
     }
-    return new Slot(played, Optional.empty(), pin.isPresent(), remarks, ways, tune);
+    return new Slot(played, Optional.empty(), pinned, remarks, ways, tune);
   }
 }

@@ -101,7 +101,7 @@ final class LeftOut {
             "%s is wanted on %s and cannot be there in time: %s takes it",
             wanted.letter(), sign, taken.letter());
     Figure figure = millis(strike, Stream.of(wanted), FingerAssignment.TOO_QUICK_MS);
-    return Remark.at(Kind.TOO_SOON, words, tick, string, figure);
+    return Remark.at(Kind.OTHER_FINGER, words, tick, string, figure);
   }
 
   /** How long ago the most rested of some fingers struck, against the time it needs. */

@@ -372,7 +372,7 @@ public final class SlotLaying {
                 .boxed()
                 .toList());
     if (strings.isEmpty()) {
-      found(Remark.Kind.DEAD_STRING, "no string sounds under the brush", tick, brush.low());
+      found(Remark.Kind.NO_STRING, "no string sounds under the brush", tick, brush.low());
       return strings;
     }
     for (Muting.Muted muted : Muting.of(shape)) {

@@ -236,7 +236,7 @@ final class ChartPainter {
       boolean own = bar.borrows().isEmpty() || bar.changes().contains(change);
       boolean wrong = change.harmony() instanceof Harmony.Unread;
       ink.left(label, x, cell.y() + BASE, CHORD, wrong ? "attention" : own ? "text" : "muted");
-      if (sheet.song().pins().shape(new SlotRef(bar.id(), change.tick())).isPresent()) {
+      if (sheet.song().pins().holds(new SlotRef(bar.id(), change.tick()))) {
         paintPin(end + 3, cell.y() + BASE - 15);
       }
       free = end + 6;

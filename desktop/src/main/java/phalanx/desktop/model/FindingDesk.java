@@ -1,5 +1,6 @@
 package phalanx.desktop.model;
 
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,8 +11,10 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import phalanx.arrangement.Arrangement;
 import phalanx.review.Found;
+import phalanx.review.Grade;
 import phalanx.review.Remedy;
 import phalanx.review.Review;
+import phalanx.review.Tally;
 import phalanx.song.FindingRef;
 import phalanx.song.Pins;
 
@@ -36,8 +39,11 @@ public final class FindingDesk {
   /** Which findings the player wants to go through. */
   public sealed interface Filter {
 
-    /** All that are open. */
+    /** All that are open and hard; what is only worth knowing has a grade of its own. */
     record Open() implements Filter {}
+
+    /** Those of one grade that are open. */
+    record OfGrade(Grade grade) implements Filter {}
 
     /** Those of one rule that are open. */
     record OfRule(String rule) implements Filter {}
@@ -69,9 +75,21 @@ public final class FindingDesk {
     if (wanted instanceof Filter.Accepted) {
       return accepted();
     }
-    return open().stream()
-        .filter(f -> !(wanted instanceof Filter.OfRule r) || f.finding().rule().equals(r.rule()))
-        .toList();
+    return open().stream().filter(f -> isWanted(wanted, f)).toList();
+  }
+
+  private static boolean isWanted(Filter wanted, Found found) {
+    if (wanted instanceof Filter.OfRule r) {
+      return found.finding().rule().equals(r.rule());
+    }
+    return wanted instanceof Filter.OfGrade g
+        ? found.finding().grade() == g.grade()
+        : found.finding().grade().isHard();
+  }
+
+  /** How many findings of each grade the player did not accept. */
+  public Tally tally() {
+    return Tally.of(open());
   }
 
   /** Goes through other findings. */
@@ -89,7 +107,8 @@ public final class FindingDesk {
   private void settle() {
     boolean gone =
         filter.get() instanceof Filter.Accepted && accepted().isEmpty()
-            || filter.get() instanceof Filter.OfRule && all().isEmpty();
+            || filter.get() instanceof Filter.OfRule && all().isEmpty()
+            || filter.get() instanceof Filter.OfGrade && all().isEmpty();
     if (gone) {
       filter.set(new Filter.Open());
     }
@@ -97,7 +116,7 @@ public final class FindingDesk {
     if (was.isPresent()) {
       show(
           all().stream()
-              .filter(f -> f.tick() == was.get().tick())
+              .filter(f -> !Collections.disjoint(f.ticks(), was.get().ticks()))
               .filter(f -> f.finding().rule().equals(was.get().finding().rule()))
               .findFirst());
     }
@@ -132,9 +151,18 @@ public final class FindingDesk {
 
   /** Looks at a finding and goes to its bar. */
   public void look(Found found) {
+    lookAt(found, found.tick());
+  }
+
+  /** Looks at a finding and goes to one of its places. */
+  public void lookAt(Found found, int tick) {
+    if (!all().contains(found)) {
+      boolean hard = found.finding().grade().isHard();
+      filter.set(hard ? new Filter.Open() : new Filter.OfGrade(found.finding().grade()));
+    }
     show(Optional.of(found));
     Arrangement a = workspace.arrangementProperty().get();
-    workspace.select(a.slotsFrom(0, found.tick() + 1).size() - 1);
+    workspace.select(a.slotsFrom(0, tick + 1).size() - 1);
   }
 
   /** Leaves the finding looked at as it is, with a note, which may be empty; the next comes up. */
@@ -148,7 +176,8 @@ public final class FindingDesk {
   }
 
   private void accept(List<Found> found, String note) {
-    Set<FindingRef> refs = found.stream().map(Found::ref).collect(Collectors.toSet());
+    Set<FindingRef> refs =
+        found.stream().flatMap(f -> f.refs().stream()).collect(Collectors.toSet());
     int at = current.get().map(all()::indexOf).orElse(0);
     List<Found> left = all().stream().filter(o -> !refs.contains(o.ref())).toList();
     workspace.edit(
@@ -164,7 +193,15 @@ public final class FindingDesk {
 
   /** Looks at a spot again that was left as it is. */
   public void reopen() {
-    current.get().ifPresent(f -> workspace.edit(s -> s.withPins(s.pins().rejecting(f.ref()))));
+    current.get().ifPresent(f -> workspace.edit(s -> s.withPins(rejecting(s.pins(), f.refs()))));
+  }
+
+  private static Pins rejecting(Pins pins, Set<FindingRef> refs) {
+    Pins fewer = pins;
+    for (FindingRef ref : refs) {
+      fewer = fewer.rejecting(ref);
+    }
+    return fewer;
   }
 
   /** What the player noted on the finding looked at; empty if it is open. */

@@ -22,6 +22,7 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
 import phalanx.arrangement.board.ShapeFilter;
 import phalanx.arrangement.board.SlotBoard;
+import phalanx.fretting.FretRow;
 import phalanx.fretting.Shape;
 import phalanx.review.Review;
 import phalanx.song.Bar;
@@ -182,6 +183,11 @@ public final class Workspace {
   /** Pins a shape where the selected chord is written. */
   public void pin(Shape shape) {
     selectedSlot().ifPresent(slot -> edit(song -> song.pin(slot.played().ref(), shape)));
+  }
+
+  /** Pins frets where the selected chord is written; the plan fingers them. */
+  public void pin(FretRow frets) {
+    selectedSlot().ifPresent(slot -> edit(song -> song.pin(slot.played().ref(), frets)));
   }
 
   /** Pins a shape wherever the selected chord stands. */

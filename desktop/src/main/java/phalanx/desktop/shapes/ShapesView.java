@@ -9,6 +9,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -26,6 +27,7 @@ import phalanx.desktop.model.Workspace;
 import phalanx.desktop.neck.NeckPicture;
 import phalanx.desktop.neck.NeckSize;
 import phalanx.desktop.neck.NeckView;
+import phalanx.fretting.FretRow;
 import phalanx.fretting.RatedShape;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
@@ -49,7 +51,7 @@ public final class ShapesView extends VBox {
   private final Label hand = label("shapes-hand", "where");
   private final TextField frets = new TextField();
   private final Label verdict = label("trial-verdict", "where");
-  private final Button pinTrial = tool("pin-trial", "Pin this");
+  private final Button pinTrial = tool("pin-trial", "Pin these frets");
   private final Button backFromTrial = tool("stop-trial", "Back");
   private final Button pin = tool("pin-held", "Pin shape");
   private final Button pinAll = tool("pin-everywhere", "Pin everywhere this chord comes");
@@ -142,9 +144,10 @@ public final class ShapesView extends VBox {
             trials
                 .trialProperty()
                 .get()
-                .flatMap(t -> t.fingerings().stream().findFirst())
-                .map(RatedShape::shape)
+                .map(t -> new FretRow(t.frets()))
                 .ifPresent(workspace::pin));
+    pinTrial.setTooltip(
+        new Tooltip("Pins the frets; the plan chooses the fingers by what comes before and after"));
     backFromTrial.setOnAction(e -> trials.stop());
     HBox row = new HBox(name, frets, verdict, pinTrial, backFromTrial);
     row.getStyleClass().add("trial-row");

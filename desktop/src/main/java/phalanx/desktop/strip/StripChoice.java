@@ -2,9 +2,11 @@ package phalanx.desktop.strip;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import phalanx.arrangement.Note;
 import phalanx.desktop.model.FingerChoice;
 import phalanx.desktop.model.SlotRange;
+import phalanx.review.Grade;
 
 /**
  * What the player has chosen in the strip, and what is marked there.
@@ -13,16 +15,19 @@ import phalanx.desktop.model.SlotRange;
  * @param note the note chosen
  * @param dragged the string and fret it is being dragged to
  * @param finger the finger looked at
- * @param marks ticks of hard spots
- * @param looked the tick of the one looked at
+ * @param marks the findings
+ * @param looked the ticks of the one looked at
  */
 record StripChoice(
     SlotRange.Span slots,
     Optional<Note> note,
     Optional<Target> dragged,
     Optional<FingerChoice> finger,
-    List<Integer> marks,
-    Optional<Integer> looked) {
+    List<Mark> marks,
+    Set<Integer> looked) {
+
+  /** A finding at a tick. */
+  record Mark(int tick, Grade grade) {}
 
   /** Where a note would be. */
   record Target(int string, int fret) {}

@@ -25,6 +25,7 @@ import phalanx.instrument.Tuning;
 import phalanx.performance.Sounded;
 import phalanx.picking.Force;
 import phalanx.picking.PickFinger;
+import phalanx.review.Grade;
 import phalanx.song.Harmony;
 import phalanx.song.TempoMark;
 import phalanx.song.Timeline.PlayedBar;
@@ -107,9 +108,7 @@ final class StripPainter {
     gc.setGlobalAlpha(1);
     List<Note> notes = arrangement.notesFrom(system.startTick(), system.endTick());
     layout.tails(system).forEach(n -> paintTail(system, n));
-    arrangement.damps().stream()
-        .filter(d -> in(system, d.tick()))
-        .forEach(d -> paintDamp(system, d));
+    arrangement.dampsFrom(system.startTick(), system.endTick()).forEach(d -> paintDamp(system, d));
     List<Gesture> gestures = arrangement.gesturesFrom(system.startTick(), system.endTick());
     notes.forEach(n -> paintSlur(system, notes, n));
     for (Note note : notes) {
@@ -118,7 +117,7 @@ final class StripPainter {
     }
     gc.setGlobalAlpha(1);
     paintDragged(system);
-    choice.marks().stream().filter(t -> in(system, t)).forEach(t -> paintMark(system, t));
+    choice.marks().stream().filter(m -> in(system, m.tick())).forEach(m -> paintMark(system, m));
     paintLetters(system, notes);
     gestures.forEach(g -> strokes.paint(layout, system, g));
   }
@@ -140,17 +139,19 @@ final class StripPainter {
     }
   }
 
-  /** A flag over a hard spot; filled for the one looked at. */
-  private void paintMark(StripSystem system, int tick) {
-    double x = layout.x(system, tick);
+  /** A sign over a finding, by its grade; filled for the one looked at. */
+  private void paintMark(StripSystem system, StripChoice.Mark mark) {
+    double x = layout.x(system, mark.tick());
+    String shade = mark.grade().isHard() ? "attention" : "muted";
     double y = StripLayout.MARK_Y;
-    boolean looked = choice.looked().equals(Optional.of(tick));
-    gc.setFill(palette.get(looked ? "attention" : "paper"));
+    boolean looked = choice.looked().contains(mark.tick());
+    boolean full = looked || mark.grade() == Grade.CANNOT;
+    gc.setFill(palette.get(full ? shade : "paper"));
     gc.fillOval(x - 6, y - 6, 12, 12);
-    gc.setStroke(palette.get("attention"));
-    gc.setLineWidth(1.4);
+    gc.setStroke(palette.get(shade));
+    gc.setLineWidth(looked ? 2.4 : 1.4);
     gc.strokeOval(x - 6, y - 6, 12, 12);
-    ink.centre("!", x, y + 3.8, TypeFace.bold(10), looked ? "paper" : "attention");
+    ink.centre(mark.grade().sign(), x, y + 3.8, TypeFace.bold(10), full ? "paper" : shade);
   }
 
   /** Where a dragged note would be. */

@@ -1,9 +1,11 @@
 package phalanx.desktop.strip;
 
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
@@ -19,6 +21,7 @@ import phalanx.desktop.model.FingerChoice;
 import phalanx.desktop.model.Workspace;
 import phalanx.instrument.Finger;
 import phalanx.review.Found;
+import phalanx.review.Grade;
 import phalanx.theory.Phrase;
 
 /** The two-hand strip on the screen, a picture each system: scrolls, zooms and selects. */
@@ -112,8 +115,20 @@ public final class StripView extends ScrolledPictures {
         workspace.notes().property().get(),
         dragged,
         workspace.fingerProperty().get(),
-        findings.open().stream().map(Found::tick).distinct().toList(),
-        findings.currentProperty().get().map(Found::tick));
+        marks(findings.open()),
+        findings.currentProperty().get().map(f -> Set.copyOf(f.ticks())).orElse(Set.of()));
+  }
+
+  /** One mark a tick, for what matters most there. */
+  private static List<StripChoice.Mark> marks(List<Found> open) {
+    Map<Integer, Grade> worst = new TreeMap<>();
+    for (Found found : open) {
+      Grade grade = found.finding().grade();
+      found.ticks().forEach(t -> worst.merge(t, grade, (a, b) -> a.compareTo(b) < 0 ? a : b));
+    }
+    return worst.entrySet().stream()
+        .map(e -> new StripChoice.Mark(e.getKey(), e.getValue()))
+        .toList();
   }
 
   private void press(MouseEvent event) {
@@ -124,7 +139,8 @@ public final class StripView extends ScrolledPictures {
     double x = event.getX();
     double y = event.getY() + scrolled();
     List<Found> open = workspace.findings().open();
-    Optional<Integer> mark = layout.markAt(x, y, open.stream().map(Found::tick).toList());
+    List<Integer> ticks = open.stream().flatMap(f -> f.ticks().stream()).distinct().toList();
+    Optional<Integer> mark = layout.markAt(x, y, ticks);
     Optional<FingerChoice> finger =
         layout
             .laneAt(x, y)
@@ -132,9 +148,9 @@ public final class StripView extends ScrolledPictures {
             .or(() -> layout.letterAt(x, y).map(FingerChoice.Picking::new));
     if (mark.isPresent()) {
       open.stream()
-          .filter(f -> f.tick() == mark.get())
-          .findFirst()
-          .ifPresent(workspace.findings()::look);
+          .filter(f -> f.ticks().contains(mark.get()))
+          .min(Comparator.comparing(f -> f.finding().grade()))
+          .ifPresent(f -> workspace.findings().lookAt(f, mark.get()));
     } else if (finger.isPresent()) {
       boolean same = workspace.fingerProperty().get().equals(finger);
       workspace.fingerProperty().set(same ? Optional.empty() : finger);

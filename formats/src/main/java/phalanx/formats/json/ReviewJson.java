@@ -61,7 +61,10 @@ public final class ReviewJson {
 
   private static void finding(ObjectNode node, Found found, Arrangement arrangement) {
     node.put("rule", found.finding().rule());
+    node.put("grade", found.finding().grade().word());
     node.put("bar", found.bar());
+    ArrayNode bars = node.putArray("bars");
+    found.bars().forEach(bars::add);
     node.put("beat", beat(found, arrangement));
     found
         .string()
@@ -75,7 +78,7 @@ public final class ReviewJson {
 
   private static void fix(ObjectNode node, Remedy remedy) {
     node.put("words", remedy.words());
-    node.put("findings", remedy.findings());
+    node.put("findings", remedy.left().all());
     node.put("extraCost", Math.round(remedy.extraCost() * 100) / 100.0);
     remedy
         .ceiling()

@@ -9,15 +9,18 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.audiveris.proxymusic.Attributes;
 import org.audiveris.proxymusic.Backup;
 import org.audiveris.proxymusic.Clef;
 import org.audiveris.proxymusic.ClefSign;
 import org.audiveris.proxymusic.Direction;
 import org.audiveris.proxymusic.DirectionType;
+import org.audiveris.proxymusic.FormattedTextId;
 import org.audiveris.proxymusic.Key;
 import org.audiveris.proxymusic.Metronome;
 import org.audiveris.proxymusic.ObjectFactory;
+import org.audiveris.proxymusic.Offset;
 import org.audiveris.proxymusic.PartList;
 import org.audiveris.proxymusic.PartName;
 import org.audiveris.proxymusic.PerMinute;
@@ -33,8 +36,10 @@ import org.audiveris.proxymusic.Work;
 import org.audiveris.proxymusic.YesNo;
 import org.audiveris.proxymusic.util.Marshalling;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Damp;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
+import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
 import phalanx.performance.Performance;
 import phalanx.song.Harmony;
@@ -139,6 +144,9 @@ public final class MusicXmlWriter {
         items.add(ChordSymbolXml.harmony(sounding.chord(), slot.shape(), offset));
       }
     }
+    arrangement
+        .dampsFrom(bar.startTick(), bar.endTick())
+        .forEach(d -> items.add(damp(d, d.tick() - bar.startTick())));
     List<List<org.audiveris.proxymusic.Note>> voices = new ArrayList<>();
     for (VoiceXml.Staff staff : VoiceXml.Staff.values()) {
       voices.add(new VoiceXml(arrangement, rings, bar, staff, false).notes());
@@ -242,6 +250,28 @@ public final class MusicXmlWriter {
     swing.setSecond(whole(100L - percent));
     swing.setSwingType("eighth");
     return swing;
+  }
+
+  /** A sign that strings are stopped, with which and by what. */
+  private static Direction damp(Damp damp, int offset) {
+    DirectionType sign = FACTORY.createDirectionType();
+    sign.setDamp(FACTORY.createEmptyPrintStyleAlignId());
+    FormattedTextId words = FACTORY.createFormattedTextId();
+    words.setValue(
+        damp.strings().stream().map(StringSign::of).collect(Collectors.joining())
+            + " "
+            + damp.by().word());
+    DirectionType type = FACTORY.createDirectionType();
+    type.getWordsOrSymbol().add(words);
+    Direction direction = FACTORY.createDirection();
+    direction.getDirectionType().add(sign);
+    direction.getDirectionType().add(type);
+    if (offset > 0) {
+      Offset at = FACTORY.createOffset();
+      at.setValue(BigDecimal.valueOf(offset));
+      direction.setOffset(at);
+    }
+    return direction;
   }
 
   private Direction tempo(double tempo) {

@@ -6,6 +6,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import phalanx.fretting.FretRow;
 import phalanx.fretting.Shape;
 import phalanx.fretting.Stop;
 import phalanx.instrument.Finger;
@@ -27,7 +30,29 @@ final class PinsField {
 
   Pins pins(Field field) {
     Map<SlotRef, Shape> shapes = new HashMap<>();
-    each(field, "shapes", pin -> shapes.put(new SlotRef(bar(pin), tick(pin)), shape(pin)));
+    Map<SlotRef, FretRow> frets = new HashMap<>();
+    each(
+        field,
+        "shapes",
+        pin -> {
+          SlotRef at = new SlotRef(bar(pin), tick(pin));
+          if (pin.maybe("fingers").isPresent()) {
+            shapes.put(at, shape(pin));
+          } else {
+            frets.put(at, row(pin));
+          }
+        });
+    Map<SlotRef, Set<Integer>> damps = new HashMap<>();
+    each(
+        field,
+        "damps",
+        pin -> {
+          Set<Integer> strings = new TreeSet<>();
+          pin.at("strings").list().stream()
+              .map(s -> Tuning.STRINGS - s.whole(1, Tuning.STRINGS))
+              .forEach(strings::add);
+          damps.put(new SlotRef(bar(pin), tick(pin)), strings);
+        });
     Map<NoteRef, Integer> strings = new HashMap<>();
     each(
         field,
@@ -44,7 +69,7 @@ final class PinsField {
           FindingRef at = new FindingRef(bar(spot), tick(spot), spot.at("rule").text());
           accepted.put(at, spot.at("note").text());
         });
-    return new Pins(shapes, strings, accepted);
+    return new Pins(shapes, frets, strings, damps, accepted);
   }
 
   private interface Pin {
@@ -68,6 +93,23 @@ final class PinsField {
 
   private static int tick(Field pin) {
     return pin.at("tick").whole(0, ChartField.MOST_TICKS);
+  }
+
+  /** Frets whose fingers the plan chooses. */
+  private static FretRow row(Field pin) {
+    List<Field> frets = pin.at("frets").list();
+    if (frets.size() != Tuning.STRINGS) {
+      throw pin.at("frets").fault("six frets, low to high");
+    }
+    List<Integer> row = new ArrayList<>();
+    for (Field fret : frets) {
+      row.add(fret.node().asText().equals("x") ? Shape.SILENT : fret.whole(0, 24));
+    }
+    try {
+      return new FretRow(row);
+    } catch (IllegalArgumentException e) {
+      throw new Field.Fault(pin.pointer(), e.getMessage());
+    }
   }
 
   private static Shape shape(Field pin) {

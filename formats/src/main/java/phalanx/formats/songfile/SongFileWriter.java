@@ -9,7 +9,9 @@ import java.util.Comparator;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import phalanx.formats.json.ArrangementJson;
+import phalanx.fretting.FretRow;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
@@ -170,13 +172,27 @@ public final class SongFileWriter {
             });
   }
 
-  private static void pins(ObjectNode node, Pins pins) {
-    ArrayNode shapes = node.putArray("shapes");
-    pins.shapes().entrySet().stream()
+  private static <V> Stream<Map.Entry<SlotRef, V>> inOrder(Map<SlotRef, V> pins) {
+    return pins.entrySet().stream()
         .sorted(
             Map.Entry.comparingByKey(
-                Comparator.comparingInt(SlotRef::bar).thenComparingInt(SlotRef::tick)))
-        .forEach(e -> shape(shapes.addObject(), e.getKey(), e.getValue()));
+                Comparator.comparingInt(SlotRef::bar).thenComparingInt(SlotRef::tick)));
+  }
+
+  private static void pins(ObjectNode node, Pins pins) {
+    ArrayNode shapes = node.putArray("shapes");
+    inOrder(pins.shapes()).forEach(e -> shape(shapes.addObject(), e.getKey(), e.getValue()));
+    inOrder(pins.frets()).forEach(e -> frets(shapes.addObject(), e.getKey(), e.getValue()));
+    ArrayNode damps = node.putArray("damps");
+    inOrder(pins.damps())
+        .forEach(
+            e -> {
+              ObjectNode damp = damps.addObject();
+              damp.put("bar", e.getKey().bar());
+              damp.put("tick", e.getKey().tick());
+              ArrayNode damped = damp.putArray("strings");
+              new TreeSet<>(e.getValue()).forEach(s -> damped.add(StringSign.number(s)));
+            });
     ArrayNode strings = node.putArray("strings");
     pins.strings().entrySet().stream()
         .sorted(
@@ -207,6 +223,19 @@ public final class SongFileWriter {
               spot.put("rule", e.getKey().rule());
               spot.put("note", e.getValue());
             });
+  }
+
+  private static void frets(ObjectNode node, SlotRef at, FretRow row) {
+    node.put("bar", at.bar());
+    node.put("tick", at.tick());
+    ArrayNode frets = node.putArray("frets");
+    for (int fret : row.frets()) {
+      if (fret == Shape.SILENT) {
+        frets.add("x");
+      } else {
+        frets.add(fret);
+      }
+    }
   }
 
   private static void shape(ObjectNode node, SlotRef at, Shape shape) {

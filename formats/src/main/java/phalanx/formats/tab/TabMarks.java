@@ -7,9 +7,12 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Damp;
 import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Technique;
+import phalanx.instrument.StringSign;
 import phalanx.picking.Force;
 import phalanx.picking.HitKind;
 import phalanx.picking.Touch;
@@ -30,11 +33,12 @@ final class TabMarks {
   private TabMarks() {}
 
   /** The signs of one instant; empty for plain strokes. */
-  static String at(List<Gesture> gestures, List<Note> notes) {
+  static String at(List<Gesture> gestures, List<Note> notes, List<Damp> damps) {
     boolean accent =
         notes.stream().anyMatch(n -> n.force() == Force.ACCENTED)
             || gestures.stream().anyMatch(g -> force(g) == Force.ACCENTED);
     String signs = gestures.stream().map(TabMarks::sign).collect(Collectors.joining());
+    String stopped = damps.stream().map(TabMarks::sign).collect(Collectors.joining());
     String techniques =
         notes.stream()
             .flatMap(n -> n.techniques().stream())
@@ -42,7 +46,7 @@ final class TabMarks {
             .distinct()
             .sorted()
             .collect(Collectors.joining());
-    return (accent ? ">" : "") + techniques + signs;
+    return (accent ? ">" : "") + techniques + signs + stopped;
   }
 
   private static Force force(Gesture gesture) {
@@ -61,8 +65,18 @@ final class TabMarks {
     return ((Gesture.Roll) gesture).towardsTreble() ? "/" : "\\";
   }
 
+  /** Strings that are stopped, by what: {@code x6p} for ⑥ by the thumb. */
+  private static String sign(Damp damp) {
+    return "x"
+        + damp.strings().stream()
+            .map(s -> String.valueOf(StringSign.number(s)))
+            .collect(Collectors.joining())
+        + damp.by().word();
+  }
+
   /** The signs that are used, each with its meaning; nothing where none is. */
-  static String legend(List<Gesture> gestures, List<Note> notes) {
+  static String legend(Arrangement a) {
+    List<Note> notes = a.notes();
     Map<String, String> meanings = new LinkedHashMap<>();
     if (notes.stream().anyMatch(n -> n.force() == Force.ACCENTED)) {
       meanings.put(">", "accent");
@@ -70,9 +84,13 @@ final class TabMarks {
     notes.stream()
         .flatMap(n -> n.techniques().stream())
         .forEach(t -> meanings.put(t.sign(), t.meaning()));
-    Set<Gesture> kinds = new LinkedHashSet<>(gestures);
+    Set<Gesture> kinds = new LinkedHashSet<>(a.gestures());
     for (Gesture gesture : kinds) {
       meanings.put(sign(gesture), words(gesture));
+    }
+    for (Damp damp : a.damps()) {
+      String strings = damp.strings().size() > 1 ? "strings are" : "string is";
+      meanings.put(sign(damp), strings + " stopped: " + damp.by().words());
     }
     if (meanings.isEmpty()) {
       return "";

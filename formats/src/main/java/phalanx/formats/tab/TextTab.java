@@ -7,6 +7,7 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Damp;
 import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
@@ -64,7 +65,7 @@ public final class TextTab {
       system(bars.subList(from, to), out);
       from = to;
     }
-    return out + TabMarks.legend(arrangement.gestures(), arrangement.notes());
+    return out + TabMarks.legend(arrangement);
   }
 
   private String heading() {
@@ -101,9 +102,14 @@ public final class TextTab {
     times.add(bar.startTick());
     notes(bar).forEach(n -> times.add(n.tick()));
     gestures(bar).forEach(g -> times.add(g.tick()));
+    damps(bar).forEach(d -> times.add(d.tick()));
     bar.count().stream().filter(Meter.Syllable::onBeat).forEach(w -> times.add(w.tick()));
     slots(bar).forEach(s -> times.add(s.played().tick()));
     return times;
+  }
+
+  private Stream<Damp> damps(PlayedBar bar) {
+    return arrangement.dampsFrom(bar.startTick(), bar.endTick()).stream();
   }
 
   private Stream<Gesture> gestures(PlayedBar bar) {
@@ -157,6 +163,9 @@ public final class TextTab {
   private void bar(
       PlayedBar bar, int column, StringBuilder chords, StringBuilder count, StringBuilder letters) {
     List<Integer> times = List.copyOf(times(bar));
+    if (beginsTempo(bar)) {
+      put(chords, column + 1, "(" + Phrase.of("%.0f", bar.tempo()) + " a minute)");
+    }
     slots(bar).forEach(s -> put(chords, column + column(times, s.played().tick()), symbol(s)));
     for (Meter.Syllable word : bar.count()) {
       if (times.contains(word.tick())) {
@@ -174,6 +183,11 @@ public final class TextTab {
     }
   }
 
+  private boolean beginsTempo(PlayedBar bar) {
+    int place = arrangement.timeline().placeOf(bar);
+    return place > 0 && arrangement.timeline().bars().get(place - 1).tempo() != bar.tempo();
+  }
+
   /** What is not a plain stroke: brushes, rolls, hits, accents. */
   private void marks(PlayedBar bar, int column, StringBuilder line) {
     List<Integer> times = List.copyOf(times(bar));
@@ -181,7 +195,8 @@ public final class TextTab {
       String mark =
           TabMarks.at(
               gestures(bar).filter(g -> g.tick() == tick).toList(),
-              notes(bar).filter(n -> n.tick() == tick).toList());
+              notes(bar).filter(n -> n.tick() == tick).toList(),
+              damps(bar).filter(d -> d.tick() == tick).toList());
       if (!mark.isEmpty()) {
         put(line, column + column(times, tick), mark);
       }

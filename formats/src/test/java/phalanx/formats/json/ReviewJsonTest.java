@@ -34,8 +34,19 @@ class ReviewJsonTest {
     assertThat(finding.fieldNames())
         .toIterable()
         .containsExactly(
-            "rule", "bar", "beat", "string", "message", "measured", "limit", "unit", "fixes");
+            "rule",
+            "grade",
+            "bar",
+            "bars",
+            "beat",
+            "string",
+            "message",
+            "measured",
+            "limit",
+            "unit",
+            "fixes");
     assertThat(finding.get("rule").asText()).isEqualTo("tune out of reach");
+    assertThat(finding.get("grade").asText()).isEqualTo("cannot");
     assertThat(finding.get("bar").asInt()).isEqualTo(1);
     assertThat(finding.get("beat").asDouble()).isEqualTo(3);
     assertThat(finding.get("fixes")).isNotEmpty();

@@ -12,6 +12,7 @@ import phalanx.chart.Notation;
 import phalanx.chart.Transposition;
 import phalanx.chart.TuneImport;
 import phalanx.formats.patterns.PatternShelf;
+import phalanx.fretting.FretRow;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Tuning;
 import phalanx.melody.BarTune;
@@ -61,7 +62,7 @@ class KeptAfterEditsTest {
     int bar = bars.get(draws.nextInt(bars.size())).id();
     int section = song.chart().sectionOf(bar).map(Section::id).orElseThrow();
     SlotRef slot = new SlotRef(bar, 5040 * draws.nextInt(4));
-    return switch (draws.nextInt(16)) {
+    return switch (draws.nextInt(18)) {
       case 0 -> Transposition.bySemitones(song, draws.nextInt(12));
       case 1 -> song.editChart(c -> ChartEdits.insertAfter(c, bar, typed(draws)));
       case 2 -> song.editChart(c -> ChartEdits.delete(c, List.of(bar)));
@@ -84,6 +85,17 @@ class KeptAfterEditsTest {
                   song.pins()
                       .with(new NoteRef(bar, 0, Role.INNER), draws.nextInt(6))
                       .accepting(new FindingRef(bar, 2520, "stretch"), "later"));
+      case 16 ->
+          song.editChart(
+              c ->
+                  ChartEdits.replace(
+                      c,
+                      c.bar(bar)
+                          .orElseThrow()
+                          .withTempo(Optional.of(20 + draws.nextInt(3800) / 10.0))));
+      case 17 ->
+          song.pin(slot, new FretRow(List.of(-1, 3, draws.nextInt(5), 0, 1, draws.nextInt(25))))
+              .withPins(song.pins().damping(slot, draws.nextInt(6), true));
       case 12 ->
           song.withPatterns(song.patterns().with(scope(draws, bar, section, slot), pattern(draws)));
       case 13 ->

@@ -1,0 +1,48 @@
+package phalanx.arrangement.laying;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import phalanx.arrangement.Damp;
+import phalanx.arrangement.Remark;
+import phalanx.arrangement.Slot;
+import phalanx.instrument.StringSign;
+import phalanx.song.Song;
+
+/**
+ * The strings that are stopped, those the player wants stopped at a chord included.
+ *
+ * @param slots the slots, with a remark where nothing is free to stop a string
+ * @param all every damp, by time
+ */
+record WantedDamps(List<Slot> slots, List<Damp> all) {
+
+  static WantedDamps of(Song song, List<Slot> slots, List<Damp> byPattern, Damping damping) {
+    if (song.pins().damps().isEmpty()) {
+      return new WantedDamps(slots, byPattern);
+    }
+    List<Damp> all = new ArrayList<>(byPattern);
+    List<Slot> remarked = new ArrayList<>();
+    for (Slot slot : slots) {
+      List<Remark> remarks = new ArrayList<>(slot.found());
+      for (int string : song.pins().damped(slot.played().ref())) {
+        Optional<Damp> damp = damping.when(slot, string);
+        damp.ifPresentOrElse(all::add, () -> remarks.add(nothingFree(slot, string)));
+      }
+      boolean same = remarks.size() == slot.found().size();
+      remarked.add(same ? slot : slot.withRemarks(remarks));
+    }
+    all.sort(Comparator.comparingInt(Damp::tick));
+    return new WantedDamps(remarked, all);
+  }
+
+  private static Remark nothingFree(Slot slot, int string) {
+    return Remark.at(
+        Remark.Kind.PIN,
+        StringSign.of(string) + " is to be stopped here, and no finger is free for it",
+        slot.fromTick(),
+        string,
+        new Remark.Figure(0, 1, "fingers"));
+  }
+}

@@ -1,0 +1,99 @@
+package phalanx.review;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.laying.Arranger;
+import phalanx.picking.PatternReader;
+import phalanx.song.SlotRef;
+import phalanx.song.Song;
+import phalanx.song.TestSongs;
+
+/** How findings are graded, put together and taken away. */
+class GradesTest {
+
+  private static final Arranger ARRANGER = new Arranger();
+
+  private static Song picking(String chords, String rows) {
+    PatternReader.Result read = PatternReader.read("name: x\nmetre: 4/4\n" + rows);
+    assertThat(read.problems()).isEmpty();
+    return TestSongs.of(chords).withPattern(read.patterns().get(0));
+  }
+
+  /** The open sixth string rings on under a chord that it is not in and that leaves it alone. */
+  private static Song ringing() {
+    return picking("|: E | C#dim7 :|", "thumb | o | . | . | . |\n");
+  }
+
+  @Test
+  void aFindingInARepeatIsOneWithAllItsBars() {
+    Review review = Review.of(ARRANGER.arrange(ringing()));
+    List<Found> rings =
+        review.findings().stream().filter(f -> f.finding().rule().equals(RingsOver.NAME)).toList();
+    for (Found found : rings) {
+      assertThat(found.bars()).doesNotHaveDuplicates();
+      assertThat(rings.stream().filter(f -> f.ref().equals(found.ref()))).hasSize(1);
+    }
+  }
+
+  /** A stroke that moves to another string is heard by nobody: worth knowing, and one of it. */
+  @Test
+  void aStrokeOnAnotherStringIsWorthKnowingOnce() {
+    Song song = picking("| C5 | C5 | C5 | C5 |", "tune | o | o | o | o |\n");
+    for (int bar = 1; bar <= 4; bar++) {
+      song =
+          song.pin(new SlotRef(bar, 0), new phalanx.fretting.FretRow(List.of(-1, 3, 5, 5, -1, -1)));
+    }
+    Review review = Review.of(ARRANGER.arrange(song));
+    assertThat(review.findings())
+        .filteredOn(f -> f.finding().rule().equals(DeadStrings.NAME))
+        .singleElement()
+        .satisfies(
+            f -> {
+              assertThat(f.finding().grade()).isEqualTo(Grade.NOTE);
+              assertThat(f.bars()).containsExactly(1, 2, 3, 4);
+            });
+    assertThat(review.tally().hard()).isZero();
+    assertThat(review.tally().words()).isEqualTo("nothing is hard");
+  }
+
+  /** Every way out leaves less than there was, and those that leave least come first. */
+  @Test
+  void waysOutLeaveLessAndTheBestComesFirst() {
+    for (String chords :
+        List.of("| E | F | G | C |", "| A | Bb | Eb | E |", "| D | F#m | B7 | E |")) {
+      Arrangement a = ARRANGER.arrange(TestSongs.of(chords).withTempo(150));
+      Review review = Review.of(a);
+      for (Found found : review.findings()) {
+        List<Remedy> ways = Remedies.of(new Arranger(), a, found);
+        assertThat(ways).isSortedAccordingTo((x, y) -> x.left().compareTo(y.left()));
+        assertThat(ways).allMatch(w -> w.left().compareTo(review.tally()) < 0);
+      }
+    }
+  }
+
+  @Test
+  void aStringThatRingsOnIsDamped() {
+    Song song = picking("| Em | Bb |", "thumb | o | . | . | . |\n");
+    song = song.pin(new SlotRef(1, 0), new phalanx.fretting.FretRow(List.of(0, 2, 2, 0, 0, 0)));
+    song = song.pin(new SlotRef(2, 0), new phalanx.fretting.FretRow(List.of(-1, 1, 3, 3, 3, 1)));
+    Arrangement a = ARRANGER.arrange(song);
+    Found rings =
+        Review.of(a).findings().stream()
+            .filter(f -> f.finding().rule().equals(RingsOver.NAME))
+            .findFirst()
+            .orElseThrow();
+    Remedy damp =
+        Remedies.of(ARRANGER, a, rings).stream()
+            .filter(r -> r.words().startsWith("damp ⑥"))
+            .findFirst()
+            .orElseThrow();
+    Arrangement damped = ARRANGER.arrange(damp.edit().apply(song));
+    assertThat(damped.damps()).singleElement().satisfies(d -> assertThat(d.strings()).contains(0));
+    assertThat(Review.of(damped).findings())
+        .noneMatch(
+            f -> f.finding().rule().equals(RingsOver.NAME) && f.string().equals(rings.string()));
+  }
+}
