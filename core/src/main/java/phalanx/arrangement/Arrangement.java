@@ -37,6 +37,18 @@ public record Arrangement(
     holds = List.copyOf(holds);
   }
 
+  /**
+   * The same plan for a song that differs only in what planning does not depend on.
+   *
+   * @throws IllegalArgumentException if it differs in more
+   */
+  public Arrangement of(Song other) {
+    if (!other.planned().equals(song.planned())) {
+      throw new IllegalArgumentException("this song has another plan");
+    }
+    return new Arrangement(other, timeline, slots, notes, gestures, damps, holds, plan);
+  }
+
   /** The notes struck from one tick up to, not including, another. */
   public List<Note> notesFrom(int from, int to) {
     return between(notes, Note::tick, from, to);

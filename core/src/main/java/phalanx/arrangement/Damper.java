@@ -34,7 +34,7 @@ public sealed interface Damper {
 
     @Override
     public String words() {
-      return "finger " + finger.sign() + " laid on it";
+      return "finger " + finger.sign() + " leans on it";
     }
   }
 

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import phalanx.instrument.Finger;
-import phalanx.instrument.Hand;
 import phalanx.instrument.Tuning;
 import phalanx.theory.Phrase;
 
@@ -52,9 +51,6 @@ public final class ChangeCosts {
   /** A slur of the tune that cannot be made, so that the note is plucked. */
   public static final double SLUR_LOST = 2.4;
 
-  /** The way the doubling starts from, mm: about a fingertip. */
-  static final double TARGET_MM = 10;
-
   private final Reach reach;
   private final ChangeTables tables = new ChangeTables(this);
   private final Map<Integer, byte[]> keepable = new ConcurrentHashMap<>();
@@ -79,9 +75,7 @@ public final class ChangeCosts {
    * @param guided whether it slides along its string, which takes half the time
    */
   public double millisNeeded(double way, boolean guided) {
-    Hand.Pace pace = reach.hand().pace();
-    double doublings = Math.log(1 + way / TARGET_MM) / Math.log(2);
-    double time = pace.reactionMs() + pace.doublingMs() * doublings;
+    double time = reach.hand().pace().millis(way);
     return guided ? time / 2 : time;
   }
 

@@ -25,7 +25,8 @@ public final class StretchRule {
 
   private StretchRule() {}
 
-  private static boolean isNotable(Reach.Span span) {
+  /** Whether a span is wide enough to speak of. */
+  public static boolean isNotable(Reach.Span span) {
     double way = span.limit() - span.comfortable();
     return span.millimetres() >= span.comfortable() + NOTABLE * way;
   }

@@ -4,6 +4,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import phalanx.theory.Phrase;
 
 /**
  * A six-string guitar as it lies on the player's knee.
@@ -88,6 +89,17 @@ public record Guitar(
   /** Another instrument with this one's tuning and capo. */
   public Guitar builtAs(Guitar other) {
     return other.withTuning(tuning).withCapo(capo, capoStrings);
+  }
+
+  /** The one of {@link #STEEL} and {@link #NYLON} that it is built as, by the width of its nut. */
+  public Guitar build() {
+    return nutSpan < (STEEL.nutSpan + NYLON.nutSpan) / 2 ? STEEL : NYLON;
+  }
+
+  /** What it is in words: its strings and its scale. */
+  public String buildWords() {
+    String strings = build().equals(STEEL) ? "steel" : "nylon";
+    return Phrase.of("%s strings, %.0f mm", strings, scaleLength);
   }
 
   /** Whether the capo leaves strings free. */

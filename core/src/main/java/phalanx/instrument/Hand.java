@@ -34,6 +34,9 @@ public record Hand(
    */
   public record Pace(double reactionMs, double doublingMs) {
 
+    /** The width of what a finger aims at, mm: about a fingertip. */
+    private static final double TARGET_MM = 10;
+
     /** A practised player's; from memory. */
     public static final Pace USUAL = new Pace(60, 90);
 
@@ -42,6 +45,16 @@ public record Hand(
         throw new IllegalArgumentException(
             "pace out of range: " + reactionMs + " ms, " + doublingMs + " ms");
       }
+    }
+
+    /**
+     * The time a finger needs for a way, ms: Fitts's law in the form of Shannon (MacKenzie,
+     * Human-Computer Interaction 7, 1992), with a fingertip as the target.
+     *
+     * @param millimetres the way
+     */
+    public double millis(double millimetres) {
+      return reactionMs + doublingMs * Math.log(1 + millimetres / TARGET_MM) / Math.log(2);
     }
   }
 

@@ -11,13 +11,18 @@ import phalanx.song.Clock;
  * An arrangement in time: the one account of what sounds when. A string sounds one note at a time;
  * a fretted note ends when its finger leaves, an open string rings until something stops it.
  *
+ * @param arrangement what is played
  * @param clock turns written ticks into seconds: tempo, swing
  * @param notes every note, in the order of {@link Arrangement#notes()}
  * @param hits percussive hits with their times, by time
  * @param damps strings that are stopped, with their times, by time
  */
 public record Performance(
-    Clock clock, List<Sounded> notes, List<TimedHit> hits, List<TimedDamp> damps) {
+    Arrangement arrangement,
+    Clock clock,
+    List<Sounded> notes,
+    List<TimedHit> hits,
+    List<TimedDamp> damps) {
 
   /** A hit and when it sounds, seconds from the start of the song. */
   public record TimedHit(Gesture.Hit hit, double onset) {}
@@ -35,6 +40,7 @@ public record Performance(
   public static Performance of(Arrangement a) {
     Clock clock = Clock.of(a.song(), a.timeline());
     return new Performance(
+        a,
         clock,
         new StringEnds(a, clock).notes(),
         a.gestures().stream()

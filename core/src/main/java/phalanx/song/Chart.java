@@ -129,10 +129,21 @@ public record Chart(List<Section> sections) {
   /** The first that a function has for a bar, or else for one it is like. */
   <T> Optional<T> alongBar(int bar, IntFunction<T> of) {
     Optional<T> found = Optional.ofNullable(of.apply(bar));
-    if (found.isPresent()) {
-      return found;
-    }
+    return found.isPresent() ? found : alongBar(bar, of, byId());
+  }
+
+  /** The same for every bar, by its identity; bars for which there is nothing are left out. */
+  <T> Map<Integer, T> alongBars(IntFunction<T> of) {
     Map<Integer, Bar> index = byId();
+    Map<Integer, T> all = new HashMap<>();
+    for (int bar : index.keySet()) {
+      alongBar(bar, of, index).ifPresent(f -> all.put(bar, f));
+    }
+    return all;
+  }
+
+  private static <T> Optional<T> alongBar(int bar, IntFunction<T> of, Map<Integer, Bar> index) {
+    Optional<T> found = Optional.empty();
     Optional<Bar> at = Optional.ofNullable(index.get(bar));
     for (int link = 0; link < LONGEST_CHAIN && at.isPresent() && found.isEmpty(); link++) {
       found = Optional.ofNullable(of.apply(at.get().id()));

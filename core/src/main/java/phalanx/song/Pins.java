@@ -74,6 +74,11 @@ public record Pins(
     return new Pins(shapes, frets, strings, damps, without(accepted, at));
   }
 
+  /** Without the hard spots left as they are, which change no plan. */
+  Pins withoutAccepted() {
+    return new Pins(shapes, frets, strings, damps, Map.of());
+  }
+
   /** The shape pinned at a place. */
   public Optional<Shape> shape(SlotRef at) {
     return Optional.ofNullable(shapes.get(at));

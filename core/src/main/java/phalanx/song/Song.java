@@ -75,6 +75,23 @@ public record Song(
             .noneMatch(c -> c.harmony() instanceof Harmony.Sounding);
   }
 
+  /** What planning depends on: songs with the same have the same plan. */
+  public Song planned() {
+    return new Song(
+        "",
+        key,
+        feel,
+        guitar,
+        hand.withLeftHanded(false),
+        school,
+        patterns,
+        thumb,
+        chart,
+        tune,
+        List.of(),
+        pins.withoutAccepted());
+  }
+
   /** The metre it begins in. */
   public Meter meter() {
     return feel.meter();

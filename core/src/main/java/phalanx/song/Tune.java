@@ -34,6 +34,11 @@ public record Tune(Map<Integer, BarTune> bars, boolean onTop) {
     return bars.isEmpty() ? BarTune.SILENT : chart.alongBar(bar, bars::get).orElse(BarTune.SILENT);
   }
 
+  /** The tune of every bar that has one, or of which one that it is like has, by its identity. */
+  public Map<Integer, BarTune> along(Chart chart) {
+    return bars.isEmpty() ? Map.of() : chart.alongBars(bars::get);
+  }
+
   /** What a bar has itself. */
   public Optional<BarTune> own(int bar) {
     return Optional.ofNullable(bars.get(bar));

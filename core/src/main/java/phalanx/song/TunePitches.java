@@ -1,6 +1,10 @@
 package phalanx.song;
 
+import java.util.Map;
 import java.util.Optional;
+import phalanx.melody.BarTune;
+import phalanx.melody.TuneNote;
+import phalanx.melody.TuneReader;
 import phalanx.melody.Want;
 import phalanx.theory.Key;
 import phalanx.theory.NoteName;
@@ -29,6 +33,25 @@ public final class TunePitches {
     return want instanceof Want.Place place
         ? at(song, place.string(), place.fret())
         : (Want.Sound) want;
+  }
+
+  /**
+   * The last pitch before a bar, that its first note goes on from; one to begin with if none is.
+   */
+  public static Pitch before(Song song, int bar) {
+    Pitch last = TuneReader.MIDDLE;
+    Map<Integer, BarTune> tunes = song.tune().along(song.chart());
+    for (Bar earlier : song.chart().bars()) {
+      if (earlier.id() == bar) {
+        return last;
+      }
+      for (TuneNote note : tunes.getOrDefault(earlier.id(), BarTune.SILENT).notes()) {
+        if (note.wants().get(0) instanceof Want.Sound sound) {
+          last = sound.pitch();
+        }
+      }
+    }
+    return last;
   }
 
   /** What a MIDI note is called in the song's key, C where it has none. */

@@ -2,11 +2,24 @@ package phalanx.desktop;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import java.util.List;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.board.NeckPlaces;
+import phalanx.arrangement.board.TuneProposal;
+import phalanx.arrangement.laying.Arranger;
+import phalanx.arrangement.laying.Damping;
+import phalanx.fretting.Reach;
+import phalanx.fretting.ShapeTrial;
+import phalanx.performance.Performance;
+import phalanx.review.Remedies;
+import phalanx.review.Review;
+import phalanx.song.Song;
 
 /** The window stands on the rest, nothing stands on it, and it asks core instead of computing. */
 @AnalyzeClasses(packages = "phalanx", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -41,6 +54,63 @@ class ArrowsTest {
           .orShould()
           .dependOnClassesThat()
           .haveSimpleNameEndingWith("Solver");
+
+  /** What takes long is asked for in the model, which hands it to another thread. */
+  @ArchTest
+  static final ArchRule SCREENS_ASK_FOR_NOTHING_THAT_TAKES_LONG =
+      noClasses()
+          .that()
+          .resideInAPackage("phalanx.desktop..")
+          .and()
+          .resideOutsideOfPackages("phalanx.desktop.model..", "phalanx.desktop.files..")
+          .should()
+          .dependOnClassesThat()
+          .belongToAnyOf(Arranger.class, Remedies.class, Damping.class)
+          .orShould()
+          .callMethod(NeckPlaces.class, "of", Arrangement.class, int.class)
+          .orShould()
+          .callMethod(Review.class, "of", Arrangement.class)
+          .orShould()
+          .callMethod(Performance.class, "of", Arrangement.class)
+          .orShould()
+          .callMethod(ShapeTrial.class, "of", List.class, Reach.class)
+          .orShould()
+          .callMethod(TuneProposal.class, "of", Song.class);
+
+  /** Formulas of hand and sound stand in core, with their sources. */
+  @ArchTest
+  static final ArchRule THE_WINDOW_KNOWS_NO_FORMULAS =
+      noClasses()
+          .that()
+          .resideInAPackage("phalanx.desktop..")
+          .should()
+          .callMethod(Math.class, "log", double.class)
+          .orShould()
+          .callMethod(Math.class, "log10", double.class)
+          .orShould()
+          .callMethod(Math.class, "exp", double.class);
+
+  /** The frame and the screens know the shared parts, and those know neither. */
+  @ArchTest
+  static final ArchRule SHARED_PARTS_KNOW_NO_SCREEN =
+      noClasses()
+          .that()
+          .resideInAnyPackage(
+              "phalanx.desktop.drawing..", "phalanx.desktop.screen..", "phalanx.desktop.model..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage(
+              "phalanx.desktop.frame..",
+              "phalanx.desktop.arrange..",
+              "phalanx.desktop.chart..",
+              "phalanx.desktop.shapes..",
+              "phalanx.desktop.picking..",
+              "phalanx.desktop.melody..",
+              "phalanx.desktop.strip..");
+
+  @ArchTest
+  static final ArchRule PACKAGES_FORM_NO_CYCLE =
+      slices().matching("phalanx.desktop.(*)..").should().beFreeOfCycles();
 
   @ArchTest
   static final ArchRule THE_MODEL_KNOWS_NO_NODES =

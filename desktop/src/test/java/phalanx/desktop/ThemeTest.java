@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import javafx.scene.paint.Color;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import phalanx.desktop.drawing.Palette;
 
 class ThemeTest {
 

@@ -16,6 +16,7 @@ import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapePlan;
 import phalanx.fretting.ShapePlan.Alternative;
+import phalanx.fretting.StretchRule;
 import phalanx.instrument.Finger;
 import phalanx.instrument.StringSign;
 import phalanx.theory.Phrase;
@@ -131,7 +132,10 @@ public record ShapeChoice(
   /** The span in words. */
   public String spanWords() {
     return span.map(
-            s -> Phrase.of("span %.0f mm%s", s.millimetres(), s.isStretch() ? ", a stretch" : ""))
+            s ->
+                Phrase.of(
+                    "span %.0f mm%s",
+                    s.millimetres(), StretchRule.isNotable(s) ? ", a stretch" : ""))
         .orElse("no span");
   }
 

@@ -11,7 +11,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import phalanx.chart.Transposition;
-import phalanx.desktop.Palette;
+import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.Workspace;
 import phalanx.song.Song;

@@ -17,7 +17,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.board.NeckPlaces;
-import phalanx.desktop.Palette;
+import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.TuneEntry;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.neck.NeckPicture;

@@ -1,7 +1,6 @@
 package phalanx.desktop.model;
 
 import java.util.List;
-import java.util.Map;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -9,12 +8,11 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 import phalanx.arrangement.board.TuneBoard;
 import phalanx.arrangement.board.TuneProposal;
 import phalanx.melody.BarTune;
-import phalanx.melody.TuneNote;
 import phalanx.melody.TuneReader;
 import phalanx.melody.TuneWriter;
-import phalanx.melody.Want;
 import phalanx.song.Bar;
 import phalanx.song.Song;
+import phalanx.song.TunePitches;
 import phalanx.theory.Meter;
 import phalanx.theory.Pitch;
 
@@ -31,6 +29,8 @@ public final class MelodyDesk {
       new ReadOnlyObjectWrapper<>(TuneBoard.EMPTY);
   private final TuneEntry entry;
   private boolean dirty;
+  private Meter meter = Meter.FOUR_FOUR;
+  private Pitch before = TuneReader.MIDDLE;
   private int bar;
 
   MelodyDesk(Workspace workspace, PlanService planner) {
@@ -59,6 +59,8 @@ public final class MelodyDesk {
 
   private void reload() {
     dirty = false;
+    meter = song().chart().meters(song().meter()).getOrDefault(bar, song().meter());
+    before = TunePitches.before(song(), bar);
     BarTune tune = tune(bar);
     preview.set(tune);
     trouble.set("");
@@ -75,8 +77,7 @@ public final class MelodyDesk {
 
   /** The metre of the bar. */
   public Meter meter() {
-    Map<Integer, Meter> meters = song().chart().meters(song().meter());
-    return meters.getOrDefault(bar, song().meter());
+    return meter;
   }
 
   /** The identity of the bar, 0 for none. */
@@ -86,7 +87,7 @@ public final class MelodyDesk {
 
   /** Takes in what stands in the field now. */
   public void type(String typed) {
-    TuneReader.Result read = TuneReader.read(typed, meter(), before());
+    TuneReader.Result read = TuneReader.read(typed, meter, before);
     dirty = !read.tune().equals(tune(bar));
     preview.set(read.tune());
     trouble.set(
@@ -94,22 +95,6 @@ public final class MelodyDesk {
             .findFirst()
             .map(p -> "at sign " + p.column() + ": " + p.message())
             .orElse(""));
-  }
-
-  /** The last pitch before this bar, that the first note goes on from. */
-  private Pitch before() {
-    Pitch last = TuneReader.MIDDLE;
-    for (Bar earlier : song().chart().bars()) {
-      if (earlier.id() == bar) {
-        return last;
-      }
-      for (TuneNote note : tune(earlier.id()).notes()) {
-        if (note.wants().get(0) instanceof Want.Sound sound) {
-          last = sound.pitch();
-        }
-      }
-    }
-    return last;
   }
 
   /** Keeps what was typed in the song; what could not be read stays out of it. */

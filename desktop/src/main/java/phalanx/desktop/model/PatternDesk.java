@@ -30,6 +30,7 @@ public final class PatternDesk {
   }
 
   private final Workspace workspace;
+  private boolean looked = true;
   private final PlanService planner;
   private final ObjectProperty<Breadth> reach = new SimpleObjectProperty<>(Breadth.SONG);
   private final ReadOnlyObjectWrapper<WrittenPattern> shown = new ReadOnlyObjectWrapper<>();
@@ -43,12 +44,21 @@ public final class PatternDesk {
     workspace.historyProperty().addListener(o -> show());
     workspace.arrangementProperty().addListener(o -> show());
     workspace.selectedProperty().addListener(o -> show());
-    workspace.screenProperty().addListener(o -> show());
     reach.addListener(o -> show());
+    show();
+    looked = false;
+  }
+
+  /** Whether somebody looks: only then what is shown follows the song. */
+  public void look(boolean looks) {
+    looked = looks;
     show();
   }
 
   private void show() {
+    if (!looked) {
+      return;
+    }
     Song song = workspace.song();
     Optional<Slot> slot = workspace.selectedSlot();
     shown.set(
@@ -61,8 +71,7 @@ public final class PatternDesk {
                         scope()))
             .orElseGet(() -> PatternEdits.written(song.pattern(), song.meter())));
     Arrangement plan = workspace.arrangementProperty().get();
-    // Only where it is looked at, and only for the newest plan.
-    if (workspace.screenProperty().get() == Screen.PICKING && plan != null && plan.song() == song) {
+    if (plan != null && plan.song() == song) {
       planner.falls(plan, shown.get(), workspace.selectedProperty().get(), falls::set);
     }
   }

@@ -11,6 +11,7 @@ import phalanx.arrangement.board.ShapeFilter;
 import phalanx.arrangement.board.SlotBoard;
 import phalanx.arrangement.board.TuneBoard;
 import phalanx.arrangement.laying.Arranger;
+import phalanx.performance.Performance;
 import phalanx.picking.WrittenPattern;
 import phalanx.review.Found;
 import phalanx.review.Remedies;
@@ -74,9 +75,14 @@ public final class PlanService {
     return fault -> faults.accept(what, fault);
   }
 
-  /** Plans a song and hands the plan over, unless a newer question came meanwhile. */
-  public void plan(Song song, Consumer<Arrangement> answer, Consumer<Throwable> fault) {
-    plans.ask(() -> arranger.arrange(song), answer, fault);
+  /** Plans a song and hands the plan over with its time, unless a newer question came meanwhile. */
+  public void plan(Song song, Consumer<Performance> answer, Consumer<Throwable> fault) {
+    plans.ask(() -> Performance.of(arranger.arrange(song)), answer, fault);
+  }
+
+  /** The same plan for a song that differs only in what planning does not depend on. */
+  void plan(Arrangement known, Song song, Consumer<Performance> answer, Consumer<Throwable> fault) {
+    plans.ask(() -> Performance.of(known.of(song)), answer, fault);
   }
 
   /** Lays a pattern on the chord of a slot and the next ones. */

@@ -3,6 +3,7 @@ package phalanx.desktop.model;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
@@ -24,6 +25,7 @@ import phalanx.arrangement.board.ShapeFilter;
 import phalanx.arrangement.board.SlotBoard;
 import phalanx.fretting.FretRow;
 import phalanx.fretting.Shape;
+import phalanx.performance.Performance;
 import phalanx.review.Review;
 import phalanx.song.Bar;
 import phalanx.song.History;
@@ -43,6 +45,7 @@ public final class Workspace {
   private final ReadOnlyObjectWrapper<Song> saved = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Optional<Path>> file =
       new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ReadOnlyObjectWrapper<Performance> performance = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Arrangement> arrangement = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Optional<SlotBoard>> board =
       new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -133,22 +136,31 @@ public final class Workspace {
 
   private void plan() {
     planning.set(true);
-    planner.plan(
-        history.get().present(),
-        done -> {
-          int place = placeIn(done);
-          settling = true;
-          arrangement.set(done);
-          notes.settle(done);
-          select(place);
-          settling = false;
+    Song song = history.get().present();
+    Arrangement before = arrangement.get();
+    Consumer<Throwable> fault =
+        f -> {
           planning.set(false);
-          planner.review(done, r -> review.set(Optional.of(r)));
-        },
-        fault -> {
-          planning.set(false);
-          faults.tell("This song could not be planned; undo the last change", fault);
-        });
+          faults.tell("This song could not be planned; undo the last change", f);
+        };
+    if (before != null && before.song().planned().equals(song.planned())) {
+      planner.plan(before, song, this::planned, fault);
+    } else {
+      planner.plan(song, this::planned, fault);
+    }
+  }
+
+  private void planned(Performance played) {
+    Arrangement done = played.arrangement();
+    int place = placeIn(done);
+    settling = true;
+    performance.set(played);
+    arrangement.set(done);
+    notes.settle(done);
+    select(place);
+    settling = false;
+    planning.set(false);
+    planner.review(done, r -> review.set(Optional.of(r)));
   }
 
   /** The selected chord's place in a new plan, though bars before it came or went. */
@@ -320,6 +332,11 @@ public final class Workspace {
   /** The newest plan; null until the first is ready. */
   public ReadOnlyObjectProperty<Arrangement> arrangementProperty() {
     return arrangement.getReadOnlyProperty();
+  }
+
+  /** The newest plan in time; set before the plan itself tells of a new one. */
+  public ReadOnlyObjectProperty<Performance> performanceProperty() {
+    return performance.getReadOnlyProperty();
   }
 
   /** What a player weighs at the selected chord; newest where the Shapes screen is open. */

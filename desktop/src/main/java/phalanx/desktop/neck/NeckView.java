@@ -4,7 +4,7 @@ import java.util.OptionalInt;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
-import phalanx.desktop.Palette;
+import phalanx.desktop.drawing.Palette;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Tuning;
 

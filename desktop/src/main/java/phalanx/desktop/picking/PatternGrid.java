@@ -5,7 +5,7 @@ import java.util.Optional;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
-import phalanx.desktop.Palette;
+import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.PatternDesk;
 import phalanx.desktop.model.Workspace;
 import phalanx.picking.WrittenPattern;

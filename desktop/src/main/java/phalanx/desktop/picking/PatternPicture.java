@@ -2,8 +2,8 @@ package phalanx.desktop.picking;
 
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
-import phalanx.desktop.HitSigns;
-import phalanx.desktop.Palette;
+import phalanx.desktop.drawing.HitSigns;
+import phalanx.desktop.drawing.Palette;
 import phalanx.picking.Pattern;
 import phalanx.picking.Role;
 import phalanx.picking.Stroke;

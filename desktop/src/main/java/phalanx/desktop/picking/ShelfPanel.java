@@ -13,7 +13,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import phalanx.desktop.Palette;
+import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.files.OwnShelf;
 import phalanx.desktop.model.PatternDesk;
 import phalanx.desktop.model.Workspace;

@@ -21,7 +21,7 @@ import phalanx.arrangement.board.ShapeChoice;
 import phalanx.arrangement.board.ShapeFilter;
 import phalanx.arrangement.board.ShapeFilter.Wish;
 import phalanx.arrangement.board.SlotBoard;
-import phalanx.desktop.Palette;
+import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.ShapeTrialModel;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.neck.NeckPicture;

@@ -56,6 +56,7 @@ public final class StripLayout {
   private static final double COUNT_ROW = 36;
   private static final double BOTTOM = 48;
 
+  private final Performance performance;
   private final Arrangement arrangement;
   private final double barWidth;
   private final List<Finger> lanes;
@@ -93,11 +94,13 @@ public final class StripLayout {
   /**
    * Lays an arrangement out.
    *
+   * @param performance the arrangement in time
    * @param width width of the strip, px
    * @param zoom 1 for the usual size of a bar
    */
-  public StripLayout(Arrangement arrangement, double width, double zoom) {
-    this.arrangement = arrangement;
+  public StripLayout(Performance performance, double width, double zoom) {
+    this.performance = performance;
+    arrangement = performance.arrangement();
     int perSystem = (int) Math.max(1, (width - LEFT) / (BAR * zoom));
     barWidth = Math.max(120, (width - LEFT) / perSystem);
     hits = arrangement.gestures().stream().anyMatch(Gesture.Hit.class::isInstance);
@@ -142,7 +145,7 @@ public final class StripLayout {
   private void shareHolds() {
     share(arrangement.holds(), Hold::fromTick, Hold::toTick, holds);
     share(
-        Performance.of(arrangement).notes(),
+        performance.notes(),
         n -> n.note().tick(),
         n -> Math.max(n.endTick(), n.note().endTick()),
         tails);

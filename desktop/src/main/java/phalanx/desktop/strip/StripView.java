@@ -12,10 +12,9 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
-import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
-import phalanx.desktop.Palette;
-import phalanx.desktop.ScrolledPictures;
+import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.drawing.ScrolledPictures;
 import phalanx.desktop.model.FindingDesk;
 import phalanx.desktop.model.FingerChoice;
 import phalanx.desktop.model.Workspace;
@@ -58,11 +57,10 @@ public final class StripView extends ScrolledPictures {
 
   @Override
   protected double layOut(double width) {
-    Arrangement arrangement = workspace.arrangementProperty().get();
-    if (arrangement == null) {
+    if (workspace.performanceProperty().get() == null) {
       return -1;
     }
-    layout = new StripLayout(arrangement, width, zoom);
+    layout = new StripLayout(workspace.performanceProperty().get(), width, zoom);
     return layout.height();
   }
 

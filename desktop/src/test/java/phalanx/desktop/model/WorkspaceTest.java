@@ -9,10 +9,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Queue;
 import org.junit.jupiter.api.Test;
-import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.board.ShapeChoice;
 import phalanx.desktop.Demo;
 import phalanx.fretting.Shape;
+import phalanx.performance.Performance;
 import phalanx.song.Song;
 
 class WorkspaceTest {
@@ -60,25 +60,25 @@ class WorkspaceTest {
   @Test
   void onlyTheNewestQuestionIsAnswered() {
     PlanService service = new PlanService(waiting::add, waiting::add, Runnable::run);
-    List<Arrangement> answers = new ArrayList<>();
+    List<Performance> answers = new ArrayList<>();
     Song song = Demo.song();
     service.plan(song, answers::add, WorkspaceTest::unexpected);
     service.plan(song.withTempo(120), answers::add, WorkspaceTest::unexpected);
     while (!waiting.isEmpty()) {
       waiting.remove().run();
     }
-    assertThat(answers).extracting(a -> a.song().tempo()).containsExactly(120.0);
+    assertThat(answers).extracting(a -> a.arrangement().song().tempo()).containsExactly(120.0);
   }
 
   @Test
   void anAnswerOvertakenWhileItWasMadeIsDropped() {
     Queue<Runnable> toInterface = new ArrayDeque<>();
     PlanService service = new PlanService(Runnable::run, Runnable::run, toInterface::add);
-    List<Arrangement> answers = new ArrayList<>();
+    List<Performance> answers = new ArrayList<>();
     service.plan(Demo.song(), answers::add, WorkspaceTest::unexpected);
     service.plan(Demo.song().withTempo(70), answers::add, WorkspaceTest::unexpected);
     toInterface.forEach(Runnable::run);
-    assertThat(answers).extracting(a -> a.song().tempo()).containsExactly(70.0);
+    assertThat(answers).extracting(a -> a.arrangement().song().tempo()).containsExactly(70.0);
   }
 
   private static void unexpected(Throwable fault) {
@@ -89,7 +89,7 @@ class WorkspaceTest {
   void aFaultWhilePlanningIsToldInsteadOfAnAnswer() {
     PlanService service = new PlanService(Runnable::run, Runnable::run, Runnable::run);
     List<Throwable> faults = new ArrayList<>();
-    List<Arrangement> answers = new ArrayList<>();
+    List<Performance> answers = new ArrayList<>();
     service.plan(null, answers::add, faults::add);
     assertThat(answers).isEmpty();
     assertThat(faults).hasSize(1);

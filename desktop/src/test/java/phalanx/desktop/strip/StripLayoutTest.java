@@ -7,6 +7,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import phalanx.arrangement.Arrangement;
 import phalanx.desktop.Demo;
+import phalanx.performance.Performance;
 
 class StripLayoutTest {
 
@@ -15,7 +16,7 @@ class StripLayoutTest {
   @ParameterizedTest
   @ValueSource(doubles = {0.4, 0.7, 1, 1.6, 2.2})
   void everySlotIsFoundWhereItIsDrawn(double zoom) {
-    StripLayout layout = new StripLayout(DEMO, 820, zoom);
+    StripLayout layout = new StripLayout(Performance.of(DEMO), 820, zoom);
     for (int i = 0; i < DEMO.slots().size(); i++) {
       StripLayout.StripSystem system = layout.systemOf(i);
       double x = layout.x(system, DEMO.slots().get(i).played().tick());
@@ -25,13 +26,14 @@ class StripLayoutTest {
 
   @Test
   void showsTwoBarsAcrossAtTheUsualSizeAndMoreWhenSmaller() {
-    assertThat(new StripLayout(DEMO, 820, 1).systems().get(0).bars()).hasSize(2);
-    assertThat(new StripLayout(DEMO, 820, 0.4).systems().get(1).bars().size()).isGreaterThan(2);
+    assertThat(new StripLayout(Performance.of(DEMO), 820, 1).systems().get(0).bars()).hasSize(2);
+    assertThat(new StripLayout(Performance.of(DEMO), 820, 0.4).systems().get(1).bars().size())
+        .isGreaterThan(2);
   }
 
   @Test
   void nothingOverlapsFromTopToBottom() {
-    StripLayout layout = new StripLayout(DEMO, 820, 1);
+    StripLayout layout = new StripLayout(Performance.of(DEMO), 820, 1);
     double bottom = 0;
     for (StripLayout.StripSystem system : layout.systems()) {
       assertThat(system.y()).isGreaterThanOrEqualTo(bottom);
@@ -45,7 +47,7 @@ class StripLayoutTest {
 
   @Test
   void onlyWhatCanBeSeenIsVisible() {
-    StripLayout layout = new StripLayout(DEMO, 820, 1);
+    StripLayout layout = new StripLayout(Performance.of(DEMO), 820, 1);
     assertThat(layout.visible(0, 300)).hasSize(1);
     assertThat(layout.visible(layout.height() - 40, layout.height()))
         .contains(layout.systems().get(layout.systems().size() - 1));
@@ -55,7 +57,7 @@ class StripLayoutTest {
   @ParameterizedTest
   @ValueSource(doubles = {0.4, 0.7, 1, 1.6, 2.2})
   void everySystemLiesBetweenTwoCutsWithItsHeading(double zoom) {
-    StripLayout layout = new StripLayout(DEMO, 820, zoom);
+    StripLayout layout = new StripLayout(Performance.of(DEMO), 820, zoom);
     assertThat(layout.cuts()).isSorted().hasSize(layout.systems().size() + 1);
     for (int s = 0; s < layout.systems().size(); s++) {
       StripLayout.StripSystem system = layout.systems().get(s);
@@ -69,7 +71,7 @@ class StripLayoutTest {
 
   @Test
   void upAndDownComeBackToTheSamePlace() {
-    StripLayout layout = new StripLayout(DEMO, 820, 1);
+    StripLayout layout = new StripLayout(Performance.of(DEMO), 820, 1);
     int slot = 5;
     assertThat(layout.slotAcross(layout.slotAcross(slot, 1), -1)).isEqualTo(slot);
     assertThat(layout.slotAcross(0, -1)).isZero();
@@ -77,7 +79,7 @@ class StripLayoutTest {
 
   @Test
   void aPointBesideTheBarsIsNoSlot() {
-    StripLayout layout = new StripLayout(DEMO, 820, 1);
+    StripLayout layout = new StripLayout(Performance.of(DEMO), 820, 1);
     assertThat(layout.slotAt(10, 100)).isEmpty();
     assertThat(layout.slotAt(400, layout.height() + 50)).isEmpty();
   }

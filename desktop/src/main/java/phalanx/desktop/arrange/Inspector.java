@@ -1,4 +1,4 @@
-package phalanx.desktop;
+package phalanx.desktop.arrange;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -15,6 +15,7 @@ import phalanx.arrangement.Slot;
 import phalanx.arrangement.board.FingerWork;
 import phalanx.arrangement.board.OtherString;
 import phalanx.arrangement.board.ShapeChoice;
+import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.FingerChoice;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.neck.NeckPicture;
@@ -29,12 +30,12 @@ import phalanx.theory.NoteNaming;
 import phalanx.theory.Phrase;
 
 /** What is known of the selected slot: its shape on the neck, its span, and what else would do. */
-final class Inspector extends VBox {
+public final class Inspector extends VBox {
 
   static final double WIDTH = 320;
 
   /** Cards shown; the digit keys reach as many. */
-  static final int CARDS = 9;
+  public static final int CARDS = 9;
 
   private static final String TUNE_ALONE =
       "No chord is held here: the tune is played alone, one finger a fret.";
@@ -49,7 +50,7 @@ final class Inspector extends VBox {
   private final List<ShapeCard> made = new ArrayList<>();
   private List<ShapeChoice> choices = List.of();
 
-  Inspector(Workspace workspace, Palette palette) {
+  public Inspector(Workspace workspace, Palette palette) {
     this.workspace = workspace;
     neck = new NeckView(WIDTH - 28, 152, palette, NeckSize.SMALL);
     setId("inspector");
@@ -216,7 +217,7 @@ final class Inspector extends VBox {
   }
 
   /** Pins the shape of a card, counted from 1; nothing where there is no such card. */
-  void pinCard(int number) {
+  public void pinCard(int number) {
     if (number >= 1 && number <= choices.size()) {
       workspace.pin(choices.get(number - 1).shape());
     }

@@ -1,4 +1,4 @@
-package phalanx.desktop;
+package phalanx.desktop.frame;
 
 import java.util.List;
 import java.util.Locale;
@@ -15,6 +15,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.SVGPath;
+import phalanx.desktop.drawing.ChoiceChips;
 import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.Workspace;
 import phalanx.instrument.Hand;

@@ -1,4 +1,4 @@
-package phalanx.desktop;
+package phalanx.desktop.arrange;
 
 import java.util.List;
 import java.util.Locale;
@@ -12,6 +12,8 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import phalanx.arrangement.Slot;
+import phalanx.desktop.drawing.ChoiceChips;
+import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.strip.StripView;
 import phalanx.formats.patterns.PatternShelf;
@@ -20,13 +22,13 @@ import phalanx.song.Section;
 import phalanx.theory.Phrase;
 
 /** The Arrange screen: a line that says where one is, the two-hand strip. */
-final class ArrangeView extends VBox {
+public final class ArrangeView extends VBox {
 
   private final Workspace workspace;
   private final StripView strip;
   private final FindingBar findings;
 
-  ArrangeView(Workspace workspace, Palette palette) {
+  public ArrangeView(Workspace workspace, Palette palette) {
     this.workspace = workspace;
     strip = new StripView(workspace, palette);
     findings = new FindingBar(workspace);
@@ -147,12 +149,12 @@ final class ArrangeView extends VBox {
   }
 
   /** Opens or closes the list of what is hard. */
-  void toggleFindings() {
+  public void toggleFindings() {
     findings.toggleList();
   }
 
   /** The strip, where keys go when a window opens. */
-  StripView strip() {
+  public StripView strip() {
     return strip;
   }
 }

@@ -1,4 +1,4 @@
-package phalanx.desktop;
+package phalanx.desktop.frame;
 
 import java.util.Optional;
 import javafx.scene.control.Button;

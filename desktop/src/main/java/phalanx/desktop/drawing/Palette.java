@@ -1,4 +1,4 @@
-package phalanx.desktop;
+package phalanx.desktop.drawing;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;

@@ -1,4 +1,4 @@
-package phalanx.desktop;
+package phalanx.desktop.arrange;
 
 import javafx.collections.FXCollections;
 import javafx.scene.control.Label;

@@ -1,4 +1,4 @@
-package phalanx.desktop;
+package phalanx.desktop.frame;
 
 import java.nio.file.Path;
 import java.util.List;

@@ -1,4 +1,4 @@
-package phalanx.desktop;
+package phalanx.desktop.drawing;
 
 import java.util.ArrayDeque;
 import java.util.Deque;

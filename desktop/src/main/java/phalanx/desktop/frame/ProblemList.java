@@ -1,4 +1,4 @@
-package phalanx.desktop;
+package phalanx.desktop.frame;
 
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;

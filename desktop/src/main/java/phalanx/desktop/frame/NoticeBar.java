@@ -1,4 +1,4 @@
-package phalanx.desktop;
+package phalanx.desktop.frame;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -10,9 +10,9 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** Questions and notices above the screen, in place of dialogs: one line each with its answers. */
-final class NoticeBar extends VBox {
+public final class NoticeBar extends VBox {
 
-  NoticeBar() {
+  public NoticeBar() {
     setId("notices");
     getStyleClass().add("notices");
   }

@@ -1,4 +1,4 @@
-package phalanx.desktop;
+package phalanx.desktop.drawing;
 
 import java.util.ArrayList;
 import java.util.List;

@@ -1,4 +1,4 @@
-package phalanx.desktop;
+package phalanx.desktop.drawing;
 
 import javafx.scene.canvas.GraphicsContext;
 

@@ -1,4 +1,4 @@
-package phalanx.desktop;
+package phalanx.desktop.frame;
 
 import java.util.ArrayList;
 import java.util.List;

@@ -1,20 +1,20 @@
-package phalanx.desktop;
+package phalanx.desktop.frame;
 
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import phalanx.desktop.NoticeBar.Answer;
 import phalanx.desktop.files.Documents;
 import phalanx.desktop.files.Recovery;
+import phalanx.desktop.frame.NoticeBar.Answer;
 import phalanx.desktop.model.Workspace;
 import phalanx.formats.SongFiles;
 import phalanx.theory.Phrase;
 
 /** What a player does with songs as a whole: nothing unsaved goes without being asked about. */
-final class SongDesk implements Documents.Questions {
+public final class SongDesk implements Documents.Questions {
 
   /** Asks the player for a file. */
-  interface FileAsker {
+  public interface FileAsker {
 
     /** A file to open; empty if the player thinks better of it. */
     Optional<Path> toOpen();
@@ -31,7 +31,7 @@ final class SongDesk implements Documents.Questions {
   private final NoticeBar notices;
   private final FileAsker asker;
 
-  SongDesk(Workspace workspace, Documents documents, NoticeBar notices, FileAsker asker) {
+  public SongDesk(Workspace workspace, Documents documents, NoticeBar notices, FileAsker asker) {
     this.workspace = workspace;
     this.documents = documents;
     this.notices = notices;
@@ -121,7 +121,7 @@ final class SongDesk implements Documents.Questions {
   }
 
   /** Does something that puts the song away, once its changes are saved or given up. */
-  void guarded(Runnable action) {
+  public void guarded(Runnable action) {
     if (!workspace.unsaved().get()) {
       action.run();
       return;
@@ -142,7 +142,7 @@ final class SongDesk implements Documents.Questions {
   }
 
   /** Offers songs that were left behind by a program that ended without saying so. */
-  void offerLeft(List<Recovery.Left> left) {
+  public void offerLeft(List<Recovery.Left> left) {
     for (Recovery.Left song : left) {
       notices.ask(
           "left-" + song.kept().getFileName(),

@@ -1,0 +1,120 @@
+package phalanx.desktop.chart;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.IntStream;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import phalanx.desktop.model.Workspace;
+import phalanx.instrument.Guitar;
+import phalanx.instrument.StringSign;
+import phalanx.instrument.Tuning;
+import phalanx.theory.NoteName;
+import phalanx.theory.NoteNaming;
+
+/** Build, tuning and capo. */
+final class GuitarForm {
+
+  private final Workspace workspace;
+
+  private GuitarForm(Workspace workspace) {
+    this.workspace = workspace;
+  }
+
+  /** The form. */
+  static Form of(Workspace workspace) {
+    return new GuitarForm(workspace).form();
+  }
+
+  private Form form() {
+    Form form = new Form(workspace, "Guitar");
+    form.choice(
+        "build",
+        "Build",
+        List.of(Guitar.STEEL, Guitar.NYLON),
+        Guitar::buildWords,
+        s -> s.guitar().build(),
+        (s, g) -> s.withGuitar(s.guitar().builtAs(g)));
+    form.text(
+        "tuning",
+        "Tuning",
+        "six notes, ⑥ to ①, such as D A D G A D",
+        s -> tuningWords(s.guitar().tuning()),
+        (s, t) -> tuning(t).map(n -> s.withGuitar(s.guitar().withTuning(n))));
+    form.choice(
+        "capo-fret",
+        "Capo",
+        IntStream.rangeClosed(0, Guitar.HIGHEST_CAPO).boxed().toList(),
+        n -> n == 0 ? "none" : "fret " + n,
+        s -> s.guitar().capo(),
+        (s, n) -> s.withGuitar(s.guitar().withCapo(n, s.guitar().capoStrings())));
+    form.field("on strings", capoStrings());
+    form.choice(
+        "body",
+        "Body from",
+        List.of(12, 13, 14),
+        n -> "fret " + n,
+        s -> s.guitar().bodyJoin(),
+        (s, n) -> s.withGuitar(s.guitar().withBody(n, s.guitar().cutaway())));
+    form.tick(
+        "cutaway",
+        "",
+        "cutaway",
+        s -> s.guitar().cutaway(),
+        (s, on) -> s.withGuitar(s.guitar().withBody(s.guitar().bodyJoin(), on)));
+    return form.done();
+  }
+
+  private String tuningWords(Tuning tuning) {
+    return String.join(" ", tuning.strings().stream().map(p -> naming().name(p.name())).toList());
+  }
+
+  /** Six notes as the player calls them. */
+  private Optional<Tuning> tuning(String typed) {
+    List<String> english = new ArrayList<>();
+    for (String word : typed.split("\\s+")) {
+      String octave = word.replaceFirst("^.*?(-?\\d?)$", "$1");
+      String name = word.substring(0, word.length() - octave.length());
+      english.add(naming().parse(name).map(NoteName::ascii).orElse("?") + octave);
+    }
+    return Tuning.parse(String.join(" ", english));
+  }
+
+  private HBox capoStrings() {
+    HBox row = new HBox(4);
+    row.getStyleClass().add("form-row");
+    for (int string = 0; string < Tuning.STRINGS; string++) {
+      int s = string;
+      ToggleButton button = new ToggleButton(StringSign.of(string));
+      button.setId("capo-string-" + StringSign.number(string));
+      button.getStyleClass().add("string-toggle");
+      button.setMinWidth(Region.USE_PREF_SIZE);
+      Runnable show =
+          () -> {
+            button.setSelected(workspace.song().guitar().capoStrings().contains(s));
+            button.setDisable(workspace.song().guitar().capo() == 0);
+          };
+      button.setOnAction(
+          e -> {
+            Set<Integer> strings = new TreeSet<>(workspace.song().guitar().capoStrings());
+            if (!strings.remove(s)) {
+              strings.add(s);
+            }
+            workspace.edit(n -> n.withGuitar(n.guitar().withCapo(n.guitar().capo(), strings)));
+            show.run();
+          });
+      workspace.historyProperty().addListener(o -> show.run());
+      show.run();
+      row.getChildren().add(button);
+    }
+    return row;
+  }
+
+  private NoteNaming naming() {
+    return workspace.namingProperty().get();
+  }
+}

@@ -1,0 +1,74 @@
+package phalanx.desktop.chart;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import phalanx.desktop.model.Workspace;
+import phalanx.instrument.Hand;
+import phalanx.theory.Phrase;
+
+/** The fretting hand: its span, its pace, what it may do. */
+final class HandForm {
+
+  /** A way whose time says how quick a hand is, mm. */
+  private static final double WAY = 20;
+
+  private final Workspace workspace;
+
+  private HandForm(Workspace workspace) {
+    this.workspace = workspace;
+  }
+
+  /** The form. */
+  static Form of(Workspace workspace) {
+    return new HandForm(workspace).form();
+  }
+
+  private Form form() {
+    Form form = new Form(workspace, "Fretting hand");
+    form.choice(
+        "hand-size",
+        "Size",
+        List.of(Hand.Size.values()),
+        size -> size.name().toLowerCase(Locale.ROOT),
+        s -> s.hand().size(),
+        (s, size) -> s.withHand(s.hand().sizedAs(Hand.of(size))));
+    TextField spread =
+        form.text(
+            "spread",
+            "Spread, mm",
+            Phrase.of("%.0f to %.0f mm", Hand.LEAST_SPREAD, Hand.MOST_SPREAD),
+            n -> Phrase.of("%.0f", n.hand().spread()),
+            (n, t) ->
+                Optional.of(n.withHand(n.hand().sizedAs(Hand.measured(Double.parseDouble(t))))));
+    spread.setTooltip(new Tooltip("from index tip to little finger tip, hand spread on a table"));
+    form.choice(
+        "pace",
+        "Changes",
+        List.of(new Hand.Pace(45, 70), Hand.Pace.USUAL, new Hand.Pace(90, 130)),
+        p -> Phrase.of("%.0f ms for %.0f mm", p.millis(WAY), WAY),
+        s -> s.hand().pace(),
+        (s, p) -> s.withHand(s.hand().withPace(p)));
+    form.tick(
+        "thumb-over",
+        "Thumb",
+        "comes over the neck",
+        s -> s.hand().thumbOver(),
+        (s, on) -> s.withHand(s.hand().withThumbOver(on)));
+    form.tick(
+        "stretches",
+        "Stretches",
+        "beyond the limit, warmed up",
+        s -> s.hand().stretches(),
+        (s, on) -> s.withHand(s.hand().withStretches(on)));
+    form.tick(
+        "left-handed",
+        "Drawn",
+        "for a left-handed player",
+        s -> s.hand().leftHanded(),
+        (s, on) -> s.withHand(s.hand().withLeftHanded(on)));
+    return form.done();
+  }
+}

@@ -1,0 +1,179 @@
+package phalanx.desktop.chart;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import phalanx.chart.Transposition;
+import phalanx.desktop.model.Workspace;
+import phalanx.song.Feel;
+import phalanx.song.Song;
+import phalanx.song.Swing;
+import phalanx.theory.Key;
+import phalanx.theory.Meter;
+import phalanx.theory.Mode;
+import phalanx.theory.NoteName;
+import phalanx.theory.NoteNaming;
+import phalanx.theory.Phrase;
+import phalanx.theory.Ticks;
+
+/** Title, key, metre, tempo and the like. */
+final class SongForm {
+
+  private static final List<Mode> MODES =
+      List.of(Mode.values()).stream().filter(Mode::hasSignature).toList();
+
+  private final Workspace workspace;
+
+  private SongForm(Workspace workspace) {
+    this.workspace = workspace;
+  }
+
+  /** The form. */
+  static Form of(Workspace workspace) {
+    return new SongForm(workspace).form();
+  }
+
+  private Form form() {
+    Form form = new Form(workspace, "Song");
+    form.text(
+        "title",
+        "Title",
+        "a title",
+        Song::title,
+        (s, t) -> Optional.of(s.withTitle(t)).filter(n -> !t.isEmpty()));
+    form.field("Key", keyRow());
+    form.field("Move to", moveBox());
+    form.text(
+        "meter",
+        "Metre",
+        "a metre such as 4/4 or 6/8",
+        s -> s.meter().toString(),
+        (s, t) -> Meter.parse(t).map(m -> s.withFeel(s.feel().withMeter(m))));
+    form.text(
+        "tempo-field",
+        "Tempo",
+        Phrase.of("%.0f to %.0f quarters a minute", Feel.SLOWEST, Feel.FASTEST),
+        s -> plain(s.tempo()),
+        (s, t) -> Optional.of(s.withTempo(Double.parseDouble(t.replace(',', '.')))));
+    form.choice(
+        "swing",
+        "Eighths",
+        List.of(Swing.STRAIGHT, new Swing(58), Swing.TRIPLET, new Swing(72)),
+        Swing::words,
+        s -> s.feel().swing(),
+        (s, v) -> s.withFeel(s.feel().withSwing(v)));
+    form.choice(
+        "pickup",
+        "Pick-up",
+        IntStream.range(0, 12).map(n -> n * Ticks.PER_QUARTER / 2).boxed().toList(),
+        SongForm::pickupWords,
+        s -> s.feel().pickupTicks(),
+        (s, v) -> s.withFeel(s.feel().withPickup(v)));
+    return form.done();
+  }
+
+  private static String plain(double number) {
+    return number == Math.rint(number) ? String.valueOf((long) number) : String.valueOf(number);
+  }
+
+  private static String pickupWords(int ticks) {
+    int eighths = 2 * ticks / Ticks.PER_QUARTER;
+    return eighths == 0 ? "none" : eighths == 1 ? "1 eighth" : eighths + " eighths";
+  }
+
+  private HBox keyRow() {
+    TextField tonic = new TextField();
+    tonic.setId("tonic");
+    tonic.setPrefColumnCount(3);
+    tonic.setPromptText("none");
+    tonic.getStyleClass().add("form-field");
+    ComboBox<String> mode = new ComboBox<>();
+    mode.setId("mode");
+    mode.getStyleClass().add("form-field");
+    mode.setMaxWidth(Double.MAX_VALUE);
+    mode.getItems().setAll(MODES.stream().map(Mode::words).toList());
+    HBox.setHgrow(mode, Priority.ALWAYS);
+    Runnable show =
+        () -> {
+          Optional<Key> key = workspace.song().key();
+          tonic.setText(key.map(k -> naming().name(k.tonic())).orElse(""));
+          mode.setValue(key.map(Key::mode).orElse(Mode.MAJOR).words());
+        };
+    Runnable take =
+        () -> {
+          Optional<NoteName> note = naming().parse(tonic.getText().strip());
+          Mode scale = Mode.parse(String.valueOf(mode.getValue())).orElse(Mode.MAJOR);
+          boolean clear = tonic.getText().isBlank();
+          if (clear || note.isPresent()) {
+            workspace.edit(s -> s.withKey(note.map(n -> new Key(n, scale))));
+          }
+          show.run();
+        };
+    tonic.setOnAction(e -> take.run());
+    tonic
+        .focusedProperty()
+        .addListener(
+            (o, was, now) -> {
+              if (!now) {
+                take.run();
+              }
+            });
+    mode.setOnAction(
+        e -> {
+          boolean same =
+              workspace
+                  .song()
+                  .key()
+                  .filter(k -> k.mode().words().equals(mode.getValue()))
+                  .isPresent();
+          if (!same && workspace.song().key().isPresent()) {
+            take.run();
+          }
+        });
+    workspace.historyProperty().addListener(o -> show.run());
+    workspace.namingProperty().addListener(o -> show.run());
+    show.run();
+    HBox row = new HBox(6, tonic, mode);
+    row.getStyleClass().add("form-row");
+    return row;
+  }
+
+  /** The keys the whole song can be moved to. */
+  private ComboBox<String> moveBox() {
+    ComboBox<String> box = new ComboBox<>();
+    box.setId("move-to");
+    box.setPromptText("another key …");
+    box.getStyleClass().add("form-field");
+    box.setMaxWidth(Double.MAX_VALUE);
+    Runnable fill =
+        () -> {
+          List<String> words = new ArrayList<>();
+          List<Key> keys = Transposition.keys(workspace.song());
+          for (int up = 1; up < keys.size(); up++) {
+            words.add(Phrase.of("%s  (up %d, down %d)", keys.get(up).text(naming()), up, 12 - up));
+          }
+          box.getItems().setAll(words);
+          box.setValue(null);
+        };
+    box.setOnAction(
+        e -> {
+          int chosen = box.getSelectionModel().getSelectedIndex();
+          if (chosen >= 0) {
+            workspace.edit(s -> Transposition.bySemitones(s, chosen + 1));
+          }
+        });
+    workspace.historyProperty().addListener(o -> fill.run());
+    workspace.namingProperty().addListener(o -> fill.run());
+    fill.run();
+    return box;
+  }
+
+  private NoteNaming naming() {
+    return workspace.namingProperty().get();
+  }
+}

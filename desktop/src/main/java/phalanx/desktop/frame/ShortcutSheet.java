@@ -1,0 +1,80 @@
+package phalanx.desktop.frame;
+
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import phalanx.desktop.arrange.ArrangePlace;
+import phalanx.desktop.chart.ChartPlace;
+import phalanx.desktop.melody.MelodyPlace;
+import phalanx.desktop.picking.PickingPlace;
+import phalanx.desktop.screen.Shortcut;
+import phalanx.desktop.shapes.ShapesPlace;
+
+/** What every key does, over the window; any key or click puts it away. */
+final class ShortcutSheet extends StackPane {
+
+  private static final List<Shortcut> EVERYWHERE =
+      List.of(
+          new Shortcut("Ctrl 1 to 5", "the screens, from Chart to Arrange"),
+          new Shortcut("Ctrl Z, Ctrl Y", "undo, redo (or Ctrl Shift Z)"),
+          new Shortcut("Ctrl N, Ctrl O", "new song, open"),
+          new Shortcut("Ctrl S", "save (with Shift: save as)"),
+          new Shortcut("Tab", "next control"),
+          new Shortcut("F1", "this sheet"));
+
+  private record Group(String title, List<Shortcut> keys) {}
+
+  ShortcutSheet() {
+    setId("shortcuts");
+    getStyleClass().add("sheet-back");
+    HBox columns =
+        new HBox(
+            grid(new Group("Everywhere", EVERYWHERE), new Group("Arrange", ArrangePlace.SHORTCUTS)),
+            grid(
+                new Group("Chart", ChartPlace.SHORTCUTS),
+                new Group("Shapes", ShapesPlace.SHORTCUTS)),
+            grid(
+                new Group("Picking", PickingPlace.SHORTCUTS),
+                new Group("Melody", MelodyPlace.SHORTCUTS)));
+    columns.getStyleClass().add("sheet-columns");
+    Label title = new Label("Keys");
+    title.getStyleClass().add("section-name");
+    Label caution =
+        new Label(
+            "Warm up before wide stretches and long barres. Stop when it hurts; pain, tingling or"
+                + " numbness that lasts is for a doctor or physiotherapist.");
+    caution.setWrapText(true);
+    caution.getStyleClass().add("where");
+    VBox sheet = new VBox(title, columns, caution);
+    sheet.getStyleClass().add("sheet");
+    sheet.setMaxSize(1180, Region.USE_PREF_SIZE);
+    getChildren().add(sheet);
+    setAlignment(Pos.CENTER);
+    setVisible(false);
+    setOnMousePressed(e -> setVisible(false));
+  }
+
+  private static GridPane grid(Group... groups) {
+    GridPane grid = new GridPane();
+    grid.getStyleClass().add("sheet-grid");
+    int row = 0;
+    for (Group group : groups) {
+      grid.add(label(group.title(), "sheet-heading"), 0, row++, 2, 1);
+      for (Shortcut key : group.keys()) {
+        grid.addRow(row++, label(key.keys(), "sheet-key"), new Label(key.does()));
+      }
+    }
+    return grid;
+  }
+
+  private static Label label(String words, String style) {
+    Label label = new Label(words);
+    label.getStyleClass().add(style);
+    return label;
+  }
+}

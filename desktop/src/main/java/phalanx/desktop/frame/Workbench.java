@@ -1,0 +1,176 @@
+package phalanx.desktop.frame;
+
+import java.io.File;
+import java.nio.file.Path;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Supplier;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.DragEvent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import phalanx.desktop.arrange.ArrangePlace;
+import phalanx.desktop.chart.ChartPlace;
+import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.files.Documents;
+import phalanx.desktop.melody.MelodyPlace;
+import phalanx.desktop.model.ChartCursor;
+import phalanx.desktop.model.Screen;
+import phalanx.desktop.model.ShapeTrialModel;
+import phalanx.desktop.model.Workspace;
+import phalanx.desktop.picking.PickingPlace;
+import phalanx.desktop.screen.Place;
+import phalanx.desktop.shapes.ShapesPlace;
+
+/** The window's content: the regions and the keys that work everywhere. */
+public final class Workbench extends StackPane {
+
+  private final Workspace workspace;
+  private final ShortcutSheet sheet = new ShortcutSheet();
+  private final BorderPane regions = new BorderPane();
+  private final SongDesk desk;
+  private final Documents documents;
+  private final Palette palette;
+  private final ShapeTrialModel trials;
+  private final ChartCursor cursor;
+  private final Map<Screen, Supplier<Place>> makers;
+  private final Map<Screen, Place> places = new EnumMap<>(Screen.class);
+
+  public Workbench(
+      Workspace workspace,
+      ShapeTrialModel trials,
+      Documents documents,
+      Palette palette,
+      NoticeBar notices,
+      SongDesk desk) {
+    this.workspace = workspace;
+    this.desk = desk;
+    this.documents = documents;
+    this.palette = palette;
+    this.trials = trials;
+    cursor = new ChartCursor(workspace);
+    makers = makers();
+    regions.setTop(
+        new VBox(
+            new TopBar(workspace, new SongMenu(desk, documents)),
+            notices,
+            new ProblemList(workspace)));
+    regions.setLeft(new Rail(workspace));
+    workspace.screenProperty().addListener(o -> showScreen());
+    showScreen();
+    getStyleClass().add("workbench");
+    getChildren().addAll(regions, sheet);
+    addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    setOnDragOver(this::dragOver);
+    setOnDragDropped(this::dropped);
+  }
+
+  /** The screens: what makes each when it is first opened, so that the window comes up soon. */
+  private Map<Screen, Supplier<Place>> makers() {
+    Map<Screen, Supplier<Place>> makers = new EnumMap<>(Screen.class);
+    makers.put(Screen.CHART, () -> new ChartPlace(workspace, cursor, palette));
+    makers.put(Screen.SHAPES, () -> new ShapesPlace(workspace, trials, palette));
+    makers.put(Screen.PICKING, () -> new PickingPlace(workspace, documents.shelf(), palette));
+    makers.put(
+        Screen.MELODY,
+        () -> new MelodyPlace(workspace, palette, desk::chooseAndImport, desk::importTune));
+    makers.put(Screen.ARRANGE, () -> new ArrangePlace(workspace, palette));
+    return makers;
+  }
+
+  private Place shown() {
+    Screen screen = workspace.screenProperty().get();
+    return places.computeIfAbsent(screen, s -> makers.get(s).get());
+  }
+
+  private void showScreen() {
+    Place now = shown();
+    places.values().stream().filter(p -> p != now).forEach(Place::hidden);
+    regions.setCenter(now.middle());
+    regions.setRight(now.beside());
+    now.shown();
+    start();
+  }
+
+  /** Puts the keyboard where a player starts. */
+  public void start() {
+    shown().keyboard().requestFocus();
+  }
+
+  private void dragOver(DragEvent event) {
+    if (event.getDragboard().hasFiles()) {
+      event.acceptTransferModes(TransferMode.COPY);
+    }
+    event.consume();
+  }
+
+  private void dropped(DragEvent event) {
+    List<File> files = event.getDragboard().getFiles();
+    event.setDropCompleted(!files.isEmpty());
+    files.stream().findFirst().map(File::toPath).ifPresent(this::take);
+    event.consume();
+  }
+
+  private void take(Path file) {
+    if (!shown().take(file)) {
+      desk.open(file);
+    }
+  }
+
+  private void key(KeyEvent event) {
+    boolean handled = event.isShortcutDown() ? command(event) : plain(event);
+    if (handled) {
+      event.consume();
+    }
+  }
+
+  private boolean command(KeyEvent event) {
+    boolean typing = event.getTarget() instanceof TextInputControl;
+    switch (event.getCode()) {
+      case Z -> {
+        if (event.isShiftDown()) {
+          workspace.redo();
+        } else {
+          workspace.undo();
+        }
+      }
+      case Y -> workspace.redo();
+      case N -> desk.startNew();
+      case O -> desk.chooseAndOpen();
+      case S -> {
+        if (event.isShiftDown()) {
+          desk.saveAs(() -> {});
+        } else {
+          desk.save(() -> {});
+        }
+      }
+      case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5 -> open(digit(event.getCode()));
+      default -> {
+        return false;
+      }
+    }
+    return !typing || event.getCode() != KeyCode.Z;
+  }
+
+  private void open(int screen) {
+    workspace.screenProperty().set(Screen.values()[screen - 1]);
+  }
+
+  private boolean plain(KeyEvent event) {
+    KeyCode code = event.getCode();
+    if (sheet.isVisible() || code == KeyCode.F1) {
+      sheet.setVisible(!sheet.isVisible());
+      return true;
+    }
+    return !(event.getTarget() instanceof TextInputControl) && shown().key(event);
+  }
+
+  private static int digit(KeyCode code) {
+    return code.isDigitKey() ? code.getName().charAt(code.getName().length() - 1) - '0' : -1;
+  }
+}

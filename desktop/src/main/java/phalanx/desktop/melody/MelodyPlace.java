@@ -1,0 +1,64 @@
+package phalanx.desktop.melody;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.scene.Node;
+import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.model.Workspace;
+import phalanx.desktop.screen.Place;
+import phalanx.desktop.screen.Shortcut;
+import phalanx.formats.SongFiles;
+
+/** The Melody screen. */
+public final class MelodyPlace implements Place {
+
+  /** Its keys. */
+  public static final List<Shortcut> SHORTCUTS =
+      List.of(
+          new Shortcut("Enter, ↓", "keep the bar, on to the next"),
+          new Shortcut("↑", "the bar before"),
+          new Shortcut("Esc", "the bar as it was"));
+
+  private final MelodyScreen middle;
+  private final TunePanel beside;
+  private final Consumer<Path> importTune;
+
+  /**
+   * Puts the screen together.
+   *
+   * @param chooseTune asks for a score and takes its tune
+   * @param importTune takes the tune of a score
+   */
+  public MelodyPlace(
+      Workspace workspace, Palette palette, Runnable chooseTune, Consumer<Path> importTune) {
+    this.importTune = importTune;
+    middle = new MelodyScreen(workspace, palette, chooseTune);
+    beside = new TunePanel(workspace);
+  }
+
+  @Override
+  public Node middle() {
+    return middle;
+  }
+
+  @Override
+  public Node beside() {
+    return beside;
+  }
+
+  @Override
+  public Node keyboard() {
+    return middle.field();
+  }
+
+  /** A score gives its tune. */
+  @Override
+  public boolean take(Path file) {
+    boolean score = SongFiles.isScore(file);
+    if (score) {
+      importTune.accept(file);
+    }
+    return score;
+  }
+}

@@ -1,0 +1,67 @@
+package phalanx.desktop.picking;
+
+import java.util.List;
+import javafx.scene.Node;
+import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.files.OwnShelf;
+import phalanx.desktop.model.Workspace;
+import phalanx.desktop.screen.Place;
+import phalanx.desktop.screen.Shortcut;
+
+/** The Picking screen. */
+public final class PickingPlace implements Place {
+
+  /** Its keys. */
+  public static final List<Shortcut> SHORTCUTS =
+      List.of(
+          new Shortcut("arrows", "row and time"),
+          new Shortcut("Enter, o", "put a stroke in, take it out"),
+          new Shortcut("p i m a c", "a stroke by this finger"),
+          new Shortcut("! (", "accented, soft"),
+          new Shortcut("=", "the string stops here"),
+          new Shortcut("~", "tremolo of three"),
+          new Shortcut("/ \\", "roll upwards, downwards: quicker, slower"),
+          new Shortcut("Shift ↑ ↓", "brush down, up: all strings, fewer"),
+          new Shortcut("n", "the brush by nails or thumb"),
+          new Shortcut("x", "hit: click, palm, nail, tip, slap, heel"),
+          new Shortcut(">", "the next chord comes here"),
+          new Shortcut("Delete", "take out what is there"),
+          new Shortcut("+ −", "cut the beats finer, coarser"),
+          new Shortcut("Page Up, Down", "other bars of a long pattern"));
+
+  private final Workspace workspace;
+  private final PickingScreen middle;
+  private final ShelfPanel beside;
+
+  /** Puts the screen together. */
+  public PickingPlace(Workspace workspace, OwnShelf shelf, Palette palette) {
+    this.workspace = workspace;
+    middle = new PickingScreen(workspace, shelf, palette);
+    beside = new ShelfPanel(workspace, shelf, palette);
+  }
+
+  @Override
+  public Node middle() {
+    return middle;
+  }
+
+  @Override
+  public Node beside() {
+    return beside;
+  }
+
+  @Override
+  public Node keyboard() {
+    return middle.grid();
+  }
+
+  @Override
+  public void shown() {
+    workspace.patterns().look(true);
+  }
+
+  @Override
+  public void hidden() {
+    workspace.patterns().look(false);
+  }
+}

@@ -1,0 +1,6 @@
+/**
+ * What the window asks of a screen. A new one is a class that implements {@link
+ * phalanx.desktop.screen.Place}, its name in {@link phalanx.desktop.model.Screen} and a line in
+ * {@code Workbench}.
+ */
+package phalanx.desktop.screen;
