@@ -60,7 +60,8 @@ public final class Remedies {
             now.tally(),
             fresh,
             after.plan().cost() - old.plan().cost(),
-            now.ceiling().song()));
+            now.ceiling().song(),
+            way.shape()));
   }
 
   private static List<Stream<WayOutOf>> kinds(Arrangement a, Found found) {

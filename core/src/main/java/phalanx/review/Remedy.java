@@ -3,6 +3,7 @@ package phalanx.review;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import phalanx.fretting.Shape;
 import phalanx.song.Song;
 import phalanx.theory.Phrase;
 
@@ -15,6 +16,7 @@ import phalanx.theory.Phrase;
  * @param fresh findings that were not there before
  * @param extraCost what the whole plan costs more then, without unit; less than 0 if it is easier
  * @param ceiling the tempo both hands hold to then; empty where nothing limits it
+ * @param shape the shape that is then held, where that is what it does
  */
 public record Remedy(
     String words,
@@ -22,7 +24,8 @@ public record Remedy(
     Tally left,
     List<Found> fresh,
     double extraCost,
-    Optional<Double> ceiling) {
+    Optional<Double> ceiling,
+    Optional<Shape> shape) {
 
   /** A difference of cost that a player would not feel. */
   private static final double SLIGHT = 0.05;

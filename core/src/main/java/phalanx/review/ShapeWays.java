@@ -50,7 +50,7 @@ final class ShapeWays {
         .map(other -> other.shape().shape())
         .filter(s -> !s.sameFrets(here.shape().get()) && seen.add(s.fretText()))
         .limit(TRIED)
-        .map(s -> new WayOutOf(words(here, s), song -> song.pin(here.played().ref(), s)));
+        .map(s -> WayOutOf.holding(words(here, s), song -> song.pin(here.played().ref(), s), s));
   }
 
   private static String words(Slot slot, Shape shape) {

@@ -1,7 +1,9 @@
 package phalanx.review;
 
+import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
+import phalanx.fretting.Shape;
 import phalanx.song.Song;
 
 /**
@@ -10,10 +12,21 @@ import phalanx.song.Song;
  * @param words what it does
  * @param edit the edit
  * @param enough what more must be true of the song then, besides that the finding is gone
+ * @param shape the shape that is then held, where that is what it does
  */
-record WayOutOf(String words, UnaryOperator<Song> edit, Predicate<Review> enough) {
+record WayOutOf(
+    String words, UnaryOperator<Song> edit, Predicate<Review> enough, Optional<Shape> shape) {
 
   WayOutOf(String words, UnaryOperator<Song> edit) {
-    this(words, edit, review -> true);
+    this(words, edit, review -> true, Optional.empty());
+  }
+
+  WayOutOf(String words, UnaryOperator<Song> edit, Predicate<Review> enough) {
+    this(words, edit, enough, Optional.empty());
+  }
+
+  /** Another shape to hold. */
+  static WayOutOf holding(String words, UnaryOperator<Song> edit, Shape shape) {
+    return new WayOutOf(words, edit, review -> true, Optional.of(shape));
   }
 }

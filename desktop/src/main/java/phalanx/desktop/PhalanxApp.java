@@ -15,6 +15,7 @@ import javafx.animation.Timeline;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.Scene;
 import javafx.stage.FileChooser;
 import javafx.stage.Stage;
@@ -44,6 +45,11 @@ public final class PhalanxApp extends Application {
 
   /** What is being written gets this long when the program ends, s. */
   private static final int LAST_WRITES = 5;
+
+  /** Size of the window at the start, px. */
+  private static final double WIDTH = 1280;
+
+  private static final double HEIGHT = 800;
 
   private final ExecutorService planner = thread("planner");
   private final ExecutorService worker = thread("worker");
@@ -90,7 +96,10 @@ public final class PhalanxApp extends Application {
     workspace.screenProperty().set(song.isPresent() ? Screen.ARRANGE : Screen.CHART);
     Palette palette = Palette.of(resource(TOKENS));
     Workbench bench = new Workbench(workspace, trials, documents, palette, notices, desk);
-    Scene scene = new Scene(bench, 1280, 800);
+    // On a screen smaller than the window needs, or with text twice as large, it scrolls.
+    Rectangle2D room = javafx.stage.Screen.getPrimary().getVisualBounds();
+    Scene scene =
+        new Scene(bench, Math.min(WIDTH, room.getWidth()), Math.min(HEIGHT, room.getHeight()));
     scene
         .getStylesheets()
         .setAll(resource(TOKENS).toExternalForm(), resource(RULES).toExternalForm());
@@ -99,8 +108,8 @@ public final class PhalanxApp extends Application {
         .bind(
             Bindings.createStringBinding(
                 () -> workspace.song().title() + " – Phalanx", workspace.historyProperty()));
-    stage.setMinWidth(1100);
-    stage.setMinHeight(600);
+    stage.setMinWidth(Math.min(Workbench.LEAST_WIDTH, room.getWidth()));
+    stage.setMinHeight(Math.min(Workbench.LEAST_HEIGHT, room.getHeight()));
     stage.setScene(scene);
     stage.setOnCloseRequest(
         e -> {

@@ -4,7 +4,9 @@ import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.Region;
 import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.screen.Place;
 import phalanx.desktop.screen.Shortcut;
@@ -31,14 +33,14 @@ public final class ArrangePlace implements Place {
   private final Inspector beside;
 
   /** Puts the screen together. */
-  public ArrangePlace(Workspace workspace, Palette palette) {
+  public ArrangePlace(Workspace workspace, ChartCursor cursor, Palette palette) {
     this.workspace = workspace;
-    middle = new ArrangeView(workspace, palette);
+    middle = new ArrangeView(workspace, cursor, palette);
     beside = new Inspector(workspace, palette);
   }
 
   @Override
-  public Node middle() {
+  public Region middle() {
     return middle;
   }
 
@@ -49,7 +51,7 @@ public final class ArrangePlace implements Place {
 
   @Override
   public Node keyboard() {
-    return middle.strip();
+    return middle.keyboard();
   }
 
   @Override

@@ -2,18 +2,26 @@ package phalanx.desktop.arrange;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import javafx.beans.binding.Bindings;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import phalanx.arrangement.Slot;
+import phalanx.chart.ChartLine;
+import phalanx.chart.ChartProblem;
 import phalanx.desktop.drawing.ChoiceChips;
 import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.drawing.ToolRow;
+import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.strip.StripView;
 import phalanx.formats.patterns.PatternShelf;
@@ -25,13 +33,16 @@ import phalanx.theory.Phrase;
 public final class ArrangeView extends VBox {
 
   private final Workspace workspace;
+  private final ChartCursor cursor;
+  private TextField firstChords;
   private final StripView strip;
   private final FindingBar findings;
 
-  public ArrangeView(Workspace workspace, Palette palette) {
+  public ArrangeView(Workspace workspace, ChartCursor cursor, Palette palette) {
     this.workspace = workspace;
+    this.cursor = cursor;
     strip = new StripView(workspace, palette);
-    findings = new FindingBar(workspace);
+    findings = new FindingBar(workspace, palette);
     getStyleClass().add("arrange");
     StackPane body = new StackPane(strip, empty());
     VBox.setVgrow(body, Priority.ALWAYS);
@@ -102,7 +113,7 @@ public final class ArrangeView extends VBox {
     MenuButton thumb = chips.thumb("thumb");
     Label keys = new Label("F1 keys");
     keys.getStyleClass().add("where");
-    HBox header = new HBox(section, where, busy, grow, keys, school, thumb, pattern, pin);
+    HBox header = new ToolRow(section, where, busy, grow, keys, school, thumb, pattern, pin);
     header.getStyleClass().add("arrange-header");
     return header;
   }
@@ -113,20 +124,45 @@ public final class ArrangeView extends VBox {
     return style.words().isEmpty() ? start : start + ": " + style.words();
   }
 
-  /** What to do while no chart is open. */
-  private Label empty() {
-    Label label =
-        new Label(
-            "No bars yet. Open the Chart screen (Ctrl 1) and type chords,\n"
-                + "or press Ctrl O and open a song or a ChordPro chart.");
-    label.setId("empty");
-    label.getStyleClass().add("empty");
-    label
-        .visibleProperty()
+  /** While there is no chart its chords are typed right here. */
+  private VBox empty() {
+    Label heading = new Label("No bars yet. Type your chords, a bar line between bars:");
+    heading.setId("empty");
+    Label fault = new Label();
+    fault.setId("first-chords-fault");
+    fault.getStyleClass().add("form-fault");
+    TextField chords = new TextField();
+    chords.setId("first-chords");
+    chords.getStyleClass().add("form-field");
+    chords.setPromptText("G | D/F# . Em7 . | Cadd9 | D7");
+    chords.setMaxWidth(460);
+    chords.setOnAction(
+        e -> {
+          ChartLine line = cursor.read(chords.getText(), Optional.empty());
+          fault.setText(line.problems().stream().map(ChartProblem::message).findFirst().orElse(""));
+          if (line.problems().isEmpty() && !line.bars().isEmpty()) {
+            chords.clear();
+            cursor.write(Optional.empty(), line);
+            strip.requestFocus();
+          }
+        });
+    Label more =
+        new Label("Enter plans them. Or press Ctrl O and open a song or a ChordPro chart.");
+    more.getStyleClass().add("where");
+    VBox box = new VBox(10, heading, chords, fault, more);
+    box.setAlignment(Pos.CENTER);
+    box.getStyleClass().add("empty");
+    box.visibleProperty()
         .bind(
             Bindings.createBooleanBinding(
-                () -> workspace.song().sections().isEmpty(), workspace.historyProperty()));
-    return label;
+                () -> workspace.song().chart().isEmpty(), workspace.historyProperty()));
+    firstChords = chords;
+    return box;
+  }
+
+  /** Where the keyboard starts: in the strip, or in the line for the first chords. */
+  Node keyboard() {
+    return workspace.song().chart().isEmpty() ? firstChords : strip;
   }
 
   private String sectionName(Slot slot) {

@@ -14,9 +14,13 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.FindingDesk;
 import phalanx.desktop.model.FindingDesk.Filter;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.neck.ShapePicture;
+import phalanx.fretting.Shape;
 import phalanx.review.Found;
 import phalanx.review.Grade;
 import phalanx.review.Remedy;
@@ -26,6 +30,8 @@ import phalanx.theory.Phrase;
 /** What is hard in the song, one finding at a time, each with its ways out. */
 final class FindingBar extends VBox {
 
+  private final Workspace workspace;
+  private final Palette palette;
   private final FindingDesk desk;
   private final Label words = new Label();
   private final MenuButton kinds = new MenuButton();
@@ -37,7 +43,9 @@ final class FindingBar extends VBox {
   private final HBox noting;
   private final FindingList all;
 
-  FindingBar(Workspace workspace) {
+  FindingBar(Workspace workspace, Palette palette) {
+    this.workspace = workspace;
+    this.palette = palette;
     desk = workspace.findings();
     all = new FindingList(desk);
     close = tool("finding-close", "×", desk::close);
@@ -66,7 +74,7 @@ final class FindingBar extends VBox {
             tool("finding-accept-all", "Leave all of this kind", this::acceptAll));
     noting.getStyleClass().add("arrange-header");
     HBox row =
-        new HBox(
+        new ToolRow(
             words,
             kinds,
             list,
@@ -213,6 +221,14 @@ final class FindingBar extends VBox {
     return label;
   }
 
+  /** Says at a glance what a row of frets says slowly. */
+  private void picture(Button way, Shape shape) {
+    ShapePicture picture = new ShapePicture(palette);
+    picture.show(shape, workspace.song().hand().leftHanded());
+    way.setGraphic(picture);
+    way.setGraphicTextGap(4);
+  }
+
   private void showFinding(Found found) {
     Tally before = desk.tally();
     String noted = desk.note().map(n -> n.isEmpty() ? " (left)" : " (left: " + n + ")").orElse("");
@@ -231,6 +247,7 @@ final class FindingBar extends VBox {
       Button way =
           tool("remedy-" + (buttons.size() + 1), remedy.line(before), () -> desk.take(remedy));
       way.setTooltip(new Tooltip(remedy.details()));
+      remedy.shape().ifPresent(s -> picture(way, s));
       way.setAccessibleText(remedy.details());
       buttons.add(way);
     }

@@ -42,6 +42,7 @@ public final class Inspector extends VBox {
 
   private final Label heading = label("cards-title");
   private final Workspace workspace;
+  private final Palette palette;
   private final NeckView neck;
   private final Label title = label("inspector-title");
   private final Label span = label("inspector-span");
@@ -52,11 +53,11 @@ public final class Inspector extends VBox {
 
   public Inspector(Workspace workspace, Palette palette) {
     this.workspace = workspace;
+    this.palette = palette;
     neck = new NeckView(WIDTH - 28, 152, palette, NeckSize.SMALL);
+    neck.fill(this, 28);
     setId("inspector");
     getStyleClass().add("inspector");
-    setMinWidth(WIDTH);
-    setMaxWidth(WIDTH);
     cards.getStyleClass().add("cards");
     ScrollPane scroll = new ScrollPane(cards);
     scroll.setFitToWidth(true);
@@ -126,11 +127,10 @@ public final class Inspector extends VBox {
 
   private void showCards(boolean pinned) {
     for (int c = 0; c < choices.size(); c++) {
-      if (c < made.size()) {
-        made.get(c).show(choices.get(c), pinned, workspace::pin);
-      } else {
-        made.add(new ShapeCard(c + 1, choices.get(c), pinned, workspace::pin));
+      if (c == made.size()) {
+        made.add(new ShapeCard(c + 1, palette, workspace::pin));
       }
+      made.get(c).show(choices.get(c), pinned, workspace.song().hand().leftHanded());
     }
     if (cards.getChildren().size() != choices.size()) {
       cards.getChildren().setAll(made.subList(0, choices.size()));

@@ -2,6 +2,7 @@ package phalanx.desktop.chart;
 
 import java.util.List;
 import javafx.scene.Node;
+import javafx.scene.layout.Region;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.Workspace;
@@ -40,7 +41,7 @@ public final class ChartPlace implements Place {
   }
 
   @Override
-  public Node middle() {
+  public Region middle() {
     return middle;
   }
 

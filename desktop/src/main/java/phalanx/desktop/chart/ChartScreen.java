@@ -12,6 +12,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import phalanx.chart.Transposition;
 import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.Workspace;
 import phalanx.song.Song;
@@ -65,7 +66,7 @@ public final class ChartScreen extends VBox {
     sounding.selectedProperty().bindBidirectional(workspace.soundingProperty());
     Region grow = new Region();
     HBox.setHgrow(grow, Priority.ALWAYS);
-    HBox header = new HBox(title, shown, grow, sounding);
+    HBox header = new ToolRow(title, shown, grow, sounding);
     header.getStyleClass().add("arrange-header");
     return header;
   }
@@ -94,7 +95,7 @@ public final class ChartScreen extends VBox {
 
   private HBox tools() {
     HBox tools =
-        new HBox(
+        new ToolRow(
             tool("type-bar", "Type  Enter", () -> sheet.edit(Optional.empty())),
             tool("new-bar", "New bar  |", cursor::insertBar),
             tool("repeat-start", "Repeat from  [", cursor::toggleRepeatStart),

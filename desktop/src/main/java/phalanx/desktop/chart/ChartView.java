@@ -1,5 +1,6 @@
 package phalanx.desktop.chart;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.scene.control.TextField;
@@ -27,6 +28,10 @@ public final class ChartView extends ScrolledCanvas {
   private final ChartCursor cursor;
   private final ChartPainter painter;
   private final BarEditor editor;
+
+  /** The bar that came with a bar line typed at the end; 0 for none. */
+  private int fresh;
+
   private final TextField sectionName = new TextField();
   private ChartLayout layout;
 
@@ -271,15 +276,28 @@ public final class ChartView extends ScrolledCanvas {
   private void goOn(int bars) {
     requestFocus();
     if (bars == 0) {
+      forgetEmpty();
       return;
     }
     int before = cursor.barProperty().get();
     cursor.move(1, false);
     if (cursor.barProperty().get() == before) {
       cursor.insertBar();
+      fresh = cursor.barProperty().get();
       edit(Optional.of(""));
     } else {
       edit(Optional.empty());
+    }
+  }
+
+  /** The bar behind a last bar line in which nothing was typed is no bar. */
+  private void forgetEmpty() {
+    boolean empty =
+        cursor.bar().filter(b -> b.id() == fresh && b.equals(Bar.of(fresh, List.of()))).isPresent();
+    fresh = 0;
+    if (empty) {
+      workspace.undo();
+      cursor.move(Integer.MAX_VALUE / 2, false);
     }
   }
 

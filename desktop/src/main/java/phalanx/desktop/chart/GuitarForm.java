@@ -9,6 +9,7 @@ import java.util.stream.IntStream;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
+import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.Workspace;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.StringSign;
@@ -85,7 +86,8 @@ final class GuitarForm {
   }
 
   private HBox capoStrings() {
-    HBox row = new HBox(4);
+    HBox row = new ToolRow();
+    row.setSpacing(3);
     row.getStyleClass().add("form-row");
     for (int string = 0; string < Tuning.STRINGS; string++) {
       int s = string;

@@ -21,8 +21,6 @@ import phalanx.theory.Phrase;
 /** Beside the chart: the song's settings, the guitar, the hand, and what is to say of the bar. */
 public final class SongPanel extends VBox {
 
-  static final double WIDTH = 320;
-
   private final Workspace workspace;
   private final ChartCursor cursor;
   private final Label about = new Label();
@@ -32,12 +30,10 @@ public final class SongPanel extends VBox {
     this.cursor = cursor;
     setId("song-panel");
     getStyleClass().add("inspector");
-    setMinWidth(WIDTH);
-    setMaxWidth(WIDTH);
     about.setId("bar-about");
     about.getStyleClass().add("bar-about");
     about.setWrapText(true);
-    about.setMaxWidth(WIDTH - 28);
+    about.setMaxWidth(Double.MAX_VALUE);
     about.setMinHeight(USE_PREF_SIZE);
     VBox forms = new VBox(SongForm.of(workspace), GuitarForm.of(workspace), HandForm.of(workspace));
     forms.getStyleClass().add("forms");

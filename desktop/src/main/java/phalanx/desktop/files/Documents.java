@@ -34,6 +34,7 @@ public final class Documents {
   private final Executor interfaceThread;
   private final NewestAnswer opening;
   private final OwnShelf shelf;
+  private boolean recalled;
   private final ReadOnlyObjectWrapper<Preferences> preferences;
   private Optional<Song> kept = Optional.empty();
   private Questions questions = Questions.NONE;
@@ -89,10 +90,24 @@ public final class Documents {
 
   /** Takes over what was remembered, unless the player was quicker. */
   private void recall(Preferences read) {
+    recalled = true;
     if (preferences.get().equals(Preferences.NONE)) {
-      preferences.set(read);
+      // A new object, so that everybody looks who waits for it.
+      preferences.set(new Preferences(read.recent(), read.naming(), read.knowsSteps()));
       workspace.namingProperty().set(read.naming());
     }
+  }
+
+  /** The steps of a first start were done, or put away. */
+  public void knowsSteps() {
+    if (!preferences.get().knowsSteps()) {
+      remember(preferences.get().knowingSteps());
+    }
+  }
+
+  /** Whether what was remembered has been read. */
+  public boolean remembers() {
+    return recalled;
   }
 
   private void remember(Preferences next) {

@@ -24,11 +24,12 @@ import phalanx.theory.NoteNaming;
  *
  * @param recent files opened or saved, the newest first
  * @param naming how the player calls the notes
+ * @param knowsSteps whether the steps of a first start were done or put away
  */
-public record Preferences(List<Path> recent, NoteNaming naming) {
+public record Preferences(List<Path> recent, NoteNaming naming, boolean knowsSteps) {
 
   /** Nothing remembered yet. */
-  static final Preferences NONE = new Preferences(List.of(), NoteNaming.ENGLISH);
+  static final Preferences NONE = new Preferences(List.of(), NoteNaming.ENGLISH, false);
 
   private static final int MOST_RECENT = 8;
   private static final String FILE = "preferences.json";
@@ -48,7 +49,7 @@ public record Preferences(List<Path> recent, NoteNaming naming) {
               .filter(n -> n.name().equals(root.path("naming").asText()))
               .findFirst()
               .orElse(NoteNaming.ENGLISH);
-      return new Preferences(recent, naming);
+      return new Preferences(recent, naming, root.path("knowsSteps").asBoolean());
     } catch (NoSuchFileException e) {
       // Nothing was remembered yet.
       return NONE;
@@ -73,6 +74,7 @@ public record Preferences(List<Path> recent, NoteNaming naming) {
     ArrayNode files = root.putArray("recent");
     recent.forEach(p -> files.add(p.toString()));
     root.put("naming", naming.name());
+    root.put("knowsSteps", knowsSteps);
     WholeFile.write(folder.file(FILE), root.toPrettyString());
   }
 
@@ -83,11 +85,17 @@ public record Preferences(List<Path> recent, NoteNaming naming) {
         Stream.concat(Stream.of(whole), recent.stream().filter(p -> !p.equals(whole)))
             .limit(MOST_RECENT)
             .toList(),
-        naming);
+        naming,
+        knowsSteps);
+  }
+
+  /** With the steps of a first start done or put away. */
+  public Preferences knowingSteps() {
+    return new Preferences(recent, naming, true);
   }
 
   /** With notes called otherwise. */
   public Preferences withNaming(NoteNaming other) {
-    return new Preferences(recent, other);
+    return new Preferences(recent, other, knowsSteps);
   }
 }

@@ -6,6 +6,7 @@ import java.util.Optional;
 import phalanx.desktop.files.Documents;
 import phalanx.desktop.files.Recovery;
 import phalanx.desktop.frame.NoticeBar.Answer;
+import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.Workspace;
 import phalanx.formats.SongFiles;
 import phalanx.theory.Phrase;
@@ -27,6 +28,7 @@ public final class SongDesk implements Documents.Questions {
   }
 
   private final Workspace workspace;
+  private Runnable started = () -> {};
   private final Documents documents;
   private final NoticeBar notices;
   private final FileAsker asker;
@@ -94,9 +96,19 @@ public final class SongDesk implements Documents.Questions {
         });
   }
 
+  /** What puts the keyboard where a new song is typed. */
+  void whenStarted(Runnable then) {
+    started = then;
+  }
+
   /** Begins a new song; asks first if that would lose changes. */
   void startNew() {
-    guarded(documents::startNew);
+    guarded(
+        () -> {
+          documents.startNew();
+          workspace.screenProperty().set(Screen.CHART);
+          started.run();
+        });
   }
 
   /** Saves the song where it lies, or asks where. */

@@ -16,6 +16,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.SVGPath;
 import phalanx.desktop.drawing.ChoiceChips;
+import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.Workspace;
 import phalanx.instrument.Hand;
@@ -25,7 +26,7 @@ import phalanx.theory.NoteNaming;
 import phalanx.theory.Phrase;
 
 /** The song's settings as chips; those with a mark open a small choice, the others their field. */
-final class TopBar extends HBox {
+final class TopBar extends ToolRow {
 
   /** Tempos to choose from, quarter notes a minute. */
   private static final List<Double> TEMPOS =

@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.KeyCode;
@@ -29,6 +30,14 @@ import phalanx.desktop.shapes.ShapesPlace;
 
 /** The window's content: the regions and the keys that work everywhere. */
 public final class Workbench extends StackPane {
+
+  /** The smallest size at which everything is seen; below it the window scrolls, px. */
+  public static final double LEAST_WIDTH = 1024;
+
+  public static final double LEAST_HEIGHT = 640;
+
+  /** From this width on nothing has to give way, px. */
+  private static final double WIDE = 1280;
 
   private final Workspace workspace;
   private final ShortcutSheet sheet = new ShortcutSheet();
@@ -59,12 +68,21 @@ public final class Workbench extends StackPane {
         new VBox(
             new TopBar(workspace, new SongMenu(desk, documents)),
             notices,
+            new FirstSteps(workspace, documents),
             new ProblemList(workspace)));
     regions.setLeft(new Rail(workspace));
     workspace.screenProperty().addListener(o -> showScreen());
+    desk.whenStarted(this::start);
     showScreen();
     getStyleClass().add("workbench");
-    getChildren().addAll(regions, sheet);
+    widthProperty().addListener(o -> narrow(getWidth() < WIDE));
+    regions.setMinSize(LEAST_WIDTH, LEAST_HEIGHT);
+    ScrollPane whole = new ScrollPane(regions);
+    whole.getStyleClass().add("whole");
+    whole.setFitToWidth(true);
+    whole.setFitToHeight(true);
+    whole.setFocusTraversable(false);
+    getChildren().addAll(whole, sheet);
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     setOnDragOver(this::dragOver);
     setOnDragDropped(this::dropped);
@@ -79,7 +97,7 @@ public final class Workbench extends StackPane {
     makers.put(
         Screen.MELODY,
         () -> new MelodyPlace(workspace, palette, desk::chooseAndImport, desk::importTune));
-    makers.put(Screen.ARRANGE, () -> new ArrangePlace(workspace, palette));
+    makers.put(Screen.ARRANGE, () -> new ArrangePlace(workspace, cursor, palette));
     return makers;
   }
 
@@ -91,6 +109,8 @@ public final class Workbench extends StackPane {
   private void showScreen() {
     Place now = shown();
     places.values().stream().filter(p -> p != now).forEach(Place::hidden);
+    // The middle takes what room there is; its rows of tools wrap.
+    now.middle().setMinWidth(0);
     regions.setCenter(now.middle());
     regions.setRight(now.beside());
     now.shown();
@@ -100,6 +120,14 @@ public final class Workbench extends StackPane {
   /** Puts the keyboard where a player starts. */
   public void start() {
     shown().keyboard().requestFocus();
+  }
+
+  /** In a small window the rail and what is beside a screen give way. */
+  private void narrow(boolean small) {
+    getStyleClass().remove("narrow");
+    if (small) {
+      getStyleClass().add("narrow");
+    }
   }
 
   private void dragOver(DragEvent event) {

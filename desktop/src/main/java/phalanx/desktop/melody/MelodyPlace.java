@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.function.Consumer;
 import javafx.scene.Node;
+import javafx.scene.layout.Region;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.screen.Place;
@@ -38,7 +39,7 @@ public final class MelodyPlace implements Place {
   }
 
   @Override
-  public Node middle() {
+  public Region middle() {
     return middle;
   }
 

@@ -12,6 +12,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.MelodyDesk;
 import phalanx.desktop.model.Workspace;
 import phalanx.song.Bar;
@@ -75,7 +76,7 @@ public final class MelodyScreen extends VBox {
     from.setMinWidth(Region.USE_PREF_SIZE);
     from.setTooltip(new Tooltip("put the tune of a MusicXML score in, from this bar on"));
     from.setOnAction(e -> importing.run());
-    HBox entry = new HBox(where, field, numbers, from, propose);
+    HBox entry = new ToolRow(where, field, numbers, from, propose);
     entry.getStyleClass().add("arrange-header");
     Label hint =
         new Label(

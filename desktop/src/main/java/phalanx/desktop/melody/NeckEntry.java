@@ -18,6 +18,7 @@ import javafx.scene.layout.VBox;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.board.NeckPlaces;
 import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.TuneEntry;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.neck.NeckPicture;
@@ -45,6 +46,8 @@ final class NeckEntry extends VBox {
     this.workspace = workspace;
     entry = workspace.melody().entry();
     neck = new NeckView(WIDTH, HEIGHT, palette, NeckSize.LONG);
+    setMinWidth(0);
+    neck.fill(this, 0);
     neck.setId("tune-neck");
     neck.onTouch(entry::touch);
     neck.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
@@ -53,7 +56,7 @@ final class NeckEntry extends VBox {
     where.setId("entry-where");
     where.getStyleClass().add("where");
     where.setMinWidth(Region.USE_PREF_SIZE);
-    HBox tools = new HBox();
+    HBox tools = new ToolRow();
     tools.getStyleClass().add("arrange-header");
     ToggleGroup group = new ToggleGroup();
     for (int part : TuneEntry.PARTS) {

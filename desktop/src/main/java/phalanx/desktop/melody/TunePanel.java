@@ -15,8 +15,6 @@ import phalanx.desktop.model.Workspace;
 /** Beside the staves: what each note of the bar is, and where the hand finds it. */
 public final class TunePanel extends VBox {
 
-  private static final double WIDTH = 320;
-
   private final Workspace workspace;
   private final Label heading = new Label();
   private final VBox notes = new VBox();
@@ -25,8 +23,6 @@ public final class TunePanel extends VBox {
     this.workspace = workspace;
     setId("tune-panel");
     getStyleClass().add("inspector");
-    setMinWidth(WIDTH);
-    setMaxWidth(WIDTH);
     heading.getStyleClass().add("form-title");
     notes.getStyleClass().add("cards");
     ScrollPane scroll = new ScrollPane(notes);
@@ -48,6 +44,7 @@ public final class TunePanel extends VBox {
                 + "1 to 5  length   .  dotted   -  rest   ⌫  back");
     form.getStyleClass().add("hand-says");
     form.setMaxWidth(Double.MAX_VALUE);
+    form.setWrapText(true);
     form.setMinHeight(USE_PREF_SIZE);
     CheckBox onTop = new CheckBox("Nothing above the tune");
     onTop.setId("tune-on-top");

@@ -4,6 +4,8 @@ import java.util.OptionalInt;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Region;
+import phalanx.desktop.drawing.CanvasWidth;
 import phalanx.desktop.drawing.Palette;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Tuning;
@@ -36,6 +38,16 @@ public final class NeckView extends Canvas {
     this.size = size;
     painter = new NeckPainter(getGraphicsContext2D(), palette, size);
     setId(size == NeckSize.SMALL ? "neck" : "large-neck");
+  }
+
+  /**
+   * Takes the width there is.
+   *
+   * @param room what the neck lies in
+   * @param beside what of its width is not for the neck, px
+   */
+  public void fill(Region room, double beside) {
+    CanvasWidth.follow(this, room, beside, this::repaint);
   }
 
   /** Lets the player touch the neck. */

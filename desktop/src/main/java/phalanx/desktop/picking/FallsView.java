@@ -7,10 +7,12 @@ import java.util.Set;
 import java.util.TreeMap;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.board.PatternFall;
+import phalanx.desktop.drawing.CanvasWidth;
 import phalanx.desktop.drawing.HitSigns;
 import phalanx.desktop.drawing.Lettering;
 import phalanx.desktop.drawing.Palette;
@@ -47,6 +49,11 @@ final class FallsView extends Canvas {
     workspace.patterns().fallsProperty().addListener(o -> repaint());
     workspace.namingProperty().addListener(o -> repaint());
     repaint();
+  }
+
+  /** Takes the width of what it lies in. */
+  void fill(Region room, double beside) {
+    CanvasWidth.follow(this, room, beside, this::repaint);
   }
 
   private void repaint() {

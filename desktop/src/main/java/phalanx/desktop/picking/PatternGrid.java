@@ -5,6 +5,8 @@ import java.util.Optional;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Region;
+import phalanx.desktop.drawing.CanvasWidth;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.PatternDesk;
 import phalanx.desktop.model.Workspace;
@@ -44,6 +46,11 @@ final class PatternGrid extends Canvas {
     setOnKeyPressed(this::key);
     setOnKeyTyped(this::typed);
     repaint();
+  }
+
+  /** Takes the width of what it lies in. */
+  void fill(Region room, double beside) {
+    CanvasWidth.follow(this, room, beside, this::repaint);
   }
 
   private WrittenPattern pattern() {

@@ -7,6 +7,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.files.OwnShelf;
 import phalanx.desktop.model.PatternDesk;
 import phalanx.desktop.model.Workspace;
@@ -14,7 +15,7 @@ import phalanx.picking.PatternEdits;
 import phalanx.picking.WrittenPattern;
 
 /** The pattern's name, which can be typed over, how long it is, and the player's own shelf. */
-final class PatternHeader extends HBox {
+final class PatternHeader extends ToolRow {
 
   /** Columns of the name's field, which grows with the name. */
   private static final int SHORTEST = 8;

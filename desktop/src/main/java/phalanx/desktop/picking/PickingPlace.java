@@ -2,6 +2,8 @@ package phalanx.desktop.picking;
 
 import java.util.List;
 import javafx.scene.Node;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.Region;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.files.OwnShelf;
 import phalanx.desktop.model.Workspace;
@@ -30,18 +32,24 @@ public final class PickingPlace implements Place {
           new Shortcut("Page Up, Down", "other bars of a long pattern"));
 
   private final Workspace workspace;
-  private final PickingScreen middle;
+  private final PickingScreen screen;
+  private final ScrollPane middle;
   private final ShelfPanel beside;
 
   /** Puts the screen together. */
   public PickingPlace(Workspace workspace, OwnShelf shelf, Palette palette) {
     this.workspace = workspace;
-    middle = new PickingScreen(workspace, shelf, palette);
+    screen = new PickingScreen(workspace, shelf, palette);
+    middle = new ScrollPane(screen);
+    middle.getStyleClass().add("whole");
+    middle.setFitToWidth(true);
+    middle.setFocusTraversable(false);
+    middle.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     beside = new ShelfPanel(workspace, shelf, palette);
   }
 
   @Override
-  public Node middle() {
+  public Region middle() {
     return middle;
   }
 
@@ -52,7 +60,7 @@ public final class PickingPlace implements Place {
 
   @Override
   public Node keyboard() {
-    return middle.grid();
+    return screen.grid();
   }
 
   @Override

@@ -15,6 +15,7 @@ import phalanx.arrangement.board.PatternFall;
 import phalanx.arrangement.board.SpokenMotion;
 import phalanx.desktop.drawing.ChoiceChips;
 import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.files.OwnShelf;
 import phalanx.desktop.model.PatternDesk;
 import phalanx.desktop.model.Workspace;
@@ -26,6 +27,10 @@ import phalanx.theory.Meter;
 public final class PickingScreen extends VBox {
 
   private static final double WIDTH = 826;
+
+  /** What of the screen's width is its edges, px. */
+  private static final double BESIDE = 30;
+
   private static final double GRID_HEIGHT = 352;
   private static final double FALLS_HEIGHT = 218;
 
@@ -40,11 +45,16 @@ public final class PickingScreen extends VBox {
     desk = workspace.patterns();
     grid = new PatternGrid(workspace, WIDTH, GRID_HEIGHT, palette);
     getStyleClass().add("arrange");
+    setMinWidth(0);
     Label heading = new Label("How it falls on the chords of this song");
     heading.getStyleClass().add("form-title");
     motion.setId("motion");
     motion.getStyleClass().add("where");
-    motion.setMaxWidth(WIDTH);
+    motion.setWrapText(true);
+    motion.setMinHeight(Region.USE_PREF_SIZE);
+    grid.fill(this, BESIDE);
+    FallsView falls = new FallsView(workspace, WIDTH, FALLS_HEIGHT, palette);
+    falls.fill(this, BESIDE);
     refusal.setId("refusal");
     refusal.getStyleClass().add("refusal");
     refusal.textProperty().bind(desk.refusalProperty());
@@ -63,7 +73,7 @@ public final class PickingScreen extends VBox {
             refusal,
             motion,
             heading,
-            new FallsView(workspace, WIDTH, FALLS_HEIGHT, palette));
+            falls);
   }
 
   /** The motion of the first bars, counted. */
@@ -93,7 +103,7 @@ public final class PickingScreen extends VBox {
     // Who clicks where a pattern is played wants to go on in the grid.
     reach.addEventFilter(MouseEvent.MOUSE_CLICKED, e -> grid.requestFocus());
     HBox tools =
-        new HBox(
+        new ToolRow(
             reach,
             chips.school("hand-school"),
             chips.thumb("thumb-route"),

@@ -11,7 +11,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.files.OwnShelf;
@@ -43,8 +42,6 @@ public final class ShelfPanel extends VBox {
     this.palette = palette;
     setId("shelf");
     getStyleClass().add("inspector");
-    setMinWidth(WIDTH);
-    setMaxWidth(WIDTH);
     shelf.getStyleClass().add("cards");
     scroll.setFitToWidth(true);
     scroll.setFocusTraversable(false);
@@ -111,14 +108,12 @@ public final class ShelfPanel extends VBox {
             style.title().substring(0, 1).toUpperCase(Locale.ROOT) + style.title().substring(1));
     title.getStyleClass().add("card-fingers");
     title.setWrapText(true);
-    Region grow = new Region();
-    HBox.setHgrow(grow, Priority.ALWAYS);
-    title.setPrefWidth(WIDTH - PICTURE_WIDTH - (removable ? 110 : 84));
-    title.setMinWidth(USE_PREF_SIZE);
+    HBox.setHgrow(title, Priority.ALWAYS);
+    title.setMaxWidth(Double.MAX_VALUE);
+    title.setMinWidth(70);
     HBox row =
         new HBox(
             title,
-            grow,
             new PatternPicture(style.in(meter), meter, PICTURE_WIDTH, PICTURE_HEIGHT, palette));
     row.getStyleClass().add("card-row");
     Button button = new Button();

@@ -5,9 +5,10 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import phalanx.desktop.drawing.ToolRow;
 
 /** What can be done where the cursor is in the grid, each with its key. */
-final class StrokeBar extends HBox {
+final class StrokeBar extends ToolRow {
 
   private final PatternGrid grid;
 

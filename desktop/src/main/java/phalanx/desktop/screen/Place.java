@@ -3,12 +3,13 @@ package phalanx.desktop.screen;
 import java.nio.file.Path;
 import javafx.scene.Node;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.Region;
 
 /** A screen: what is in its middle and beside it, and what its keys do. Made when first opened. */
 public interface Place {
 
   /** What stands in the middle. */
-  Node middle();
+  Region middle();
 
   /** What stands on the right. */
   Node beside();

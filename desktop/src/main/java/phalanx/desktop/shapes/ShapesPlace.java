@@ -4,6 +4,7 @@ import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.Region;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.ShapeTrialModel;
 import phalanx.desktop.model.Workspace;
@@ -33,7 +34,7 @@ public final class ShapesPlace implements Place {
   }
 
   @Override
-  public Node middle() {
+  public Region middle() {
     return middle;
   }
 

@@ -22,6 +22,7 @@ import phalanx.arrangement.board.ShapeFilter;
 import phalanx.arrangement.board.ShapeFilter.Wish;
 import phalanx.arrangement.board.SlotBoard;
 import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.ShapeTrialModel;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.neck.NeckPicture;
@@ -44,6 +45,7 @@ public final class ShapesView extends VBox {
   private static final int NAMES = 4;
 
   private final Workspace workspace;
+  private final Palette palette;
   private final ShapeTrialModel trials;
   private final NeckView neck;
   private final Label title = label("shapes-title", "section-name");
@@ -60,8 +62,10 @@ public final class ShapesView extends VBox {
 
   public ShapesView(Workspace workspace, ShapeTrialModel trials, Palette palette) {
     this.workspace = workspace;
+    this.palette = palette;
     this.trials = trials;
     neck = new NeckView(NECK_WIDTH, NECK_HEIGHT, palette, NeckSize.LARGE);
+    neck.fill(this, 30);
     neck.onTouch((string, fret, together) -> trials.touch(string, fret));
     getStyleClass().addAll("arrange", "shapes");
     cards.getStyleClass().add("card-flow");
@@ -149,7 +153,7 @@ public final class ShapesView extends VBox {
     pinTrial.setTooltip(
         new Tooltip("Pins the frets; the plan chooses the fingers by what comes before and after"));
     backFromTrial.setOnAction(e -> trials.stop());
-    HBox row = new HBox(name, frets, verdict, pinTrial, backFromTrial);
+    HBox row = new ToolRow(name, frets, verdict, pinTrial, backFromTrial);
     row.getStyleClass().add("trial-row");
     return row;
   }
@@ -178,7 +182,7 @@ public final class ShapesView extends VBox {
                   ShapeFilter.Position.values()[chosen]));
         });
     HBox row =
-        new HBox(
+        new ToolRow(
             name,
             wish(
                 "filter-thumb",
@@ -364,7 +368,8 @@ public final class ShapesView extends VBox {
     List<ShapeCard> shown = new ArrayList<>();
     boolean pinned = workspace.selectedSlot().filter(Slot::pinned).isPresent();
     for (ShapeChoice choice : board.map(SlotBoard::choices).orElse(List.of())) {
-      ShapeCard card = new ShapeCard(shown.size() + 1, choice, pinned, workspace::pin);
+      ShapeCard card = new ShapeCard(shown.size() + 1, palette, workspace::pin);
+      card.show(choice, pinned, workspace.song().hand().leftHanded());
       card.setPrefWidth(268);
       shown.add(card);
     }

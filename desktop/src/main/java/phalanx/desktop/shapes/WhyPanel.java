@@ -27,7 +27,6 @@ import phalanx.theory.Phrase;
 /** Beside the shapes: why the plan holds this one, what else it is called, the next best plans. */
 public final class WhyPanel extends VBox {
 
-  private static final double WIDTH = 320;
   private static final int NAMES = 5;
   private static final int DIFFERENCES = 4;
 
@@ -46,8 +45,6 @@ public final class WhyPanel extends VBox {
     this.workspace = workspace;
     setId("why");
     getStyleClass().add("inspector");
-    setMinWidth(WIDTH);
-    setMaxWidth(WIDTH);
     content.getStyleClass().add("why");
     ScrollPane scroll = new ScrollPane(content);
     scroll.setFitToWidth(true);
