@@ -117,7 +117,7 @@ public record PatternHeard(
   }
 
   /** The pitch class of the third, or of the fourth or second in its place. */
-  private static Optional<Integer> third(Chord chord) {
+  static Optional<Integer> third(Chord chord) {
     for (int number : THIRDS) {
       Optional<Interval> tone =
           chord.tones().stream()

@@ -115,7 +115,23 @@ public final class SlotLaying {
   private final Optional<Beside> third;
   private final boolean hasTune;
   private final Set<Remark> remarks = new LinkedHashSet<>();
+  private Optional<Wish> wish = Optional.empty();
   private int turn;
+
+  /**
+   * A stroke that goes to another string, so that the chord is heard.
+   *
+   * @param tick when it is struck
+   * @param role the stroke's role in the pattern
+   * @param string where it goes
+   */
+  record Wish(int tick, Role role, int string) {}
+
+  /** With one stroke on another string, where that is free. */
+  SlotLaying wishing(Optional<Wish> other) {
+    wish = other;
+    return this;
+  }
 
   /**
    * For a chord.
@@ -332,6 +348,11 @@ public final class SlotLaying {
     Optional<Integer> pinned = song.pins().string(ref);
     if (pinned.isPresent() && shape.sounds(pinned.get()) && pinned.get() >= lowest) {
       return pinned;
+    }
+    Optional<Wish> wished =
+        wish.filter(w -> w.tick() == tick && w.role() == pluck.role() && w.string() >= lowest);
+    if (pinned.isEmpty() && wished.isPresent()) {
+      return wished.map(Wish::string);
     }
     pinned.ifPresent(
         s ->

@@ -46,6 +46,7 @@ public final class SongLaying {
   private final TuneRing ring;
   private final WalkingBass walking;
   private final Reach reach;
+  private final Map<Integer, List<Placed>> bySlot = new HashMap<>();
   private final Map<Integer, SlotLaying> layings = new HashMap<>();
   private final List<Laid> laid = new ArrayList<>();
   private final List<Strike> strikes = new ArrayList<>();
@@ -77,11 +78,13 @@ public final class SongLaying {
   LaidNotes sounding() {
     Map<Integer, Placed> last = lastThumbStrokes();
     List<Integer> goingOn = new ArrayList<>(tune.goingOn());
-    for (Placed step : withTune().values()) {
+    TreeMap<Integer, Placed> steps = withTune();
+    steps.values().forEach(s -> bySlot.computeIfAbsent(s.slot(), k -> new ArrayList<>()).add(s));
+    for (Placed step : steps.values()) {
       while (!goingOn.isEmpty() && goingOn.get(0) <= step.tick()) {
         ring(goingOn.remove(0), step.slot());
       }
-      lay(step, step == last.get(step.slot()));
+      lay(step, last);
     }
     List<Fingered> fingers = FingerAssignment.assign(strikes, song.school(), song.tempo());
     leaveOutSlursFromNothing(fingers);
@@ -151,43 +154,70 @@ public final class SongLaying {
   }
 
   private Optional<SlotLaying> laying(int slot) {
+    SlotLaying known = layings.get(slot);
+    Optional<SlotLaying> laying = known == null ? newLaying(slot) : Optional.of(known);
+    laying.ifPresent(l -> layings.put(slot, l));
+    return laying;
+  }
+
+  private Optional<SlotLaying> newLaying(int slot) {
     Slot at = slots.get(slot);
     if (at.isTuneAlone()) {
-      return Optional.of(layings.computeIfAbsent(slot, s -> SlotLaying.tuneAlone(song, at)));
+      return Optional.of(SlotLaying.tuneAlone(song, at));
     }
     if (at.shape().isEmpty() || !(at.played().harmony() instanceof Harmony.Sounding sounding)) {
       return Optional.empty();
     }
-    return Optional.of(
-        layings.computeIfAbsent(
-            slot,
-            s -> {
-              StringRoles roles = StringRoles.on(at.shape().get(), sounding.chord(), song.guitar());
-              Optional<Beside> third =
-                  song.thumb() == ThumbRoute.THREE_VOICES
-                      ? ThirdBass.of(at.shape().get(), sounding.chord(), roles, reach)
-                      : Optional.empty();
-              StringRoles.Route route =
-                  third
-                      .flatMap(t -> roles.over(t.string()))
-                      .orElseGet(() -> roles.route(song.thumb(), pedal()));
-              return new SlotLaying(song, at, roles, route, third);
-            }));
+    StringRoles roles = StringRoles.on(at.shape().get(), sounding.chord(), song.guitar());
+    Optional<Beside> third =
+        song.thumb() == ThumbRoute.THREE_VOICES
+            ? ThirdBass.of(at.shape().get(), sounding.chord(), roles, reach)
+            : Optional.empty();
+    StringRoles.Route route =
+        third
+            .flatMap(t -> roles.over(t.string()))
+            .orElseGet(() -> roles.route(song.thumb(), pedal()));
+    return Optional.of(new SlotLaying(song, at, roles, route, third));
   }
 
-  private void lay(Placed step, boolean walks) {
+  private void lay(Placed step, Map<Integer, Placed> last) {
     Optional<SlotLaying> laying = laying(step.slot());
     if (laying.isEmpty()) {
       return;
     }
-    ring(step.tick(), step.slot());
-    List<TuneStrokes.Struck> sung =
-        tune.at(step.tick()).stream().filter(TuneStrokes.Struck::begins).toList();
-    Optional<SlotLaying.WalkingStep> walk = walks ? walkFrom(step.slot()) : Optional.empty();
-    boolean alone = slots.get(step.slot()).isTuneAlone();
-    Laid on = laying.get().lay(alone ? step.empty() : step, walk, sung, ring);
+    if (bySlot.get(step.slot()).get(0) == step) {
+      laying.get().wishing(wish(step.slot(), last));
+    }
+    Laid on = lay(step, laying.get(), ring, last);
     laid.add(on);
     strikes.add(strike(on));
+  }
+
+  private Laid lay(Placed step, SlotLaying laying, TuneRing at, Map<Integer, Placed> last) {
+    tune.at(step.tick()).forEach(s -> at.strike(s, slots.get(step.slot()).toTick()));
+    List<TuneStrokes.Struck> sung =
+        tune.at(step.tick()).stream().filter(TuneStrokes.Struck::begins).toList();
+    boolean walks = step == last.get(step.slot());
+    Optional<SlotLaying.WalkingStep> walk = walks ? walkFrom(step.slot()) : Optional.empty();
+    boolean alone = slots.get(step.slot()).isTuneAlone();
+    return laying.lay(alone ? step.empty() : step, walk, sung, at);
+  }
+
+  /** The stroke that goes to another string, so that the chord over a slot is heard. */
+  private Optional<SlotLaying.Wish> wish(int slot, Map<Integer, Placed> last) {
+    Slot at = slots.get(slot);
+    if (at.shape().isEmpty() || !(at.played().harmony() instanceof Harmony.Sounding sounding)) {
+      return Optional.empty();
+    }
+    return ThirdHeard.wish(
+        song.guitar(),
+        at.shape().get(),
+        sounding.chord(),
+        w -> {
+          SlotLaying trial = newLaying(slot).orElseThrow().wishing(w);
+          TuneRing copy = ring.copy();
+          return bySlot.get(slot).stream().map(s -> lay(s, trial, copy, last)).toList();
+        });
   }
 
   private Optional<SlotLaying.WalkingStep> walkFrom(int slot) {

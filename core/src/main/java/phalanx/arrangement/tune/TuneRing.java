@@ -21,6 +21,16 @@ public final class TuneRing {
     this.onTop = onTop;
   }
 
+  /** The same moment, to go on from in another way. */
+  public TuneRing copy() {
+    TuneRing copy = new TuneRing(onTop);
+    System.arraycopy(rings, 0, copy.rings, 0, rings.length);
+    System.arraycopy(away, 0, copy.away, 0, away.length);
+    System.arraycopy(midi, 0, copy.midi, 0, midi.length);
+    copy.beside = beside;
+    return copy;
+  }
+
   /** Takes in a note that begins or goes on. */
   public void strike(TuneStrokes.Struck struck, int slotEnd) {
     TunePlace place = struck.place();
