@@ -156,6 +156,14 @@ public final class ArrangeView extends VBox {
         .bind(
             Bindings.createBooleanBinding(
                 () -> workspace.song().chart().isEmpty(), workspace.historyProperty()));
+    heading.visibleProperty().bind(box.visibleProperty());
+    box.visibleProperty()
+        .addListener(
+            (o, was, shown) -> {
+              if (!shown && chords.isFocused()) {
+                strip.requestFocus();
+              }
+            });
     firstChords = chords;
     return box;
   }

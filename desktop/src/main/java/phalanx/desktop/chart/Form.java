@@ -157,6 +157,7 @@ final class Form extends GridPane {
       Function<Song, Boolean> show,
       BiFunction<Song, Boolean, Song> edit) {
     CheckBox box = new CheckBox(words);
+    box.setWrapText(true);
     box.setId(id);
     box.setSelected(show.apply(workspace.song()));
     box.setOnAction(e -> workspace.edit(song -> edit.apply(song, box.isSelected())));

@@ -6,7 +6,6 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.KeyCode;
@@ -18,6 +17,7 @@ import javafx.scene.layout.VBox;
 import phalanx.desktop.arrange.ArrangePlace;
 import phalanx.desktop.chart.ChartPlace;
 import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.drawing.WholeScroll;
 import phalanx.desktop.files.Documents;
 import phalanx.desktop.melody.MelodyPlace;
 import phalanx.desktop.model.ChartCursor;
@@ -75,14 +75,10 @@ public final class Workbench extends StackPane {
     desk.whenStarted(this::start);
     showScreen();
     getStyleClass().add("workbench");
-    widthProperty().addListener(o -> narrow(getWidth() < WIDE));
+    widthProperty().addListener(o -> fit());
+    heightProperty().addListener(o -> fit());
     regions.setMinSize(LEAST_WIDTH, LEAST_HEIGHT);
-    ScrollPane whole = new ScrollPane(regions);
-    whole.getStyleClass().add("whole");
-    whole.setFitToWidth(true);
-    whole.setFitToHeight(true);
-    whole.setFocusTraversable(false);
-    getChildren().addAll(whole, sheet);
+    getChildren().addAll(regions, sheet);
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     setOnDragOver(this::dragOver);
     setOnDragDropped(this::dropped);
@@ -119,14 +115,27 @@ public final class Workbench extends StackPane {
 
   /** Puts the keyboard where a player starts. */
   public void start() {
+    if (shown().middle() instanceof WholeScroll scroll && scroll.getScene() != null) {
+      scroll.settle();
+    }
     shown().keyboard().requestFocus();
   }
 
-  /** In a small window the rail and what is beside a screen give way. */
-  private void narrow(boolean small) {
+  /** In a small window the rail and what is beside a screen give way; in a tiny one all scrolls. */
+  private void fit() {
     getStyleClass().remove("narrow");
-    if (small) {
+    if (getWidth() < WIDE) {
       getStyleClass().add("narrow");
+    }
+    boolean tiny = getWidth() < LEAST_WIDTH || getHeight() < LEAST_HEIGHT;
+    if (tiny && getChildren().get(0) == regions) {
+      getChildren().remove(regions);
+      WholeScroll whole = new WholeScroll(regions);
+      whole.setFitToHeight(true);
+      getChildren().add(0, whole);
+    } else if (!tiny && getChildren().get(0) instanceof WholeScroll whole) {
+      whole.setContent(null);
+      getChildren().set(0, regions);
     }
   }
 

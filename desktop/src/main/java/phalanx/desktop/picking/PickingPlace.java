@@ -5,6 +5,7 @@ import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.Region;
 import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.drawing.WholeScroll;
 import phalanx.desktop.files.OwnShelf;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.screen.Place;
@@ -33,17 +34,14 @@ public final class PickingPlace implements Place {
 
   private final Workspace workspace;
   private final PickingScreen screen;
-  private final ScrollPane middle;
+  private final WholeScroll middle;
   private final ShelfPanel beside;
 
   /** Puts the screen together. */
   public PickingPlace(Workspace workspace, OwnShelf shelf, Palette palette) {
     this.workspace = workspace;
     screen = new PickingScreen(workspace, shelf, palette);
-    middle = new ScrollPane(screen);
-    middle.getStyleClass().add("whole");
-    middle.setFitToWidth(true);
-    middle.setFocusTraversable(false);
+    middle = new WholeScroll(screen);
     middle.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     beside = new ShelfPanel(workspace, shelf, palette);
   }
