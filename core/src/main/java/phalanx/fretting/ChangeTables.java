@@ -1,5 +1,7 @@
 package phalanx.fretting;
 
+import java.lang.invoke.VarHandle;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.Map;
 
@@ -31,28 +33,40 @@ final class ChangeTables {
     return known.computeIfAbsent(new Pair(from, to), p -> new Table(changes, from, to));
   }
 
-  /** Every change from one row of candidates to another: its cost in good time, its time. */
+  /**
+   * The changes from one row of candidates to another: their cost in good time, their time. Each is
+   * worked out when it is first asked for; most never are.
+   */
   static final class Table {
 
-    private final double[][] cost;
-    private final double[][] needed;
+    private final ChangeCosts changes;
+    private final HandState[] from;
+    private final HandState[] to;
+
+    // Two threads may work the same change out; both find the same.
+    private final double[] cost;
+    private final double[] needed;
 
     Table(ChangeCosts changes, Candidates from, Candidates to) {
-      HandState[] a = from.exits(changes);
-      HandState[] b = to.entries(changes);
-      cost = new double[a.length][b.length];
-      needed = new double[a.length][b.length];
-      for (int p = 0; p < a.length; p++) {
-        for (int c = 0; c < b.length; c++) {
-          cost[p][c] = changes.unhurried(a[p], b[c]);
-          needed[p][c] = changes.millisNeeded(a[p], b[c]);
-        }
-      }
+      this.changes = changes;
+      this.from = from.exits(changes);
+      this.to = to.entries(changes);
+      cost = new double[this.from.length * this.to.length];
+      needed = new double[cost.length];
+      Arrays.fill(needed, Double.NaN);
     }
 
-    /** Cost of a change that may take a time, ms. */
-    double cost(int from, int to, double available) {
-      return cost[from][to] + ChangeCosts.late(needed[from][to], available);
+    /** Cost of a change that may take a time, ms; never less than 0. */
+    double cost(int leaving, int coming, double available) {
+      int at = leaving * to.length + coming;
+      double time = needed[at];
+      if (Double.isNaN(time)) {
+        cost[at] = changes.unhurried(from[leaving], to[coming]);
+        time = changes.millisNeeded(from[leaving], to[coming]);
+        VarHandle.storeStoreFence();
+        needed[at] = time;
+      }
+      return cost[at] + ChangeCosts.late(time, available);
     }
   }
 }

@@ -1,8 +1,9 @@
 package phalanx.fretting;
 
-import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * Solves a {@link PlanProblem} as a shortest path through a layered graph: a layer a slot, a node a
@@ -99,16 +100,19 @@ public final class PlanSolver {
   private double[] arrivals(int i, double[] before) {
     ChangeTables.Table change = changesInto(problem, i);
     double millis = slots.get(i).changeMillis();
-    PlanSlot from = slots.get(i - 1);
+    double[] here = new double[before.length];
+    for (int p = 0; p < here.length; p++) {
+      here[p] = before[p] + shapeCost(i - 1, p);
+    }
+    int[] order = cheapestFirst(here, slots.get(i - 1));
     double[] cost = new double[size(i)];
-    Arrays.fill(cost, Double.POSITIVE_INFINITY);
-    for (int p = 0; p < before.length; p++) {
-      if (from.allows(p)) {
-        double here = before[p] + shapeCost(i - 1, p);
-        for (int c = 0; c < cost.length; c++) {
-          cost[c] = Math.min(cost[c], here + change.cost(p, c, millis));
-        }
+    for (int c = 0; c < cost.length; c++) {
+      double least = Double.POSITIVE_INFINITY;
+      // No change costs less than nothing, so the rest cannot win.
+      for (int k = 0; k < order.length && here[order[k]] < least; k++) {
+        least = Math.min(least, here[order[k]] + change.cost(order[k], c, millis));
       }
+      cost[c] = least;
     }
     return cost;
   }
@@ -117,18 +121,30 @@ public final class PlanSolver {
   private double[] departures(int i, double[] after) {
     ChangeTables.Table change = changesInto(problem, i + 1);
     double millis = slots.get(i + 1).changeMillis();
-    PlanSlot to = slots.get(i + 1);
+    double[] onward = new double[after.length];
+    for (int s = 0; s < onward.length; s++) {
+      onward[s] = shapeCost(i + 1, s) + after[s];
+    }
+    int[] order = cheapestFirst(onward, slots.get(i + 1));
     double[] cost = new double[size(i)];
-    Arrays.fill(cost, Double.POSITIVE_INFINITY);
-    for (int s = 0; s < after.length; s++) {
-      if (to.allows(s)) {
-        double onward = shapeCost(i + 1, s) + after[s];
-        for (int c = 0; c < cost.length; c++) {
-          cost[c] = Math.min(cost[c], change.cost(c, s, millis) + onward);
-        }
+    for (int c = 0; c < cost.length; c++) {
+      double least = Double.POSITIVE_INFINITY;
+      for (int k = 0; k < order.length && onward[order[k]] < least; k++) {
+        least = Math.min(least, change.cost(c, order[k], millis) + onward[order[k]]);
       }
+      cost[c] = least;
     }
     return cost;
+  }
+
+  /** The candidates that may be chosen, the cheapest first. */
+  private static int[] cheapestFirst(double[] cost, PlanSlot slot) {
+    return IntStream.range(0, cost.length)
+        .filter(slot::allows)
+        .boxed()
+        .sorted(Comparator.comparingDouble(c -> cost[c]))
+        .mapToInt(c -> c)
+        .toArray();
   }
 
   private int[] trace(double[][] before) {

@@ -1,8 +1,9 @@
 package phalanx.picking;
 
+import java.util.ArrayDeque;
 import java.util.Arrays;
+import java.util.Deque;
 import java.util.HashMap;
-import java.util.LinkedList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -65,11 +66,11 @@ public final class FingerAssignment {
    */
   public static List<Fingered> assign(List<Strike> strikes, HandSchool school, double tempo) {
     FingerAssignment rules = new FingerAssignment(school, tempo);
-    LinkedList<Fingered> rows = new LinkedList<>();
+    Deque<Fingered> rows = new ArrayDeque<>();
     for (Path p = rules.solve(strikes); p.before().isPresent(); p = p.before().get()) {
       rows.addFirst(p.fingers());
     }
-    return rows;
+    return List.copyOf(rows);
   }
 
   /** Cost of an assignment, summed plainly; infinite where it breaks a limit. */

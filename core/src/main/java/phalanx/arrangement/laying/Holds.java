@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import phalanx.arrangement.Hold;
 import phalanx.arrangement.Slot;
 import phalanx.fretting.Grip;
@@ -17,10 +18,19 @@ import phalanx.instrument.Finger;
 final class Holds {
 
   private final Map<Finger, Hold> open = new EnumMap<>(Finger.class);
-  private final List<Hold> done = new ArrayList<>();
-  private final List<Hold> beside = new ArrayList<>();
+  private final Map<Finger, TreeMap<Integer, Hold>> done = new EnumMap<>(Finger.class);
+  private final Map<Finger, TreeMap<Integer, Hold>> beside = new EnumMap<>(Finger.class);
 
-  private Holds() {}
+  private Holds() {
+    for (Finger finger : Finger.values()) {
+      done.put(finger, new TreeMap<>());
+      beside.put(finger, new TreeMap<>());
+    }
+  }
+
+  private static void put(Map<Finger, TreeMap<Integer, Hold>> holds, Hold hold) {
+    holds.get(hold.finger()).put(hold.fromTick(), hold);
+  }
 
   /**
    * What each finger holds.
@@ -32,11 +42,13 @@ final class Holds {
     for (Slot slot : slots) {
       holds.enter(slot);
     }
-    holds.done.addAll(holds.open.values());
+    holds.open.values().forEach(h -> put(holds.done, h));
     added.forEach(holds::add);
-    holds.done.addAll(holds.beside);
-    holds.done.sort(Comparator.comparingInt(Hold::fromTick).thenComparing(Hold::finger));
-    return holds.done;
+    List<Hold> all = new ArrayList<>();
+    holds.done.values().forEach(f -> all.addAll(f.values()));
+    holds.beside.values().forEach(f -> all.addAll(f.values()));
+    all.sort(Comparator.comparingInt(Hold::fromTick).thenComparing(Hold::finger));
+    return all;
   }
 
   private void enter(Slot slot) {
@@ -49,7 +61,7 @@ final class Holds {
         continue;
       }
       if (before != null) {
-        done.add(now != null && slides(before, now) ? guiding(before) : before);
+        put(done, now != null && slides(before, now) ? guiding(before) : before);
       }
       if (now != null) {
         open.put(finger, hold(finger, now, slot.fromTick(), slot.toTick()));
@@ -71,26 +83,30 @@ final class Holds {
    * another note may itself have gone beside the shape with it: only its place in the shape counts.
    */
   private void add(Added added) {
-    added.lifted().forEach(f -> interrupt(done, f, added.from(), added.to()));
+    added.lifted().forEach(f -> interrupt(done.get(f), added.from(), added.to()));
     added
         .finger()
         .ifPresent(
             finger -> {
-              interrupt(done, finger, added.from(), added.to());
-              interrupt(beside, finger, added.from(), added.to());
-              beside.add(hold(finger, added.grip(), added.from(), added.to()));
+              interrupt(done.get(finger), added.from(), added.to());
+              interrupt(beside.get(finger), added.from(), added.to());
+              put(beside, hold(finger, added.grip(), added.from(), added.to()));
             });
   }
 
-  private static void interrupt(List<Hold> holds, Finger finger, int from, int to) {
-    for (Hold h : List.copyOf(holds)) {
-      if (h.finger() == finger && h.fromTick() < to && h.toTick() > from) {
-        holds.remove(h);
+  /** Cuts a time out of a finger's holds; none of them overlap. */
+  private static void interrupt(TreeMap<Integer, Hold> holds, int from, int to) {
+    Integer first = holds.floorKey(from);
+    List<Hold> met =
+        List.copyOf(holds.subMap(first == null ? from : first, true, to, false).values());
+    for (Hold h : met) {
+      if (h.fromTick() < to && h.toTick() > from) {
+        holds.remove(h.fromTick());
         if (h.fromTick() < from) {
-          holds.add(during(h, h.fromTick(), from, false));
+          holds.put(h.fromTick(), during(h, h.fromTick(), from, false));
         }
         if (h.toTick() > to) {
-          holds.add(during(h, to, h.toTick(), h.guides()));
+          holds.put(to, during(h, to, h.toTick(), h.guides()));
         }
       }
     }

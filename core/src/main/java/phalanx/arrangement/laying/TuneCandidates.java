@@ -44,10 +44,12 @@ public final class TuneCandidates {
       Optional<Shape> pin,
       boolean onTop) {}
 
+  private final Map<ShapeQuery, List<RatedShape>> tops = new ConcurrentHashMap<>();
   private final Map<Asked, Candidates> known = new ConcurrentHashMap<>();
 
   void clear() {
     known.clear();
+    tops.clear();
   }
 
   /**
@@ -76,7 +78,7 @@ public final class TuneCandidates {
         a -> rated(query, base, tune, heard, pin, limit, fit));
   }
 
-  private static Candidates rated(
+  private Candidates rated(
       ShapeQuery query,
       Candidates base,
       SlotTune tune,
@@ -90,8 +92,9 @@ public final class TuneCandidates {
         tune.notes().stream().map(Sung::midi).distinct().limit(MOST_TOPS).toList();
     for (int midi : pitches) {
       int sounding = midi + query.guitar().capo();
-      ShapeSearch.find(query.withTop(sounding), fit.reach())
-          .candidates(EACH_TOP, 2)
+      tops.computeIfAbsent(
+              query.withTop(sounding),
+              q -> ShapeSearch.find(q, fit.reach()).candidates(EACH_TOP, 2))
           .forEach(r -> costs.putIfAbsent(r.shape(), r.cost() + heard.cost(r.shape())));
     }
     List<RatedShape> rated = new ArrayList<>();
