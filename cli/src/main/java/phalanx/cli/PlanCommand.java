@@ -2,19 +2,17 @@ package phalanx.cli;
 
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.laying.Arranger;
 import phalanx.formats.DiskTrouble;
+import phalanx.formats.PlanFormat;
 import phalanx.formats.WholeFile;
 import phalanx.formats.json.ArrangementJson;
-import phalanx.formats.musicxml.MusicXmlWriter;
 import phalanx.formats.patterns.PatternShelf;
 import phalanx.formats.tab.TextTab;
 import phalanx.picking.AlternatingThumb;
@@ -37,13 +35,6 @@ import picocli.CommandLine.Spec;
     description = "plan both hands; the ending of each --out file picks its format",
     mixinStandardHelpOptions = true)
 final class PlanCommand implements Callable<Integer> {
-
-  private static final Map<String, Function<Arrangement, String>> FORMATS =
-      Map.of(
-          ".musicxml", MusicXmlWriter::write,
-          ".xml", MusicXmlWriter::write,
-          ".txt", TextTab::write,
-          ".json", ArrangementJson::write);
 
   private static final Map<String, HandSchool> SCHOOLS =
       Map.of(
@@ -87,10 +78,7 @@ final class PlanCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws UnusableInput {
-    List<Function<Arrangement, String>> writers = new ArrayList<>();
-    for (Path out : outs) {
-      writers.add(writer(out));
-    }
+    List<PlanFormat> formats = outs.stream().map(this::format).toList();
     Song wanted = adjusted(SongArgument.read(song, spec.commandLine().getErr()));
     Arrangement arrangement = new Arranger().arrange(wanted);
     if (outs.isEmpty()) {
@@ -100,10 +88,10 @@ final class PlanCommand implements Callable<Integer> {
       return 0;
     }
     // Everything is made before anything is written, so that a fault leaves no half of it.
-    List<String> texts = writers.stream().map(w -> w.apply(arrangement)).toList();
+    List<byte[]> files = formats.stream().map(f -> f.write(arrangement)).toList();
     for (int i = 0; i < outs.size(); i++) {
       try {
-        WholeFile.write(outs.get(i), texts.get(i));
+        WholeFile.write(outs.get(i), files.get(i), false);
       } catch (IOException e) {
         throw new UnusableInput(outs.get(i) + ": " + DiskTrouble.writing(e));
       }
@@ -111,13 +99,9 @@ final class PlanCommand implements Callable<Integer> {
     return 0;
   }
 
-  private Function<Arrangement, String> writer(Path out) {
-    return FORMATS.entrySet().stream()
-        .filter(f -> out.toString().endsWith(f.getKey()))
-        .map(Map.Entry::getValue)
-        .findFirst()
-        .orElseThrow(
-            () -> usage("--out " + out + ": expected a name ending in .musicxml, .txt or .json"));
+  private PlanFormat format(Path out) {
+    String expected = ": expected a name ending in " + PlanFormat.allEndings();
+    return PlanFormat.of(out).orElseThrow(() -> usage("--out " + out + expected));
   }
 
   private Song adjusted(Song read) {

@@ -4,6 +4,7 @@ import atlantafx.base.theme.PrimerLight;
 import java.io.File;
 import java.net.URL;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
@@ -32,7 +33,9 @@ import phalanx.desktop.model.PlanService;
 import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.ShapeTrialModel;
 import phalanx.desktop.model.Workspace;
+import phalanx.formats.PlanFormat;
 import phalanx.formats.SongFiles;
+import phalanx.formats.SongFormat;
 
 /** Starts the window, with the song named as the first argument if there is one. */
 public final class PhalanxApp extends Application {
@@ -182,7 +185,7 @@ public final class PhalanxApp extends Application {
     @Override
     public Optional<Path> toOpen() {
       FileChooser chooser = chooser("Open a song");
-      String[] endings = SongFiles.OPENED.stream().map(e -> "*" + e).toArray(String[]::new);
+      String[] endings = SongFormat.allEndings().stream().map(e -> "*" + e).toArray(String[]::new);
       chooser
           .getExtensionFilters()
           .add(new FileChooser.ExtensionFilter("Songs, charts and scores", endings));
@@ -192,16 +195,31 @@ public final class PhalanxApp extends Application {
     @Override
     public Optional<Path> toImport() {
       FileChooser chooser = chooser("Take the tune of a score");
-      String[] endings = SongFiles.SCORES.stream().map(e -> "*" + e).toArray(String[]::new);
+      String[] endings =
+          SongFormat.SCORE.endings().stream().map(e -> "*" + e).toArray(String[]::new);
       chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("MusicXML", endings));
       return Optional.ofNullable(chooser.showOpenDialog(window)).map(File::toPath);
     }
 
     @Override
+    public Optional<Path> toExport(String title) {
+      FileChooser chooser = chooser("Export the plan");
+      for (PlanFormat format : PlanFormat.values()) {
+        List<String> endings = format.endings().stream().map(e -> "*" + e).toList();
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(format.words(), endings));
+      }
+      chooser.setInitialFileName(named(title) + PlanFormat.values()[0].endings().get(0));
+      return Optional.ofNullable(chooser.showSaveDialog(window)).map(File::toPath);
+    }
+
+    private static String named(String title) {
+      return title.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\d]+", "-");
+    }
+
+    @Override
     public Optional<Path> toSave(String title) {
       FileChooser chooser = chooser("Save the song");
-      chooser.setInitialFileName(
-          title.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\d]+", "-") + SongFiles.ENDING);
+      chooser.setInitialFileName(named(title) + SongFiles.ENDING);
       return Optional.ofNullable(chooser.showSaveDialog(window)).map(File::toPath);
     }
   }

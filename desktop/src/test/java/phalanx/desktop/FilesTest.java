@@ -24,6 +24,7 @@ import org.testfx.framework.junit5.Stop;
 import phalanx.desktop.files.PlayerFolder;
 import phalanx.desktop.files.Preferences;
 import phalanx.desktop.files.Recovery;
+import phalanx.formats.PlanFormat;
 import phalanx.formats.SongFiles;
 import phalanx.song.Song;
 import phalanx.theory.NoteNaming;
@@ -253,5 +254,30 @@ class FilesTest {
     until(() -> Preferences.read(again).recent().size() == 1);
     assertThat(Preferences.read(again).naming()).isEqualTo(NoteNaming.SOLFEGE);
     assertThat(Preferences.read(again).recent().get(0)).hasFileName("harbour-lamp.cho");
+  }
+
+  /** Every format of the list is written by the window as the command line writes it. */
+  @Test
+  void thePlanIsExportedInEveryFormat(FxRobot robot) throws Exception {
+    robot.interact(() -> window.app().documents().open(Demo.FILE));
+    until(() -> window.workspace().song().title().equals("Harbour Lamp"));
+    window.untilPlanned();
+    for (PlanFormat format : PlanFormat.values()) {
+      Path file = folder.resolve("plan" + format.endings().get(0));
+      boolean[] done = {false};
+      robot.interact(
+          () -> window.app().documents().export(window.arrangement(), file, () -> done[0] = true));
+      until(() -> done[0]);
+      assertThat(Files.readAllBytes(file)).isEqualTo(format.write(window.arrangement()));
+    }
+    robot.interact(
+        () ->
+            window
+                .app()
+                .documents()
+                .export(window.arrangement(), folder.resolve("plan.odd"), () -> {}));
+    until(() -> !window.workspace().problems().isEmpty());
+    assertThat(window.workspace().problems().get(0)).contains(".musicxml");
+    assertThat(Files.exists(folder.resolve("plan.odd"))).isFalse();
   }
 }

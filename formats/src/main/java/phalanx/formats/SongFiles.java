@@ -10,8 +10,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import phalanx.formats.chordpro.ChordProReader;
 import phalanx.formats.musicxml.MusicXmlReader;
@@ -26,17 +26,10 @@ public final class SongFiles {
   /** The ending of the program's own format. */
   public static final String ENDING = ".phalanx.json";
 
-  /** Endings that can be opened. */
-  public static final List<String> OPENED =
-      List.of(ENDING, ".json", ".cho", ".chopro", ".chordpro", ".musicxml", ".xml", ".mxl");
-
-  /** Endings of scores, from which a tune can be taken. */
-  public static final List<String> SCORES = List.of(".musicxml", ".xml", ".mxl");
-
   private SongFiles() {}
 
   /** Largest file of text that is read, bytes: a song of a thousand bars has half of one. */
-  private static final int MOST_BYTES = 8_000_000;
+  static final int MOST_BYTES = 8_000_000;
 
   /**
    * What came of opening a file.
@@ -65,27 +58,23 @@ public final class SongFiles {
 
   /** Whether a file is in the program's own format, so that it can be saved where it is. */
   public static boolean isOwn(Path file) {
-    return name(file).endsWith(".json");
+    return SongFormat.of(file).equals(Optional.of(SongFormat.SONG_FILE));
   }
 
   /** Whether a file is a score, from its name. */
   public static boolean isScore(Path file) {
-    return SCORES.stream().anyMatch(name(file)::endsWith);
-  }
-
-  private static String name(Path file) {
-    return file.getFileName().toString().toLowerCase(Locale.ROOT);
+    return SongFormat.of(file).equals(Optional.of(SongFormat.SCORE));
   }
 
   /** Opens a file. */
   public static Opened open(Path file) {
-    if (file.getFileName() == null || OPENED.stream().noneMatch(name(file)::endsWith)) {
-      String endings = String.join(", ", OPENED);
+    Optional<SongFormat> format = SongFormat.of(file);
+    if (format.isEmpty()) {
+      String endings = String.join(", ", SongFormat.allEndings());
       return Opened.refused(new FileProblem(1, 1, "expected a file ending in " + endings));
     }
     try {
-      byte[] bytes = bytes(file, isScore(file) ? MusicXmlReader.MOST_BYTES : MOST_BYTES);
-      return isScore(file) ? score(bytes) : text(bytes, isOwn(file));
+      return format.get().read(bytes(file, format.get().mostBytes()));
     } catch (IOException e) {
       return Opened.refused(new FileProblem(1, 1, DiskTrouble.reading(e)));
     }
@@ -102,20 +91,28 @@ public final class SongFiles {
     }
   }
 
-  private static Opened text(byte[] bytes, boolean own) {
-    String text;
+  static Opened chart(byte[] bytes) {
+    return text(bytes, text -> Opened.of(ChordProReader.read(text)));
+  }
+
+  static Opened songFile(byte[] bytes) {
+    return text(
+        bytes,
+        text -> {
+          SongFileReader.Result result = SongFileReader.read(text);
+          return result instanceof SongFileReader.Result.Read read
+              ? Opened.of(new SongReading(read.song(), read.problems()))
+              : Opened.refused(((SongFileReader.Result.Refused) result).problem());
+        });
+  }
+
+  private static Opened text(byte[] bytes, Function<String, Opened> reader) {
     try {
-      text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
+      return reader.apply(
+          StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString());
     } catch (CharacterCodingException e) {
       return Opened.refused(notText(bytes));
     }
-    if (!own) {
-      return Opened.of(ChordProReader.read(text));
-    }
-    SongFileReader.Result result = SongFileReader.read(text);
-    return result instanceof SongFileReader.Result.Read read
-        ? Opened.of(new SongReading(read.song(), read.problems()))
-        : Opened.refused(((SongFileReader.Result.Refused) result).problem());
   }
 
   /** Where the bytes stop being UTF-8. */
@@ -129,7 +126,7 @@ public final class SongFiles {
     return new FileProblem(line, column, "expected text in UTF-8");
   }
 
-  private static Opened score(byte[] bytes) {
+  static Opened score(byte[] bytes) {
     SongReading reading = MusicXmlReader.read(bytes);
     return reading.song().chart().isEmpty()
         ? new Opened(Optional.empty(), reading.problems(), reading.remarks())

@@ -65,6 +65,17 @@ public final class WholeFile {
    * @throws IOException if it cannot be written; it is then as it was
    */
   public static void write(Path file, String text, boolean overReadOnly) throws IOException {
+    write(file, text.getBytes(StandardCharsets.UTF_8), overReadOnly);
+  }
+
+  /**
+   * Puts bytes into a file, replacing what was there.
+   *
+   * @param overReadOnly whether a file that may only be read is written over
+   * @throws ReadOnly if it may only be read and that is not wanted
+   * @throws IOException if it cannot be written; it is then as it was
+   */
+  public static void write(Path file, byte[] bytes, boolean overReadOnly) throws IOException {
     Path target = target(file.toAbsolutePath());
     boolean there = Files.exists(target);
     if (there && Files.isDirectory(target)) {
@@ -79,7 +90,7 @@ public final class WholeFile {
             Phrase.of(".%s.%d-%d%s", name, process, DRAFTS.incrementAndGet(), ENDING));
     boolean moved = false;
     try {
-      fill(draft, text);
+      fill(draft, bytes);
       if (there) {
         takeOver(target, draft);
       }
@@ -122,14 +133,14 @@ public final class WholeFile {
   }
 
   /** Into a file that is not there yet, so that no link is ever followed. */
-  private static void fill(Path draft, String text) throws IOException {
+  private static void fill(Path draft, byte[] content) throws IOException {
     try (FileChannel channel =
         FileChannel.open(
             draft,
             StandardOpenOption.CREATE_NEW,
             StandardOpenOption.WRITE,
             LinkOption.NOFOLLOW_LINKS)) {
-      ByteBuffer bytes = ByteBuffer.wrap(text.getBytes(StandardCharsets.UTF_8));
+      ByteBuffer bytes = ByteBuffer.wrap(content);
       while (bytes.hasRemaining()) {
         channel.write(bytes);
       }

@@ -9,11 +9,13 @@ import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import phalanx.arrangement.Arrangement;
 import phalanx.chart.TuneImport;
 import phalanx.desktop.model.NewestAnswer;
 import phalanx.desktop.model.Workspace;
 import phalanx.formats.DiskTrouble;
 import phalanx.formats.FileStamp;
+import phalanx.formats.PlanFormat;
 import phalanx.formats.SongFiles;
 import phalanx.formats.WholeFile;
 import phalanx.song.Bar;
@@ -252,6 +254,31 @@ public final class Documents {
           Optional<FileStamp> after = FileStamp.of(file);
           interfaceThread.execute(() -> saved(song, file, after, then));
           recovery.forget();
+        });
+  }
+
+  /**
+   * Writes the plan into a file in the format of its ending; the song stays unsaved as it was.
+   *
+   * @param then runs once it lies there
+   */
+  public void export(Arrangement plan, Path file, Runnable then) {
+    Optional<PlanFormat> format = PlanFormat.of(file);
+    if (format.isEmpty()) {
+      tell(file.getFileName() + ": expected a name ending in " + PlanFormat.allEndings());
+      return;
+    }
+    onDisk(
+        file.getFileName() + " could not be exported",
+        () -> {
+          try {
+            WholeFile.write(file, format.get().write(plan), false);
+          } catch (IOException e) {
+            String words = file + " " + DiskTrouble.writing(e) + ".";
+            interfaceThread.execute(() -> tell(words));
+            return;
+          }
+          interfaceThread.execute(then);
         });
   }
 

@@ -24,6 +24,7 @@ final class ShortcutSheet extends StackPane {
           new Shortcut("Ctrl Z, Ctrl Y", "undo, redo (or Ctrl Shift Z)"),
           new Shortcut("Ctrl N, Ctrl O", "new song, open"),
           new Shortcut("Ctrl S", "save (with Shift: save as)"),
+          new Shortcut("Ctrl E", "export: score, tablature, data"),
           new Shortcut("Tab", "next control"),
           new Shortcut("F1", "this sheet"));
 

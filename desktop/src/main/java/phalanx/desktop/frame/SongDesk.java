@@ -3,6 +3,7 @@ package phalanx.desktop.frame;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import phalanx.arrangement.Arrangement;
 import phalanx.desktop.files.Documents;
 import phalanx.desktop.files.Recovery;
 import phalanx.desktop.frame.NoticeBar.Answer;
@@ -22,6 +23,9 @@ public final class SongDesk implements Documents.Questions {
 
     /** A file to take a tune from; empty if the player thinks better of it. */
     Optional<Path> toImport();
+
+    /** A file to write the plan of this title into; empty if the player thinks better of it. */
+    Optional<Path> toExport(String title);
 
     /** A file to save a song of this title into; empty if the player thinks better of it. */
     Optional<Path> toSave(String title);
@@ -117,6 +121,26 @@ public final class SongDesk implements Documents.Questions {
         .fileProperty()
         .get()
         .ifPresentOrElse(f -> documents.save(f, then), () -> saveAs(then));
+  }
+
+  /** Asks where to write the plan, and in which format; says when it lies there. */
+  void export() {
+    Arrangement plan = workspace.arrangementProperty().get();
+    if (plan == null) {
+      return;
+    }
+    asker
+        .toExport(workspace.song().title())
+        .ifPresent(
+            f ->
+                documents.export(
+                    plan,
+                    f,
+                    () ->
+                        notices.ask(
+                            "exported",
+                            f.getFileName() + " is written.",
+                            List.of(new Answer("exported-good", "Good", () -> {})))));
   }
 
   /** Asks where to save the song. */

@@ -36,7 +36,8 @@ final class SongMenu extends MenuButton {
             demo(),
             new SeparatorMenuItem(),
             item("Save    Ctrl S", () -> desk.save(() -> {})),
-            item("Save as …    Ctrl Shift S", () -> desk.saveAs(() -> {})));
+            item("Save as …    Ctrl Shift S", () -> desk.saveAs(() -> {})),
+            item("Export …    Ctrl E", desk::export));
     documents.preferencesProperty().addListener(o -> list(documents));
     list(documents);
   }

@@ -177,6 +177,7 @@ public final class Workbench extends StackPane {
         }
       }
       case Y -> workspace.redo();
+      case E -> desk.export();
       case N -> desk.startNew();
       case O -> desk.chooseAndOpen();
       case S -> {

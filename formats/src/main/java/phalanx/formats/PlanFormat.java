@@ -1,0 +1,67 @@
+package phalanx.formats;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import phalanx.arrangement.Arrangement;
+import phalanx.formats.json.ArrangementJson;
+import phalanx.formats.musicxml.MusicXmlWriter;
+import phalanx.formats.tab.TextTab;
+
+/**
+ * What a plan can be taken away as: the one list that command line and window share. A new format
+ * is a writer and a line here.
+ */
+public enum PlanFormat {
+  MUSICXML("MusicXML score", List.of(".musicxml", ".xml"), text(MusicXmlWriter::write)),
+  TEXT_TAB("Text tablature", List.of(".txt"), text(TextTab::write)),
+  JSON("Plan as data", List.of(".json"), text(ArrangementJson::write));
+
+  private final String words;
+  private final List<String> endings;
+  private final Function<Arrangement, byte[]> writer;
+
+  PlanFormat(String words, List<String> endings, Function<Arrangement, byte[]> writer) {
+    this.words = words;
+    this.endings = endings;
+    this.writer = writer;
+  }
+
+  private static Function<Arrangement, byte[]> text(Function<Arrangement, String> writer) {
+    return a -> writer.apply(a).getBytes(StandardCharsets.UTF_8);
+  }
+
+  /** What players call it. */
+  public String words() {
+    return words;
+  }
+
+  /** The endings of its files, the usual one first. */
+  public List<String> endings() {
+    return endings;
+  }
+
+  /** A plan in this format, as the bytes of a file. */
+  public byte[] write(Arrangement arrangement) {
+    return writer.apply(arrangement);
+  }
+
+  /** The format of a file, from the ending of its name. */
+  public static Optional<PlanFormat> of(Path file) {
+    String name = file.toString().toLowerCase(Locale.ROOT);
+    return Stream.of(values()).filter(f -> f.endings.stream().anyMatch(name::endsWith)).findFirst();
+  }
+
+  /** Every ending there is, as a sentence has them: {@code .musicxml, .xml, .txt or .json}. */
+  public static String allEndings() {
+    List<String> all = Stream.of(values()).flatMap(f -> f.endings.stream()).toList();
+    return all.subList(0, all.size() - 1).stream().collect(Collectors.joining(", "))
+        + " or "
+        + all.get(all.size() - 1);
+  }
+}
