@@ -2,7 +2,10 @@ package phalanx.benchmarks;
 
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -17,11 +20,11 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.laying.Arranger;
+import phalanx.arrangement.Slot;
 import phalanx.arrangement.board.ShapeChoice;
 import phalanx.arrangement.board.ShapeFilter;
-import phalanx.arrangement.Slot;
 import phalanx.arrangement.board.SlotBoard;
+import phalanx.arrangement.laying.Arranger;
 import phalanx.formats.SongFiles;
 import phalanx.fretting.RankedShapes;
 import phalanx.fretting.ShapePlan;
@@ -29,6 +32,8 @@ import phalanx.fretting.ShapeQuery;
 import phalanx.fretting.ShapeSearch;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
+import phalanx.melody.BarTune;
+import phalanx.melody.TuneReader;
 import phalanx.song.Bar;
 import phalanx.song.Chart;
 import phalanx.song.ChartEdits;
@@ -41,6 +46,7 @@ import phalanx.song.Tune;
 import phalanx.theory.Chord;
 import phalanx.theory.ChordReader;
 import phalanx.theory.ChordReading;
+import phalanx.theory.Meter;
 
 /** Shape search, planning the demo song, and planning songs of many bars; warm, on one core. */
 @BenchmarkMode(Mode.AverageTime)
@@ -103,12 +109,15 @@ public class CoreBenchmark {
     }
   }
 
-  /** A song of many bars without a tune. */
+  /** A song of many bars, without a tune or with another one in every bar. */
   @State(Scope.Benchmark)
   public static class Long {
 
     @Param({"100", "1000"})
     public int bars;
+
+    @Param({"false", "true"})
+    public boolean tune;
 
     private Song song;
 
@@ -123,7 +132,22 @@ public class CoreBenchmark {
       song =
           demo.withChart(new Chart(List.of(Section.of(1, "", many))))
               .withPins(Pins.NONE)
-              .withTune(Tune.NONE);
+              .withTune(tune ? tunes(bars) : Tune.NONE);
+    }
+
+    /** Four quarters a bar, drawn with a fixed seed. */
+    private static Tune tunes(int bars) {
+      String[] notes = {"g4", "a4", "b4", "c5", "d5", "e5", "f#5", "g5"};
+      Random random = new Random(7);
+      Map<Integer, BarTune> tunes = new HashMap<>();
+      for (int b = 0; b < bars; b++) {
+        StringBuilder cells = new StringBuilder();
+        for (int n = 0; n < 4; n++) {
+          cells.append(notes[random.nextInt(notes.length)]).append(' ');
+        }
+        tunes.put(b + 2, TuneReader.read(cells.toString().strip(), Meter.FOUR_FOUR).tune());
+      }
+      return new Tune(tunes, true);
     }
   }
 
