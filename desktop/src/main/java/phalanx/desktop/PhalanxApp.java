@@ -114,6 +114,7 @@ public final class PhalanxApp extends Application {
     stage.setMinWidth(Math.min(Workbench.LEAST_WIDTH, room.getWidth()));
     stage.setMinHeight(Math.min(Workbench.LEAST_HEIGHT, room.getHeight()));
     stage.setScene(scene);
+    stage.sizeToScene();
     stage.setOnCloseRequest(
         e -> {
           e.consume();

@@ -38,6 +38,9 @@ class SmallWindowTest {
 
   @Stop
   void stop() {
+    // The next test finds the window as large as ever.
+    stage.setWidth(1280);
+    stage.setHeight(800);
     window.app().stop();
   }
 

@@ -18,8 +18,6 @@ import phalanx.arrangement.Group;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.arrangement.Technique;
-import phalanx.arrangement.laying.SlotLaying.Laid;
-import phalanx.arrangement.laying.SlotLaying.Plucked;
 import phalanx.arrangement.tune.TunePlace;
 import phalanx.arrangement.tune.TuneStrokes;
 import phalanx.fretting.Grip;

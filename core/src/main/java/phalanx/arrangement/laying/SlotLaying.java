@@ -3,7 +3,6 @@ package phalanx.arrangement.laying;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -22,7 +21,6 @@ import phalanx.fretting.Muting;
 import phalanx.fretting.Shape;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
-import phalanx.melody.Slur;
 import phalanx.picking.PickFinger;
 import phalanx.picking.Role;
 import phalanx.picking.StringRoles;
@@ -35,78 +33,6 @@ public final class SlotLaying {
 
   /** Time from string to string in a brush, ticks: about 14 ms at 90 quarters a minute. */
   static final int BRUSH_TICKS = 105;
-
-  /**
-   * A string to be plucked.
-   *
-   * @param step where it is pressed beside the shape, if it is
-   * @param rings until when a note of the tune rings
-   * @param slur how the fretting hand makes it alone, if it does
-   * @param slurredFrom when the note it is slurred from begins
-   */
-  record Plucked(
-      int string,
-      Stroke.Pluck pluck,
-      NoteRef ref,
-      Optional<Beside> step,
-      Optional<Integer> rings,
-      Optional<Slur> slur,
-      Optional<Integer> slurredFrom) {
-
-    /** A stroke of the pattern. */
-    Plucked(int string, Stroke.Pluck pluck, NoteRef ref, Optional<Beside> step) {
-      this(string, pluck, ref, step, Optional.empty(), Optional.empty(), Optional.empty());
-    }
-
-    /** When its finger is down: for a pull-off to it with the note before already. */
-    int downFrom(int tick) {
-      boolean waits = slur.filter(s -> s == Slur.PULL_OFF).isPresent();
-      boolean pressed = step.flatMap(Beside::finger).isPresent();
-      return waits && pressed ? slurredFrom.orElse(tick) : tick;
-    }
-
-    /** If its finger slides, with more strings left for it. */
-    Plucked leaving(Set<Integer> strings) {
-      boolean slides = slur.filter(s -> s == Slur.SLIDE).isPresent();
-      Optional<Beside> more = slides ? step.map(s -> s.leaving(strings)) : step;
-      return new Plucked(string, pluck, ref, more, rings, slur, slurredFrom);
-    }
-
-    /** With its finger apart from the others beside the shape. */
-    Plucked apart(Shape shape, List<Beside> others) {
-      return new Plucked(
-          string, pluck, ref, step.map(s -> s.apart(shape, others)), rings, slur, slurredFrom);
-    }
-
-    /** Whether the thumb's own row asks for it. */
-    boolean byThumb() {
-      return pluck.role().isThumb() && pluck.finger().filter(f -> f != PickFinger.P).isEmpty();
-    }
-  }
-
-  /** A step on strings. */
-  record Laid(
-      Placed placed,
-      List<Plucked> plucks,
-      Optional<Stroke.Brush> brush,
-      List<Integer> brushed,
-      Optional<Stroke.Knock> hit,
-      List<Damp> damps) {
-
-    /**
-     * Without some of its plucks. A finger that would have slid together with others lifts when
-     * they move on: where it was it was not tried with them.
-     */
-    Laid without(List<Plucked> gone, Shape shape) {
-      Set<Integer> left = new HashSet<>();
-      for (Plucked p : gone) {
-        p.step().ifPresent(s -> left.addAll(s.leaves(shape)));
-      }
-      List<Plucked> kept =
-          plucks.stream().filter(p -> !gone.contains(p)).map(p -> p.leaving(left)).toList();
-      return new Laid(placed, kept, brush, brushed, hit, damps);
-    }
-  }
 
   private final Song song;
   private final Shape shape;

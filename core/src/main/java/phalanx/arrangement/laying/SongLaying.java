@@ -12,8 +12,6 @@ import java.util.stream.IntStream;
 import phalanx.arrangement.Remark;
 import phalanx.arrangement.Slot;
 import phalanx.arrangement.laying.PlacedSteps.Placed;
-import phalanx.arrangement.laying.SlotLaying.Laid;
-import phalanx.arrangement.laying.SlotLaying.Plucked;
 import phalanx.arrangement.tune.TuneFit;
 import phalanx.arrangement.tune.TuneRing;
 import phalanx.arrangement.tune.TuneStrokes;

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.IntStream;
-import phalanx.arrangement.laying.SlotLaying.Laid;
 import phalanx.arrangement.laying.SlotLaying.Wish;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
@@ -78,7 +77,7 @@ final class ThirdHeard {
                     || l.brushed().stream().anyMatch(s -> isThird(pitch(s))));
   }
 
-  private int midi(SlotLaying.Plucked p) {
+  private int midi(Plucked p) {
     return p.step()
         .map(s -> guitar.shapeMidi(s.string(), s.fret()))
         .orElseGet(() -> pitch(p.string()));

@@ -1,0 +1,58 @@
+package phalanx.arrangement.laying;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import phalanx.fretting.Shape;
+import phalanx.melody.Slur;
+import phalanx.picking.PickFinger;
+import phalanx.picking.Stroke;
+import phalanx.song.NoteRef;
+
+/**
+ * A string to be plucked.
+ *
+ * @param step where it is pressed beside the shape, if it is
+ * @param rings until when a note of the tune rings
+ * @param slur how the fretting hand makes it alone, if it does
+ * @param slurredFrom when the note it is slurred from begins
+ */
+record Plucked(
+    int string,
+    Stroke.Pluck pluck,
+    NoteRef ref,
+    Optional<Beside> step,
+    Optional<Integer> rings,
+    Optional<Slur> slur,
+    Optional<Integer> slurredFrom) {
+
+  /** A stroke of the pattern. */
+  Plucked(int string, Stroke.Pluck pluck, NoteRef ref, Optional<Beside> step) {
+    this(string, pluck, ref, step, Optional.empty(), Optional.empty(), Optional.empty());
+  }
+
+  /** When its finger is down: for a pull-off to it with the note before already. */
+  int downFrom(int tick) {
+    boolean waits = slur.filter(s -> s == Slur.PULL_OFF).isPresent();
+    boolean pressed = step.flatMap(Beside::finger).isPresent();
+    return waits && pressed ? slurredFrom.orElse(tick) : tick;
+  }
+
+  /** If its finger slides, with more strings left for it. */
+  Plucked leaving(Set<Integer> strings) {
+    boolean slides = slur.filter(s -> s == Slur.SLIDE).isPresent();
+    Optional<Beside> more = slides ? step.map(s -> s.leaving(strings)) : step;
+    return new Plucked(string, pluck, ref, more, rings, slur, slurredFrom);
+  }
+
+  /** With its finger apart from the others beside the shape. */
+  Plucked apart(Shape shape, List<Beside> others) {
+    return new Plucked(
+        string, pluck, ref, step.map(s -> s.apart(shape, others)), rings, slur, slurredFrom);
+  }
+
+  /** Whether the thumb's own row asks for it. */
+  boolean byThumb() {
+    return pluck.role().isThumb() && pluck.finger().filter(f -> f != PickFinger.P).isEmpty();
+  }
+}
