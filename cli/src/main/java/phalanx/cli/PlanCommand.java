@@ -117,7 +117,7 @@ final class PlanCommand implements Callable<Integer> {
       wanted = wanted.withPattern(patternNamed());
     }
     if (tempo != null) {
-      if (!(tempo >= Feel.SLOWEST && tempo <= Feel.FASTEST)) {
+      if (!Feel.isTempo(tempo)) {
         throw usage(Phrase.of("--tempo: expected %.0f to %.0f", Feel.SLOWEST, Feel.FASTEST));
       }
       wanted = wanted.withTempo(tempo);

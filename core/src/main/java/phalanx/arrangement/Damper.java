@@ -6,7 +6,7 @@ import phalanx.picking.PickFinger;
 /** What is laid on a string to stop it. */
 public sealed interface Damper {
 
-  /** Its letter or number in files: {@code p}, {@code 1} to {@code 4}, {@code heel}. */
+  /** Its letter or number in files: {@code p}, {@code 1} to {@code 4}. */
   String word();
 
   /** In the player's words. */
@@ -35,19 +35,6 @@ public sealed interface Damper {
     @Override
     public String words() {
       return "finger " + finger.sign() + " leans on it";
-    }
-  }
-
-  /** The heel of the picking hand. */
-  record Heel() implements Damper {
-    @Override
-    public String word() {
-      return "heel";
-    }
-
-    @Override
-    public String words() {
-      return "the heel of the hand";
     }
   }
 }

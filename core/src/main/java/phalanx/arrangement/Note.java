@@ -67,46 +67,22 @@ public record Note(
 
   /** The same note at another time. */
   public Note at(int other) {
-    return new Note(
-        other,
-        lengthTicks,
-        string,
-        fret,
-        midi,
-        pick,
-        fretFinger,
-        part,
-        ref,
-        attack,
-        group,
-        techniques,
-        force,
-        delayTicks);
+    return with(other, lengthTicks, attack);
   }
 
   /** The same note started in another way. */
   public Note starting(Attack other) {
-    return new Note(
-        tick,
-        lengthTicks,
-        string,
-        fret,
-        midi,
-        pick,
-        fretFinger,
-        part,
-        ref,
-        other,
-        group,
-        techniques,
-        force,
-        delayTicks);
+    return with(tick, lengthTicks, other);
   }
 
   /** The same note ringing for another time. */
   public Note lasting(int ticks) {
+    return with(tick, ticks, attack);
+  }
+
+  private Note with(int when, int ticks, Attack how) {
     return new Note(
-        tick,
+        when,
         ticks,
         string,
         fret,
@@ -115,7 +91,7 @@ public record Note(
         fretFinger,
         part,
         ref,
-        attack,
+        how,
         group,
         techniques,
         force,

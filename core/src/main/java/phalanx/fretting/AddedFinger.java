@@ -94,7 +94,7 @@ public final class AddedFinger {
   }
 
   private static int[] frets(Shape held) {
-    return IntStream.range(0, Tuning.STRINGS).map(s -> held.fret(s).orElse(Shape.SILENT)).toArray();
+    return held.frets().stream().mapToInt(f -> f).toArray();
   }
 
   private static int[] fingers(Shape held) {

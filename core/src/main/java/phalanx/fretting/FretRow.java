@@ -26,21 +26,18 @@ public record FretRow(List<Integer> frets) {
     }
   }
 
-  /** The frets of a shape. */
-  public static FretRow of(Shape shape) {
-    return new FretRow(
-        java.util.stream.IntStream.range(0, Tuning.STRINGS)
-            .mapToObj(s -> shape.fret(s).orElse(Shape.SILENT))
-            .toList());
-  }
-
   /** Whether a shape presses just these frets. */
   public boolean isOf(Shape shape) {
-    return !shape.soundingStrings().isEmpty() && equals(of(shape));
+    return frets.equals(shape.frets());
   }
 
   /** As players write them, {@code x32010}; spaced out where a fret has two digits. */
   public String text() {
+    return text(frets);
+  }
+
+  /** The same of any row, also of one without a string that sounds. */
+  public static String text(List<Integer> frets) {
     boolean wide = frets.stream().anyMatch(f -> f > 9);
     return frets.stream()
         .map(f -> f == Shape.SILENT ? "x" : String.valueOf(f))

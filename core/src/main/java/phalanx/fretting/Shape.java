@@ -128,12 +128,12 @@ public record Shape(List<Stop> stops) {
 
   /** The frets as players write them, {@code x32010}; spaced out where a fret has two digits. */
   public String fretText() {
-    List<String> signs =
-        IntStream.range(0, Tuning.STRINGS)
-            .mapToObj(s -> sounds(s) ? String.valueOf(fret(s).orElseThrow()) : "x")
-            .toList();
-    boolean wide = signs.stream().anyMatch(t -> t.length() > 1);
-    return String.join(wide ? " " : "", signs);
+    return FretRow.text(frets());
+  }
+
+  /** The frets low to high, from the capo, {@link #SILENT} for a string that does not sound. */
+  public List<Integer> frets() {
+    return IntStream.range(0, Tuning.STRINGS).mapToObj(s -> fret(s).orElse(SILENT)).toList();
   }
 
   /** The fingers low to high, {@code ·32·1·}. */

@@ -2,7 +2,9 @@ package phalanx.performance;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 import phalanx.arrangement.Arrangement;
@@ -12,6 +14,7 @@ import phalanx.arrangement.Hold;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.fretting.Muting;
+import phalanx.fretting.Shape;
 import phalanx.instrument.Tuning;
 import phalanx.song.Clock;
 
@@ -31,6 +34,7 @@ final class StringEnds {
   private final int songEnd;
   private final List<List<Hold>> holds = new ArrayList<>();
   private final List<TreeSet<Integer>> touched = new ArrayList<>();
+  private final Map<Shape, List<Integer>> quiet = new HashMap<>();
   private final List<TreeSet<Integer>> stopped = new ArrayList<>();
 
   StringEnds(Arrangement a, Clock clock) {
@@ -63,9 +67,16 @@ final class StringEnds {
     slot.shape()
         .ifPresent(
             shape ->
-                Muting.of(shape).stream()
-                    .filter(m -> m.reason() != Muting.Reason.NOT_STRUCK)
-                    .forEach(m -> touched.get(m.string()).add(slot.fromTick())));
+                quiet
+                    .computeIfAbsent(shape, StringEnds::quiet)
+                    .forEach(s -> touched.get(s).add(slot.fromTick())));
+  }
+
+  private static List<Integer> quiet(Shape shape) {
+    return Muting.of(shape).stream()
+        .filter(m -> m.reason() != Muting.Reason.NOT_STRUCK)
+        .map(Muting.Muted::string)
+        .toList();
   }
 
   /** Every note with its end, in the arrangement's order. */

@@ -33,6 +33,9 @@ public record Found(Finding finding, List<Place> places, Optional<Integer> strin
    */
   public record Place(int bar, int tick, FindingRef ref) {}
 
+  /** Bars that are named one by one. */
+  private static final int MOST_BARS = 5;
+
   /** What makes two findings the same one in a repeat. */
   private record Same(Finding finding, Optional<Integer> string, Optional<FindingRef> ref) {}
 
@@ -128,8 +131,6 @@ public record Found(Finding finding, List<Place> places, Optional<Integer> strin
         bars.subList(0, shown).stream().map(String::valueOf).collect(Collectors.joining(", "));
     return "bars " + list + (shown < bars.size() ? " and " + (bars.size() - shown) + " more" : "");
   }
-
-  private static final int MOST_BARS = 5;
 
   /** Whether this is the same finding in another plan of the song. */
   public boolean isSameAs(Found other) {

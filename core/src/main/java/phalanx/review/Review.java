@@ -53,7 +53,12 @@ public record Review(List<Found> findings, List<Found> accepted, TempoCeiling ce
 
   /** Looks an arrangement through. */
   public static Review of(Arrangement arrangement) {
-    Performance performance = Performance.of(arrangement);
+    return of(Performance.of(arrangement));
+  }
+
+  /** The same, where its time is known already. */
+  public static Review of(Performance performance) {
+    Arrangement arrangement = performance.arrangement();
     List<Found> found = new ArrayList<>();
     RULES.forEach(r -> found.addAll(r.in(arrangement, performance)));
     found.sort(Comparator.comparingInt(Found::tick));

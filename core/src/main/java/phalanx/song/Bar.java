@@ -33,7 +33,7 @@ public record Bar(
   public Bar {
     changes = List.copyOf(changes);
     passes = Set.copyOf(passes);
-    if (tempo.filter(t -> !(t >= Feel.SLOWEST && t <= Feel.FASTEST)).isPresent()) {
+    if (tempo.filter(t -> !Feel.isTempo(t)).isPresent()) {
       throw new IllegalArgumentException("tempo out of range: " + tempo.get());
     }
     if (plays < 1 || plays > MOST_PLAYS) {

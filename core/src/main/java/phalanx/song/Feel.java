@@ -22,7 +22,7 @@ public record Feel(Meter meter, double tempo, Swing swing, int pickupTicks) {
   public static final Feel USUAL = new Feel(Meter.FOUR_FOUR, USUAL_TEMPO, Swing.STRAIGHT, 0);
 
   public Feel {
-    if (!(tempo >= SLOWEST && tempo <= FASTEST)) {
+    if (!isTempo(tempo)) {
       throw new IllegalArgumentException("tempo out of range: " + tempo);
     }
     if (pickupTicks < 0) {
@@ -30,6 +30,11 @@ public record Feel(Meter meter, double tempo, Swing swing, int pickupTicks) {
     }
     // In a shorter metre a long pick-up would be a bar of its own.
     pickupTicks = pickupTicks < meter.barTicks() ? pickupTicks : 0;
+  }
+
+  /** Whether hands play at a tempo at all, quarter notes a minute; no number that is none. */
+  public static boolean isTempo(double tempo) {
+    return tempo >= SLOWEST && tempo <= FASTEST;
   }
 
   /** In another metre from the start. */

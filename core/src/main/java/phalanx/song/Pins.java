@@ -1,11 +1,13 @@
 package phalanx.song;
 
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.IntPredicate;
+import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
 import phalanx.fretting.FretRow;
@@ -43,7 +45,7 @@ public record Pins(
     accepted = Map.copyOf(accepted);
   }
 
-  private static <K, V> Map<K, V> only(Map<K, V> all, java.util.function.Predicate<K> kept) {
+  private static <K, V> Map<K, V> only(Map<K, V> all, Predicate<K> kept) {
     return all.entrySet().stream()
         .filter(e -> kept.test(e.getKey()))
         .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue));
@@ -147,7 +149,7 @@ public record Pins(
 
   /** Every place of a chord for which something is pinned. */
   Set<SlotRef> chords() {
-    Set<SlotRef> all = new java.util.HashSet<>(shapes.keySet());
+    Set<SlotRef> all = new HashSet<>(shapes.keySet());
     all.addAll(frets.keySet());
     all.addAll(damps.keySet());
     return all;

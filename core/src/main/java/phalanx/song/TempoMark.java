@@ -20,18 +20,13 @@ public final class TempoMark {
   public static Optional<Double> parse(String text) {
     Matcher mark = MARK.matcher(text);
     return mark.matches()
-        ? Optional.of(Double.parseDouble(mark.group(1))).filter(TempoMark::isPlayable)
+        ? Optional.of(Double.parseDouble(mark.group(1))).filter(Feel::isTempo)
         : Optional.empty();
   }
 
   /** Whether a text is meant as a mark, though perhaps of a tempo that cannot be. */
   public static boolean isMeant(String text) {
     return text.startsWith("♩=") || text.startsWith("q=") || text.startsWith("Q=");
-  }
-
-  /** Whether hands can play at a tempo at all. */
-  public static boolean isPlayable(double tempo) {
-    return tempo >= Feel.SLOWEST && tempo <= Feel.FASTEST;
   }
 
   /** The mark of a tempo, read back as the same to a thousandth. */

@@ -185,6 +185,12 @@ public record Timeline(List<PlayedBar> bars, List<PlayedSlot> slots) {
     return bar.number() - bars.get(0).number();
   }
 
+  /** Whether another tempo begins with a bar than was before it. */
+  public boolean beginsTempo(PlayedBar bar) {
+    int place = placeOf(bar);
+    return place > 0 && bars.get(place - 1).tempo() != bar.tempo();
+  }
+
   /** The bar a slot is played in. */
   public PlayedBar barOf(PlayedSlot slot) {
     return bars.get(slot.bar() - bars.get(0).number());

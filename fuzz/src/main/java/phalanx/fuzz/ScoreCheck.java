@@ -184,7 +184,9 @@ final class ScoreCheck {
               in.tops.computeIfAbsent(number, k -> new TreeMap<>()).merge(tick, midi(e), Math::max);
             }
           }
-          default -> {}
+          default -> {
+            // Directions, harmonies and the like take no time and are no notes.
+          }
         }
       }
     }

@@ -30,7 +30,6 @@ import phalanx.fretting.ShapeQuery;
 import phalanx.fretting.ShapeSearch;
 import phalanx.fretting.ShapeTrial;
 import phalanx.fretting.StretchRule;
-import phalanx.song.Clock;
 import phalanx.song.Harmony;
 import phalanx.song.Song;
 import phalanx.song.Timeline;
@@ -97,13 +96,7 @@ public final class Arranger {
     }
     tuneAlone(slots, ways, costs.reach());
     LaidNotes sounding = new SongLaying(song, timeline, slots, placed, ways, fit).sounding();
-    Clock clock = Clock.of(song, timeline);
-    WantedDamps damps =
-        WantedDamps.of(
-            song,
-            sounding.slots(),
-            sounding.damps(),
-            new Damping(sounding.notes(), sounding.gestures(), clock, song.tempo(), costs.reach()));
+    WantedDamps damps = WantedDamps.of(song, timeline, sounding, costs.reach());
     return new Arrangement(
         song,
         timeline,

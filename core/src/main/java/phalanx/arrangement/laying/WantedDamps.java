@@ -7,8 +7,11 @@ import java.util.Optional;
 import phalanx.arrangement.Damp;
 import phalanx.arrangement.Remark;
 import phalanx.arrangement.Slot;
+import phalanx.fretting.Reach;
 import phalanx.instrument.StringSign;
+import phalanx.song.Clock;
 import phalanx.song.Song;
+import phalanx.song.Timeline;
 
 /**
  * The strings that are stopped, those the player wants stopped at a chord included.
@@ -18,13 +21,15 @@ import phalanx.song.Song;
  */
 record WantedDamps(List<Slot> slots, List<Damp> all) {
 
-  static WantedDamps of(Song song, List<Slot> slots, List<Damp> byPattern, Damping damping) {
+  static WantedDamps of(Song song, Timeline timeline, LaidNotes laid, Reach reach) {
     if (song.pins().damps().isEmpty()) {
-      return new WantedDamps(slots, byPattern);
+      return new WantedDamps(laid.slots(), laid.damps());
     }
-    List<Damp> all = new ArrayList<>(byPattern);
+    Clock clock = Clock.of(song, timeline);
+    Damping damping = new Damping(laid.notes(), laid.gestures(), clock, song.tempo(), reach);
+    List<Damp> all = new ArrayList<>(laid.damps());
     List<Slot> remarked = new ArrayList<>();
-    for (Slot slot : slots) {
+    for (Slot slot : laid.slots()) {
       List<Remark> remarks = new ArrayList<>(slot.found());
       for (int string : song.pins().damped(slot.played().ref())) {
         Optional<Damp> damp = damping.when(slot, string);

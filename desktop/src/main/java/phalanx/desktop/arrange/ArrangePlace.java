@@ -4,7 +4,6 @@ import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.layout.Region;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.Workspace;
@@ -12,7 +11,7 @@ import phalanx.desktop.screen.Place;
 import phalanx.desktop.screen.Shortcut;
 
 /** The Arrange screen. */
-public final class ArrangePlace implements Place {
+public final class ArrangePlace extends Place<ArrangeView, Inspector> {
 
   /** Its keys. */
   public static final List<Shortcut> SHORTCUTS =
@@ -29,29 +28,16 @@ public final class ArrangePlace implements Place {
           new Shortcut("+ − 0", "larger, smaller, usual size"));
 
   private final Workspace workspace;
-  private final ArrangeView middle;
-  private final Inspector beside;
 
   /** Puts the screen together. */
   public ArrangePlace(Workspace workspace, ChartCursor cursor, Palette palette) {
+    super(new ArrangeView(workspace, cursor, palette), new Inspector(workspace, palette));
     this.workspace = workspace;
-    middle = new ArrangeView(workspace, cursor, palette);
-    beside = new Inspector(workspace, palette);
-  }
-
-  @Override
-  public Region middle() {
-    return middle;
-  }
-
-  @Override
-  public Node beside() {
-    return beside;
   }
 
   @Override
   public Node keyboard() {
-    return middle.keyboard();
+    return middle().keyboard();
   }
 
   @Override
@@ -62,9 +48,9 @@ public final class ArrangePlace implements Place {
     } else if (code == KeyCode.F) {
       workspace.findings().step(event.isShiftDown() ? -1 : 1);
     } else if (code == KeyCode.L) {
-      middle.toggleFindings();
-    } else if (code.isDigitKey() && code != KeyCode.DIGIT0) {
-      beside.pinCard(Integer.parseInt(code.getChar()));
+      middle().toggleFindings();
+    } else if (digit(code) > 0) {
+      beside().pinCard(digit(code));
     } else {
       return false;
     }

@@ -2,7 +2,6 @@ package phalanx.desktop.chart;
 
 import java.util.List;
 import javafx.scene.Node;
-import javafx.scene.layout.Region;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.Workspace;
@@ -10,7 +9,7 @@ import phalanx.desktop.screen.Place;
 import phalanx.desktop.screen.Shortcut;
 
 /** The Chart screen. */
-public final class ChartPlace implements Place {
+public final class ChartPlace extends Place<ChartScreen, SongPanel> {
 
   /** Its keys. */
   public static final List<Shortcut> SHORTCUTS =
@@ -31,27 +30,13 @@ public final class ChartPlace implements Place {
           new Shortcut("Ctrl Backspace", "join with the section before"),
           new Shortcut("Ctrl D", "section like this one"));
 
-  private final ChartScreen middle;
-  private final SongPanel beside;
-
   /** Puts the screen together. */
   public ChartPlace(Workspace workspace, ChartCursor cursor, Palette palette) {
-    middle = new ChartScreen(workspace, cursor, palette);
-    beside = new SongPanel(workspace, cursor);
-  }
-
-  @Override
-  public Region middle() {
-    return middle;
-  }
-
-  @Override
-  public Node beside() {
-    return beside;
+    super(new ChartScreen(workspace, cursor, palette), new SongPanel(workspace, cursor));
   }
 
   @Override
   public Node keyboard() {
-    return middle.sheet();
+    return middle().sheet();
   }
 }

@@ -16,9 +16,4 @@ public final class WholeScroll extends ScrollPane {
     // A scroll pane would take the keyboard at every press that reaches it.
     content.addEventHandler(MouseEvent.MOUSE_PRESSED, Event::consume);
   }
-
-  /** Puts together what is inside, so that it can take the keyboard at once. */
-  public void settle() {
-    applyCss();
-  }
 }

@@ -47,8 +47,8 @@ public final class Workbench extends StackPane {
   private final Palette palette;
   private final ShapeTrialModel trials;
   private final ChartCursor cursor;
-  private final Map<Screen, Supplier<Place>> makers;
-  private final Map<Screen, Place> places = new EnumMap<>(Screen.class);
+  private final Map<Screen, Supplier<Place<?, ?>>> makers;
+  private final Map<Screen, Place<?, ?>> places = new EnumMap<>(Screen.class);
 
   public Workbench(
       Workspace workspace,
@@ -85,8 +85,8 @@ public final class Workbench extends StackPane {
   }
 
   /** The screens: what makes each when it is first opened, so that the window comes up soon. */
-  private Map<Screen, Supplier<Place>> makers() {
-    Map<Screen, Supplier<Place>> makers = new EnumMap<>(Screen.class);
+  private Map<Screen, Supplier<Place<?, ?>>> makers() {
+    Map<Screen, Supplier<Place<?, ?>>> makers = new EnumMap<>(Screen.class);
     makers.put(Screen.CHART, () -> new ChartPlace(workspace, cursor, palette));
     makers.put(Screen.SHAPES, () -> new ShapesPlace(workspace, trials, palette));
     makers.put(Screen.PICKING, () -> new PickingPlace(workspace, documents.shelf(), palette));
@@ -97,13 +97,13 @@ public final class Workbench extends StackPane {
     return makers;
   }
 
-  private Place shown() {
+  private Place<?, ?> shown() {
     Screen screen = workspace.screenProperty().get();
     return places.computeIfAbsent(screen, s -> makers.get(s).get());
   }
 
   private void showScreen() {
-    Place now = shown();
+    Place<?, ?> now = shown();
     places.values().stream().filter(p -> p != now).forEach(Place::hidden);
     // The middle takes what room there is; its rows of tools wrap.
     now.middle().setMinWidth(0);
@@ -115,9 +115,8 @@ public final class Workbench extends StackPane {
 
   /** Puts the keyboard where a player starts. */
   public void start() {
-    if (shown().middle() instanceof WholeScroll scroll && scroll.getScene() != null) {
-      scroll.settle();
-    }
+    // What scrolls is put together at the next pulse only, and takes no keyboard before.
+    shown().middle().applyCss();
     shown().keyboard().requestFocus();
   }
 
@@ -187,7 +186,7 @@ public final class Workbench extends StackPane {
           desk.save(() -> {});
         }
       }
-      case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5 -> open(digit(event.getCode()));
+      case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5 -> open(Place.digit(event.getCode()));
       default -> {
         return false;
       }
@@ -206,9 +205,5 @@ public final class Workbench extends StackPane {
       return true;
     }
     return !(event.getTarget() instanceof TextInputControl) && shown().key(event);
-  }
-
-  private static int digit(KeyCode code) {
-    return code.isDigitKey() ? code.getName().charAt(code.getName().length() - 1) - '0' : -1;
   }
 }

@@ -4,7 +4,6 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.function.Consumer;
 import javafx.scene.Node;
-import javafx.scene.layout.Region;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.screen.Place;
@@ -12,7 +11,7 @@ import phalanx.desktop.screen.Shortcut;
 import phalanx.formats.SongFiles;
 
 /** The Melody screen. */
-public final class MelodyPlace implements Place {
+public final class MelodyPlace extends Place<MelodyScreen, TunePanel> {
 
   /** Its keys. */
   public static final List<Shortcut> SHORTCUTS =
@@ -21,8 +20,6 @@ public final class MelodyPlace implements Place {
           new Shortcut("↑", "the bar before"),
           new Shortcut("Esc", "the bar as it was"));
 
-  private final MelodyScreen middle;
-  private final TunePanel beside;
   private final Consumer<Path> importTune;
 
   /**
@@ -33,24 +30,13 @@ public final class MelodyPlace implements Place {
    */
   public MelodyPlace(
       Workspace workspace, Palette palette, Runnable chooseTune, Consumer<Path> importTune) {
+    super(new MelodyScreen(workspace, palette, chooseTune), new TunePanel(workspace));
     this.importTune = importTune;
-    middle = new MelodyScreen(workspace, palette, chooseTune);
-    beside = new TunePanel(workspace);
-  }
-
-  @Override
-  public Region middle() {
-    return middle;
-  }
-
-  @Override
-  public Node beside() {
-    return beside;
   }
 
   @Override
   public Node keyboard() {
-    return middle.field();
+    return middle().field();
   }
 
   /** A score gives its tune. */

@@ -1,6 +1,7 @@
 package phalanx.desktop.model;
 
 import java.util.List;
+import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -30,7 +31,7 @@ public final class MelodyDesk {
   private final TuneEntry entry;
   private boolean dirty;
   private Meter meter = Meter.FOUR_FOUR;
-  private Pitch before = TuneReader.MIDDLE;
+  private Optional<Pitch> before = Optional.empty();
   private int bar;
 
   MelodyDesk(Workspace workspace, PlanService planner) {
@@ -60,7 +61,7 @@ public final class MelodyDesk {
   private void reload() {
     dirty = false;
     meter = song().chart().meters(song().meter()).getOrDefault(bar, song().meter());
-    before = TunePitches.before(song(), bar);
+    before = Optional.empty();
     BarTune tune = tune(bar);
     preview.set(tune);
     trouble.set("");
@@ -87,7 +88,7 @@ public final class MelodyDesk {
 
   /** Takes in what stands in the field now. */
   public void type(String typed) {
-    TuneReader.Result read = TuneReader.read(typed, meter, before);
+    TuneReader.Result read = TuneReader.read(typed, meter, before());
     dirty = !read.tune().equals(tune(bar));
     preview.set(read.tune());
     trouble.set(
@@ -95,6 +96,14 @@ public final class MelodyDesk {
             .findFirst()
             .map(p -> "at sign " + p.column() + ": " + p.message())
             .orElse(""));
+  }
+
+  /** The last pitch before the bar, looked for at the first key. */
+  private Pitch before() {
+    if (before.isEmpty()) {
+      before = Optional.of(TunePitches.before(song(), bar));
+    }
+    return before.get();
   }
 
   /** Keeps what was typed in the song; what could not be read stays out of it. */

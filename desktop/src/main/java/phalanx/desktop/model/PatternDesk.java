@@ -30,7 +30,7 @@ public final class PatternDesk {
   }
 
   private final Workspace workspace;
-  private boolean looked = true;
+  private boolean looked;
   private final PlanService planner;
   private final ObjectProperty<Breadth> reach = new SimpleObjectProperty<>(Breadth.SONG);
   private final ReadOnlyObjectWrapper<WrittenPattern> shown = new ReadOnlyObjectWrapper<>();
@@ -45,8 +45,7 @@ public final class PatternDesk {
     workspace.arrangementProperty().addListener(o -> show());
     workspace.selectedProperty().addListener(o -> show());
     reach.addListener(o -> show());
-    show();
-    looked = false;
+    refresh();
   }
 
   /** Whether somebody looks: only then what is shown follows the song. */
@@ -56,9 +55,12 @@ public final class PatternDesk {
   }
 
   private void show() {
-    if (!looked) {
-      return;
+    if (looked) {
+      refresh();
     }
+  }
+
+  private void refresh() {
     Song song = workspace.song();
     Optional<Slot> slot = workspace.selectedSlot();
     shown.set(

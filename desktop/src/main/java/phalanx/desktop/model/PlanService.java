@@ -114,8 +114,8 @@ public final class PlanService {
   }
 
   /** Looks a plan through for what is hard in it. */
-  void review(Arrangement arrangement, Consumer<Review> answer) {
-    reviews.ask(() -> Review.of(arrangement), answer, fault("The hard spots could not be found"));
+  void review(Performance played, Consumer<Review> answer) {
+    reviews.ask(() -> Review.of(played), answer, fault("The hard spots could not be found"));
   }
 
   /** Tries ways out of a finding. */

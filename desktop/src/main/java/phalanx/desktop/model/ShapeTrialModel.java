@@ -3,7 +3,6 @@ package phalanx.desktop.model;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import phalanx.fretting.Reach;
@@ -66,12 +65,7 @@ public final class ShapeTrialModel {
         .get()
         .map(ShapeTrial::frets)
         .orElseGet(
-            () -> {
-              Shape shape = workspace.selectedSlot().flatMap(s -> s.shape()).orElse(Shape.NOTHING);
-              return IntStream.range(0, Tuning.STRINGS)
-                  .mapToObj(s -> shape.fret(s).orElse(Shape.SILENT))
-                  .toList();
-            });
+            () -> workspace.selectedSlot().flatMap(s -> s.shape()).orElse(Shape.NOTHING).frets());
   }
 
   /** Tries frets as players write them, {@code x32010} or set apart by spaces; says if it could. */

@@ -160,7 +160,7 @@ public final class Workspace {
     select(place);
     settling = false;
     planning.set(false);
-    planner.review(done, r -> review.set(Optional.of(r)));
+    planner.review(played, r -> review.set(Optional.of(r)));
   }
 
   /** The selected chord's place in a new plan, though bars before it came or went. */

@@ -3,7 +3,6 @@ package phalanx.desktop.picking;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.layout.Region;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.WholeScroll;
 import phalanx.desktop.files.OwnShelf;
@@ -12,7 +11,7 @@ import phalanx.desktop.screen.Place;
 import phalanx.desktop.screen.Shortcut;
 
 /** The Picking screen. */
-public final class PickingPlace implements Place {
+public final class PickingPlace extends Place<WholeScroll, ShelfPanel> {
 
   /** Its keys. */
   public static final List<Shortcut> SHORTCUTS =
@@ -34,26 +33,20 @@ public final class PickingPlace implements Place {
 
   private final Workspace workspace;
   private final PickingScreen screen;
-  private final WholeScroll middle;
-  private final ShelfPanel beside;
 
   /** Puts the screen together. */
   public PickingPlace(Workspace workspace, OwnShelf shelf, Palette palette) {
+    this(
+        workspace,
+        new PickingScreen(workspace, shelf, palette),
+        new ShelfPanel(workspace, shelf, palette));
+  }
+
+  private PickingPlace(Workspace workspace, PickingScreen screen, ShelfPanel shelf) {
+    super(new WholeScroll(screen), shelf);
     this.workspace = workspace;
-    screen = new PickingScreen(workspace, shelf, palette);
-    middle = new WholeScroll(screen);
-    middle.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    beside = new ShelfPanel(workspace, shelf, palette);
-  }
-
-  @Override
-  public Region middle() {
-    return middle;
-  }
-
-  @Override
-  public Node beside() {
-    return beside;
+    this.screen = screen;
+    middle().setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
   }
 
   @Override

@@ -2,27 +2,45 @@ package phalanx.desktop.screen;
 
 import java.nio.file.Path;
 import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Region;
 
-/** A screen: what is in its middle and beside it, and what its keys do. Made when first opened. */
-public interface Place {
+/**
+ * A screen: what is in its middle and beside it, and what its keys do. Made when first opened.
+ *
+ * @param <M> what stands in the middle
+ * @param <B> what stands on the right
+ */
+public abstract class Place<M extends Region, B extends Node> {
+
+  private final M middle;
+  private final B beside;
+
+  protected Place(M middle, B beside) {
+    this.middle = middle;
+    this.beside = beside;
+  }
 
   /** What stands in the middle. */
-  Region middle();
+  public final M middle() {
+    return middle;
+  }
 
   /** What stands on the right. */
-  Node beside();
+  public final B beside() {
+    return beside;
+  }
 
   /** Where the keyboard goes when the screen is opened. */
-  Node keyboard();
+  public abstract Node keyboard();
 
   /**
    * Takes a key pressed without Ctrl while nothing is being typed.
    *
    * @return whether it meant something here
    */
-  default boolean key(KeyEvent event) {
+  public boolean key(KeyEvent event) {
     return false;
   }
 
@@ -31,13 +49,18 @@ public interface Place {
    *
    * @return whether it is taken here; otherwise it is opened as a song
    */
-  default boolean take(Path file) {
+  public boolean take(Path file) {
     return false;
   }
 
   /** The screen comes up: from now on it has to be right. */
-  default void shown() {}
+  public void shown() {}
 
   /** Another screen comes up: this one need not follow any more. */
-  default void hidden() {}
+  public void hidden() {}
+
+  /** The figure on a key, also on those beside the letters; -1 for any other. */
+  public static int digit(KeyCode code) {
+    return code.isDigitKey() ? code.getName().charAt(code.getName().length() - 1) - '0' : -1;
+  }
 }

@@ -1,5 +1,5 @@
 /**
- * What the window asks of a screen. A new one is a class that implements {@link
+ * What the window asks of a screen. A new one is a class that extends {@link
  * phalanx.desktop.screen.Place}, its name in {@link phalanx.desktop.model.Screen} and a line in
  * {@code Workbench}.
  */

@@ -4,7 +4,6 @@ import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.layout.Region;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.ShapeTrialModel;
 import phalanx.desktop.model.Workspace;
@@ -12,7 +11,7 @@ import phalanx.desktop.screen.Place;
 import phalanx.desktop.screen.Shortcut;
 
 /** The Shapes screen. */
-public final class ShapesPlace implements Place {
+public final class ShapesPlace extends Place<ShapesView, WhyPanel> {
 
   /** Its keys. */
   public static final List<Shortcut> SHORTCUTS =
@@ -22,40 +21,27 @@ public final class ShapesPlace implements Place {
           new Shortcut("1 to 9, P", "pin that card, the shape held"));
 
   private final Workspace workspace;
-  private final ShapesView middle;
-  private final WhyPanel beside;
 
   /** Puts the screen together. */
   public ShapesPlace(Workspace workspace, ShapeTrialModel trials, Palette palette) {
+    super(new ShapesView(workspace, trials, palette), new WhyPanel(workspace));
     this.workspace = workspace;
-    middle = new ShapesView(workspace, trials, palette);
-    middle.setFocusTraversable(true);
-    beside = new WhyPanel(workspace);
-  }
-
-  @Override
-  public Region middle() {
-    return middle;
-  }
-
-  @Override
-  public Node beside() {
-    return beside;
+    middle().setFocusTraversable(true);
   }
 
   @Override
   public Node keyboard() {
-    return middle;
+    return middle();
   }
 
   @Override
   public boolean key(KeyEvent event) {
     KeyCode code = event.getCode();
-    boolean onScreen = event.getTarget() == middle;
+    boolean onScreen = event.getTarget() == middle();
     if (code == KeyCode.P) {
       workspace.togglePin();
-    } else if (code.isDigitKey() && code != KeyCode.DIGIT0) {
-      middle.pinCard(Integer.parseInt(code.getChar()));
+    } else if (digit(code) > 0) {
+      middle().pinCard(digit(code));
     } else if (code == KeyCode.PAGE_DOWN || onScreen && code == KeyCode.RIGHT) {
       workspace.select(workspace.selectedProperty().get() + 1);
     } else if (code == KeyCode.PAGE_UP || onScreen && code == KeyCode.LEFT) {

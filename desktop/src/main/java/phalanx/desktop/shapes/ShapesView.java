@@ -328,10 +328,7 @@ public final class ShapesView extends VBox {
     backFromTrial.setManaged(trial.isPresent());
     pinTrial.setDisable(trial.map(t -> t.fingerings().isEmpty()).orElse(true));
     if (!frets.isFocused() || trial.isPresent()) {
-      frets.setText(
-          trials.now().stream()
-              .map(f -> f == Shape.SILENT ? "x" : String.valueOf(f))
-              .collect(Collectors.joining(trials.now().stream().anyMatch(f -> f > 9) ? " " : "")));
+      frets.setText(FretRow.text(trials.now()));
     }
     verdict.setText(
         trial

@@ -112,12 +112,6 @@ public final class StripLayout {
     layOut(perSystem);
   }
 
-  /** Whether another tempo begins with a bar than was before it. */
-  boolean beginsTempo(PlayedBar bar) {
-    int place = arrangement.timeline().placeOf(bar);
-    return place > 0 && arrangement.timeline().bars().get(place - 1).tempo() != bar.tempo();
-  }
-
   private void layOut(int perSystem) {
     List<PlayedBar> bars = arrangement.timeline().bars();
     int from = 0;

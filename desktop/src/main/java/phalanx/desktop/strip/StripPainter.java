@@ -202,7 +202,7 @@ final class StripPainter {
     gc.setLineWidth(1);
     gc.strokeLine(x, 34, x, layout.systemHeight() - 10);
     ink.left(String.valueOf(bar.number()), x + 4, 15, TypeFace.plain(10), "muted");
-    if (layout.beginsTempo(bar)) {
+    if (arrangement.timeline().beginsTempo(bar)) {
       ink.left(TempoMark.of(bar.tempo()), x + 26, 11, TypeFace.bold(11), "accent");
     }
     for (Meter.Syllable word : bar.count()) {

@@ -53,7 +53,7 @@ public final class AnswerJson {
 
   private static void shape(ObjectNode node, RatedShape rated, Reach reach) {
     Shape shape = rated.shape();
-    ArrangementJson.frets(node.putArray("frets"), shape);
+    ArrangementJson.frets(node.putArray("frets"), shape.frets());
     ArrangementJson.fingers(node.putArray("fingers"), shape);
     ArrayNode midi = node.putArray("midi");
     shape.midi(reach.guitar()).forEach(midi::add);

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
 import java.util.Locale;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Gesture;
@@ -86,17 +87,17 @@ public final class ArrangementJson {
     node.put("lengthTicks", slot.played().lengthTicks());
     Harmony harmony = slot.played().harmony();
     node.put("chord", harmony instanceof Harmony.Sounding s ? s.chord().ascii() : harmony.label());
-    frets(node.putArray("frets"), slot.shape().orElse(Shape.NOTHING));
+    frets(node.putArray("frets"), slot.shape().orElse(Shape.NOTHING).frets());
     fingers(node.putArray("fingers"), slot.shape().orElse(Shape.NOTHING));
   }
 
-  /** The frets of a shape, low to high, x for a string that does not sound. */
-  public static void frets(ArrayNode array, Shape shape) {
-    for (int s = 0; s < Tuning.STRINGS; s++) {
-      if (shape.sounds(s)) {
-        array.add(shape.fret(s).orElseThrow());
-      } else {
+  /** Frets, low to high, x for a string that does not sound. */
+  public static void frets(ArrayNode array, List<Integer> frets) {
+    for (int fret : frets) {
+      if (fret == Shape.SILENT) {
         array.add("x");
+      } else {
+        array.add(fret);
       }
     }
   }

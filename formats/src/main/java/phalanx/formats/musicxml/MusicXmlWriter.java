@@ -66,7 +66,6 @@ public final class MusicXmlWriter {
   private final Song song;
   private final HitsXml hits;
   private final Map<Note, Integer> rings = new HashMap<>();
-  private double tempo;
   private Meter meter;
 
   private MusicXmlWriter(Arrangement arrangement) {
@@ -133,11 +132,10 @@ public final class MusicXmlWriter {
     } else if (!bar.meter().equals(meter)) {
       items.add(metre(bar.meter()));
     }
-    if (bar.startTick() > 0 && bar.tempo() != tempo) {
+    if (arrangement.timeline().beginsTempo(bar)) {
       items.add(tempo(bar.tempo()));
     }
     meter = bar.meter();
-    tempo = bar.tempo();
     for (Slot slot : arrangement.slotsFrom(bar.startTick(), bar.endTick())) {
       if (slot.played().harmony() instanceof Harmony.Sounding sounding) {
         int offset = slot.played().tick() - bar.startTick();

@@ -13,9 +13,9 @@ import phalanx.formats.FileProblem;
 import phalanx.melody.BarTune;
 import phalanx.song.Bar;
 import phalanx.song.Chart;
+import phalanx.song.Feel;
 import phalanx.song.Section;
 import phalanx.song.Song;
-import phalanx.song.TempoMark;
 import phalanx.song.Timeline;
 import phalanx.song.Tune;
 import phalanx.theory.Meter;
@@ -169,7 +169,7 @@ final class ScoreForm {
     if (place == 0 || tempo.isEmpty()) {
       return Optional.empty();
     }
-    if (!TempoMark.isPlayable(tempo.getAsDouble())) {
+    if (!Feel.isTempo(tempo.getAsDouble())) {
       bars.remark(
           place,
           0,

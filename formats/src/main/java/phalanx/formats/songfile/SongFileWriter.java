@@ -228,20 +228,13 @@ public final class SongFileWriter {
   private static void frets(ObjectNode node, SlotRef at, FretRow row) {
     node.put("bar", at.bar());
     node.put("tick", at.tick());
-    ArrayNode frets = node.putArray("frets");
-    for (int fret : row.frets()) {
-      if (fret == Shape.SILENT) {
-        frets.add("x");
-      } else {
-        frets.add(fret);
-      }
-    }
+    ArrangementJson.frets(node.putArray("frets"), row.frets());
   }
 
   private static void shape(ObjectNode node, SlotRef at, Shape shape) {
     node.put("bar", at.bar());
     node.put("tick", at.tick());
-    ArrangementJson.frets(node.putArray("frets"), shape);
+    ArrangementJson.frets(node.putArray("frets"), shape.frets());
     ArrangementJson.fingers(node.putArray("fingers"), shape);
   }
 }

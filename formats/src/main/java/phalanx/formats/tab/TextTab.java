@@ -163,7 +163,7 @@ public final class TextTab {
   private void bar(
       PlayedBar bar, int column, StringBuilder chords, StringBuilder count, StringBuilder letters) {
     List<Integer> times = List.copyOf(times(bar));
-    if (beginsTempo(bar)) {
+    if (arrangement.timeline().beginsTempo(bar)) {
       put(chords, column + 1, "(" + Phrase.of("%.0f", bar.tempo()) + " a minute)");
     }
     slots(bar).forEach(s -> put(chords, column + column(times, s.played().tick()), symbol(s)));
@@ -181,11 +181,6 @@ public final class TextTab {
               .collect(Collectors.joining());
       put(letters, column + column(times, tick), together);
     }
-  }
-
-  private boolean beginsTempo(PlayedBar bar) {
-    int place = arrangement.timeline().placeOf(bar);
-    return place > 0 && arrangement.timeline().bars().get(place - 1).tempo() != bar.tempo();
   }
 
   /** What is not a plain stroke: brushes, rolls, hits, accents. */
