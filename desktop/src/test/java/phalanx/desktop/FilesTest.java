@@ -102,7 +102,8 @@ class FilesTest {
     until(() -> !window.workspace().unsaved().get());
     assertThat(text(robot, "#song-title")).isEqualTo("Second");
     assertThat(SongFiles.open(file).song().orElseThrow().title()).isEqualTo("Second");
-    assertThat(window.app().documents().preferencesProperty().get().recent()).containsExactly(file);
+    assertThat(window.app().documents().remembered().property().get().recent())
+        .containsExactly(file);
   }
 
   @Test

@@ -59,7 +59,7 @@ class FirstMinuteTest {
     until(() -> !window.workspace().findings().all().isEmpty());
     robot.type(KeyCode.F);
     until(() -> !robot.lookup("#first-steps").query().isVisible());
-    assertThat(window.app().documents().preferencesProperty().get().knowsSteps()).isTrue();
+    assertThat(window.app().documents().remembered().property().get().knowsSteps()).isTrue();
   }
 
   @Test

@@ -29,6 +29,7 @@ class SmallWindowTest {
 
   private final OpenWindow window = new OpenWindow();
   private Stage stage;
+  private int looked;
 
   @Start
   void start(Stage shown) {
@@ -60,6 +61,7 @@ class SmallWindowTest {
     List<String> cut = new ArrayList<>();
     robot.interact(() -> collect(stage.getScene().getRoot(), cut));
     assertThat(cut).isEmpty();
+    assertThat(looked).isGreaterThan(15);
   }
 
   private void collect(Node node, List<String> cut) {
@@ -67,6 +69,7 @@ class SmallWindowTest {
       return;
     }
     if (node instanceof ButtonBase button && !button.getText().isEmpty()) {
+      looked++;
       Bounds at = button.localToScene(button.getLayoutBounds());
       boolean outside = at.getMinX() < -1 || at.getMaxX() > stage.getScene().getWidth() + 1;
       boolean shortened =

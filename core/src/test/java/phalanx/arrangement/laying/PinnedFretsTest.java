@@ -37,6 +37,7 @@ class PinnedFretsTest {
     return new Arranger().arrange(song);
   }
 
+  /** G is usually 2·1·3 or 3·2·4; before it the third finger was on ⑤, so the second goes there. */
   @Test
   void theFretsAreKeptAndTheUsualFingersTaken() {
     Arrangement a = pinned("| C | G | Am |", "x 3 2 0 1 0", "3 2 0 0 0 3", "x 0 2 2 1 0");

@@ -7,8 +7,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
-import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 import phalanx.arrangement.Arrangement;
 import phalanx.chart.TuneImport;
 import phalanx.desktop.model.NewestAnswer;
@@ -30,14 +28,11 @@ public final class Documents {
   private static final String RECOVERY = "The recovery copy could not be kept";
 
   private final Workspace workspace;
-  private final PlayerFolder folder;
   private final Recovery recovery;
-  private final Executor disk;
-  private final Executor interfaceThread;
+  private final DiskTasks tasks;
+  private final Remembered remembered;
   private final NewestAnswer opening;
   private final OwnShelf shelf;
-  private boolean recalled;
-  private final ReadOnlyObjectWrapper<Preferences> preferences;
   private Optional<Song> kept = Optional.empty();
   private Questions questions = Questions.NONE;
 
@@ -55,66 +50,22 @@ public final class Documents {
   public Documents(
       Workspace workspace, PlayerFolder folder, Executor disk, Executor interfaceThread) {
     this.workspace = workspace;
-    this.folder = folder;
-    this.disk = disk;
-    this.interfaceThread = interfaceThread;
+    tasks = new DiskTasks(workspace, disk, interfaceThread);
     recovery = new Recovery(folder, ProcessHandle.current().pid());
     opening = new NewestAnswer(disk, interfaceThread);
-    shelf = new OwnShelf(folder, disk, interfaceThread, this::tell);
-    preferences = new ReadOnlyObjectWrapper<>(Preferences.NONE);
+    shelf = new OwnShelf(folder, disk, interfaceThread, tasks::tell);
+    remembered = new Remembered(workspace, folder, tasks);
     workspace.faults().logLiesAt(folder.log());
-    onDisk(
-        "What was remembered could not be read",
-        () -> {
-          Preferences read = Preferences.read(folder);
-          interfaceThread.execute(() -> recall(read));
-        });
-    workspace
-        .namingProperty()
-        .addListener((o, before, now) -> remember(preferences.get().withNaming(now)));
   }
 
   /** What is remembered from one start to the next. */
-  public ReadOnlyObjectProperty<Preferences> preferencesProperty() {
-    return preferences.getReadOnlyProperty();
+  public Remembered remembered() {
+    return remembered;
   }
 
   /** The player's own patterns. */
   public OwnShelf shelf() {
     return shelf;
-  }
-
-  private void tell(String words) {
-    if (!workspace.problems().contains(words)) {
-      workspace.problems().add(words);
-    }
-  }
-
-  /** Takes over what was remembered, unless the player was quicker. */
-  private void recall(Preferences read) {
-    recalled = true;
-    if (preferences.get().equals(Preferences.NONE)) {
-      // A new object, so that everybody looks who waits for it.
-      preferences.set(new Preferences(read.recent(), read.naming(), read.knowsSteps()));
-      workspace.namingProperty().set(read.naming());
-    }
-  }
-
-  /** The steps of a first start were done, or put away. */
-  public void knowsSteps() {
-    if (!preferences.get().knowsSteps()) {
-      remember(preferences.get().knowingSteps());
-    }
-  }
-
-  /** Whether what was remembered has been read. */
-  public boolean remembers() {
-    return recalled;
-  }
-
-  private void remember(Preferences next) {
-    preferences.set(next);
-    onDisk("Recent files could not be remembered", () -> next.write(folder));
   }
 
   /** What only the player can decide about a file. */
@@ -203,7 +154,7 @@ public final class Documents {
     }
     Optional<Path> own = Optional.of(file).filter(f -> SongFiles.isOwn(f) && whole);
     workspace.open(opened.song().get(), own, told);
-    remember(preferences.get().opened(file));
+    remembered.opened(file);
     keepStamp(read.stamp().filter(s -> own.isPresent()));
     forget();
   }
@@ -234,25 +185,25 @@ public final class Documents {
     Song song = workspace.song();
     Optional<FileStamp> before =
         workspace.fileProperty().get().filter(file::equals).flatMap(f -> stamp);
-    onDisk(
+    tasks.run(
         file.getFileName() + " could not be saved",
         () -> {
           if (before.filter(s -> s.isOutdated(file)).isPresent()) {
-            interfaceThread.execute(() -> askChanged(file, then));
+            tasks.answer(() -> askChanged(file, then));
             return;
           }
           try {
             SongFiles.save(song, file, overReadOnly);
           } catch (WholeFile.ReadOnly e) {
-            interfaceThread.execute(() -> questions.readOnly(file, () -> save(file, then, true)));
+            tasks.answer(() -> questions.readOnly(file, () -> save(file, then, true)));
             return;
           } catch (IOException e) {
             String words = file + " " + DiskTrouble.writing(e) + "; nothing is lost.";
-            interfaceThread.execute(() -> workspace.problems().setAll(words));
+            tasks.answer(() -> workspace.problems().setAll(words));
             return;
           }
           Optional<FileStamp> after = FileStamp.of(file);
-          interfaceThread.execute(() -> saved(song, file, after, then));
+          tasks.answer(() -> saved(song, file, after, then));
           recovery.forget();
         });
   }
@@ -265,20 +216,20 @@ public final class Documents {
   public void export(Arrangement plan, Path file, Runnable then) {
     Optional<PlanFormat> format = PlanFormat.of(file);
     if (format.isEmpty()) {
-      tell(file.getFileName() + ": expected a name ending in " + PlanFormat.allEndings());
+      tasks.tell(file.getFileName() + ": expected a name ending in " + PlanFormat.allEndings());
       return;
     }
-    onDisk(
+    tasks.run(
         file.getFileName() + " could not be exported",
         () -> {
           try {
             WholeFile.write(file, format.get().write(plan), false);
           } catch (IOException e) {
             String words = file + " " + DiskTrouble.writing(e) + ".";
-            interfaceThread.execute(() -> tell(words));
+            tasks.answer(() -> tasks.tell(words));
             return;
           }
-          interfaceThread.execute(then);
+          tasks.answer(then);
         });
   }
 
@@ -286,7 +237,7 @@ public final class Documents {
     workspace.savedAs(song, file);
     keepStamp(after);
     kept = Optional.empty();
-    remember(preferences.get().opened(file));
+    remembered.opened(file);
     then.run();
   }
 
@@ -308,11 +259,11 @@ public final class Documents {
     if (file.isEmpty() || known.isEmpty() || told) {
       return;
     }
-    onDisk(
+    tasks.run(
         file.get().getFileName() + " could not be looked at",
         () -> {
           if (known.get().isOutdated(file.get())) {
-            interfaceThread.execute(() -> noticeOther(file.get(), known));
+            tasks.answer(() -> noticeOther(file.get(), known));
           }
         });
   }
@@ -337,15 +288,15 @@ public final class Documents {
     }
     kept = Optional.of(song);
     Optional<Path> origin = workspace.fileProperty().get();
-    onDisk(
+    tasks.run(
         RECOVERY,
         () -> {
           Optional<Path> raw = recovery.keep(song, origin);
           raw.ifPresent(
               r ->
-                  interfaceThread.execute(
+                  tasks.answer(
                       () ->
-                          tell(
+                          tasks.tell(
                               "This song cannot be saved as it is; what of it cannot be is kept as text in "
                                   + r
                                   + ".")));
@@ -355,16 +306,16 @@ public final class Documents {
   /** Lets go of what is kept: the player saved it or does not want it. */
   public void forget() {
     kept = Optional.empty();
-    onDisk(RECOVERY, recovery::forget);
+    tasks.run(RECOVERY, recovery::forget);
   }
 
   /** Finds what programs that ended without saying so left behind. */
   public void findLeft(Consumer<List<Recovery.Left>> answer) {
-    onDisk(
+    tasks.run(
         "Songs left behind could not be looked for",
         () -> {
           List<Recovery.Left> left = recovery.left();
-          interfaceThread.execute(() -> answer.accept(left));
+          tasks.answer(() -> answer.accept(left));
         });
   }
 
@@ -380,28 +331,6 @@ public final class Documents {
 
   /** Lets go of a song that was left behind. */
   public void discard(Recovery.Left left) {
-    onDisk(RECOVERY, () -> Recovery.discard(left.kept()));
-  }
-
-  private interface DiskWork {
-    void run() throws IOException;
-  }
-
-  /**
-   * Work on the disk; where it fails the song is in hand all the same, and it is said.
-   *
-   * @param what what did not work then, as the start of a sentence
-   */
-  private void onDisk(String what, DiskWork work) {
-    disk.execute(
-        () -> {
-          try {
-            work.run();
-          } catch (IOException e) {
-            interfaceThread.execute(() -> tell(what + ": " + DiskTrouble.why(e) + "."));
-          } catch (RuntimeException | Error e) {
-            workspace.faults().tell(what, e);
-          }
-        });
+    tasks.run(RECOVERY, () -> Recovery.discard(left.kept()));
   }
 }

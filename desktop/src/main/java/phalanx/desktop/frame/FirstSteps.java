@@ -8,7 +8,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import phalanx.desktop.files.Documents;
+import phalanx.desktop.files.Remembered;
 import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.Workspace;
 import phalanx.song.Harmony;
@@ -24,16 +24,16 @@ final class FirstSteps extends HBox {
   private static final Patterns USUAL = Song.untitled().patterns();
 
   private final Workspace workspace;
-  private final Documents documents;
+  private final Remembered remembered;
   private final List<Step> steps;
   private boolean patternLooked;
   private boolean spotLooked;
 
   private record Step(String words, Screen screen, BooleanSupplier done, Button button) {}
 
-  FirstSteps(Workspace workspace, Documents documents) {
+  FirstSteps(Workspace workspace, Remembered remembered) {
     this.workspace = workspace;
-    this.documents = documents;
+    this.remembered = remembered;
     setId("first-steps");
     getStyleClass().add("first-steps");
     steps =
@@ -50,14 +50,14 @@ final class FirstSteps extends HBox {
     close.setId("first-steps-close");
     close.setAccessibleText("put the first steps away");
     close.getStyleClass().addAll("tool", "small-tool");
-    close.setOnAction(e -> documents.knowsSteps());
+    close.setOnAction(e -> remembered.knowsSteps());
     getChildren().add(heading);
     steps.forEach(s -> getChildren().add(s.button()));
     getChildren().addAll(grow, close);
     workspace.historyProperty().addListener(o -> show());
     workspace.screenProperty().addListener(o -> show());
     workspace.findings().currentProperty().addListener(o -> show());
-    documents.preferencesProperty().addListener(o -> show());
+    remembered.property().addListener(o -> show());
     show();
   }
 
@@ -77,8 +77,8 @@ final class FirstSteps extends HBox {
   }
 
   private void show() {
-    boolean known = documents.preferencesProperty().get().knowsSteps();
-    boolean shown = !known && documents.remembers();
+    boolean known = remembered.property().get().knowsSteps();
+    boolean shown = !known && remembered.isRead();
     setVisible(shown);
     setManaged(shown);
     if (!shown) {
@@ -98,7 +98,7 @@ final class FirstSteps extends HBox {
       }
     }
     if (left.isEmpty()) {
-      documents.knowsSteps();
+      remembered.knowsSteps();
     }
   }
 }

@@ -38,7 +38,7 @@ final class SongMenu extends MenuButton {
             item("Save    Ctrl S", () -> desk.save(() -> {})),
             item("Save as …    Ctrl Shift S", () -> desk.saveAs(() -> {})),
             item("Export …    Ctrl E", desk::export));
-    documents.preferencesProperty().addListener(o -> list(documents));
+    documents.remembered().property().addListener(o -> list(documents));
     list(documents);
   }
 
@@ -61,7 +61,7 @@ final class SongMenu extends MenuButton {
   }
 
   private void list(Documents documents) {
-    List<Path> files = documents.preferencesProperty().get().recent();
+    List<Path> files = documents.remembered().property().get().recent();
     recent.setDisable(files.isEmpty());
     recent
         .getItems()

@@ -68,7 +68,7 @@ public final class Workbench extends StackPane {
         new VBox(
             new TopBar(workspace, new SongMenu(desk, documents)),
             notices,
-            new FirstSteps(workspace, documents),
+            new FirstSteps(workspace, documents.remembered()),
             new ProblemList(workspace)));
     regions.setLeft(new Rail(workspace));
     workspace.screenProperty().addListener(o -> showScreen());

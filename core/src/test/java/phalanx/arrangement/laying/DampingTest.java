@@ -1,0 +1,85 @@
+package phalanx.arrangement.laying;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Damp;
+import phalanx.fretting.FretRow;
+import phalanx.picking.PatternReader;
+import phalanx.song.SlotRef;
+import phalanx.song.Song;
+import phalanx.song.TestSongs;
+
+/** Who stops a string at a change of chord (common practice, no source). */
+class DampingTest {
+
+  private static final int BAR = 4 * 5040;
+
+  private static Arrangement over(List<Integer> frets, String rows) {
+    PatternReader.Result read = PatternReader.read("name: x\nmetre: 4/4\n" + rows);
+    assertThat(read.problems()).isEmpty();
+    Song song = TestSongs.of("| Em | C |").withPattern(read.patterns().get(0));
+    return new Arranger().arrange(song.pin(new SlotRef(2, 0), new FretRow(frets)));
+  }
+
+  private static Optional<Damp> sixth(Arrangement a) {
+    return Damping.in(a).when(a.slots().get(1), 0);
+  }
+
+  @Test
+  void aThumbThatRestsIsLaidOnTheString() {
+    Arrangement a = over(List.of(-1, 3, 2, 0, 1, 0), "thumb | . | o | . | o |\n");
+    assertThat(sixth(a))
+        .hasValueSatisfying(
+            d -> {
+              assertThat(d.by().word()).isEqualTo("p");
+              assertThat(d.tick()).isEqualTo(BAR);
+            });
+  }
+
+  @Test
+  void whileTheThumbPlucksTheFingerBesideLeansOnIt() {
+    Arrangement a = over(List.of(-1, 3, 2, 0, 1, 0), "thumb | o | o | o | o |\n");
+    assertThat(sixth(a)).hasValueSatisfying(d -> assertThat(d.by().word()).isEqualTo("3"));
+  }
+
+  /** Nothing is pressed beside it: a finger that the shape leaves free does it. */
+  @Test
+  void elseAFreeFingerDoesIt() {
+    Arrangement a = over(List.of(-1, -1, 2, 0, 1, 0), "thumb | o | o | o | o |\n");
+    assertThat(sixth(a))
+        .hasValueSatisfying(
+            d -> {
+              assertThat(d.by().word()).isIn("1", "2", "3", "4");
+              assertThat(a.slots().get(1).shape().orElseThrow().fingerText())
+                  .doesNotContain(d.by().word());
+            });
+  }
+
+  /** A thumb that plucks ⑤ comes to rest on ④ behind it. */
+  @Test
+  void aThumbThatPlucksTheStringBelowComesToRestOnIt() {
+    Arrangement a = over(List.of(-1, 3, -1, 0, 1, 0), "thumb | o | o | o | o |\n");
+    assertThat(Damping.in(a).when(a.slots().get(1), 2))
+        .hasValueSatisfying(d -> assertThat(d.by().word()).isEqualTo("p"));
+  }
+
+  /** A string that the chord itself sounds is no finger's to stop while the thumb is busy. */
+  @Test
+  void aMarkThatNobodyCanKeepIsSaid() {
+    Song song =
+        TestSongs.of("| C | C |")
+            .withPattern(
+                PatternReader.read("name: x\nmetre: 4/4\nthumb | o o o o o o o o | o | o | o |\n")
+                    .patterns()
+                    .get(0))
+            .withTempo(200);
+    SlotRef second = new SlotRef(2, 0);
+    Arrangement a = new Arranger().arrange(song.withPins(song.pins().damping(second, 3, true)));
+    assertThat(a.damps()).isEmpty();
+    assertThat(a.slots().get(1).remarks()).anyMatch(r -> r.startsWith("③ is to be stopped here"));
+  }
+}
