@@ -11,11 +11,9 @@ package phalanx.instrument;
  * @param scale factor on the spans of a medium hand, 0.7 to 1.4
  * @param thumbOver whether the thumb may come over the neck to hold string ⑥
  * @param stretches whether spans beyond the limit, up to {@link #STRETCH} times, are allowed
- * @param leftHanded whether drawings show the neck for a left-handed player
  * @param pace how quickly the fingers change place
  */
-public record Hand(
-    Size size, double scale, boolean thumbOver, boolean stretches, boolean leftHanded, Pace pace) {
+public record Hand(Size size, double scale, boolean thumbOver, boolean stretches, Pace pace) {
 
   /** The three hands to choose from before measuring one's own. */
   public enum Size {
@@ -101,7 +99,7 @@ public record Hand(
   }
 
   private static Hand of(Size size, double scale) {
-    return new Hand(size, scale, true, false, false, Pace.USUAL);
+    return new Hand(size, scale, true, false, Pace.USUAL);
   }
 
   /**
@@ -121,27 +119,22 @@ public record Hand(
 
   /** The same player with a hand of another size. */
   public Hand sizedAs(Hand other) {
-    return new Hand(other.size, other.scale, thumbOver, stretches, leftHanded, pace);
+    return new Hand(other.size, other.scale, thumbOver, stretches, pace);
   }
 
   /** With or without the thumb over the neck. */
   public Hand withThumbOver(boolean over) {
-    return new Hand(size, scale, over, stretches, leftHanded, pace);
+    return new Hand(size, scale, over, stretches, pace);
   }
 
   /** With or without spans beyond the limit. */
   public Hand withStretches(boolean allowed) {
-    return new Hand(size, scale, thumbOver, allowed, leftHanded, pace);
-  }
-
-  /** With the neck drawn for the left or the right hand. */
-  public Hand withLeftHanded(boolean left) {
-    return new Hand(size, scale, thumbOver, stretches, left, pace);
+    return new Hand(size, scale, thumbOver, allowed, pace);
   }
 
   /** With quicker or slower fingers. */
   public Hand withPace(Pace other) {
-    return new Hand(size, scale, thumbOver, stretches, leftHanded, other);
+    return new Hand(size, scale, thumbOver, stretches, other);
   }
 
   /** Span between two fingers that costs nothing, mm. The thumb has no measured span. */

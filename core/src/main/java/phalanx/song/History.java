@@ -29,6 +29,14 @@ public record History<T>(List<T> past, T present, List<T> future) {
     return next.equals(present) ? this : new History<>(with(past, present), next, List.of());
   }
 
+  /** With every value, past, present and undone, changed alike; leaves no step. */
+  public History<T> throughout(UnaryOperator<T> change) {
+    return new History<>(
+        past.stream().map(change).toList(),
+        change.apply(present),
+        future.stream().map(change).toList());
+  }
+
   public boolean canUndo() {
     return !past.isEmpty();
   }

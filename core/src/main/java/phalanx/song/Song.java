@@ -9,7 +9,6 @@ import phalanx.fretting.FretRow;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
-import phalanx.picking.AlternatingThumb;
 import phalanx.picking.HandSchool;
 import phalanx.picking.PickingStyle;
 import phalanx.picking.ThumbRoute;
@@ -19,28 +18,24 @@ import phalanx.theory.Meter;
 /**
  * A song as the player decided it. What both hands do with it is derived, never kept here.
  *
+ * @param id what it is known by, whatever it is called; none before it was first saved
  * @param title its title
  * @param key the key the chart is written in, if it says so
+ * @param player the guitar and the hand it is planned for; chords are counted from the capo
+ * @param picking what the picking hand does
  * @param feel metre, tempo, swing, pick-up
- * @param guitar the guitar with tuning and capo; chords are counted from the capo
- * @param hand the fretting hand
- * @param school how the picking hand shares the strings
- * @param patterns what the picking hand plays where
- * @param thumb the way the thumb takes over the bass strings
  * @param chart sections and bars
  * @param tune the tune, if the song has one
  * @param lyrics the words, line by line as they were written
  * @param pins what the player insists on
  */
 public record Song(
+    Optional<SongId> id,
     String title,
     Optional<Key> key,
+    Player player,
+    PickingHand picking,
     Feel feel,
-    Guitar guitar,
-    Hand hand,
-    HandSchool school,
-    Patterns patterns,
-    ThumbRoute thumb,
     Chart chart,
     Tune tune,
     List<String> lyrics,
@@ -53,14 +48,12 @@ public record Song(
   /** An empty song with the usual settings: steel-string guitar, medium hand, thumb and three. */
   public static Song untitled() {
     return new Song(
+        Optional.empty(),
         "Untitled",
         Optional.empty(),
+        Player.USUAL,
+        PickingHand.USUAL,
         Feel.USUAL,
-        Guitar.STEEL,
-        Hand.MEDIUM,
-        HandSchool.THUMB_AND_THREE,
-        Patterns.of(AlternatingThumb.FINGERS_BETWEEN),
-        ThumbRoute.ALTERNATING,
         Chart.EMPTY,
         Tune.NONE,
         List.of(),
@@ -78,18 +71,41 @@ public record Song(
   /** What planning depends on: songs with the same have the same plan. */
   public Song planned() {
     return new Song(
+        Optional.empty(),
         "",
         key,
+        player,
+        picking,
         feel,
-        guitar,
-        hand.withLeftHanded(false),
-        school,
-        patterns,
-        thumb,
         chart,
         tune,
         List.of(),
         pins.withoutAccepted());
+  }
+
+  /** The guitar with tuning and capo. */
+  public Guitar guitar() {
+    return player.guitar();
+  }
+
+  /** The fretting hand. */
+  public Hand hand() {
+    return player.hand();
+  }
+
+  /** How the picking hand shares the strings. */
+  public HandSchool school() {
+    return picking.school();
+  }
+
+  /** What the picking hand plays where. */
+  public Patterns patterns() {
+    return picking.patterns();
+  }
+
+  /** The way the thumb takes over the bass strings. */
+  public ThumbRoute thumb() {
+    return picking.thumb();
   }
 
   /** The metre it begins in. */
@@ -99,7 +115,7 @@ public record Song(
 
   /** The pattern of the whole song, where nothing else is said. */
   public PickingStyle pattern() {
-    return patterns.song();
+    return patterns().song();
   }
 
   /** Quarter notes a minute. */
@@ -126,7 +142,7 @@ public record Song(
 
   private Patterns keptPatterns(Chart next) {
     Set<Integer> bars = next.byId().keySet();
-    return patterns.in(bars::contains, s -> next.section(s).isPresent());
+    return patterns().in(bars::contains, s -> next.section(s).isPresent());
   }
 
   private Pins keptPins(Chart next) {
@@ -176,81 +192,85 @@ public record Song(
     return withPins(pins.without(at));
   }
 
+  /** Known by an id. */
+  public Song withId(SongId other) {
+    return new Song(
+        Optional.of(other), title, key, player, picking, feel, chart, tune, lyrics, pins);
+  }
+
   /** Under another title. */
   public Song withTitle(String other) {
-    return new Song(
-        other, key, feel, guitar, hand, school, patterns, thumb, chart, tune, lyrics, pins);
+    return new Song(id, other, key, player, picking, feel, chart, tune, lyrics, pins);
   }
 
   /** In another key; the chords stay as they are written. */
   public Song withKey(Optional<Key> other) {
-    return new Song(
-        title, other, feel, guitar, hand, school, patterns, thumb, chart, tune, lyrics, pins);
+    return new Song(id, title, other, player, picking, feel, chart, tune, lyrics, pins);
+  }
+
+  /** For another player. */
+  public Song withPlayer(Player other) {
+    return new Song(id, title, key, other, picking, feel, chart, tune, lyrics, pins);
+  }
+
+  /** With another picking hand. */
+  public Song withPicking(PickingHand other) {
+    return new Song(id, title, key, player, other, feel, chart, tune, lyrics, pins);
   }
 
   /** With another metre, tempo, swing or pick-up. */
   public Song withFeel(Feel other) {
-    return new Song(
-        title, key, other, guitar, hand, school, patterns, thumb, chart, tune, lyrics, pins);
+    return new Song(id, title, key, player, picking, other, chart, tune, lyrics, pins);
   }
 
   /** On another guitar, or the same with another tuning or capo. */
   public Song withGuitar(Guitar other) {
-    return new Song(
-        title, key, feel, other, hand, school, patterns, thumb, chart, tune, lyrics, pins);
+    return withPlayer(player.withGuitar(other));
   }
 
   /** For another hand. */
   public Song withHand(Hand other) {
-    return new Song(
-        title, key, feel, guitar, other, school, patterns, thumb, chart, tune, lyrics, pins);
+    return withPlayer(player.withHand(other));
   }
 
   /** For another way of sharing the strings. */
   public Song withSchool(HandSchool other) {
-    return new Song(
-        title, key, feel, guitar, hand, other, patterns, thumb, chart, tune, lyrics, pins);
+    return withPicking(picking.withSchool(other));
   }
 
   /** With one pattern for the whole song, where nothing else is said. */
   public Song withPattern(PickingStyle other) {
-    return withPatterns(patterns.with(new Patterns.Scope.WholeSong(), other));
+    return withPatterns(patterns().with(new Patterns.Scope.WholeSong(), other));
   }
 
   /** With other patterns. */
   public Song withPatterns(Patterns other) {
-    return new Song(
-        title, key, feel, guitar, hand, school, other, thumb, chart, tune, lyrics, pins);
+    return withPicking(picking.withPatterns(other));
   }
 
   /** With the thumb on another way. */
   public Song withThumb(ThumbRoute other) {
-    return new Song(
-        title, key, feel, guitar, hand, school, patterns, other, chart, tune, lyrics, pins);
+    return withPicking(picking.withThumb(other));
   }
 
   /** With another chart; edits go through {@link #editChart}. */
   public Song withChart(Chart other) {
-    return new Song(
-        title, key, feel, guitar, hand, school, patterns, thumb, other, tune, lyrics, pins);
+    return new Song(id, title, key, player, picking, feel, other, tune, lyrics, pins);
   }
 
   /** With another tune. */
   public Song withTune(Tune other) {
-    return new Song(
-        title, key, feel, guitar, hand, school, patterns, thumb, chart, other, lyrics, pins);
+    return new Song(id, title, key, player, picking, feel, chart, other, lyrics, pins);
   }
 
   /** With other words. */
   public Song withLyrics(List<String> other) {
-    return new Song(
-        title, key, feel, guitar, hand, school, patterns, thumb, chart, tune, other, pins);
+    return new Song(id, title, key, player, picking, feel, chart, tune, other, pins);
   }
 
   /** With other pins. */
   public Song withPins(Pins other) {
-    return new Song(
-        title, key, feel, guitar, hand, school, patterns, thumb, chart, tune, lyrics, other);
+    return new Song(id, title, key, player, picking, feel, chart, tune, lyrics, other);
   }
 
   /** At another tempo, quarter notes a minute. */

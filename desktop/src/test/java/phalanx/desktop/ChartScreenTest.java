@@ -161,7 +161,7 @@ class ChartScreenTest {
 
   @Test
   void namesAreSwitchedAndTypedAsThePlayerCallsThem(FxRobot robot) {
-    robot.interact(() -> window.workspace().namingProperty().set(NoteNaming.GERMAN));
+    robot.interact(() -> window.workspace().viewing().namingProperty().set(NoteNaming.GERMAN));
     robot.clickOn("#chart");
     type(robot, "H7 | B | G/H");
     assertThat(window.chart()).isEqualTo("B7 | B♭ | G/B | /");

@@ -27,6 +27,7 @@ import phalanx.desktop.files.Recovery;
 import phalanx.formats.PlanFormat;
 import phalanx.formats.SongFiles;
 import phalanx.song.Song;
+import phalanx.song.SongId;
 import phalanx.theory.NoteNaming;
 
 /** Saves, reopens, is interrupted: nothing a player did is lost. */
@@ -104,6 +105,25 @@ class FilesTest {
     assertThat(SongFiles.open(file).song().orElseThrow().title()).isEqualTo("Second");
     assertThat(window.app().documents().remembered().property().get().recent())
         .containsExactly(file);
+  }
+
+  @Test
+  void aSongIsKnownByTheSameIdWhateverIsUndoneAndACopyByAnother(FxRobot robot) throws Exception {
+    Path file = folder.resolve("known.phalanx.json");
+    rename(robot, "Known");
+    assertThat(window.workspace().song().id()).isEmpty();
+    robot.interact(() -> window.app().documents().save(file, () -> {}));
+    until(() -> !window.workspace().unsaved().get());
+    SongId id = SongFiles.open(file).song().orElseThrow().id().orElseThrow();
+    robot.interact(() -> window.workspace().undo());
+    assertThat(window.workspace().song().id()).contains(id);
+    robot.interact(() -> window.workspace().redo());
+    assertThat(window.workspace().unsaved().get()).isFalse();
+    Path copy = folder.resolve("copy.phalanx.json");
+    robot.interact(() -> window.app().documents().save(copy, () -> {}));
+    until(() -> window.workspace().fileProperty().get().filter(copy::equals).isPresent());
+    assertThat(SongFiles.open(copy).song().orElseThrow().id().orElseThrow()).isNotEqualTo(id);
+    assertThat(SongFiles.open(copy).song()).contains(window.workspace().song());
   }
 
   @Test
@@ -248,12 +268,14 @@ class FilesTest {
 
   @Test
   void preferencesOutlastTheProgram(FxRobot robot) throws Exception {
-    robot.interact(() -> window.workspace().namingProperty().set(NoteNaming.SOLFEGE));
+    robot.interact(() -> window.workspace().viewing().namingProperty().set(NoteNaming.SOLFEGE));
+    robot.interact(() -> window.workspace().viewing().leftHandedProperty().set(true));
     robot.interact(() -> window.app().documents().open(Demo.FILE));
     until(() -> window.workspace().song().title().equals("Harbour Lamp"));
     PlayerFolder again = new PlayerFolder(folder);
     until(() -> Preferences.read(again).recent().size() == 1);
     assertThat(Preferences.read(again).naming()).isEqualTo(NoteNaming.SOLFEGE);
+    assertThat(Preferences.read(again).leftHanded()).isTrue();
     assertThat(Preferences.read(again).recent().get(0)).hasFileName("harbour-lamp.cho");
   }
 

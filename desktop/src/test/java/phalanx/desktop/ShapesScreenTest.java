@@ -168,7 +168,7 @@ class ShapesScreenTest {
   void aLeftHandedNeckIsTurnedRound(FxRobot robot) {
     Node neck = robot.lookup("#large-neck").query();
     var right = robot.interact(() -> {}).capture(neck).getImage();
-    robot.interact(() -> window.workspace().edit(s -> s.withHand(s.hand().withLeftHanded(true))));
+    robot.interact(() -> window.workspace().viewing().leftHandedProperty().set(true));
     org.testfx.util.WaitForAsyncUtils.sleep(500, java.util.concurrent.TimeUnit.MILLISECONDS);
     var left = robot.capture(neck).getImage();
     int y = (int) right.getHeight() / 2;

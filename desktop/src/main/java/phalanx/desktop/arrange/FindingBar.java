@@ -224,7 +224,7 @@ final class FindingBar extends VBox {
   /** Says at a glance what a row of frets says slowly. */
   private void picture(Button way, Shape shape) {
     ShapePicture picture = new ShapePicture(palette);
-    picture.show(shape, workspace.song().hand().leftHanded());
+    picture.show(shape, workspace.viewing().leftHandedProperty().get());
     way.setGraphic(picture);
     way.setGraphicTextGap(4);
   }

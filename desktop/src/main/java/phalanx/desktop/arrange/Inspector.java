@@ -54,7 +54,9 @@ public final class Inspector extends VBox {
   public Inspector(Workspace workspace, Palette palette) {
     this.workspace = workspace;
     this.palette = palette;
-    neck = new NeckView(WIDTH - 28, 152, palette, NeckSize.SMALL);
+    neck =
+        new NeckView(
+            WIDTH - 28, 152, palette, NeckSize.SMALL, workspace.viewing().leftHandedProperty());
     neck.fill(this, 28);
     setId("inspector");
     getStyleClass().add("inspector");
@@ -68,9 +70,10 @@ public final class Inspector extends VBox {
     getChildren().addAll(title, neck, span, details, heading, scroll);
     workspace.arrangementProperty().addListener(o -> show());
     workspace.selectedProperty().addListener(o -> show());
-    workspace.namingProperty().addListener(o -> show());
+    workspace.viewing().namingProperty().addListener(o -> show());
     workspace.notes().property().addListener(o -> show());
     workspace.fingerProperty().addListener(o -> show());
+    workspace.viewing().leftHandedProperty().addListener(o -> show());
     show();
   }
 
@@ -85,7 +88,7 @@ public final class Inspector extends VBox {
   }
 
   private NoteNaming naming() {
-    return workspace.namingProperty().get();
+    return workspace.viewing().namingProperty().get();
   }
 
   private void show() {
@@ -130,7 +133,7 @@ public final class Inspector extends VBox {
       if (c == made.size()) {
         made.add(new ShapeCard(c + 1, palette, workspace::pin));
       }
-      made.get(c).show(choices.get(c), pinned, workspace.song().hand().leftHanded());
+      made.get(c).show(choices.get(c), pinned, workspace.viewing().leftHandedProperty().get());
     }
     if (cards.getChildren().size() != choices.size()) {
       cards.getChildren().setAll(made.subList(0, choices.size()));

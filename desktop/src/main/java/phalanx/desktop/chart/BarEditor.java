@@ -147,7 +147,7 @@ final class BarEditor extends VBox {
             ? Completion.of(
                 workspace.song(),
                 word,
-                workspace.namingProperty().get(),
+                workspace.viewing().namingProperty().get(),
                 cursor.notation(at).up(),
                 OFFERS)
             : List.of();

@@ -57,13 +57,13 @@ public final class ChartScreen extends VBox {
     shown.getStyleClass().add("where");
     Runnable tell = () -> shown.setText(shownWords());
     workspace.historyProperty().addListener(o -> tell.run());
-    workspace.namingProperty().addListener(o -> tell.run());
-    workspace.soundingProperty().addListener(o -> tell.run());
+    workspace.viewing().namingProperty().addListener(o -> tell.run());
+    workspace.viewing().soundingProperty().addListener(o -> tell.run());
     tell.run();
     ToggleButton sounding = new ToggleButton("As it sounds");
     sounding.setId("sounding");
     sounding.getStyleClass().add("tool");
-    sounding.selectedProperty().bindBidirectional(workspace.soundingProperty());
+    sounding.selectedProperty().bindBidirectional(workspace.viewing().soundingProperty());
     Region grow = new Region();
     HBox.setHgrow(grow, Priority.ALWAYS);
     HBox header = new ToolRow(title, shown, grow, sounding);
@@ -80,14 +80,15 @@ public final class ChartScreen extends VBox {
         song.key()
             .map(
                 k ->
-                    workspace.soundingProperty().get()
-                        ? " · sounds in " + k.up(up).text(workspace.namingProperty().get())
+                    workspace.viewing().soundingProperty().get()
+                        ? " · sounds in "
+                            + k.up(up).text(workspace.viewing().namingProperty().get())
                         : "")
             .orElse("");
     String view =
         capo == 0
             ? "no capo: shapes sound as written"
-            : workspace.soundingProperty().get()
+            : workspace.viewing().soundingProperty().get()
                 ? "chords as they sound" + key
                 : "shapes counted from the capo on " + song.guitar().capoWords();
     return Phrase.of("%d bars · %s", bars, view);

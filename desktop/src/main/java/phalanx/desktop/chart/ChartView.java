@@ -44,8 +44,8 @@ public final class ChartView extends ScrolledCanvas {
     setUpSectionName();
     getChildren().addAll(editor, sectionName);
     workspace.historyProperty().addListener(o -> rebuild());
-    workspace.namingProperty().addListener(o -> repaint());
-    workspace.soundingProperty().addListener(o -> repaint());
+    workspace.viewing().namingProperty().addListener(o -> repaint());
+    workspace.viewing().soundingProperty().addListener(o -> repaint());
     cursor.barProperty().addListener(o -> showCursor());
     cursor.anchorProperty().addListener(o -> repaint());
     focusedProperty().addListener(o -> repaint());
@@ -101,7 +101,7 @@ public final class ChartView extends ScrolledCanvas {
     painter.paint(
         new ChartPainter.Sheet(
             workspace.song(),
-            workspace.namingProperty().get(),
+            workspace.viewing().namingProperty().get(),
             cursor.notation(Optional.empty()).up(),
             cursor.barProperty().get(),
             cursor.selection().stream().map(Bar::id).collect(Collectors.toSet()),

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import javafx.beans.property.BooleanProperty;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
@@ -90,7 +91,10 @@ final class Form extends GridPane {
               field.setText(show.apply(workspace.song()));
               settle(field, Optional.empty());
             });
-    workspace.namingProperty().addListener(o -> field.setText(show.apply(workspace.song())));
+    workspace
+        .viewing()
+        .namingProperty()
+        .addListener(o -> field.setText(show.apply(workspace.song())));
     place(name, field);
     return field;
   }
@@ -156,12 +160,22 @@ final class Form extends GridPane {
       String words,
       Function<Song, Boolean> show,
       BiFunction<Song, Boolean, Song> edit) {
-    CheckBox box = new CheckBox(words);
-    box.setWrapText(true);
-    box.setId(id);
+    CheckBox box = box(id, name, words);
     box.setSelected(show.apply(workspace.song()));
     box.setOnAction(e -> workspace.edit(song -> edit.apply(song, box.isSelected())));
     workspace.historyProperty().addListener(o -> box.setSelected(show.apply(workspace.song())));
+    return box;
+  }
+
+  /** A yes or no that is no part of the song. */
+  void tick(String id, String name, String words, BooleanProperty on) {
+    box(id, name, words).selectedProperty().bindBidirectional(on);
+  }
+
+  private CheckBox box(String id, String name, String words) {
+    CheckBox box = new CheckBox(words);
+    box.setWrapText(true);
+    box.setId(id);
     place(name, box);
     return box;
   }

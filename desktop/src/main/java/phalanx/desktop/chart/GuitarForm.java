@@ -117,6 +117,6 @@ final class GuitarForm {
   }
 
   private NoteNaming naming() {
-    return workspace.namingProperty().get();
+    return workspace.viewing().namingProperty().get();
   }
 }

@@ -67,8 +67,7 @@ final class HandForm {
         "left-handed",
         "Drawn",
         "for a left-handed player",
-        s -> s.hand().leftHanded(),
-        (s, on) -> s.withHand(s.hand().withLeftHanded(on)));
+        workspace.viewing().leftHandedProperty());
     return form.done();
   }
 }

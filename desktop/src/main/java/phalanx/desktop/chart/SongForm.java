@@ -136,7 +136,7 @@ final class SongForm {
           }
         });
     workspace.historyProperty().addListener(o -> show.run());
-    workspace.namingProperty().addListener(o -> show.run());
+    workspace.viewing().namingProperty().addListener(o -> show.run());
     show.run();
     HBox row = new HBox(6, tonic, mode);
     row.getStyleClass().add("form-row");
@@ -168,12 +168,12 @@ final class SongForm {
           }
         });
     workspace.historyProperty().addListener(o -> fill.run());
-    workspace.namingProperty().addListener(o -> fill.run());
+    workspace.viewing().namingProperty().addListener(o -> fill.run());
     fill.run();
     return box;
   }
 
   private NoteNaming naming() {
-    return workspace.namingProperty().get();
+    return workspace.viewing().namingProperty().get();
   }
 }

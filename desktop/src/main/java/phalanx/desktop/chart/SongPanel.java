@@ -44,13 +44,13 @@ public final class SongPanel extends VBox {
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(about, scroll);
     workspace.historyProperty().addListener(o -> tell());
-    workspace.namingProperty().addListener(o -> tell());
+    workspace.viewing().namingProperty().addListener(o -> tell());
     cursor.barProperty().addListener(o -> tell());
     tell();
   }
 
   private NoteNaming naming() {
-    return workspace.namingProperty().get();
+    return workspace.viewing().namingProperty().get();
   }
 
   /** What is to say of the bar at the cursor. */

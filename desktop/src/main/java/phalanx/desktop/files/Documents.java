@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import phalanx.arrangement.Arrangement;
@@ -18,6 +19,7 @@ import phalanx.formats.SongFiles;
 import phalanx.formats.WholeFile;
 import phalanx.song.Bar;
 import phalanx.song.Song;
+import phalanx.song.SongId;
 
 /**
  * Opens and saves the workspace's song, keeps it for recovery, remembers recent files. Files are
@@ -182,7 +184,7 @@ public final class Documents {
   }
 
   private void save(Path file, Runnable then, boolean overReadOnly) {
-    Song song = workspace.song();
+    Song song = identified(file);
     Optional<FileStamp> before =
         workspace.fileProperty().get().filter(file::equals).flatMap(f -> stamp);
     tasks.run(
@@ -206,6 +208,13 @@ public final class Documents {
           tasks.answer(() -> saved(song, file, after, then));
           recovery.forget();
         });
+  }
+
+  /** The song with what it is known by; a copy under another name is another song. */
+  private Song identified(Path file) {
+    Song song = workspace.song();
+    boolean copied = workspace.fileProperty().get().filter(f -> !f.equals(file)).isPresent();
+    return song.id().isEmpty() || copied ? song.withId(SongId.of(UUID.randomUUID())) : song;
   }
 
   /**

@@ -24,12 +24,14 @@ import phalanx.theory.NoteNaming;
  *
  * @param recent files opened or saved, the newest first
  * @param naming how the player calls the notes
+ * @param leftHanded whether necks are drawn for a left-handed player
  * @param knowsSteps whether the steps of a first start were done or put away
  */
-public record Preferences(List<Path> recent, NoteNaming naming, boolean knowsSteps) {
+public record Preferences(
+    List<Path> recent, NoteNaming naming, boolean leftHanded, boolean knowsSteps) {
 
   /** Nothing remembered yet. */
-  static final Preferences NONE = new Preferences(List.of(), NoteNaming.ENGLISH, false);
+  static final Preferences NONE = new Preferences(List.of(), NoteNaming.ENGLISH, false, false);
 
   private static final int MOST_RECENT = 8;
   private static final String FILE = "preferences.json";
@@ -49,7 +51,8 @@ public record Preferences(List<Path> recent, NoteNaming naming, boolean knowsSte
               .filter(n -> n.name().equals(root.path("naming").asText()))
               .findFirst()
               .orElse(NoteNaming.ENGLISH);
-      return new Preferences(recent, naming, root.path("knowsSteps").asBoolean());
+      return new Preferences(
+          recent, naming, root.path("leftHanded").asBoolean(), root.path("knowsSteps").asBoolean());
     } catch (NoSuchFileException e) {
       // Nothing was remembered yet.
       return NONE;
@@ -74,6 +77,7 @@ public record Preferences(List<Path> recent, NoteNaming naming, boolean knowsSte
     ArrayNode files = root.putArray("recent");
     recent.forEach(p -> files.add(p.toString()));
     root.put("naming", naming.name());
+    root.put("leftHanded", leftHanded);
     root.put("knowsSteps", knowsSteps);
     WholeFile.write(folder.file(FILE), root.toPrettyString());
   }
@@ -86,16 +90,27 @@ public record Preferences(List<Path> recent, NoteNaming naming, boolean knowsSte
             .limit(MOST_RECENT)
             .toList(),
         naming,
+        leftHanded,
         knowsSteps);
   }
 
   /** With the steps of a first start done or put away. */
   public Preferences knowingSteps() {
-    return new Preferences(recent, naming, true);
+    return new Preferences(recent, naming, leftHanded, true);
   }
 
   /** With notes called otherwise. */
   public Preferences withNaming(NoteNaming other) {
-    return new Preferences(recent, other, knowsSteps);
+    return new Preferences(recent, other, leftHanded, knowsSteps);
+  }
+
+  /** With necks drawn for the left or the right hand. */
+  public Preferences withLeftHanded(boolean left) {
+    return new Preferences(recent, naming, left, knowsSteps);
+  }
+
+  /** The same as another object, so that everybody looks who waits for a change. */
+  Preferences copy() {
+    return new Preferences(recent, naming, leftHanded, knowsSteps);
   }
 }

@@ -3,6 +3,7 @@ package phalanx.desktop.files;
 import java.nio.file.Path;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import phalanx.desktop.model.Viewing;
 import phalanx.desktop.model.Workspace;
 
 /** What is remembered from one start to the next, read once and written whenever it changes. */
@@ -25,9 +26,13 @@ public final class Remembered {
           Preferences found = Preferences.read(folder);
           disk.answer(() -> recall(found));
         });
-    workspace
+    Viewing viewing = workspace.viewing();
+    viewing
         .namingProperty()
         .addListener((o, before, now) -> keep(preferences.get().withNaming(now)));
+    viewing
+        .leftHandedProperty()
+        .addListener((o, before, now) -> keep(preferences.get().withLeftHanded(now)));
   }
 
   /** Takes over what was remembered, unless the player was quicker. */
@@ -35,8 +40,9 @@ public final class Remembered {
     read = true;
     if (preferences.get().equals(Preferences.NONE)) {
       // A new object, so that everybody looks who waits for it.
-      preferences.set(new Preferences(found.recent(), found.naming(), found.knowsSteps()));
-      workspace.namingProperty().set(found.naming());
+      preferences.set(found.copy());
+      workspace.viewing().namingProperty().set(found.naming());
+      workspace.viewing().leftHandedProperty().set(found.leftHanded());
     }
   }
 

@@ -91,7 +91,7 @@ final class TopBar extends ToolRow {
   }
 
   private NoteNaming naming() {
-    return workspace.namingProperty().get();
+    return workspace.viewing().namingProperty().get();
   }
 
   private String tuning(Song song) {
@@ -122,7 +122,7 @@ final class TopBar extends ToolRow {
         Bindings.createStringBinding(
             () -> words.apply(workspace.song()),
             workspace.historyProperty(),
-            workspace.namingProperty());
+            workspace.viewing().namingProperty());
     chip.textProperty().bind(text);
     chip.setOnAction(
         e -> {
@@ -141,12 +141,14 @@ final class TopBar extends ToolRow {
     button.setMinWidth(USE_PREF_SIZE);
     button
         .textProperty()
-        .bind(Bindings.createStringBinding(() -> naming().words(), workspace.namingProperty()));
+        .bind(
+            Bindings.createStringBinding(
+                () -> naming().words(), workspace.viewing().namingProperty()));
     ToggleGroup group = new ToggleGroup();
     for (NoteNaming naming : NoteNaming.values()) {
       RadioMenuItem item = new RadioMenuItem(naming.words());
       item.setToggleGroup(group);
-      item.setOnAction(e -> workspace.namingProperty().set(naming));
+      item.setOnAction(e -> workspace.viewing().namingProperty().set(naming));
       button.getItems().add(item);
     }
     button.setOnShowing(

@@ -45,7 +45,9 @@ final class NeckEntry extends VBox {
   NeckEntry(Workspace workspace, Palette palette) {
     this.workspace = workspace;
     entry = workspace.melody().entry();
-    neck = new NeckView(WIDTH, HEIGHT, palette, NeckSize.LONG);
+    neck =
+        new NeckView(
+            WIDTH, HEIGHT, palette, NeckSize.LONG, workspace.viewing().leftHandedProperty());
     setMinWidth(0);
     neck.fill(this, 0);
     neck.setId("tune-neck");
@@ -144,7 +146,7 @@ final class NeckEntry extends VBox {
     for (NeckPlaces.Place place : places.places()) {
       boolean pressed = place.inShape() && place.finger().isPresent();
       if (!pressed) {
-        String name = workspace.namingProperty().get().name(place.name());
+        String name = workspace.viewing().namingProperty().get().name(place.name());
         marks.add(new NeckPicture.Mark(place.string(), place.fret(), name, false));
       }
     }

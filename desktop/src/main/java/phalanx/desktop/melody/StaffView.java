@@ -39,7 +39,7 @@ final class StaffView extends ScrolledCanvas {
     painter = new StaffPainter(graphics(), palette);
     setFocusTraversable(false);
     workspace.historyProperty().addListener(o -> rebuild());
-    workspace.namingProperty().addListener(o -> repaint());
+    workspace.viewing().namingProperty().addListener(o -> repaint());
     desk.previewProperty().addListener(o -> repaint());
     desk.boardProperty().addListener(o -> repaint());
     desk.entry().caretProperty().addListener(o -> repaint());
@@ -81,7 +81,8 @@ final class StaffView extends ScrolledCanvas {
               missed.getOrDefault(bar, List.of()),
               numbers.get() ? Optional.of(frets(bar)) : Optional.empty()));
     }
-    painter.paint(layout, cells, pictures, workspace.namingProperty().get(), top, width, height);
+    painter.paint(
+        layout, cells, pictures, workspace.viewing().namingProperty().get(), top, width, height);
   }
 
   /** A bar without a tune has none, though the pattern may have a stroke of its own on top. */

@@ -131,9 +131,10 @@ public final class ChartCursor {
     Song song = workspace.song();
     Meter meter = at.map(b -> chart().meters(song.meter()).get(b.id())).orElse(song.meter());
     boolean first = bars().isEmpty() || at.filter(b -> b.id() == bars().get(0).id()).isPresent();
-    Interval up = workspace.soundingProperty().get() ? Transposition.ofCapo(song) : Interval.UNISON;
+    Interval up =
+        workspace.viewing().soundingProperty().get() ? Transposition.ofCapo(song) : Interval.UNISON;
     int pickup = first ? song.feel().pickupTicks() : 0;
-    return new Notation(meter, pickup, workspace.namingProperty().get(), up);
+    return new Notation(meter, pickup, workspace.viewing().namingProperty().get(), up);
   }
 
   /** The text that stands for the chords of a bar. */

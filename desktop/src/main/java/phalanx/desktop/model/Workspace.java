@@ -7,21 +7,18 @@ import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
-import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
-import phalanx.arrangement.board.ShapeFilter;
 import phalanx.arrangement.board.SlotBoard;
 import phalanx.fretting.FretRow;
 import phalanx.fretting.Shape;
@@ -31,7 +28,6 @@ import phalanx.song.Bar;
 import phalanx.song.History;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
-import phalanx.theory.NoteNaming;
 
 /**
  * The open song with its history and its file, the newest plan of it, the selected slot, and how
@@ -55,9 +51,7 @@ public final class Workspace {
   private final BooleanBinding unsaved;
   private final IntegerProperty selected = new SimpleIntegerProperty();
   private final ObjectProperty<Screen> screen = new SimpleObjectProperty<>(Screen.ARRANGE);
-  private final ObjectProperty<NoteNaming> naming = new SimpleObjectProperty<>(NoteNaming.ENGLISH);
-  private final BooleanProperty sounding = new SimpleBooleanProperty();
-  private final ObjectProperty<ShapeFilter> filter = new SimpleObjectProperty<>(ShapeFilter.ALL);
+  private final Viewing viewing = new Viewing();
   private final ObjectProperty<Optional<FingerChoice>> finger =
       new SimpleObjectProperty<>(Optional.empty());
   private final NoteChoice notes = new NoteChoice(this);
@@ -79,7 +73,7 @@ public final class Workspace {
     range = new SlotRange(this);
     arrangement.addListener(o -> askForBoard());
     selected.addListener(o -> askForBoard());
-    filter.addListener(o -> askForBoard());
+    viewing.filterProperty().addListener(o -> askForBoard());
     screen.addListener(o -> askForBoard());
     patterns = new PatternDesk(this, planner);
     melody = new MelodyDesk(this, planner);
@@ -106,10 +100,16 @@ public final class Workspace {
     saved.set(Song.untitled());
   }
 
-  /** Notes that a song now lies in a file. */
+  /**
+   * Notes that a song now lies in a file. What it is known by there it is known by from now on, in
+   * all it was before too.
+   */
   public void savedAs(Song song, Path where) {
     file.set(Optional.of(where));
     saved.set(song);
+    song.id()
+        .filter(id -> !song().id().equals(Optional.of(id)))
+        .ifPresent(id -> history.set(history.get().throughout(s -> s.withId(id))));
   }
 
   /** Changes the song; can be undone. */
@@ -188,7 +188,10 @@ public final class Workspace {
     boolean looked = screen.get() == Screen.SHAPES && selectedSlot().isPresent();
     if (looked) {
       planner.board(
-          arrangement.get(), selected.get(), filter.get(), b -> board.set(Optional.of(b)));
+          arrangement.get(),
+          selected.get(),
+          viewing.filterProperty().get(),
+          b -> board.set(Optional.of(b)));
     }
   }
 
@@ -364,19 +367,9 @@ public final class Workspace {
     return screen;
   }
 
-  /** How the player calls the notes. */
-  public ObjectProperty<NoteNaming> namingProperty() {
-    return naming;
-  }
-
-  /** Whether the chart shows chords as they sound instead of as shapes counted from the capo. */
-  public BooleanProperty soundingProperty() {
-    return sounding;
-  }
-
-  /** Which shapes the player wants to look at. */
-  public ObjectProperty<ShapeFilter> filterProperty() {
-    return filter;
+  /** How the player wants to see songs. */
+  public Viewing viewing() {
+    return viewing;
   }
 
   /** What could not be read of the open file, each with its place. */

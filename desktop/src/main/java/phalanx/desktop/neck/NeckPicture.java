@@ -12,7 +12,7 @@ import phalanx.instrument.Hand;
  * What a picture of the neck shows.
  *
  * @param guitar the guitar
- * @param hand the hand, whose reach is shown and for whom the neck is turned
+ * @param hand the hand, whose reach is shown
  * @param shape the shape held
  * @param next the shape after, drawn dashed
  * @param moves what the fingers do on the way there

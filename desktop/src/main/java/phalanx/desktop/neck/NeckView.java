@@ -1,6 +1,7 @@
 package phalanx.desktop.neck;
 
 import java.util.OptionalInt;
+import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
@@ -18,6 +19,7 @@ public final class NeckView extends Canvas {
 
   private final NeckPainter painter;
   private final NeckSize size;
+  private final ReadOnlyBooleanProperty leftHanded;
   private NeckPicture picture;
   private NeckLayout layout;
   private Touch touch = (string, fret, together) -> {};
@@ -33,8 +35,20 @@ public final class NeckView extends Canvas {
     void at(int string, int fret, boolean together);
   }
 
-  public NeckView(double width, double height, Palette palette, NeckSize size) {
+  /**
+   * A neck.
+   *
+   * @param leftHanded whether it is turned round, nut to the right
+   */
+  public NeckView(
+      double width,
+      double height,
+      Palette palette,
+      NeckSize size,
+      ReadOnlyBooleanProperty leftHanded) {
     super(width, height);
+    this.leftHanded = leftHanded;
+    leftHanded.addListener(o -> repaint());
     this.size = size;
     painter = new NeckPainter(getGraphicsContext2D(), palette, size);
     setId(size == NeckSize.SMALL ? "neck" : "large-neck");
@@ -80,7 +94,7 @@ public final class NeckView extends Canvas {
             size.margin(),
             getWidth(),
             getHeight(),
-            picture.hand().leftHanded());
+            leftHanded.get());
     NeckPicture painted = picture.with(cursor);
     painter.paint(painted, layout, getWidth(), getHeight());
   }

@@ -51,7 +51,7 @@ final class BreadthChips extends HBox {
     getChildren().add(follow);
     desk.shownProperty().addListener(o -> tell());
     desk.reachProperty().addListener(o -> tell());
-    workspace.namingProperty().addListener(o -> tell());
+    workspace.viewing().namingProperty().addListener(o -> tell());
     tell();
   }
 
@@ -68,7 +68,7 @@ final class BreadthChips extends HBox {
     chips
         .get(Breadth.CHORD)
         .setText(
-            slot.map(s -> s.played().harmony().label(workspace.namingProperty().get()))
+            slot.map(s -> s.played().harmony().label(workspace.viewing().namingProperty().get()))
                 .orElse("Chord"));
     chips.forEach(
         (reach, chip) -> {

@@ -47,7 +47,7 @@ final class FallsView extends Canvas {
     hits = new HitSigns(getGraphicsContext2D(), palette);
     setId("falls");
     workspace.patterns().fallsProperty().addListener(o -> repaint());
-    workspace.namingProperty().addListener(o -> repaint());
+    workspace.viewing().namingProperty().addListener(o -> repaint());
     repaint();
   }
 
@@ -72,7 +72,7 @@ final class FallsView extends Canvas {
     gc.setStroke(palette.get("line"));
     gc.setLineWidth(1);
     gc.strokeRoundRect(left + 0.5, 0.5, width - 1, getHeight() - 1, 20, 20);
-    String chord = fall.harmony().label(workspace.namingProperty().get());
+    String chord = fall.harmony().label(workspace.viewing().namingProperty().get());
     ink.left(chord, left + 12, 23, TypeFace.bold(15), "text");
     ink.right(fall.shape().fretText(), left + width - 12, 22, TypeFace.plain(11), "muted");
     for (int s = 0; s < Tuning.STRINGS; s++) {
@@ -115,7 +115,7 @@ final class FallsView extends Canvas {
     return harmony
         .chord()
         .spelling(chroma)
-        .map(n -> workspace.namingProperty().get().name(n))
+        .map(n -> workspace.viewing().namingProperty().get().name(n))
         .orElse("");
   }
 

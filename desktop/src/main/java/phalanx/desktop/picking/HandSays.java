@@ -74,7 +74,7 @@ final class HandSays extends VBox {
     // What holds on several chords is said once, for the first of them.
     Map<String, String> troubles = new LinkedHashMap<>();
     for (PatternFall f : falls) {
-      String chord = f.harmony().label(workspace.namingProperty().get());
+      String chord = f.harmony().label(workspace.viewing().namingProperty().get());
       f.remarks().forEach(r -> troubles.merge(r, "On " + chord, (first, next) -> first));
     }
     String said =

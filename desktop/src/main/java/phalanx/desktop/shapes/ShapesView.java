@@ -64,7 +64,13 @@ public final class ShapesView extends VBox {
     this.workspace = workspace;
     this.palette = palette;
     this.trials = trials;
-    neck = new NeckView(NECK_WIDTH, NECK_HEIGHT, palette, NeckSize.LARGE);
+    neck =
+        new NeckView(
+            NECK_WIDTH,
+            NECK_HEIGHT,
+            palette,
+            NeckSize.LARGE,
+            workspace.viewing().leftHandedProperty());
     neck.fill(this, 30);
     neck.onTouch((string, fret, together) -> trials.touch(string, fret));
     getStyleClass().addAll("arrange", "shapes");
@@ -81,8 +87,9 @@ public final class ShapesView extends VBox {
     getChildren().addAll(header(), neck, hand, trialRow(), filterRow(), scroll);
     workspace.arrangementProperty().addListener(o -> show());
     workspace.selectedProperty().addListener(o -> show());
-    workspace.namingProperty().addListener(o -> show());
+    workspace.viewing().namingProperty().addListener(o -> show());
     workspace.boardProperty().addListener(o -> showCards());
+    workspace.viewing().leftHandedProperty().addListener(o -> showCards());
     trials.trialProperty().addListener(o -> show());
     show();
   }
@@ -216,11 +223,11 @@ public final class ShapesView extends VBox {
   }
 
   private ShapeFilter filter() {
-    return workspace.filterProperty().get();
+    return workspace.viewing().filterProperty().get();
   }
 
   private void filter(ShapeFilter next) {
-    workspace.filterProperty().set(next);
+    workspace.viewing().filterProperty().set(next);
   }
 
   private interface Change {
@@ -246,7 +253,7 @@ public final class ShapesView extends VBox {
           }
         };
     button.setOnAction(e -> filter(change.to(filter(), get.apply(filter()).next())));
-    workspace.filterProperty().addListener(o -> show.run());
+    workspace.viewing().filterProperty().addListener(o -> show.run());
     show.run();
     return button;
   }
@@ -259,7 +266,7 @@ public final class ShapesView extends VBox {
     }
     Slot slot = selected.get();
     Arrangement a = workspace.arrangementProperty().get();
-    title.setText(slot.played().harmony().label(workspace.namingProperty().get()));
+    title.setText(slot.played().harmony().label(workspace.viewing().namingProperty().get()));
     place.setText(
         Phrase.of(
             "bar %d of %d%s",
@@ -305,7 +312,7 @@ public final class ShapesView extends VBox {
     if (trial.isEmpty() && next.isPresent() && !moves.isEmpty()) {
       words.add(
           "dashed: to "
-              + next.get().played().harmony().label(workspace.namingProperty().get())
+              + next.get().played().harmony().label(workspace.viewing().namingProperty().get())
               + ", "
               + moves.stream().map(m -> m.words()).collect(Collectors.joining(", ")));
     }
@@ -356,7 +363,7 @@ public final class ShapesView extends VBox {
   }
 
   private String name(ChordName name) {
-    String chord = workspace.namingProperty().get().name(name.chord());
+    String chord = workspace.viewing().namingProperty().get().name(name.chord());
     return name.rootless() ? chord + " without root" : chord;
   }
 
@@ -366,7 +373,7 @@ public final class ShapesView extends VBox {
     boolean pinned = workspace.selectedSlot().filter(Slot::pinned).isPresent();
     for (ShapeChoice choice : board.map(SlotBoard::choices).orElse(List.of())) {
       ShapeCard card = new ShapeCard(shown.size() + 1, palette, workspace::pin);
-      card.show(choice, pinned, workspace.song().hand().leftHanded());
+      card.show(choice, pinned, workspace.viewing().leftHandedProperty().get());
       card.setPrefWidth(268);
       shown.add(card);
     }

@@ -53,7 +53,7 @@ public final class WhyPanel extends VBox {
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().add(scroll);
     workspace.boardProperty().addListener(o -> show());
-    workspace.namingProperty().addListener(o -> show());
+    workspace.viewing().namingProperty().addListener(o -> show());
     workspace.arrangementProperty().addListener(o -> show());
   }
 
@@ -156,7 +156,7 @@ public final class WhyPanel extends VBox {
             .limit(NAMES)
             .map(
                 n ->
-                    workspace.namingProperty().get().name(n.chord())
+                    workspace.viewing().namingProperty().get().name(n.chord())
                         + (n.rootless() ? " without root" : ""))
             .collect(Collectors.joining(" · "));
     Label label = line(words, "where");

@@ -43,7 +43,7 @@ public final class StripView extends ScrolledPictures {
     this.palette = palette;
     workspace.arrangementProperty().addListener(o -> rebuild());
     workspace.selectedProperty().addListener(o -> showSelected());
-    workspace.namingProperty().addListener(o -> repaint());
+    workspace.viewing().namingProperty().addListener(o -> repaint());
     workspace.notes().property().addListener(o -> repaint());
     workspace.range().property().addListener(o -> repaint());
     workspace.fingerProperty().addListener(o -> repaint());
@@ -77,7 +77,7 @@ public final class StripView extends ScrolledPictures {
             workspace.arrangementProperty().get(),
             layout,
             choice(),
-            workspace.namingProperty().get(),
+            workspace.viewing().namingProperty().get(),
             top,
             width,
             height);

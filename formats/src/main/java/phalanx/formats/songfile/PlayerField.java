@@ -74,7 +74,6 @@ final class PlayerField {
         faults.or(1.0, () -> field.at("scale").number(0.7, 1.4)),
         has(field, "thumbOver", true),
         has(field, "stretches", false),
-        has(field, "leftHanded", false),
         new Hand.Pace(
             millis(field, "reactionMs", usual.reactionMs(), 0),
             millis(field, "doublingMs", usual.doublingMs(), 10)));

@@ -16,6 +16,7 @@ import phalanx.song.Patterns;
 import phalanx.song.Pins;
 import phalanx.song.Section;
 import phalanx.song.Song;
+import phalanx.song.SongId;
 import phalanx.song.Tune;
 import phalanx.theory.Key;
 import phalanx.theory.Mode;
@@ -121,6 +122,13 @@ public final class SongFileReader {
             ? chart.tune(root.at("tune"), song.chart(), song.meter())
             : Tune.NONE;
     boolean onTop = root.maybe("tuneOnTop").map(f -> faults.or(true, f::truth)).orElse(true);
+    Optional<SongId> id =
+        root.maybe("id")
+            .flatMap(
+                f ->
+                    faults.maybe(
+                        () -> f.parsed(SongId::parse, "an id of letters, digits and hyphens")));
+    song = id.map(song::withId).orElse(song);
     return song.withTune(tune.withOnTop(onTop))
         .withPins(root.maybe("pins").map(f -> new PinsField(faults).pins(f)).orElse(Pins.NONE))
         .withSchool(

@@ -49,6 +49,7 @@ public final class SongFileWriter {
     ObjectNode root = MAPPER.createObjectNode();
     root.put("format", FORMAT);
     root.put("version", VERSION);
+    song.id().ifPresent(id -> root.put("id", id.text()));
     root.put("title", song.title());
     song.key()
         .ifPresent(
@@ -111,7 +112,6 @@ public final class SongFileWriter {
     node.put("scale", hand.scale());
     node.put("thumbOver", hand.thumbOver());
     node.put("stretches", hand.stretches());
-    node.put("leftHanded", hand.leftHanded());
     node.put("reactionMs", hand.pace().reactionMs());
     node.put("doublingMs", hand.pace().doublingMs());
   }

@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.Combinators;
@@ -51,6 +52,7 @@ import phalanx.song.Pins;
 import phalanx.song.Section;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
+import phalanx.song.SongId;
 import phalanx.song.Swing;
 import phalanx.song.Tune;
 import phalanx.theory.Key;
@@ -129,14 +131,12 @@ class SongFileTest {
     Arbitrary<Hand> hands =
         Combinators.combine(
                 Arbitraries.doubles().between(Hand.LEAST_SPREAD, Hand.MOST_SPREAD),
-                Arbitraries.of(true, false),
                 Arbitraries.of(true, false))
             .as(
-                (spread, thumb, left) ->
+                (spread, thumb) ->
                     Hand.measured(spread)
                         .withThumbOver(thumb)
                         .withStretches(!thumb)
-                        .withLeftHanded(left)
                         .withPace(new Hand.Pace(40, 120)));
     Arbitrary<Feel> feels =
         Combinators.combine(
@@ -169,6 +169,7 @@ class SongFileTest {
                     .withTune(tune(string))
                     .withThumb(ThumbRoute.values()[string % ThumbRoute.values().length])
                     .withTitle(title)
+                    .withId(SongId.of(new UUID(string, title.hashCode())))
                     .withPins(
                         full()
                             .pins()
