@@ -7,10 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
-import java.util.TreeSet;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import phalanx.arrangement.Attack;
 import phalanx.arrangement.Damp;
 import phalanx.arrangement.Gesture;
@@ -20,10 +17,8 @@ import phalanx.arrangement.Slot;
 import phalanx.arrangement.Technique;
 import phalanx.arrangement.tune.TunePlace;
 import phalanx.arrangement.tune.TuneStrokes;
-import phalanx.fretting.Grip;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Finger;
-import phalanx.instrument.Tuning;
 import phalanx.picking.Fingered;
 import phalanx.picking.Force;
 import phalanx.picking.PickFinger;
@@ -40,23 +35,12 @@ public final class LaidNotes {
   private final List<Note> notes = new ArrayList<>();
   private final List<Gesture> gestures = new ArrayList<>();
   private final List<Holds.Added> added = new ArrayList<>();
-  private final Map<Integer, List<Integer>> beside = new TreeMap<>();
-  private int besideTick = -1;
-  private int besideSlot = -1;
-  private final List<Damp> damps = new ArrayList<>();
-  private final List<TreeSet<Integer>> cuts = new ArrayList<>();
-  private final List<Set<Integer>> stops = new ArrayList<>();
+  private final StringCuts cuts;
 
   LaidNotes(Song song, List<Slot> slots, List<Laid> laid, List<Fingered> fingers) {
     this.song = song;
     this.slots = slots;
-    for (int s = 0; s < Tuning.STRINGS; s++) {
-      cuts.add(new TreeSet<>());
-      stops.add(new HashSet<>());
-    }
-    for (int i = 0; i < laid.size(); i++) {
-      cut(laid.get(i), fingers.get(i));
-    }
+    cuts = new StringCuts(slots, laid, fingers);
     for (int i = 0; i < laid.size(); i++) {
       pluck(laid.get(i), fingers.get(i));
       if (fingers.get(i).gesture()) {
@@ -103,7 +87,7 @@ public final class LaidNotes {
 
   /** The strings that the pattern stops, by time. */
   List<Damp> damps() {
-    return damps;
+    return cuts.damps();
   }
 
   /** The notes for which a finger comes down beside the shape. */
@@ -111,93 +95,8 @@ public final class LaidNotes {
     return added;
   }
 
-  /** A string stops ringing where it is struck again or stopped. */
-  private void cut(Laid on, Fingered fingers) {
-    int tick = on.placed().tick();
-    on.plucks().stream()
-        .filter(p -> isMade(p, fingers))
-        .forEach(
-            p -> {
-              cuts.get(p.string()).add(tick);
-              leaving(on, p).forEach(s -> cuts.get(s).add(tick));
-              covered(on, p).forEach(s -> cuts.get(s).add(tick));
-              endTogether(p.string(), tick, on.placed().slot());
-              p.step()
-                  .filter(s -> s.finger().isPresent() || !s.left().isEmpty())
-                  .ifPresent(s -> liftOthers(s, leaving(on, p), tick, on.placed().slot()));
-            });
-    if (fingers.gesture()) {
-      on.brushed().forEach(s -> cuts.get(s).add(tick));
-      on.hit().ifPresent(h -> h.hit().damped().forEach(s -> cuts.get(s).add(tick)));
-    }
-    for (Damp damp : on.damps()) {
-      damps.add(damp);
-      damp.strings().forEach(s -> cuts.get(s).add(tick));
-      damp.strings().forEach(s -> stops.get(s).add(tick));
-    }
-  }
-
-  /**
-   * When one of the fingers that are beside the shape together goes back, for its own string or for
-   * one that it left, the others do: that one in its place and they in theirs were not tried. Over
-   * another shape the fingers have left nothing any more.
-   */
-  private void endTogether(int string, int tick, int slot) {
-    boolean goesBack =
-        beside.containsKey(string)
-            || besideSlot == slot && beside.values().stream().anyMatch(l -> l.contains(string));
-    beside.remove(string);
-    if (goesBack && besideTick != tick) {
-      beside.keySet().forEach(s -> cuts.get(s).add(tick));
-      beside.clear();
-    }
-  }
-
-  /** A finger beside the shape lifts when the next comes down: together they were not tried. */
-  private void liftOthers(Beside step, List<Integer> leaves, int tick, int slot) {
-    if (besideTick != tick) {
-      beside.keySet().stream().filter(s -> s != step.string()).forEach(s -> cuts.get(s).add(tick));
-      beside.clear();
-      besideTick = tick;
-    }
-    beside.put(step.string(), leaves);
-    besideSlot = slot;
-  }
-
-  /** The strings that the finger leaves which comes down beside the shape. */
-  private List<Integer> leaving(Laid on, Plucked p) {
-    Shape shape = slots.get(on.placed().slot()).held();
-    Optional<Finger> finger = p.step().filter(s -> !s.joins(shape)).flatMap(Beside::finger);
-    Set<Integer> left = p.step().map(Beside::left).orElse(Set.of());
-    return IntStream.range(0, Tuning.STRINGS)
-        .filter(s -> s != p.string())
-        .filter(s -> left.contains(s) || finger.isPresent() && shape.finger(s).equals(finger))
-        .boxed()
-        .toList();
-  }
-
-  /** The strings between that a finger presses which lies across several. */
-  private List<Integer> covered(Laid on, Plucked p) {
-    Shape shape = slots.get(on.placed().slot()).held();
-    if (p.step().flatMap(Beside::finger).isEmpty()) {
-      return List.of();
-    }
-    Grip grip = p.step().get().grip(shape);
-    return IntStream.rangeClosed(grip.lowString(), grip.highString())
-        .filter(s -> s != p.string() && shape.fret(s).orElse(0) <= grip.fret())
-        .filter(s -> !shape.finger(s).equals(p.step().get().finger()))
-        .boxed()
-        .toList();
-  }
-
-  private int ringsUntil(int tick, int string, int slot) {
-    Integer cut = cuts.get(string).higher(tick);
-    int leaves = slots.get(slot).toTick();
-    return cut == null ? leaves : Math.min(cut, leaves);
-  }
-
   private void pluck(Laid on, Fingered fingers) {
-    List<Plucked> struck = on.plucks().stream().filter(p -> isMade(p, fingers)).toList();
+    List<Plucked> struck = on.plucks().stream().filter(p -> p.isMade(fingers)).toList();
     Map<Integer, Integer> delays = SongLaying.delays(on);
     boolean rolls = !delays.isEmpty() && struck.size() > 1;
     boolean alone = struck.stream().filter(p -> p.slur().isEmpty()).count() < 2;
@@ -216,9 +115,9 @@ public final class LaidNotes {
       }
       if (p.step().isPresent()) {
         int back =
-            leaving(on, p).stream()
-                .map(s -> cuts.get(s).higher(on.placed().tick()))
-                .filter(t -> t != null && t < slots.get(on.placed().slot()).toTick())
+            cuts.leaving(on, p).stream()
+                .flatMap(s -> cuts.after(s, on.placed().tick()).stream())
+                .filter(t -> t < slots.get(on.placed().slot()).toTick())
                 .min(Integer::compare)
                 .orElse(Integer.MAX_VALUE);
         note = beside(on, note, p, back);
@@ -233,11 +132,6 @@ public final class LaidNotes {
       int tick = on.placed().tick();
       gestures.add(new Gesture.Roll(tick, up ? low : high, up ? high : low, roll.stepTicks()));
     }
-  }
-
-  /** A slurred note needs no finger of the picking hand; any other is left out without one. */
-  private static boolean isMade(Plucked p, Fingered fingers) {
-    return p.slur().isPresent() || fingers.finger(p.string()).isPresent();
   }
 
   /** A note for which a finger comes down beside the shape, until it has to go back. */
@@ -281,14 +175,13 @@ public final class LaidNotes {
 
   /** A note of the tune rings at least as long as it is written, over a change if need be. */
   private Note sung(Note n, int end) {
-    Integer cut = cuts.get(n.string()).higher(n.tick());
-    int until = cut == null ? end : Math.min(cut, end);
+    int until = cuts.after(n.string(), n.tick()).map(cut -> Math.min(cut, end)).orElse(end);
     return n.lasting(Math.max(n.lengthTicks(), until - n.tick()));
   }
 
   private Set<Technique> techniques(int string, int until, Force force) {
     Set<Technique> techniques = new HashSet<>();
-    if (stops.get(string).contains(until)) {
+    if (cuts.isStopped(string, until)) {
       techniques.add(new Technique.Stopped());
     }
     if (force == Force.SOFT) {
@@ -348,7 +241,7 @@ public final class LaidNotes {
     Shape shape = slots.get(on.placed().slot()).held();
     int fret = shape.fret(string).orElse(0);
     Optional<Finger> holds = shape.finger(string);
-    int until = ringsUntil(tick, string, on.placed().slot());
+    int until = cuts.ringsUntil(tick, string, on.placed().slot());
     return new Note(
         tick,
         until - tick,

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.Set;
 import phalanx.fretting.Shape;
 import phalanx.melody.Slur;
+import phalanx.picking.Fingered;
 import phalanx.picking.PickFinger;
 import phalanx.picking.Stroke;
 import phalanx.song.NoteRef;
@@ -54,5 +55,10 @@ record Plucked(
   /** Whether the thumb's own row asks for it. */
   boolean byThumb() {
     return pluck.role().isThumb() && pluck.finger().filter(f -> f != PickFinger.P).isEmpty();
+  }
+
+  /** A slurred note needs no finger of the picking hand; any other is left out without one. */
+  boolean isMade(Fingered fingers) {
+    return slur.isPresent() || fingers.finger(string).isPresent();
   }
 }

@@ -5,11 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -18,23 +15,17 @@ import javafx.scene.layout.VBox;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
 import phalanx.arrangement.board.ShapeChoice;
-import phalanx.arrangement.board.ShapeFilter;
-import phalanx.arrangement.board.ShapeFilter.Wish;
 import phalanx.arrangement.board.SlotBoard;
 import phalanx.desktop.drawing.Palette;
-import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.ShapeTrialModel;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.neck.NeckPicture;
 import phalanx.desktop.neck.NeckSize;
 import phalanx.desktop.neck.NeckView;
-import phalanx.fretting.FretRow;
 import phalanx.fretting.RatedShape;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapeTrial;
-import phalanx.fretting.StretchRule;
-import phalanx.theory.ChordName;
 import phalanx.theory.Phrase;
 
 /** The Shapes screen: neck, own shape, filters, cards. */
@@ -42,7 +33,6 @@ public final class ShapesView extends VBox {
 
   private static final double NECK_WIDTH = 826;
   private static final double NECK_HEIGHT = 186;
-  private static final int NAMES = 4;
 
   private final Workspace workspace;
   private final Palette palette;
@@ -51,10 +41,6 @@ public final class ShapesView extends VBox {
   private final Label title = label("shapes-title", "section-name");
   private final Label place = label("shapes-place", "where");
   private final Label hand = label("shapes-hand", "where");
-  private final TextField frets = new TextField();
-  private final Label verdict = label("trial-verdict", "where");
-  private final Button pinTrial = tool("pin-trial", "Pin these frets");
-  private final Button backFromTrial = tool("stop-trial", "Back");
   private final Button pin = tool("pin-held", "Pin shape");
   private final Button pinAll = tool("pin-everywhere", "Pin everywhere this chord comes");
   private final FlowPane cards = new FlowPane();
@@ -84,7 +70,14 @@ public final class ShapesView extends VBox {
     hand.setWrapText(true);
     hand.setMinWidth(0);
     hand.setMinHeight(Region.USE_PREF_SIZE);
-    getChildren().addAll(header(), neck, hand, trialRow(), filterRow(), scroll);
+    getChildren()
+        .addAll(
+            header(),
+            neck,
+            hand,
+            new OwnShapeRow(workspace, trials),
+            new FilterRow(workspace, count),
+            scroll);
     workspace.arrangementProperty().addListener(o -> show());
     workspace.selectedProperty().addListener(o -> show());
     workspace.viewing().namingProperty().addListener(o -> show());
@@ -94,7 +87,7 @@ public final class ShapesView extends VBox {
     show();
   }
 
-  private static Label label(String id, String style) {
+  static Label label(String id, String style) {
     Label label = new Label();
     label.setMinWidth(USE_PREF_SIZE);
     label.setId(id);
@@ -102,7 +95,7 @@ public final class ShapesView extends VBox {
     return label;
   }
 
-  private static Button tool(String id, String words) {
+  static Button tool(String id, String words) {
     Button button = new Button(words);
     button.setId(id);
     button.getStyleClass().add("tool");
@@ -110,7 +103,7 @@ public final class ShapesView extends VBox {
     return button;
   }
 
-  private static Region grow() {
+  static Region grow() {
     Region region = new Region();
     HBox.setHgrow(region, Priority.ALWAYS);
     return region;
@@ -132,132 +125,6 @@ public final class ShapesView extends VBox {
     return header;
   }
 
-  private HBox trialRow() {
-    Label name = new Label("Own shape");
-    name.getStyleClass().add("row-name");
-    frets.setId("own-frets");
-    frets.getStyleClass().add("form-field");
-    frets.setPrefColumnCount(9);
-    frets.setPromptText("x32010");
-    frets.setOnAction(
-        e -> {
-          if (!trials.type(frets.getText())) {
-            verdict.setText("expected six frets from ⑥ to ①, x for a string that is silent");
-          }
-        });
-    verdict.setWrapText(true);
-    verdict.setMinWidth(0);
-    verdict.setMinHeight(USE_PREF_SIZE);
-    HBox.setHgrow(verdict, Priority.ALWAYS);
-    verdict.setMaxWidth(Double.MAX_VALUE);
-    pinTrial.setOnAction(
-        e ->
-            trials
-                .trialProperty()
-                .get()
-                .map(t -> new FretRow(t.frets()))
-                .ifPresent(workspace::pin));
-    pinTrial.setTooltip(
-        new Tooltip("Pins the frets; the plan chooses the fingers by what comes before and after"));
-    backFromTrial.setOnAction(e -> trials.stop());
-    HBox row = new ToolRow(name, frets, verdict, pinTrial, backFromTrial);
-    row.getStyleClass().add("trial-row");
-    return row;
-  }
-
-  private HBox filterRow() {
-    Label name = new Label("Show");
-    name.getStyleClass().add("row-name");
-    ComboBox<String> position = new ComboBox<>();
-    position.setId("filter-position");
-    position.getStyleClass().add("form-field");
-    position.setMinWidth(132);
-    for (ShapeFilter.Position p : ShapeFilter.Position.values()) {
-      position.getItems().add(p.words());
-    }
-    position.getSelectionModel().select(0);
-    position.setOnAction(
-        e -> {
-          int chosen = position.getSelectionModel().getSelectedIndex();
-          ShapeFilter f = filter();
-          filter(
-              new ShapeFilter(
-                  f.thumb(),
-                  f.barre(),
-                  f.stretch(),
-                  f.ringing(),
-                  ShapeFilter.Position.values()[chosen]));
-        });
-    HBox row =
-        new ToolRow(
-            name,
-            wish(
-                "filter-thumb",
-                "thumb over",
-                f -> f.thumb(),
-                (f, w) -> with(f, w, f.barre(), f.stretch(), f.ringing())),
-            wish(
-                "filter-barre",
-                "barre",
-                f -> f.barre(),
-                (f, w) -> with(f, f.thumb(), w, f.stretch(), f.ringing())),
-            wish(
-                "filter-stretch",
-                "stretch",
-                f -> f.stretch(),
-                (f, w) -> with(f, f.thumb(), f.barre(), w, f.ringing())),
-            wish(
-                "filter-open",
-                "open strings",
-                f -> f.ringing(),
-                (f, w) -> with(f, f.thumb(), f.barre(), f.stretch(), w)),
-            position,
-            grow(),
-            count);
-    row.getStyleClass().add("trial-row");
-    return row;
-  }
-
-  private static ShapeFilter with(ShapeFilter f, Wish thumb, Wish barre, Wish stretch, Wish open) {
-    return new ShapeFilter(thumb, barre, stretch, open, f.position());
-  }
-
-  private ShapeFilter filter() {
-    return workspace.viewing().filterProperty().get();
-  }
-
-  private void filter(ShapeFilter next) {
-    workspace.viewing().filterProperty().set(next);
-  }
-
-  private interface Change {
-    ShapeFilter to(ShapeFilter filter, Wish wish);
-  }
-
-  /** A button that goes round: either, with, without. */
-  private Button wish(
-      String id, String what, java.util.function.Function<ShapeFilter, Wish> get, Change change) {
-    Button button = tool(id, what);
-    Runnable show =
-        () -> {
-          Wish now = get.apply(filter());
-          button.setText(
-              switch (now) {
-                case EITHER -> what + ": either";
-                case WITH -> "with " + what;
-                case WITHOUT -> "without " + what;
-              });
-          button.getStyleClass().remove("on");
-          if (now != Wish.EITHER) {
-            button.getStyleClass().add("on");
-          }
-        };
-    button.setOnAction(e -> filter(change.to(filter(), get.apply(filter()).next())));
-    workspace.viewing().filterProperty().addListener(o -> show.run());
-    show.run();
-    return button;
-  }
-
   private void show() {
     Optional<Slot> selected = workspace.selectedSlot();
     setVisible(selected.isPresent());
@@ -277,7 +144,6 @@ public final class ShapesView extends VBox {
     pin.setDisable(slot.shape().isEmpty());
     pinAll.setDisable(slot.shape().isEmpty());
     showNeck(a, slot);
-    showTrial();
   }
 
   private void showNeck(Arrangement a, Slot slot) {
@@ -325,46 +191,6 @@ public final class ShapesView extends VBox {
   /** A tried shape as it is drawn: with its easiest fingering, or only where it is pressed. */
   private static Shape drawn(ShapeTrial trial) {
     return trial.fingerings().stream().findFirst().map(RatedShape::shape).orElse(Shape.NOTHING);
-  }
-
-  private void showTrial() {
-    Optional<ShapeTrial> trial = trials.trialProperty().get();
-    pinTrial.setVisible(trial.isPresent());
-    pinTrial.setManaged(trial.isPresent());
-    backFromTrial.setVisible(trial.isPresent());
-    backFromTrial.setManaged(trial.isPresent());
-    pinTrial.setDisable(trial.map(t -> t.fingerings().isEmpty()).orElse(true));
-    if (!frets.isFocused() || trial.isPresent()) {
-      frets.setText(FretRow.text(trials.now()));
-    }
-    verdict.setText(
-        trial
-            .map(this::verdict)
-            .orElse("click strings and frets on the neck, or type: it is named and judged"));
-  }
-
-  private String verdict(ShapeTrial trial) {
-    List<String> words = new ArrayList<>();
-    String names =
-        trial.names().stream().limit(NAMES).map(this::name).collect(Collectors.joining(", or "));
-    words.add(names.isEmpty() ? "no chord has just these notes" : names);
-    trial.trouble().ifPresent(words::add);
-    trial.fingerings().stream()
-        .findFirst()
-        .ifPresent(
-            r -> {
-              words.add("fingers " + r.shape().fingerText());
-              Reach reach =
-                  workspace.arrangementProperty().get().plan().problem().changes().reach();
-              StretchRule.of(r.shape(), reach)
-                  .ifPresent(f -> words.add(f.words() + ": warm up first, stop on strain"));
-            });
-    return String.join(" · ", words);
-  }
-
-  private String name(ChordName name) {
-    String chord = workspace.viewing().namingProperty().get().name(name.chord());
-    return name.rootless() ? chord + " without root" : chord;
   }
 
   private void showCards() {

@@ -9,13 +9,10 @@ import java.util.function.ToIntFunction;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Hold;
-import phalanx.arrangement.Note;
-import phalanx.arrangement.Slot;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Tuning;
 import phalanx.performance.Performance;
 import phalanx.performance.Sounded;
-import phalanx.picking.PickFinger;
 import phalanx.song.Section;
 import phalanx.song.Timeline.PlayedBar;
 
@@ -41,10 +38,7 @@ public final class StripLayout {
   /** Where the marks of hard spots are, from the top of a system. */
   static final double MARK_Y = 36;
 
-  /** How near to its middle a note is touched. */
-  private static final double TOUCH = 9;
-
-  private static final double BAR_LEAD = 14;
+  static final double BAR_LEAD = 14;
   private static final double BAR_TAIL = 8;
 
   /** From the last lane to string ①, and from string ⑥ to the letters. */
@@ -222,6 +216,11 @@ public final class StripLayout {
     return lettersY() + COUNT_ROW + (hits ? HITS_ROW : 0);
   }
 
+  /** What is laid out. */
+  Arrangement arrangement() {
+    return arrangement;
+  }
+
   /** All systems, top to bottom. */
   public List<StripSystem> systems() {
     return systems;
@@ -283,102 +282,5 @@ public final class StripLayout {
   public StripSystem systemOf(int slot) {
     int tick = arrangement.slots().get(slot).played().tick();
     return systems.stream().filter(s -> tick < s.endTick()).findFirst().orElseThrow();
-  }
-
-  /** The slot at a point of the strip. */
-  public Optional<Integer> slotAt(double x, double y) {
-    return systemAt(y).flatMap(s -> slotAt(s, x));
-  }
-
-  /** The system at a height of the strip. */
-  Optional<StripSystem> systemAt(double y) {
-    return systems.stream().filter(s -> y >= s.y() && y <= s.y() + systemHeight()).findFirst();
-  }
-
-  /** The finger whose lane's name is at a point of the strip. */
-  public Optional<Finger> laneAt(double x, double y) {
-    return systemAt(y)
-        .filter(s -> x < LEFT)
-        .flatMap(
-            s ->
-                lanes.stream()
-                    .filter(f -> y - s.y() >= laneY(f) && y - s.y() < laneY(f) + LANE)
-                    .findFirst());
-  }
-
-  /** The picking finger whose letter is at a point of the strip. */
-  public Optional<PickFinger> letterAt(double x, double y) {
-    return systemAt(y)
-        .flatMap(
-            s -> {
-              double within = y - s.y();
-              boolean thumb = Math.abs(within - thumbY() + 4) <= TOUCH;
-              boolean finger = Math.abs(within - lettersY() + 4) <= TOUCH;
-              return arrangement.notesFrom(s.startTick(), s.endTick()).stream()
-                  .filter(n -> Math.abs(x(s, n.tick()) - x) <= TOUCH)
-                  .flatMap(n -> n.pick().stream())
-                  .filter(p -> p == PickFinger.P ? thumb : finger)
-                  .findFirst();
-            });
-  }
-
-  /** The string whose line is nearest to a height of the strip. */
-  public Optional<Integer> stringAt(double y) {
-    return systemAt(y)
-        .map(
-            s -> {
-              double up = (stringY(0) - (y - s.y())) / STRING_GAP;
-              return (int) Math.max(0, Math.min(Tuning.STRINGS - 1, Math.round(up)));
-            });
-  }
-
-  /** The tick among some whose mark is at a point of the strip. */
-  public Optional<Integer> markAt(double x, double y, List<Integer> ticks) {
-    return systemAt(y)
-        .filter(s -> Math.abs(y - s.y() - MARK_Y) <= TOUCH)
-        .flatMap(
-            s ->
-                ticks.stream()
-                    .filter(t -> t >= s.startTick() && t < s.endTick())
-                    .filter(t -> Math.abs(x(s, t) - x) <= TOUCH)
-                    .findFirst());
-  }
-
-  /** The note whose ring is at a point of the strip. */
-  public Optional<Note> noteAt(double x, double y) {
-    return systemAt(y)
-        .flatMap(
-            s ->
-                arrangement.notesFrom(s.startTick(), s.endTick()).stream()
-                    .filter(n -> Math.abs(x(s, n.tick()) - x) <= TOUCH)
-                    .filter(n -> Math.abs(s.y() + stringY(n.string()) - y) <= STRING_GAP / 2)
-                    .findFirst());
-  }
-
-  private Optional<Integer> slotAt(StripSystem system, double x) {
-    Optional<Integer> found = Optional.empty();
-    List<Slot> slots = arrangement.slots();
-    for (int i = 0; i < slots.size(); i++) {
-      int tick = slots.get(i).played().tick();
-      boolean here = tick >= system.startTick() && tick < system.endTick();
-      if (here && x >= x(system, tick) - BAR_LEAD) {
-        found = Optional.of(i);
-      }
-    }
-    boolean inside = x >= LEFT && x <= LEFT + system.bars().size() * barWidth;
-    return inside ? found : Optional.empty();
-  }
-
-  /** The nearest slot one system further down (1) or up (-1), at the same place across. */
-  public int slotAcross(int slot, int direction) {
-    StripSystem here = systemOf(slot);
-    int target = systems.indexOf(here) + direction;
-    if (target < 0 || target >= systems.size()) {
-      return slot;
-    }
-    StripSystem there = systems.get(target);
-    double x = x(here, arrangement.slots().get(slot).played().tick());
-    double right = LEFT + there.bars().size() * barWidth - 1;
-    return slotAt(there, Math.min(x, right)).orElse(slot);
   }
 }

@@ -1,20 +1,11 @@
 package phalanx.desktop.strip;
 
-import java.util.ArrayList;
-import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.Damp;
-import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Hold;
-import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
-import phalanx.arrangement.board.OtherString;
 import phalanx.desktop.drawing.Lettering;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.TypeFace;
@@ -22,9 +13,6 @@ import phalanx.desktop.strip.StripLayout.StripSystem;
 import phalanx.instrument.Finger;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
-import phalanx.performance.Sounded;
-import phalanx.picking.Force;
-import phalanx.picking.PickFinger;
 import phalanx.review.Grade;
 import phalanx.song.Harmony;
 import phalanx.song.TempoMark;
@@ -35,16 +23,13 @@ import phalanx.theory.NoteNaming;
 /** Draws the systems of a strip that can be seen. Knows colours and lines, decides nothing. */
 final class StripPainter {
 
-  private static final double RING = 7.4;
-  private static final double TAIL = 5;
+  static final double RING = 7.4;
   private static final double HOLD = 16;
-
-  /** Room for one letter beside another. */
-  private static final double LETTER = 10;
 
   private final GraphicsContext gc;
   private final Palette palette;
   private final Lettering ink;
+  private final NotePainter sounds;
   private final GesturePainter strokes;
   private Arrangement arrangement;
   private StripLayout layout;
@@ -52,12 +37,13 @@ final class StripPainter {
   private StripChoice choice;
 
   /** What of a hand is drawn while another finger is looked at. */
-  private static final double FAINT = 0.28;
+  static final double FAINT = 0.28;
 
   StripPainter(GraphicsContext gc, Palette palette) {
     this.gc = gc;
     this.palette = palette;
     ink = new Lettering(gc, palette);
+    sounds = new NotePainter(gc, palette);
     strokes = new GesturePainter(gc, palette);
   }
 
@@ -106,23 +92,15 @@ final class StripPainter {
       paintHold(system, hold);
     }
     gc.setGlobalAlpha(1);
-    List<Note> notes = arrangement.notesFrom(system.startTick(), system.endTick());
-    layout.tails(system).forEach(n -> paintTail(system, n));
-    arrangement.dampsFrom(system.startTick(), system.endTick()).forEach(d -> paintDamp(system, d));
-    List<Gesture> gestures = arrangement.gesturesFrom(system.startTick(), system.endTick());
-    notes.forEach(n -> paintSlur(system, notes, n));
-    for (Note note : notes) {
-      gc.setGlobalAlpha(choice.shows(note) ? 1 : FAINT);
-      paintNote(system, note);
-    }
-    gc.setGlobalAlpha(1);
-    paintDragged(system);
+    sounds.paint(arrangement, layout, choice, system);
     choice.marks().stream().filter(m -> in(system, m.tick())).forEach(m -> paintMark(system, m));
-    paintLetters(system, notes);
-    gestures.forEach(g -> strokes.paint(layout, system, g));
+    sounds.paintLetters(system);
+    arrangement
+        .gesturesFrom(system.startTick(), system.endTick())
+        .forEach(g -> strokes.paint(layout, system, g));
   }
 
-  private static boolean in(StripSystem system, int tick) {
+  static boolean in(StripSystem system, int tick) {
     return tick >= system.startTick() && tick < system.endTick();
   }
 
@@ -152,22 +130,6 @@ final class StripPainter {
     gc.setLineWidth(looked ? 2.4 : 1.4);
     gc.strokeOval(x - 6, y - 6, 12, 12);
     ink.centre(mark.grade().sign(), x, y + 3.8, TypeFace.bold(10), full ? "paper" : shade);
-  }
-
-  /** Where a dragged note would be. */
-  private void paintDragged(StripSystem system) {
-    if (choice.dragged().isEmpty() || choice.note().isEmpty()) {
-      return;
-    }
-    Note note = choice.note().get();
-    if (in(system, note.tick())) {
-      double x = layout.x(system, note.tick());
-      double y = layout.stringY(choice.dragged().get().string());
-      gc.setFill(palette.get("accent"));
-      gc.fillOval(x - RING - 1, y - RING - 1, 2 * RING + 2, 2 * RING + 2);
-      String fret = String.valueOf(choice.dragged().get().fret());
-      ink.centre(fret, x, y + 3.8, TypeFace.bold(10.5), "paper");
-    }
   }
 
   private void paintRulings(StripSystem system) {
@@ -265,103 +227,5 @@ final class StripPainter {
       strings += "–" + StringSign.of(hold.highString());
     }
     ink.left(strings + " " + hold.fret(), x + 6, y + 12, TypeFace.plain(11), "text");
-  }
-
-  private void paintTail(StripSystem system, Sounded sounded) {
-    Note note = sounded.note();
-    double x = layout.x(system, Math.max(note.tick(), system.startTick()));
-    double end = layout.x(system, Math.min(sounded.endTick(), system.endTick()) - 1);
-    Color tint = palette.stroke(note.pick());
-    double strength = note.part() == Note.Part.TUNE ? 0.38 : 0.18;
-    gc.setFill(tint.deriveColor(0, 1, 1, strength));
-    double y = layout.stringY(note.string()) - TAIL / 2;
-    gc.fillRoundRect(x, y, end - x, TAIL, TAIL, TAIL);
-  }
-
-  /** A bar across the strings that are stopped, and what is laid on them. */
-  private void paintDamp(StripSystem system, Damp damp) {
-    double x = layout.x(system, damp.tick());
-    gc.setStroke(palette.get("text"));
-    gc.setLineWidth(2.6);
-    for (int string : damp.strings()) {
-      double y = layout.stringY(string);
-      gc.strokeLine(x - 3.5, y - 4.5, x - 3.5, y + 4.5);
-      gc.strokeLine(x + 0.5, y - 4.5, x + 0.5, y + 4.5);
-    }
-    double y = layout.stringY(damp.strings().get(0)) + 12;
-    ink.centre(damp.by().word(), x - 1.5, y, TypeFace.boldItalic(10), "text");
-  }
-
-  /** The fingers of each instant side by side; a brush has a letter of its own. */
-  private void paintLetters(StripSystem system, List<Note> notes) {
-    Map<Integer, List<Note>> fingers = new TreeMap<>();
-    for (Note note : notes) {
-      if (!note.isBrushed() && note.isPickedBy(PickFinger.P)) {
-        paintLetter(note, layout.x(system, note.tick()), layout.thumbY());
-      } else if (!note.isBrushed()) {
-        fingers.computeIfAbsent(note.tick(), t -> new ArrayList<>()).add(note);
-      }
-    }
-    fingers.forEach(
-        (tick, together) -> {
-          double x = layout.x(system, tick) - LETTER * (together.size() - 1) / 2;
-          for (int n = 0; n < together.size(); n++) {
-            paintLetter(together.get(n), x + n * LETTER, layout.lettersY());
-          }
-        });
-  }
-
-  private void paintLetter(Note note, double x, double y) {
-    gc.setGlobalAlpha(choice.shows(note) ? 1 : FAINT);
-    String letter = note.letter();
-    boolean soft = note.force() == Force.SOFT;
-    Color pick = palette.stroke(note.pick());
-    ink.centre(soft ? "(" + letter + ")" : letter, x, y, TypeFace.boldItalic(12.5), pick);
-    if (note.force() == Force.ACCENTED) {
-      ink.centre(">", x, layout.lettersY() - 12, TypeFace.bold(11), "text");
-    }
-    gc.setGlobalAlpha(1);
-  }
-
-  /** An arc from the note a slur starts on, as tablature has it. */
-  private void paintSlur(StripSystem system, List<Note> notes, Note note) {
-    if (!note.attack().isSlur()) {
-      return;
-    }
-    double to = layout.x(system, note.tick());
-    double from =
-        notes.stream()
-            .filter(n -> n.string() == note.string() && n.tick() < note.tick())
-            .reduce((a, b) -> b)
-            .map(n -> layout.x(system, n.tick()))
-            .orElse(to - 24);
-    double y = layout.stringY(note.string()) - RING;
-    gc.setStroke(palette.get("text"));
-    gc.setLineWidth(1.4);
-    gc.beginPath();
-    gc.moveTo(from + 3, y);
-    gc.quadraticCurveTo((from + to) / 2, y - 9, to - 3, y);
-    gc.stroke();
-  }
-
-  private void paintNote(StripSystem system, Note note) {
-    double x = layout.x(system, note.tick());
-    double y = layout.stringY(note.string());
-    boolean tune = note.part() == Note.Part.TUNE;
-    if (choice.note().filter(note::equals).isPresent()) {
-      gc.setFill(palette.get("accent"));
-      gc.fillOval(x - RING - 3.5, y - RING - 3.5, 2 * RING + 7, 2 * RING + 7);
-    }
-    gc.setFill(palette.get("paper"));
-    gc.fillOval(x - RING, y - RING, 2 * RING, 2 * RING);
-    gc.setStroke(palette.stroke(note.pick()));
-    gc.setLineWidth(tune ? 2.4 : 1.3);
-    gc.strokeOval(x - RING, y - RING, 2 * RING, 2 * RING);
-    Font font = tune ? TypeFace.bold(10.5) : TypeFace.plain(10.5);
-    ink.centre(String.valueOf(note.fret()), x, y + 3.8, font, "text");
-    if (OtherString.isWanted(arrangement.song(), note)) {
-      gc.setFill(palette.get("attention"));
-      gc.fillOval(x + RING - 2, y - RING - 2, 5, 5);
-    }
   }
 }

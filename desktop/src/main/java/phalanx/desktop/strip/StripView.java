@@ -138,12 +138,12 @@ public final class StripView extends ScrolledPictures {
     double y = event.getY() + scrolled();
     List<Found> open = workspace.findings().open();
     List<Integer> ticks = open.stream().flatMap(f -> f.ticks().stream()).distinct().toList();
-    Optional<Integer> mark = layout.markAt(x, y, ticks);
+    Optional<Integer> mark = touch().markAt(x, y, ticks);
     Optional<FingerChoice> finger =
-        layout
+        touch()
             .laneAt(x, y)
             .<FingerChoice>map(FingerChoice.Fretting::new)
-            .or(() -> layout.letterAt(x, y).map(FingerChoice.Picking::new));
+            .or(() -> touch().letterAt(x, y).map(FingerChoice.Picking::new));
     if (mark.isPresent()) {
       open.stream()
           .filter(f -> f.ticks().contains(mark.get()))
@@ -153,9 +153,9 @@ public final class StripView extends ScrolledPictures {
       boolean same = workspace.fingerProperty().get().equals(finger);
       workspace.fingerProperty().set(same ? Optional.empty() : finger);
     } else {
-      Optional<Integer> slot = layout.slotAt(x, y);
+      Optional<Integer> slot = touch().slotAt(x, y);
       slot.ifPresent(event.isShiftDown() ? workspace.range()::extendTo : workspace::select);
-      workspace.notes().choose(layout.noteAt(x, y));
+      workspace.notes().choose(touch().noteAt(x, y));
     }
   }
 
@@ -167,7 +167,7 @@ public final class StripView extends ScrolledPictures {
     }
     TreeMap<Integer, Integer> places = workspace.notes().places(note.get());
     dragged =
-        layout
+        touch()
             .stringAt(event.getY() + scrolled())
             .filter(places::containsKey)
             .map(s -> new StripChoice.Target(s, places.get(s)));
@@ -246,7 +246,7 @@ public final class StripView extends ScrolledPictures {
 
   private void across(int selected, int direction) {
     if (layout != null) {
-      workspace.select(layout.slotAcross(selected, direction));
+      workspace.select(touch().slotAcross(selected, direction));
     }
   }
 
@@ -259,5 +259,9 @@ public final class StripView extends ScrolledPictures {
   /** How large bars are drawn; 1 is the usual size. */
   public double zoom() {
     return zoom;
+  }
+
+  private StripTouch touch() {
+    return new StripTouch(layout);
   }
 }

@@ -20,7 +20,7 @@ class StripLayoutTest {
     for (int i = 0; i < DEMO.slots().size(); i++) {
       StripLayout.StripSystem system = layout.systemOf(i);
       double x = layout.x(system, DEMO.slots().get(i).played().tick());
-      assertThat(layout.slotAt(x, system.y() + 60)).contains(i);
+      assertThat(new StripTouch(layout).slotAt(x, system.y() + 60)).contains(i);
     }
   }
 
@@ -73,14 +73,15 @@ class StripLayoutTest {
   void upAndDownComeBackToTheSamePlace() {
     StripLayout layout = new StripLayout(Performance.of(DEMO), 820, 1);
     int slot = 5;
-    assertThat(layout.slotAcross(layout.slotAcross(slot, 1), -1)).isEqualTo(slot);
-    assertThat(layout.slotAcross(0, -1)).isZero();
+    assertThat(new StripTouch(layout).slotAcross(new StripTouch(layout).slotAcross(slot, 1), -1))
+        .isEqualTo(slot);
+    assertThat(new StripTouch(layout).slotAcross(0, -1)).isZero();
   }
 
   @Test
   void aPointBesideTheBarsIsNoSlot() {
     StripLayout layout = new StripLayout(Performance.of(DEMO), 820, 1);
-    assertThat(layout.slotAt(10, 100)).isEmpty();
-    assertThat(layout.slotAt(400, layout.height() + 50)).isEmpty();
+    assertThat(new StripTouch(layout).slotAt(10, 100)).isEmpty();
+    assertThat(new StripTouch(layout).slotAt(400, layout.height() + 50)).isEmpty();
   }
 }
