@@ -1,0 +1,180 @@
+package phalanx.sound.render;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.function.DoublePredicate;
+import javax.sound.sampled.AudioFileFormat;
+import javax.sound.sampled.AudioFormat;
+import javax.sound.sampled.AudioInputStream;
+import javax.sound.sampled.AudioSystem;
+import phalanx.performance.Performance;
+import phalanx.song.Timeline.PlayedBar;
+import phalanx.sound.Layer;
+import phalanx.sound.score.CountIn;
+import phalanx.sound.score.Score;
+import phalanx.sound.score.Sequencer;
+import phalanx.sound.strings.Instrument;
+import phalanx.sound.strings.Levels;
+
+/**
+ * A performance rendered into frames, block by block. The first onset stands at its time from the
+ * first frame; behind the last bar what rings on is heard and faded. The same performance gives the
+ * same samples.
+ */
+public final class Rendering {
+
+  /** What is heard after the last bar, s, and how long of it the fade takes. */
+  static final double TAIL = 3.5;
+
+  private static final double FADE = 2;
+
+  private static final int BLOCK = 1024;
+
+  private final Sequencer sequencer;
+  private final RenderOptions options;
+  private final long frames;
+  private final float[] block = new float[2 * BLOCK];
+  private final Samples samples;
+  private long done;
+
+  /**
+   * Gets ready to render.
+   *
+   * @throws IllegalArgumentException if a bar is asked for that the performance does not have; the
+   *     message says which there are
+   */
+  public Rendering(Performance performance, RenderOptions options) {
+    this.options = options;
+    Score whole = Score.of(performance);
+    double from = 0;
+    double to = whole.seconds();
+    int first = 0;
+    if (options.bars().isPresent()) {
+      List<PlayedBar> bars = performance.arrangement().timeline().bars();
+      first = place(bars, options.bars().get().first());
+      from = whole.bars().get(first);
+      to = whole.bars().get(place(bars, options.bars().get().last()) + 1);
+    }
+    CountIn before = CountIn.of(whole, first, options.countIn());
+    boolean counts = options.countIn() > 0;
+    Levels levels = Levels.FILE.only(options.layers());
+    sequencer = new Sequencer(part(whole, from, to), guitar(whole, options, levels), levels);
+    boolean clicks = options.layers().contains(Layer.CLICK);
+    sequencer.clicks(clicks ? Sequencer.Clicks.BEATS : Sequencer.Clicks.NOTHING);
+    sequencer.go(from, counts ? before : CountIn.NONE);
+    frames = Math.round((to - sequencer.position() + TAIL) * options.rate());
+    samples = new Samples(options.bits());
+  }
+
+  private static Instrument guitar(Score score, RenderOptions options, Levels levels) {
+    return new Instrument(score.guitar(), options.rate(), levels);
+  }
+
+  private static int place(List<PlayedBar> bars, int number) {
+    for (int b = 0; b < bars.size(); b++) {
+      if (bars.get(b).number() == number) {
+        return b;
+      }
+    }
+    String there =
+        bars.isEmpty()
+            ? "there are no bars"
+            : "the bars are " + bars.get(0).number() + " to " + bars.get(bars.size() - 1).number();
+    throw new IllegalArgumentException("bar " + number + " is not there: " + there);
+  }
+
+  /** What is struck within a part; what was struck there still ends at its time. */
+  private static Score part(Score whole, double from, double to) {
+    int first = whole.firstFrom(from - 1e-6);
+    int last = whole.firstFrom(to - 1e-6);
+    return new Score(whole.guitar(), whole.events().subList(first, last), whole.bars());
+  }
+
+  /** How many frames there will be. */
+  public long frames() {
+    return frames;
+  }
+
+  /** The format of the samples. */
+  public AudioFormat format() {
+    return new AudioFormat(options.rate(), options.bits(), 2, true, false);
+  }
+
+  /** The next frames, left and right in turns, at most a block; none when it is over. */
+  public Optional<float[]> next() {
+    int now = (int) Math.min(BLOCK, frames - done);
+    if (now == 0) {
+      return Optional.empty();
+    }
+    float[] out = now == BLOCK ? block : new float[2 * now];
+    sequencer.render(out, now);
+    long fadeFrom = frames - Math.round(FADE * options.rate());
+    for (int n = 0; n < now; n++) {
+      long left = frames - 1 - (done + n);
+      if (done + n >= fadeFrom) {
+        double share = (double) left / (frames - fadeFrom);
+        float gain = (float) (share * share);
+        out[2 * n] *= gain;
+        out[2 * n + 1] *= gain;
+      }
+    }
+    done += now;
+    return Optional.of(out);
+  }
+
+  /**
+   * Writes everything as a WAVE file (RIFF, linear PCM).
+   *
+   * @param goOn is told how much is done, 0 to 1, now and then; false stops it
+   * @throws CancellationException if it was stopped
+   */
+  public void write(OutputStream file, DoublePredicate goOn) throws IOException {
+    try (AudioInputStream audio = new AudioInputStream(new Bytes(goOn), format(), frames)) {
+      AudioSystem.write(audio, AudioFileFormat.Type.WAVE, file);
+    }
+  }
+
+  /** The frames as the bytes of the format. */
+  private final class Bytes extends InputStream {
+
+    private final DoublePredicate goOn;
+    private byte[] bytes = new byte[0];
+    private int at;
+
+    Bytes(DoublePredicate goOn) {
+      this.goOn = goOn;
+    }
+
+    private boolean fill() {
+      if (at < bytes.length) {
+        return true;
+      }
+      if (!goOn.test((double) done / frames)) {
+        throw new CancellationException("the rendering was stopped");
+      }
+      bytes = next().map(samples::bytes).orElse(new byte[0]);
+      at = 0;
+      return bytes.length > 0;
+    }
+
+    @Override
+    public int read() {
+      return fill() ? bytes[at++] & 0xff : -1;
+    }
+
+    @Override
+    public int read(byte[] to, int from, int most) {
+      if (!fill()) {
+        return -1;
+      }
+      int now = Math.min(most, bytes.length - at);
+      System.arraycopy(bytes, at, to, from, now);
+      at += now;
+      return now;
+    }
+  }
+}

@@ -1,0 +1,247 @@
+package phalanx.sound.score;
+
+import java.util.Optional;
+import phalanx.sound.Layer;
+import phalanx.sound.strings.Beat;
+import phalanx.sound.strings.Instrument;
+import phalanx.sound.strings.Levels;
+
+/**
+ * Plays a score on an instrument, sample by sample: each event at its time, at any tempo without a
+ * change of pitch, in loops, over edits. Knows no clock and no device; not safe for several
+ * threads.
+ */
+public final class Sequencer {
+
+  /** Slowest and fastest against the song's own tempo. */
+  public static final double SLOWEST = 0.3;
+
+  public static final double FASTEST = 1.5;
+
+  /** An event this much after the place reached is due: half a sample at the usual rates. */
+  private static final double DUE = 1e-5;
+
+  /** What the metronome clicks. */
+  public enum Clicks {
+    NOTHING,
+    BEATS,
+    BETWEEN
+  }
+
+  /** From one time to another, seconds of the score. */
+  public record Loop(double from, double to) {
+    public Loop {
+      if (!(to > from)) {
+        throw new IllegalArgumentException("a loop ends after it begins: " + from + " to " + to);
+      }
+    }
+  }
+
+  private record Coming(Score score, Optional<Loop> loop) {}
+
+  private final Instrument instrument;
+  private Score score;
+  private Levels levels;
+  private Optional<Coming> coming = Optional.empty();
+  private Optional<Loop> loop = Optional.empty();
+  private CountIn countIn = CountIn.NONE;
+  private Clicks clicks = Clicks.NOTHING;
+  private double tempo = 1;
+  private double position;
+  private double start;
+  private int next;
+  private int nextCount;
+
+  public Sequencer(Score score, Instrument instrument, Levels levels) {
+    this.score = score;
+    this.instrument = instrument;
+    this.levels = levels;
+    instrument.levels(levels);
+  }
+
+  /**
+   * Goes to a place; what sounds is stopped.
+   *
+   * @param seconds of the score
+   * @param before clicks before it
+   */
+  public void go(double seconds, CountIn before) {
+    instrument.quiet();
+    countIn = before;
+    nextCount = 0;
+    start = Math.max(0, Math.min(seconds, score.seconds()));
+    position = start - before.seconds();
+    next = score.firstFrom(start - DUE);
+  }
+
+  /** Goes round between two places from now on, or not any more. */
+  public void loop(Optional<Loop> between) {
+    loop = between;
+  }
+
+  /** Against the song's own tempo, 0.3 to 1.5. */
+  public void tempo(double other) {
+    tempo = Math.max(SLOWEST, Math.min(FASTEST, other));
+  }
+
+  /** What the metronome clicks from now on. */
+  public void clicks(Clicks other) {
+    clicks = other;
+  }
+
+  /** How loud each layer is from now on. */
+  public void levels(Levels other) {
+    levels = other;
+    instrument.levels(other);
+  }
+
+  /**
+   * Goes over to another score at the next bar line.
+   *
+   * @param between the loop in it
+   */
+  public void change(Score other, Optional<Loop> between) {
+    coming = Optional.of(new Coming(other, between));
+  }
+
+  /** The score that is played now. */
+  public Score score() {
+    return score;
+  }
+
+  /** Where it is, seconds of the score; before the start while it counts in. */
+  public double position() {
+    return position;
+  }
+
+  /** The tempo now, against the song's own. */
+  public double tempo() {
+    return tempo;
+  }
+
+  /** Whether the score is over and nothing sounds any more but the room. */
+  public boolean isOver() {
+    return loop.isEmpty() && position >= score.seconds() && instrument.isSilent();
+  }
+
+  /**
+   * What is heard next.
+   *
+   * @param out left and right in turns
+   */
+  public void render(float[] out, int frames) {
+    double perFrame = tempo / instrument.rate();
+    int done = 0;
+    while (done < frames) {
+      int room = frames - done;
+      double until = Math.ceil((boundary() - position - DUE) / perFrame);
+      int now = (int) Math.max(0, Math.min(room, until));
+      if (now > 0) {
+        instrument.render(out, done, now);
+        position += now * perFrame;
+        done += now;
+      }
+      if (now < room || until <= room) {
+        reach();
+      }
+    }
+  }
+
+  /** The next time at which something happens. */
+  private double boundary() {
+    double at = Double.MAX_VALUE;
+    if (next < score.events().size()) {
+      at = score.events().get(next).at();
+    }
+    // While it is counted in, nothing of the score is played before its place.
+    at = Math.max(at, start);
+    if (nextCount < countIn.clicks().size()) {
+      at = Math.min(at, start + countIn.clicks().get(nextCount).at());
+    }
+    if (loop.isPresent() && position < loop.get().to()) {
+      at = Math.min(at, loop.get().to());
+    }
+    if (coming.isPresent()) {
+      at = Math.min(at, nextBarLine());
+    }
+    return at;
+  }
+
+  private double nextBarLine() {
+    if (position < start) {
+      return start;
+    }
+    int bar = score.barAt(position + DUE);
+    double line = score.bars().get(bar + 1);
+    return line > position + DUE ? line : Double.MAX_VALUE;
+  }
+
+  /** Does what is due where it has come to. */
+  private void reach() {
+    if (loop.isPresent() && Math.abs(position - loop.get().to()) <= 2 * DUE + perSample()) {
+      if (position >= loop.get().to() - DUE) {
+        jump(loop.get().from());
+      }
+    }
+    if (coming.isPresent() && atBarLine()) {
+      turn();
+    }
+    while (nextCount < countIn.clicks().size()
+        && start + countIn.clicks().get(nextCount).at() <= position + DUE) {
+      countIn.clicks().get(nextCount++).apply(instrument);
+    }
+    while (position >= start - DUE
+        && next < score.events().size()
+        && score.events().get(next).at() <= position + DUE) {
+      apply(score.events().get(next++));
+    }
+  }
+
+  private double perSample() {
+    return tempo / instrument.rate();
+  }
+
+  private void jump(double to) {
+    instrument.quiet();
+    position = to;
+    start = to;
+    next = score.firstFrom(to - DUE);
+    countIn = CountIn.NONE;
+  }
+
+  private boolean atBarLine() {
+    int bar = score.barAt(position + perSample());
+    return Math.abs(score.bars().get(bar) - position) <= perSample() + DUE
+        || position >= score.seconds() - DUE;
+  }
+
+  /** Takes the coming score over, in the same bar as far as it has one. */
+  private void turn() {
+    Score other = coming.orElseThrow().score();
+    loop = coming.orElseThrow().loop();
+    coming = Optional.empty();
+    boolean counting = position < start - DUE;
+    int bar = score.barAt(Math.max(position, start) + perSample());
+    boolean over = position >= score.seconds() - DUE;
+    double within = Math.max(position, start) - score.bars().get(bar);
+    double lead = counting ? start - position : 0;
+    score = other;
+    double there =
+        over || bar >= other.barCount() ? other.seconds() : other.bars().get(bar) + within;
+    start = there;
+    position = there - lead;
+    next = score.firstFrom(there - DUE);
+  }
+
+  private void apply(Event event) {
+    if (event instanceof Event.Click click) {
+      boolean wanted =
+          clicks == Clicks.BETWEEN || clicks == Clicks.BEATS && click.beat() != Beat.BETWEEN;
+      if (wanted && levels.isHeard(Layer.CLICK)) {
+        click.apply(instrument);
+      }
+    } else if (levels.isHeard(event.layer())) {
+      event.apply(instrument);
+    }
+  }
+}

@@ -1,0 +1,69 @@
+package phalanx.sound.strings;
+
+/**
+ * A small room: four delays that feed each other through a Hadamard matrix (feedback delay network;
+ * J. Stautner and M. Puckette, Computer Music Journal 6(1), 1982), dull and quiet behind the
+ * guitar.
+ */
+final class Room {
+
+  /** Lengths without a common divisor, s. */
+  private static final double[] WALLS = {0.0297, 0.0371, 0.0411, 0.0437};
+
+  private static final double FIRST = 0.009;
+
+  /** To −60 dB, s. */
+  private static final double DECAY = 0.42;
+
+  /** Above this walls and curtains swallow, Hz. */
+  private static final double DULL = 3800;
+
+  private static final double WET = 0.11;
+
+  private final double[][] delays = new double[WALLS.length][];
+  private final int[] at = new int[WALLS.length];
+  private final double[] kept = new double[WALLS.length];
+  private final double[] dulled = new double[WALLS.length];
+  private final double dull;
+  private final double[] first;
+  private int firstAt;
+
+  Room(double rate) {
+    dull = 1 - Math.exp(-2 * Math.PI * DULL / rate);
+    first = new double[(int) (FIRST * rate)];
+    for (int w = 0; w < WALLS.length; w++) {
+      delays[w] = new double[(int) (WALLS[w] * rate)];
+      kept[w] = Math.pow(10, -3 * WALLS[w] / DECAY) / 2;
+    }
+  }
+
+  /** Adds the room's answer to both sides. */
+  void add(double[] left, double[] right, int from, int to) {
+    for (int n = from; n < to; n++) {
+      double in = first[firstAt];
+      first[firstAt] = (left[n] + right[n]) * 0.5 + 1e-20;
+      firstAt = firstAt + 1 == first.length ? 0 : firstAt + 1;
+      double a = out(0);
+      double b = out(1);
+      double c = out(2);
+      double d = out(3);
+      in(0, in + kept[0] * (a + b + c + d));
+      in(1, in + kept[1] * (a - b + c - d));
+      in(2, in + kept[2] * (a + b - c - d));
+      in(3, in + kept[3] * (a - b - c + d));
+      left[n] += WET * (a + c);
+      right[n] += WET * (b + d);
+    }
+  }
+
+  private double out(int wall) {
+    double v = delays[wall][at[wall]];
+    dulled[wall] += dull * (v - dulled[wall]);
+    return dulled[wall];
+  }
+
+  private void in(int wall, double v) {
+    delays[wall][at[wall]] = v;
+    at[wall] = at[wall] + 1 == delays[wall].length ? 0 : at[wall] + 1;
+  }
+}
