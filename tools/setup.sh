@@ -38,3 +38,14 @@ need_window() {
         exit 1
     fi
 }
+
+# Another program's eye on the sound files; without it that one test is skipped.
+need_sox() {
+    if command -v sox >/dev/null || ! command -v apt-get >/dev/null; then
+        return
+    fi
+    if ! { as_root apt-get update -qq &&
+        as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq sox; } >/dev/null 2>&1; then
+        echo "sox is not installed: sound files are not read by another program." >&2
+    fi
+}

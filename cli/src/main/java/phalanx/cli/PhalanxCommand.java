@@ -18,6 +18,7 @@ import picocli.CommandLine.Command;
     subcommands = {
       PlanCommand.class,
       CheckCommand.class,
+      RenderCommand.class,
       ConvertCommand.class,
       ShapesCommand.class,
       NameCommand.class,

@@ -1,7 +1,9 @@
 package phalanx.formats;
 
+import java.io.BufferedOutputStream;
 import java.io.IOException;
-import java.nio.ByteBuffer;
+import java.io.OutputStream;
+import java.nio.channels.Channels;
 import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.DirectoryStream;
@@ -76,6 +78,23 @@ public final class WholeFile {
    * @throws IOException if it cannot be written; it is then as it was
    */
   public static void write(Path file, byte[] bytes, boolean overReadOnly) throws IOException {
+    write(file, out -> out.write(bytes), overReadOnly);
+  }
+
+  /** What is put into a file, piece by piece. */
+  public interface Content {
+    /** Writes all of it; whatever it throws leaves the file as it was. */
+    void into(OutputStream out) throws IOException;
+  }
+
+  /**
+   * Puts something into a file that is not all in hand at once, replacing what was there.
+   *
+   * @param overReadOnly whether a file that may only be read is written over
+   * @throws ReadOnly if it may only be read and that is not wanted
+   * @throws IOException if it cannot be written; it is then as it was
+   */
+  public static void write(Path file, Content content, boolean overReadOnly) throws IOException {
     Path target = target(file.toAbsolutePath());
     boolean there = Files.exists(target);
     if (there && Files.isDirectory(target)) {
@@ -90,7 +109,7 @@ public final class WholeFile {
             Phrase.of(".%s.%d-%d%s", name, process, DRAFTS.incrementAndGet(), ENDING));
     boolean moved = false;
     try {
-      fill(draft, bytes);
+      fill(draft, content);
       if (there) {
         takeOver(target, draft);
       }
@@ -133,17 +152,16 @@ public final class WholeFile {
   }
 
   /** Into a file that is not there yet, so that no link is ever followed. */
-  private static void fill(Path draft, byte[] content) throws IOException {
+  private static void fill(Path draft, Content content) throws IOException {
     try (FileChannel channel =
         FileChannel.open(
             draft,
             StandardOpenOption.CREATE_NEW,
             StandardOpenOption.WRITE,
             LinkOption.NOFOLLOW_LINKS)) {
-      ByteBuffer bytes = ByteBuffer.wrap(content);
-      while (bytes.hasRemaining()) {
-        channel.write(bytes);
-      }
+      OutputStream out = new BufferedOutputStream(Channels.newOutputStream(channel));
+      content.into(out);
+      out.flush();
       channel.force(true);
     }
   }

@@ -37,9 +37,11 @@ public final class Rendering {
   private final Sequencer sequencer;
   private final RenderOptions options;
   private final long frames;
+  private final double lead;
   private final float[] block = new float[2 * BLOCK];
   private final Samples samples;
   private long done;
+  private float peak;
 
   /**
    * Gets ready to render.
@@ -66,6 +68,7 @@ public final class Rendering {
     boolean clicks = options.layers().contains(Layer.CLICK);
     sequencer.clicks(clicks ? Sequencer.Clicks.BEATS : Sequencer.Clicks.NOTHING);
     sequencer.go(from, counts ? before : CountIn.NONE);
+    lead = from - sequencer.position();
     frames = Math.round((to - sequencer.position() + TAIL) * options.rate());
     samples = new Samples(options.bits());
   }
@@ -99,6 +102,16 @@ public final class Rendering {
     return frames;
   }
 
+  /** How long is counted in before the first bar, s. */
+  public double lead() {
+    return lead;
+  }
+
+  /** The highest sample so far, 0 to 1. */
+  public double peak() {
+    return peak;
+  }
+
   /** The format of the samples. */
   public AudioFormat format() {
     return new AudioFormat(options.rate(), options.bits(), 2, true, false);
@@ -123,6 +136,9 @@ public final class Rendering {
       }
     }
     done += now;
+    for (float sample : out) {
+      peak = Math.max(peak, Math.abs(sample));
+    }
     return Optional.of(out);
   }
 

@@ -77,9 +77,10 @@ public record Score(Guitar guitar, List<Event> events, List<Double> bars) {
   }
 
   private static List<Event> sorted(List<Event> events) {
-    events.sort(
+    List<Event> all = new ArrayList<>(events);
+    all.sort(
         Comparator.comparingDouble(Event::at).thenComparing(e -> e instanceof Event.Stop ? 0 : 1));
-    return events;
+    return all;
   }
 
   private static void start(List<Event> events, Sounded sounded, Sounded before) {

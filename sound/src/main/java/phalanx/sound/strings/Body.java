@@ -19,20 +19,20 @@ final class Body {
   private record Mode(double hertz, double sharpness, double gain, double side) {}
 
   private static final Mode[] MODES = {
-    new Mode(101, 14, 1.15, 0.05),
-    new Mode(198, 18, 1.25, -0.1),
-    new Mode(262, 20, 0.55, 0.25),
-    new Mode(388, 22, 0.6, -0.3),
-    new Mode(540, 22, 0.4, 0.35),
-    new Mode(735, 20, 0.35, -0.35),
-    new Mode(1040, 16, 0.3, 0.3),
-    new Mode(1480, 12, 0.25, -0.25),
+    new Mode(101, 12, 1.9, 0.05),
+    new Mode(198, 14, 2.1, -0.1),
+    new Mode(262, 16, 1.0, 0.25),
+    new Mode(388, 18, 0.7, -0.3),
+    new Mode(540, 18, 0.35, 0.35),
+    new Mode(735, 18, 0.25, -0.35),
+    new Mode(1040, 14, 0.22, 0.3),
+    new Mode(1480, 12, 0.18, -0.25),
   };
 
   /** Below this the body radiates little straight sound, Hz. */
-  private static final double LOWEST = 140;
+  private static final double LOWEST = 85;
 
-  private static final double STRAIGHT = 0.55;
+  private static final double STRAIGHT = 0.5;
 
   private final double[] gain = new double[MODES.length];
   private final double[] b1 = new double[MODES.length];

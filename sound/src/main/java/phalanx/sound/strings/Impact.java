@@ -29,31 +29,31 @@ final class Impact {
           made(
               rate,
               seed,
-              new Puff(40, 420, 0.16, 0.7),
+              new Puff(40, 380, 0.16, 1.1),
               new Tone(92, 0.34, 0.85),
               new Tone(178, 0.2, 0.35));
       case NAIL_TAP ->
           made(
               rate,
               seed,
-              new Puff(2500, 12000, 0.025, 0.5),
-              new Tone(1150, 0.05, 0.22),
-              new Tone(2900, 0.035, 0.25));
+              new Puff(3500, 14000, 0.025, 0.8),
+              new Tone(1150, 0.05, 0.15),
+              new Tone(3400, 0.035, 0.3));
       case FINGERTIP_TAP ->
           made(
               rate,
               seed,
-              new Puff(180, 1600, 0.05, 0.5),
+              new Puff(180, 1900, 0.05, 0.7),
               new Tone(410, 0.12, 0.4),
               new Tone(780, 0.08, 0.22));
       case THUMB_SLAP ->
           made(
               rate,
               seed,
-              new Puff(700, 5200, 0.1, 0.8),
-              new Tone(118, 0.22, 0.4),
+              new Puff(1100, 7000, 0.1, 1.1),
+              new Tone(118, 0.2, 0.24),
               new Tone(1750, 0.09, 0.18));
-      case HEEL_MUTE -> made(rate, seed, new Puff(60, 700, 0.09, 0.5), new Tone(150, 0.12, 0.25));
+      case HEEL_MUTE -> made(rate, seed, new Puff(60, 600, 0.09, 1.1), new Tone(150, 0.12, 0.34));
     };
   }
 
@@ -94,10 +94,13 @@ final class Impact {
     double stop = 1 - Math.exp(-2 * Math.PI * puff.low() / rate);
     double keep = Math.pow(10, -3 / (puff.decay() * rate));
     double level = puff.level();
+    double once = 0;
     double high = 0;
     double low = 0;
     for (int n = 0; n < out.length; n++) {
-      high += pass * (random.nextDouble() * 2 - 1 - high);
+      // Twice, so that a dull hit keeps no hiss.
+      once += pass * (random.nextDouble() * 2 - 1 - once);
+      high += pass * (once - high);
       low += stop * (high - low);
       out[n] += level * (high - low);
       level *= keep;

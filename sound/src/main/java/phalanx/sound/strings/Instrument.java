@@ -27,8 +27,8 @@ public final class Instrument {
 
   private static final double PULLED = 0.42;
 
-  /** What all of it is multiplied with so that a song’s peaks lie near −8 dB. */
-  private static final double MASTER = 0.3;
+  /** What all of it is multiplied with so that a song’s peaks lie near −5 dB. */
+  private static final double MASTER = 0.24;
 
   private static final double A4 = 440;
   private static final int A4_MIDI = 69;

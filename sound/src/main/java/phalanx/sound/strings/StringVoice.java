@@ -12,6 +12,9 @@ final class StringVoice {
   /** Below this a string is silent: −120 dB. */
   private static final double SILENT = 1e-6;
 
+  /** A fade sets in over this time, s, so that its start is no click. */
+  private static final double SETTLES = 0.0015;
+
   /** Time for a new length to take hold in a slur, s: the finger is quick but not a switch. */
   private static final double TAKES_HOLD = 0.003;
 
@@ -27,6 +30,8 @@ final class StringVoice {
   private double delayStep;
   private double fade = 1;
   private double fadeFactor = 1;
+  private double goalFactor = 1;
+  private final double settling;
   private double level = 1;
   private double goalLevel = 1;
   private final double levelStep;
@@ -36,6 +41,7 @@ final class StringVoice {
   StringVoice(double rate) {
     this.rate = rate;
     levelStep = 1 / (0.02 * rate);
+    settling = 1 / (SETTLES * rate);
   }
 
   /**
@@ -51,8 +57,7 @@ final class StringVoice {
       // What is left of the old note is as loud as it was heard, so that there is no step.
       scale(fade * (loudness > 0 ? level / loudness : 1));
     }
-    fade = 1;
-    fadeFactor = 1;
+    ring();
     level = loudness;
     goalLevel = loudness;
     tune(period, tuned);
@@ -103,11 +108,16 @@ final class StringVoice {
   void fade(double seconds) {
     if (seconds == 0) {
       scale(fade);
-      fade = 1;
-      fadeFactor = 1;
+      ring();
     } else {
-      fadeFactor = Math.pow(10, -3 / (seconds * rate));
+      goalFactor = Math.pow(10, -3 / (seconds * rate));
     }
+  }
+
+  private void ring() {
+    fade = 1;
+    fadeFactor = 1;
+    goalFactor = 1;
   }
 
   /** Makes it louder or softer from now on, without a step. */
@@ -137,6 +147,7 @@ final class StringVoice {
       double y = v + in;
       loop[at & MASK] = y;
       at++;
+      fadeFactor += settling * (goalFactor - fadeFactor);
       fade *= fadeFactor;
       if (level != goalLevel) {
         level += Math.max(-levelStep, Math.min(levelStep, goalLevel - level));

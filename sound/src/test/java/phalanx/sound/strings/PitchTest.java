@@ -55,8 +55,7 @@ class PitchTest {
   @Test
   void aSlideEndsWithinFiveCentsOfItsNote() {
     Heard heard =
-        new Heard(Guitar.STEEL)
-            .after(i -> i.pluck(2, 57, Plucker.NAIL, Force.PLAIN, Layer.TUNE));
+        new Heard(Guitar.STEEL).after(i -> i.pluck(2, 57, Plucker.NAIL, Force.PLAIN, Layer.TUNE));
     heard.seconds(0.4);
     for (int midi = 58; midi <= 62; midi++) {
       int passed = midi;
@@ -71,8 +70,7 @@ class PitchTest {
   @Test
   void aHammerOnIsHeardAtItsPitchWithoutANewPluck() {
     Heard heard =
-        new Heard(Guitar.STEEL)
-            .after(i -> i.pluck(3, 62, Plucker.NAIL, Force.PLAIN, Layer.TUNE));
+        new Heard(Guitar.STEEL).after(i -> i.pluck(3, 62, Plucker.NAIL, Force.PLAIN, Layer.TUNE));
     double[] before = heard.seconds(0.5);
     heard.after(i -> i.slur(3, 64, false, Layer.TUNE));
     double[] after = heard.seconds(1);

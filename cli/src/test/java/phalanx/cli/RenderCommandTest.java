@@ -1,0 +1,144 @@
+package phalanx.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Assumptions;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class RenderCommandTest {
+
+  private static final String DEMO = Path.of("..", "demo", "harbour-lamp.cho").toString();
+
+  @TempDir private Path folder;
+  private final StringWriter out = new StringWriter();
+  private final StringWriter err = new StringWriter();
+
+  private int run(String... args) {
+    return PhalanxCommand.run(new PrintWriter(out), new PrintWriter(err), args);
+  }
+
+  private String wave() {
+    return folder.resolve("song.wav").toString();
+  }
+
+  /** A program of its own for sound files, sox, reads what was written. */
+  @ParameterizedTest
+  @CsvSource({"44100,16", "48000,24"})
+  void anotherProgramReadsTheFileAndAgrees(int rate, int bits) throws Exception {
+    Assumptions.assumeTrue(isThere("sox"), "sox is not installed; ./check installs it");
+    assertThat(
+            run(
+                "render", DEMO, "--out", wave(), "--json", "--bars", "1-2", "--rate", "" + rate,
+                "--bits", "" + bits))
+        .isZero();
+    JsonNode told = new ObjectMapper().readTree(out.toString());
+    assertThat(ask("sox", "--i", "-s", wave())).isEqualTo(told.get("frames").asText());
+    assertThat(ask("sox", "--i", "-r", wave())).isEqualTo("" + rate);
+    assertThat(ask("sox", "--i", "-b", wave())).isEqualTo("" + bits);
+    assertThat(ask("sox", "--i", "-c", wave())).isEqualTo("2");
+    assertThat(Double.parseDouble(ask("sox", "--i", "-D", wave())))
+        .isCloseTo(told.get("seconds").asDouble(), org.assertj.core.data.Offset.offset(1e-4));
+    double peak = soxPeak();
+    assertThat(peak).isBetween(0.1, Math.pow(10, -1 / 20.0));
+    assertThat(peak)
+        .isCloseTo(told.get("peak").asDouble(), org.assertj.core.data.Offset.offset(1e-3));
+  }
+
+  private double soxPeak() throws Exception {
+    String stat = ask("sox", wave(), "-n", "stat");
+    return Stream.of("Maximum amplitude", "Minimum amplitude")
+        .mapToDouble(
+            name ->
+                stat.lines()
+                    .filter(l -> l.startsWith(name))
+                    .mapToDouble(l -> Math.abs(Double.parseDouble(l.replaceAll(".*:\\s*", ""))))
+                    .findFirst()
+                    .orElseThrow())
+        .max()
+        .orElseThrow();
+  }
+
+  private static boolean isThere(String program) {
+    try {
+      return new ProcessBuilder(program, "--version").start().waitFor() == 0;
+    } catch (IOException e) {
+      return false;
+    } catch (InterruptedException e) {
+      throw new AssertionError(e);
+    }
+  }
+
+  private static String ask(String... words) throws Exception {
+    Process process = new ProcessBuilder(words).redirectErrorStream(true).start();
+    String said = new String(process.getInputStream().readAllBytes()).strip();
+    assertThat(process.waitFor()).as(said).isZero();
+    return said;
+  }
+
+  @Test
+  void countingInAndTempoChangeTheLength() throws Exception {
+    assertThat(
+            run(
+                "render",
+                DEMO,
+                "--out",
+                wave(),
+                "--json",
+                "--bars",
+                "1",
+                "--tempo",
+                "120",
+                "--count-in",
+                "2",
+                "--only",
+                "thumb,click"))
+        .isZero();
+    JsonNode told = new ObjectMapper().readTree(out.toString());
+    // Three bars of four quarters at 120 and the tail.
+    assertThat(told.get("startSeconds").asDouble()).isEqualTo(4);
+    assertThat(told.get("seconds").asDouble())
+        .isCloseTo(9.5, org.assertj.core.data.Offset.offset(0.01));
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "--only bass",
+        "--bars 6-3",
+        "--bars x",
+        "--bars 900",
+        "--rate 22050",
+        "--bits 8",
+        "--count-in 99",
+        "--tempo 4000"
+      })
+  void whatCannotBeMeantIsRefusedWithoutAFile(String options) {
+    String[] words = ("render " + DEMO + " --out " + wave() + " " + options).split(" ");
+    assertThat(run(words)).isEqualTo(2);
+    assertThat(err.toString()).isNotBlank();
+    assertThat(Path.of(wave())).doesNotExist();
+  }
+
+  @Test
+  void otherEndingsAndFoldersThatAreNotThereAreRefused() throws Exception {
+    assertThat(run("render", DEMO, "--out", folder.resolve("x.mp3").toString())).isEqualTo(2);
+    assertThat(err.toString()).contains(".wav");
+    String nowhere = folder.resolve("nowhere").resolve("x.wav").toString();
+    assertThat(run("render", DEMO, "--bars", "1", "--out", nowhere)).isEqualTo(1);
+    try (Stream<Path> left = Files.list(folder)) {
+      assertThat(left).isEmpty();
+    }
+  }
+}
