@@ -21,6 +21,11 @@ public final class Sequencer {
   /** An event this much after the place reached is due: half a sample at the usual rates. */
   private static final double DUE = 1e-5;
 
+  /** What rings on behind the end is faded, s to −60 dB, and left after this time, s. */
+  private static final double FADES = 4;
+
+  private static final double RINGS_ON = 3;
+
   /** What the metronome clicks. */
   public enum Clicks {
     NOTHING,
@@ -37,6 +42,12 @@ public final class Sequencer {
     }
   }
 
+  /** Is told what is rendered from which frame on, whenever that does not go on by itself. */
+  public interface Course {
+    /** From a frame of what is rendered on, a score is played from a place at a tempo. */
+    void from(long frame, Score score, double position, double tempo);
+  }
+
   private record Coming(Score score, Optional<Loop> loop) {}
 
   private final Instrument instrument;
@@ -51,6 +62,9 @@ public final class Sequencer {
   private double start;
   private int next;
   private int nextCount;
+  private boolean ended;
+  private long rendered;
+  private Course course = (frame, played, place, speed) -> {};
 
   public Sequencer(Score score, Instrument instrument, Levels levels) {
     this.score = score;
@@ -72,16 +86,35 @@ public final class Sequencer {
     start = Math.max(0, Math.min(seconds, score.seconds()));
     position = start - before.seconds();
     next = score.firstFrom(start - DUE);
+    mark();
   }
 
-  /** Goes round between two places from now on, or not any more. */
+  /** Tells how it goes on. */
+  public void follow(Course follower) {
+    course = follower;
+    mark();
+  }
+
+  private void mark() {
+    course.from(rendered, score, position, tempo);
+  }
+
+  /** Goes round between two places from now on, at once if it is outside, or not any more. */
   public void loop(Optional<Loop> between) {
     loop = between;
+    boolean counting = position < start - DUE;
+    boolean outside =
+        between.isPresent()
+            && (position < between.get().from() - DUE || position >= between.get().to() - DUE);
+    if (outside && !counting) {
+      jump(between.get().from());
+    }
   }
 
   /** Against the song's own tempo, 0.3 to 1.5. */
   public void tempo(double other) {
     tempo = Math.max(SLOWEST, Math.min(FASTEST, other));
+    mark();
   }
 
   /** What the metronome clicks from now on. */
@@ -104,6 +137,15 @@ public final class Sequencer {
     coming = Optional.of(new Coming(other, between));
   }
 
+  /** Stops the strings and does nothing any more. */
+  public void silence() {
+    instrument.quiet();
+    next = score.events().size();
+    nextCount = countIn.clicks().size();
+    loop = Optional.empty();
+    coming = Optional.empty();
+  }
+
   /** The score that is played now. */
   public Score score() {
     return score;
@@ -121,7 +163,7 @@ public final class Sequencer {
 
   /** Whether the score is over and nothing sounds any more but the room. */
   public boolean isOver() {
-    return loop.isEmpty() && position >= score.seconds() && instrument.isSilent();
+    return ended && (instrument.isSilent() || position >= score.seconds() + RINGS_ON * tempo);
   }
 
   /**
@@ -130,8 +172,9 @@ public final class Sequencer {
    * @param out left and right in turns
    */
   public void render(float[] out, int frames) {
-    double perFrame = tempo / instrument.rate();
+    double perFrame = perSample();
     int done = 0;
+    mark();
     while (done < frames) {
       int room = frames - done;
       double until = Math.ceil((boundary() - position - DUE) / perFrame);
@@ -140,11 +183,17 @@ public final class Sequencer {
         instrument.render(out, done, now);
         position += now * perFrame;
         done += now;
+        rendered += now;
       }
       if (now < room || until <= room) {
         reach();
       }
     }
+    boolean over = loop.isEmpty() && position >= score.seconds() - DUE;
+    if (over && !ended) {
+      instrument.fade(FADES);
+    }
+    ended = over;
   }
 
   /** The next time at which something happens. */
@@ -207,6 +256,7 @@ public final class Sequencer {
     start = to;
     next = score.firstFrom(to - DUE);
     countIn = CountIn.NONE;
+    mark();
   }
 
   private boolean atBarLine() {
@@ -231,6 +281,7 @@ public final class Sequencer {
     start = there;
     position = there - lead;
     next = score.firstFrom(there - DUE);
+    mark();
   }
 
   private void apply(Event event) {

@@ -32,6 +32,9 @@ final class Body {
   /** Below this the body radiates little straight sound, Hz. */
   private static final double LOWEST = 85;
 
+  /** Keeps what fades away from the numbers so small that processors are slow with them. */
+  private static final double NOTHING = 1e-25;
+
   private static final double STRAIGHT = 0.5;
 
   private final double[] gain = new double[MODES.length];
@@ -64,8 +67,8 @@ final class Body {
   /** Adds what is heard of the force on the bridge to both sides. */
   void add(double[] force, double[] toLeft, double[] toRight, int from, int to) {
     for (int n = from; n < to; n++) {
-      double x = force[n] + 1e-20;
-      low += highPass * (x - low);
+      double x = force[n];
+      low += highPass * (x - low) + NOTHING;
       double straight = STRAIGHT * (x - low);
       double l = straight;
       double r = straight;
@@ -73,7 +76,7 @@ final class Body {
       x2 = x1;
       x1 = x;
       for (int m = 0; m < gain.length; m++) {
-        double y = gain[m] * edge + b1[m] * y1[m] + b2[m] * y2[m];
+        double y = gain[m] * edge + b1[m] * y1[m] + b2[m] * y2[m] + NOTHING;
         y2[m] = y1[m];
         y1[m] = y;
         l += left[m] * y;

@@ -30,6 +30,8 @@ public final class Instrument {
   /** What all of it is multiplied with so that a song’s peaks lie near −5 dB. */
   private static final double MASTER = 0.24;
 
+  private static final double QUIET = 0.03;
+
   private static final double A4 = 440;
   private static final int A4_MIDI = 69;
 
@@ -172,8 +174,13 @@ public final class Instrument {
 
   /** All strings are stopped quickly, without a click. */
   public void quiet() {
+    fade(QUIET);
+  }
+
+  /** All strings are faded, seconds to −60 dB. */
+  public void fade(double seconds) {
     for (StringVoice string : strings) {
-      string.fade(0.03);
+      string.fade(seconds);
     }
   }
 

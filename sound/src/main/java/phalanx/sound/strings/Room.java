@@ -18,6 +18,9 @@ final class Room {
   /** Above this walls and curtains swallow, Hz. */
   private static final double DULL = 3800;
 
+  /** Keeps what fades away from the numbers so small that processors are slow with them. */
+  private static final double NOTHING = 1e-25;
+
   private static final double WET = 0.11;
 
   private final double[][] delays = new double[WALLS.length][];
@@ -41,7 +44,7 @@ final class Room {
   void add(double[] left, double[] right, int from, int to) {
     for (int n = from; n < to; n++) {
       double in = first[firstAt];
-      first[firstAt] = (left[n] + right[n]) * 0.5 + 1e-20;
+      first[firstAt] = (left[n] + right[n]) * 0.5 + NOTHING;
       firstAt = firstAt + 1 == first.length ? 0 : firstAt + 1;
       double a = out(0);
       double b = out(1);

@@ -1,0 +1,268 @@
+package phalanx.sound.play;
+
+import java.util.Optional;
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.function.Consumer;
+import java.util.function.LongSupplier;
+import phalanx.sound.score.Score;
+import phalanx.sound.score.Sequencer;
+import phalanx.sound.score.Sequencer.Clicks;
+import phalanx.sound.score.Sequencer.Loop;
+import phalanx.sound.strings.Instrument;
+import phalanx.sound.strings.Levels;
+
+/**
+ * Plays scores on a card from a thread of its own. Everything here may be called from any thread
+ * and returns at once; what the card does to the thread behind never reaches the caller.
+ */
+public final class Player implements AutoCloseable {
+
+  /** Frames a second. */
+  public static final int RATE = 44100;
+
+  /** Frames rendered at a time: 12 ms. */
+  public static final int BLOCK = 512;
+
+  /** Frames a card holds: 46 ms, so that what is asked for is heard within 60 ms. */
+  public static final int BUFFER = 4 * BLOCK;
+
+  /** After a stop the strings get this many blocks to fall silent in. */
+  private static final int LAST_BLOCKS = 4;
+
+  /** A card is given back within this time after a stop, ms. */
+  private static final long LONGEST_STOP = 400;
+
+  /** A card that takes nothing for this long is given up, ns. */
+  private static final long PATIENCE = 2_000_000_000L;
+
+  /** Is told what happens, on the player's thread. */
+  public interface Listener {
+
+    /** It plays now, or not any more. */
+    void playing(boolean now);
+
+    /** The card in use. */
+    void card(Card card);
+
+    /** It stopped because of the card; in the player's words. */
+    void trouble(String words);
+
+    /** A fault of the program's own. */
+    void fault(Throwable fault);
+  }
+
+  private final Listener listener;
+  private final LongSupplier nanos;
+  private volatile Card card;
+  private volatile Run run;
+
+  /**
+   * A player.
+   *
+   * @param card what is played on first
+   */
+  public Player(Card card, Listener listener) {
+    this(card, listener, System::nanoTime);
+  }
+
+  Player(Card card, Listener listener, LongSupplier nanos) {
+    this.card = card;
+    this.listener = listener;
+    this.nanos = nanos;
+  }
+
+  /** Plays on another card from the next start on. */
+  public void use(Card other) {
+    card = other;
+  }
+
+  /** The card it plays on. */
+  public Card card() {
+    return card;
+  }
+
+  /** Plays; what was played before is stopped. */
+  public synchronized void play(Start start) {
+    stop();
+    Run next = new Run(card, start, run);
+    run = next;
+    next.thread.start();
+  }
+
+  /** Stops; what sounds falls silent within a few hundredths of a second. */
+  public synchronized void stop() {
+    Run now = run;
+    if (now != null) {
+      now.stopping = true;
+    }
+  }
+
+  /** Whether it plays, or falls silent after a stop. */
+  public boolean isPlaying() {
+    Run now = run;
+    return now != null && !now.over && !now.stopping;
+  }
+
+  /** What is heard now, the card's delay counted in; empty where nothing is played. */
+  public Optional<Heard> heard() {
+    Run now = run;
+    if (now == null || now.over || now.line == null) {
+      return Optional.empty();
+    }
+    return now.track.at(now.line.heard());
+  }
+
+  /** Goes over to another score at the next bar line. */
+  public void change(Score score, Optional<Loop> loop) {
+    order(s -> s.change(score, loop));
+  }
+
+  /** Against the song's own tempo. */
+  public void tempo(double tempo) {
+    order(s -> s.tempo(tempo));
+  }
+
+  /** Goes round between two places, or not any more. */
+  public void loop(Optional<Loop> loop) {
+    order(s -> s.loop(loop));
+  }
+
+  /** What the metronome clicks. */
+  public void clicks(Clicks clicks) {
+    order(s -> s.clicks(clicks));
+  }
+
+  /** How loud each layer is. */
+  public void levels(Levels levels) {
+    order(s -> s.levels(levels));
+  }
+
+  private void order(Consumer<Sequencer> order) {
+    Run now = run;
+    if (now != null) {
+      now.orders.add(order);
+    }
+  }
+
+  /** Gives a card up that takes nothing any more; called now and then while it plays. */
+  public synchronized void watch() {
+    Run now = run;
+    boolean stuck = now != null && !now.over && nanos.getAsLong() - now.lastTaken > PATIENCE;
+    if (stuck) {
+      now.giveUp();
+    }
+  }
+
+  @Override
+  public void close() {
+    stop();
+  }
+
+  /** From a start to its end, on a thread of its own. */
+  private final class Run {
+
+    private final Card on;
+    private final Start start;
+    private final Optional<Thread> before;
+    private final Queue<Consumer<Sequencer>> orders = new ConcurrentLinkedQueue<>();
+    private final Track track = new Track(RATE);
+    private final Thread thread;
+    private volatile Card.Line line;
+    private volatile long lastTaken = nanos.getAsLong();
+    private volatile boolean stopping;
+    private volatile boolean over;
+    private long written;
+
+    Run(Card on, Start start, Run before) {
+      this.before = Optional.ofNullable(before).map(b -> b.thread);
+      this.on = on;
+      this.start = start;
+      thread = new Thread(this::run, "sound");
+      thread.setDaemon(true);
+      thread.setPriority(Thread.MAX_PRIORITY);
+    }
+
+    private void run() {
+      if (before.isPresent() && !isBack(before.get())) {
+        return;
+      }
+      try (Card.Line opened = on.open(RATE, BUFFER)) {
+        line = opened;
+        listener.card(on);
+        listener.playing(true);
+        playOn();
+      } catch (CardTrouble e) {
+        if (!over) {
+          listener.trouble(e.getMessage());
+        }
+      } catch (InterruptedException e) {
+        // Given up by watch(), which has said so.
+        Thread.currentThread().interrupt();
+      } catch (RuntimeException | Error e) {
+        listener.fault(e);
+      } finally {
+        end();
+      }
+    }
+
+    /** Waits until the run before has given its card back, which only one can have. */
+    private boolean isBack(Thread before) {
+      try {
+        before.join(LONGEST_STOP);
+        return true;
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+        end();
+        return false;
+      }
+    }
+
+    private void playOn() throws CardTrouble, InterruptedException {
+      Instrument instrument = new Instrument(start.score().guitar(), RATE, start.levels());
+      Sequencer sequencer = new Sequencer(start.score(), instrument, start.levels());
+      sequencer.tempo(start.tempo());
+      sequencer.clicks(start.clicks());
+      sequencer.loop(start.loop());
+      sequencer.go(start.from(), start.countIn());
+      sequencer.follow(track::mark);
+      while (!stopping && !sequencer.isOver()) {
+        for (Consumer<Sequencer> o = orders.poll(); o != null; o = orders.poll()) {
+          o.accept(sequencer);
+        }
+        write(sequencer);
+      }
+      sequencer.silence();
+      for (int b = 0; b < LAST_BLOCKS; b++) {
+        write(sequencer);
+      }
+      // What is written is heard before the card is given back.
+      for (int wait = 0; line.heard() < written && wait < BUFFER / BLOCK + 2; wait++) {
+        Thread.sleep(1000L * BLOCK / RATE);
+      }
+    }
+
+    private void write(Sequencer sequencer) throws CardTrouble, InterruptedException {
+      float[] block = new float[2 * BLOCK];
+      sequencer.render(block, BLOCK);
+      line.write(block, BLOCK);
+      written += BLOCK;
+      lastTaken = nanos.getAsLong();
+    }
+
+    private void giveUp() {
+      over = true;
+      thread.interrupt();
+      listener.trouble(on.name() + " takes no sound any more");
+      listener.playing(false);
+    }
+
+    private void end() {
+      boolean before = over;
+      over = true;
+      if (!before && run == this) {
+        listener.playing(false);
+      }
+    }
+  }
+}

@@ -1,0 +1,239 @@
+package phalanx.sound.play;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.BooleanSupplier;
+import org.junit.jupiter.api.Test;
+import phalanx.instrument.Guitar;
+import phalanx.picking.Force;
+import phalanx.picking.HitKind;
+import phalanx.sound.score.CountIn;
+import phalanx.sound.score.Event;
+import phalanx.sound.score.Score;
+import phalanx.sound.score.Sequencer.Clicks;
+import phalanx.sound.score.Sequencer.Loop;
+import phalanx.sound.strings.Levels;
+
+/** On the simulated card, whose time passes only where somebody waits for it. */
+class PlayerTest {
+
+  /** A tap every half second, bars of two seconds. */
+  private static Score score(int bars) {
+    List<Event> events = new ArrayList<>();
+    List<Double> lines = new ArrayList<>();
+    for (int b = 0; b < bars; b++) {
+      lines.add(2.0 * b);
+      for (int n = 0; n < 4; n++) {
+        events.add(new Event.Hit(2 * b + n * 0.5, HitKind.NAIL_TAP, Force.PLAIN));
+      }
+    }
+    lines.add(2.0 * bars);
+    return new Score(Guitar.STEEL, events, lines);
+  }
+
+  private static final class Told implements Player.Listener {
+    final List<Boolean> playing = new CopyOnWriteArrayList<>();
+    final List<String> troubles = new CopyOnWriteArrayList<>();
+    final List<Throwable> faults = new CopyOnWriteArrayList<>();
+    volatile String card = "";
+
+    @Override
+    public void playing(boolean now) {
+      playing.add(now);
+    }
+
+    @Override
+    public void card(Card used) {
+      card = used.name();
+    }
+
+    @Override
+    public void trouble(String words) {
+      troubles.add(words);
+    }
+
+    @Override
+    public void fault(Throwable fault) {
+      faults.add(fault);
+    }
+  }
+
+  private final Told told = new Told();
+  private final Steps clock = new Steps();
+  private final SimulatedCard card = new SimulatedCard(clock);
+
+  /** Waits for another thread; how long is no matter of the test. */
+  private static void until(BooleanSupplier condition) throws InterruptedException {
+    for (int n = 0; n < 6000 && !condition.getAsBoolean(); n++) {
+      Thread.sleep(5);
+    }
+    assertThat(condition.getAsBoolean()).isTrue();
+  }
+
+  private static Start looped(Score score) {
+    return new Start(
+        score,
+        0,
+        Optional.of(new Loop(0, score.seconds())),
+        CountIn.NONE,
+        1,
+        Clicks.NOTHING,
+        Levels.USUAL);
+  }
+
+  @Test
+  void aSongIsPlayedToItsEndAndTheCardGivenBack() throws Exception {
+    Player player = new Player(card, told);
+    player.play(Start.plain(score(1), Levels.USUAL));
+    until(() -> told.playing.size() == 2);
+    assertThat(told.playing).containsExactly(true, false);
+    assertThat(told.card).isEqualTo("a simulated card");
+    assertThat(card.open()).isZero();
+    assertThat(card.underruns()).isZero();
+    assertThat(clock.seconds()).isBetween(2.0, 6.0);
+    assertThat(told.faults).isEmpty();
+  }
+
+  /**
+   * Ten minutes under everything a player does: no underrun, and what is shown is what is heard.
+   */
+  @Test
+  void tenMinutesUnderEditsTempiLoopsAndSeeks() throws Exception {
+    Player player = new Player(card, told);
+    List<Double> late = new CopyOnWriteArrayList<>();
+    AtomicLong blocks = new AtomicLong();
+    Score[] scores = {score(8), score(8), score(5)};
+    long all = 600L * Player.RATE / Player.BLOCK;
+    card.tap(
+        (samples, frames) -> {
+          long b = blocks.incrementAndGet();
+          if (b % 217 == 0) {
+            player.tempo(0.3 + b % 13 * 0.1);
+          }
+          if (b % 571 == 0) {
+            Score next = scores[(int) (b / 571 % 3)];
+            player.change(next, Optional.of(new Loop(0, next.seconds())));
+          }
+          if (b % 997 == 0) {
+            player.loop(Optional.of(new Loop(2, 6)));
+          }
+          if (b % 331 == 0) {
+            player.levels(Levels.USUAL.withVolume(b % 10 / 10.0));
+          }
+          if (b % 50 == 0) {
+            late.add(player.heard().map(Heard::seconds).orElse(0.0));
+          }
+        });
+    player.play(looped(scores[0]));
+    until(() -> blocks.get() > all);
+    assertThat(card.underruns()).isZero();
+    assertThat(late).hasSizeGreaterThan(900).allMatch(s -> s >= 0 && s <= 16.1);
+    player.stop();
+    until(() -> card.open() == 0);
+    assertThat(told.troubles).isEmpty();
+    assertThat(told.faults).isEmpty();
+  }
+
+  /** The cursor against the taps in what the card was given: each is at a half second. */
+  @Test
+  void theCursorIsWithinTwentyMillisecondsOfWhatIsHeard() throws Exception {
+    Player player = new Player(card, told);
+    List<Double> off = new CopyOnWriteArrayList<>();
+    long[] taken = {0};
+    double[] lastTap = {-1};
+    List<Double> taps = new CopyOnWriteArrayList<>();
+    card.tap(
+        (samples, frames) -> {
+          for (int n = 0; n < frames; n++) {
+            double at = (taken[0] + n) / (double) Player.RATE;
+            if (Math.abs(samples[2 * n]) > 0.01 && at - lastTap[0] > 0.2) {
+              taps.add(at);
+            }
+            lastTap[0] = Math.abs(samples[2 * n]) > 0.01 ? at : lastTap[0];
+          }
+          taken[0] += frames;
+          // The card's time now, as frames since the first were taken, less what it still holds.
+          player
+              .heard()
+              .ifPresent(
+                  h -> {
+                    double frame = h.seconds();
+                    taps.stream()
+                        .filter(t -> Math.abs(t - frame) < 0.02)
+                        .findFirst()
+                        .ifPresent(t -> off.add(Math.abs(t % 0.5 - 0)));
+                  });
+        });
+    player.play(Start.plain(score(3), Levels.FILE));
+    until(() -> told.playing.size() == 2);
+    assertThat(taps).hasSize(12);
+    assertThat(taps).allSatisfy(t -> assertThat((t + 0.001) % 0.5).isLessThan(0.003));
+    assertThat(off).isNotEmpty().allMatch(o -> o < 0.02 || o > 0.48);
+  }
+
+  @Test
+  void aCardThatCannotBeHadIsSaidAndAnotherTakesOver() throws Exception {
+    Player player = new Player(card, told);
+    card.fails(SimulatedCard.Fault.TAKEN, 0);
+    player.play(Start.plain(score(1), Levels.USUAL));
+    until(() -> !told.troubles.isEmpty());
+    assertThat(told.troubles)
+        .containsExactly("a simulated card cannot be had: another program may hold it");
+    assertThat(player.isPlaying()).isFalse();
+    player.use(new SimulatedCard(clock));
+    player.play(Start.plain(score(1), Levels.USUAL));
+    until(() -> told.playing.contains(true) && !player.isPlaying());
+    assertThat(told.troubles).hasSize(1);
+  }
+
+  @Test
+  void aCardThatIsPulledOutStopsThePlayingAndNothingElse() throws Exception {
+    Player player = new Player(card, told);
+    card.fails(SimulatedCard.Fault.GONE, 20L * Player.BLOCK);
+    player.play(looped(score(4)));
+    until(() -> !told.troubles.isEmpty());
+    assertThat(told.troubles).containsExactly("a simulated card is gone");
+    until(() -> card.open() == 0);
+    assertThat(told.playing).containsExactly(true, false);
+    card.fails(SimulatedCard.Fault.NONE, 0);
+    player.play(Start.plain(score(1), Levels.USUAL));
+    until(() -> told.playing.size() == 4);
+    assertThat(told.troubles).hasSize(1);
+  }
+
+  @Test
+  void aCardThatTakesNothingAnyMoreIsGivenUp() throws Exception {
+    AtomicLong time = new AtomicLong();
+    Player player = new Player(card, told, time::get);
+    card.fails(SimulatedCard.Fault.STUCK, 20L * Player.BLOCK);
+    player.play(looped(score(4)));
+    until(() -> told.playing.contains(true));
+    until(() -> clock.seconds() > 2);
+    player.watch();
+    assertThat(told.troubles).isEmpty();
+    time.set(3_000_000_000L);
+    player.watch();
+    assertThat(told.troubles).containsExactly("a simulated card takes no sound any more");
+    assertThat(told.playing).containsExactly(true, false);
+    until(() -> card.open() == 0);
+    assertThat(player.heard()).isEmpty();
+  }
+
+  @Test
+  void startingAnewStopsWhatWasPlayed() throws Exception {
+    Player player = new Player(card, told);
+    player.play(looped(score(4)));
+    until(() -> told.playing.size() == 1);
+    player.play(looped(score(2)));
+    until(() -> player.heard().filter(h -> h.score().barCount() == 2).isPresent());
+    until(() -> card.open() == 1);
+    assertThat(player.isPlaying()).isTrue();
+    player.close();
+    until(() -> card.open() == 0);
+  }
+}
