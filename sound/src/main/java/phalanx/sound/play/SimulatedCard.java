@@ -52,6 +52,7 @@ public final class SimulatedCard implements Card {
   private volatile BiConsumer<float[], Integer> tap = (samples, frames) -> {};
   private volatile int underruns;
   private volatile int open;
+  private volatile Simulated newest;
 
   /** A card with a clock. */
   public SimulatedCard(Ticking clock) {
@@ -72,6 +73,12 @@ public final class SimulatedCard implements Card {
   /** How often it had nothing to play though it was in use. */
   public int underruns() {
     return underruns;
+  }
+
+  /** How many frames of the newest line were heard. */
+  public long heard() {
+    Simulated line = newest;
+    return line == null ? 0 : line.heard();
   }
 
   /** How many lines are in use. */
@@ -95,7 +102,8 @@ public final class SimulatedCard implements Card {
       throw new CardTrouble(name() + " cannot be had: another program may hold it");
     }
     open++;
-    return new Simulated(rate, buffer);
+    newest = new Simulated(rate, buffer);
+    return newest;
   }
 
   private final class Simulated implements Line {

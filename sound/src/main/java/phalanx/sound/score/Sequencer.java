@@ -99,14 +99,10 @@ public final class Sequencer {
     course.from(rendered, score, position, tempo);
   }
 
-  /** Goes round between two places from now on, at once if it is outside, or not any more. */
+  /** Goes round between two places from now on, at once if it is past them, or not any more. */
   public void loop(Optional<Loop> between) {
     loop = between;
-    boolean counting = position < start - DUE;
-    boolean outside =
-        between.isPresent()
-            && (position < between.get().from() - DUE || position >= between.get().to() - DUE);
-    if (outside && !counting) {
+    if (between.isPresent() && position >= between.get().to() - DUE) {
       jump(between.get().from());
     }
   }
