@@ -80,6 +80,38 @@ public final class Clock {
     return steady ? delayTicks : (int) Math.round(delayTicks * first / bar.tempo());
   }
 
+  /**
+   * The written tick that is heard at a time, from the start of the song; the nearest one where the
+   * time lies outside.
+   */
+  public int tickAt(double seconds) {
+    if (timeline.bars().isEmpty()) {
+      return 0;
+    }
+    int bar = 0;
+    while (bar + 1 < timeline.bars().size() && starts[bar + 1] <= seconds) {
+      bar++;
+    }
+    int low = timeline.bars().get(bar).startTick();
+    int high = timeline.bars().get(bar).endTick();
+    // Within a bar later ticks never sound earlier, so the last that has sounded is found by
+    // halves.
+    while (low + 1 < high) {
+      int middle = (low + high) >>> 1;
+      if (seconds(middle, 0) <= seconds) {
+        low = middle;
+      } else {
+        high = middle;
+      }
+    }
+    return low;
+  }
+
+  /** When a bar of the song is over, in seconds from its start. */
+  public double startOfNext(PlayedBar bar) {
+    return starts[timeline.placeOf(bar) + 1];
+  }
+
   /** How long the song lasts, seconds. */
   public double seconds() {
     return starts[starts.length - 1];

@@ -139,6 +139,7 @@ public final class PhalanxApp extends Application {
     if (keeping != null) {
       keeping.stop();
     }
+    workspace.sound().close();
     planner.shutdownNow();
     worker.shutdownNow();
     disk.shutdown();

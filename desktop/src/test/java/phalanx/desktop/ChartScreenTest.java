@@ -167,7 +167,7 @@ class ChartScreenTest {
     assertThat(window.chart()).isEqualTo("B7 | B♭ | G/B | /");
     robot.type(KeyCode.HOME);
     assertThat(text(robot, "#bar-about")).startsWith("Bar 1 · H7");
-    robot.clickOn("#names").clickOn("solfège");
+    robot.clickOn("#song-menu").clickOn("Note names").clickOn("solfège");
     assertThat(text(robot, "#bar-about")).startsWith("Bar 1 · Si7");
     assertThat(text(robot, "#tuning-chip")).isEqualTo("Tuning Mi La Re Sol Si Mi");
   }

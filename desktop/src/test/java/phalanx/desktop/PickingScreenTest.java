@@ -108,7 +108,7 @@ class PickingScreenTest {
     assertThat(step(0).roles()).contains(Role.TUNE);
     assertThat(title(robot)).isEqualTo("Fingers between (mine)");
     until(() -> fall().finger(Role.TUNE, 0).isPresent());
-    robot.type(KeyCode.DOWN, 4).type(KeyCode.RIGHT, 2).type(KeyCode.SPACE);
+    robot.type(KeyCode.DOWN, 4).type(KeyCode.RIGHT, 2).type(KeyCode.ENTER);
     assertThat(step(5040).roles()).isEmpty();
     robot.clickOn("#grid-finer").clickOn("#grid-finer");
     press(robot, KeyCode.CONTROL, KeyCode.DIGIT3);

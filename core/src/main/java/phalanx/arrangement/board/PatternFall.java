@@ -82,13 +82,15 @@ public record PatternFall(
     return falls;
   }
 
-  private static PatternFall on(
-      Arranger arranger, Song song, WrittenPattern pattern, Harmony harmony, Shape shape) {
+  /**
+   * A song of nothing but a pattern on one chord held with a shape.
+   *
+   * @param rounds how often it is played
+   */
+  public static Song round(
+      Song song, WrittenPattern pattern, Harmony harmony, Shape shape, int rounds) {
     List<Bar> bars = new ArrayList<>();
     Pins pins = Pins.NONE;
-    // Where chords come early one round leads into the next: the middle one of three is shown.
-    boolean leads = pattern.pattern().steps().stream().anyMatch(Pattern.Step::early);
-    int rounds = leads ? 3 : 1;
     for (int bar = 1; bar <= rounds * pattern.bars(); bar++) {
       bars.add(Bar.of(bar, List.of(new ChordChange(0, harmony))));
       pins = pins.with(new SlotRef(bar, 0), shape);
@@ -96,12 +98,17 @@ public record PatternFall(
     Chart held = new Chart(List.of(Section.of(bars.size() + 1, "", bars)));
     WrittenPattern round =
         new WrittenPattern(pattern.title(), "", pattern.meter(), pattern.pattern());
-    Song alone =
-        song.withChart(held)
-            .withPins(pins)
-            .withPatterns(Patterns.of(round))
-            .withFeel(song.feel().withMeter(pattern.meter()).withPickup(0));
-    Arrangement fall = arranger.arrange(alone);
+    return song.withChart(held)
+        .withPins(pins)
+        .withPatterns(Patterns.of(round))
+        .withFeel(song.feel().withMeter(pattern.meter()).withPickup(0));
+  }
+
+  private static PatternFall on(
+      Arranger arranger, Song song, WrittenPattern pattern, Harmony harmony, Shape shape) {
+    // Where chords come early one round leads into the next: the middle one of three is shown.
+    boolean leads = pattern.pattern().steps().stream().anyMatch(Pattern.Step::early);
+    Arrangement fall = arranger.arrange(round(song, pattern, harmony, shape, leads ? 3 : 1));
     int length = pattern.pattern().lengthTicks();
     int from = leads ? length : 0;
     List<String> remarks = fall.slots().stream().flatMap(s -> s.remarks().stream()).toList();

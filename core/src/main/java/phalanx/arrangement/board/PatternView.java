@@ -2,6 +2,7 @@ package phalanx.arrangement.board;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Stream;
@@ -49,6 +50,30 @@ public final class PatternView {
       return ofBar(song, timeline, bar);
     }
     return PatternEdits.written(patterns.song(), meter);
+  }
+
+  /**
+   * Where in its pattern a bar is that is played, ticks from the pattern's start; empty where
+   * another pattern is played than the one shown in a scope around it.
+   *
+   * @param tick written ticks from the start of the song
+   */
+  public static OptionalInt within(
+      Song song, Timeline timeline, int tick, Scope scope, WrittenPattern shown) {
+    PlayedBar bar = timeline.barAt(tick);
+    PatternBook book = new PatternBook(song);
+    PickingStyle style = book.style(bar);
+    int length = shown.pattern().lengthTicks();
+    int within = bar.inMetre(tick);
+    if (scope instanceof Scope.OfBar b) {
+      return b.bar() == bar.written() ? OptionalInt.of(within) : OptionalInt.empty();
+    }
+    boolean same = PatternEdits.written(style, bar.meter()).pattern().equals(shown.pattern());
+    int place = PlacedSteps.places(timeline.bars(), book)[timeline.placeOf(bar)];
+    int bars = Math.max(1, length / bar.meter().barTicks());
+    return same
+        ? OptionalInt.of(place % bars * bar.meter().barTicks() + within)
+        : OptionalInt.empty();
   }
 
   /** The one bar of its pattern that a bar plays, with the steps it changes. */

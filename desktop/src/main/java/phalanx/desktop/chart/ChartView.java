@@ -13,9 +13,11 @@ import phalanx.chart.ChartLine;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ScrolledCanvas;
 import phalanx.desktop.model.ChartCursor;
+import phalanx.desktop.model.SoundDesk;
 import phalanx.desktop.model.Workspace;
 import phalanx.song.Bar;
 import phalanx.song.Section;
+import phalanx.song.Timeline.PlayedBar;
 import phalanx.theory.Phrase;
 
 /**
@@ -49,6 +51,7 @@ public final class ChartView extends ScrolledCanvas {
     cursor.barProperty().addListener(o -> showCursor());
     cursor.anchorProperty().addListener(o -> repaint());
     focusedProperty().addListener(o -> repaint());
+    workspace.sound().placeProperty().addListener((o, before, now) -> follow(now));
     setOnMousePressed(this::press);
     setOnMouseDragged(this::drag);
     setOnKeyPressed(this::pressed);
@@ -130,6 +133,21 @@ public final class ChartView extends ScrolledCanvas {
             c ->
                 reveal(c.y() - ChartLayout.HEADING, c.y() + ChartLayout.ROW + ChartLayout.ROW_GAP));
     repaint();
+  }
+
+  /** The line runs over the written bars with what is heard of them. */
+  private void follow(Optional<SoundDesk.Place> heard) {
+    if (layout == null || getScene() == null || heard.isEmpty()) {
+      standStill();
+      return;
+    }
+    PlayedBar bar = heard.get().bar();
+    double share = heard.get().share();
+    layout
+        .cell(bar.written())
+        .ifPresentOrElse(
+            c -> runAlong(c.x() + share * layout.barWidth(), c.y(), c.y() + ChartLayout.ROW),
+            this::standStill);
   }
 
   private void press(MouseEvent event) {

@@ -14,7 +14,13 @@ public abstract class ScrolledSheet extends Region {
 
   private static final double SCROLL_BAR = 14;
 
+  /** How wide the line is that runs along with what is heard, px. */
+  private static final double HEAD = 2;
+
   private final ScrollBar bar = new ScrollBar();
+  private final Region playhead = new Region();
+  private double headTop;
+  private double headBottom;
   private double paper;
   private double view;
 
@@ -27,8 +33,14 @@ public abstract class ScrolledSheet extends Region {
     bar.setOrientation(Orientation.VERTICAL);
     bar.setFocusTraversable(false);
     bar.setVisible(false);
-    getChildren().add(bar);
+    playhead.getStyleClass().add("playhead");
+    playhead.setId(id + "-playhead");
+    playhead.setManaged(false);
+    playhead.setMouseTransparent(true);
+    playhead.setVisible(false);
+    getChildren().addAll(playhead, bar);
     bar.valueProperty().addListener(o -> show(false));
+    bar.valueProperty().addListener(o -> placePlayhead());
     setOnScroll(this::scroll);
   }
 
@@ -86,6 +98,38 @@ public abstract class ScrolledSheet extends Region {
       bar.setValue(Math.min(bar.getMax(), bottom - view));
     }
     repaint();
+  }
+
+  /**
+   * Draws the line that runs along with what is heard; the sheet follows where it leaves the view.
+   *
+   * @param x where across
+   * @param top from which height of the sheet
+   * @param bottom to which
+   */
+  protected final void runAlong(double x, double top, double bottom) {
+    boolean moved = !playhead.isVisible() || top != headTop;
+    headTop = top;
+    headBottom = bottom;
+    boolean outside = top < bar.getValue() || bottom > bar.getValue() + view;
+    if (moved && outside) {
+      reveal(top, bottom);
+    }
+    playhead.setVisible(true);
+    playhead.setLayoutX(Math.round(x - HEAD / 2));
+    placePlayhead();
+  }
+
+  /** Nothing is heard any more. */
+  protected final void standStill() {
+    playhead.setVisible(false);
+  }
+
+  private void placePlayhead() {
+    double from = Math.max(0, headTop - bar.getValue());
+    double to = Math.min(view, headBottom - bar.getValue());
+    playhead.resize(HEAD, Math.max(0, to - from));
+    playhead.setLayoutY(from);
   }
 
   /** Scrolls with the wheel; a sheet that zooms takes some turns of it first. */

@@ -5,9 +5,13 @@ import java.util.List;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.RadioMenuItem;
 import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.ToggleGroup;
 import phalanx.desktop.files.Documents;
+import phalanx.desktop.model.Viewing;
 import phalanx.formats.SongFiles;
+import phalanx.theory.NoteNaming;
 
 /** Opens and saves songs. */
 final class SongMenu extends MenuButton {
@@ -21,7 +25,7 @@ final class SongMenu extends MenuButton {
   /** The system property that names the folder with the demo songs. */
   private static final String DEMO = "phalanx.demo";
 
-  SongMenu(SongDesk desk, Documents documents) {
+  SongMenu(SongDesk desk, Documents documents, Viewing viewing) {
     super("Song");
     this.desk = desk;
     setId("song-menu");
@@ -37,7 +41,9 @@ final class SongMenu extends MenuButton {
             new SeparatorMenuItem(),
             item("Save    Ctrl S", () -> desk.save(() -> {})),
             item("Save as …    Ctrl Shift S", () -> desk.saveAs(() -> {})),
-            item("Export …    Ctrl E", desk::export));
+            item("Export …    Ctrl E", desk::export),
+            new SeparatorMenuItem(),
+            names(viewing));
     documents.remembered().property().addListener(o -> list(documents));
     list(documents);
   }
@@ -57,6 +63,24 @@ final class SongMenu extends MenuButton {
       menu.getItems().add(item(name.replace('-', ' '), () -> desk.open(file)));
     }
     menu.setVisible(!folder.isEmpty());
+    return menu;
+  }
+
+  /** How notes are called, wherever one is. */
+  private static Menu names(Viewing viewing) {
+    Menu menu = new Menu("Note names");
+    ToggleGroup group = new ToggleGroup();
+    for (NoteNaming naming : NoteNaming.values()) {
+      RadioMenuItem item = new RadioMenuItem(naming.words());
+      item.setToggleGroup(group);
+      item.setOnAction(e -> viewing.namingProperty().set(naming));
+      menu.getItems().add(item);
+    }
+    menu.setOnShowing(
+        e -> {
+          int now = viewing.namingProperty().get().ordinal();
+          ((RadioMenuItem) menu.getItems().get(now)).setSelected(true);
+        });
     return menu;
   }
 

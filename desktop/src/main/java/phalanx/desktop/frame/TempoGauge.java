@@ -17,7 +17,7 @@ import phalanx.theory.Phrase;
  */
 final class TempoGauge extends Button {
 
-  private static final double WIDTH = 66;
+  private static final double WIDTH = 50;
   private static final double HEIGHT = 8;
 
   /** Tempo at the right end of the gauge, quarter notes a minute. */

@@ -8,9 +8,7 @@ import javafx.beans.binding.Bindings;
 import javafx.beans.binding.StringBinding;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.MenuButton;
-import javafx.scene.control.RadioMenuItem;
-import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -37,7 +35,7 @@ final class TopBar extends ToolRow {
   private final Workspace workspace;
   private final ChoiceChips chips;
 
-  TopBar(Workspace workspace, SongMenu menu) {
+  TopBar(Workspace workspace, SongMenu menu, Transport transport) {
     this.workspace = workspace;
     chips = new ChoiceChips(workspace);
     getStyleClass().add("top-bar");
@@ -57,12 +55,9 @@ final class TopBar extends ToolRow {
     getChildren().addAll(mark(), menu, title);
     getChildren()
         .addAll(
-            chip(
-                "key-chip",
-                "tonic",
-                s -> s.key().map(k -> "Key " + k.text(naming())).orElse("Key …")),
+            chip("key-chip", "tonic", s -> s.key().map(k -> k.text(naming())).orElse("Key …")),
             chip("meter-chip", "meter", s -> s.meter().toString()),
-            chip("tuning-chip", "tuning", s -> "Tuning " + tuning(s)));
+            chip("tuning-chip", "tuning", this::tuning));
     getChildren()
         .addAll(
             chips.of(
@@ -85,9 +80,9 @@ final class TopBar extends ToolRow {
                 Song::withTempo),
             grow,
             new TempoGauge(workspace),
-            names(),
-            step("undo", "Undo", workspace::undo, h -> h.canUndo()),
-            step("redo", "Redo", workspace::redo, h -> h.canRedo()));
+            step("undo", "↶", "undo", workspace::undo, h -> h.canUndo()),
+            step("redo", "↷", "redo", workspace::redo, h -> h.canRedo()),
+            transport);
   }
 
   private NoteNaming naming() {
@@ -132,33 +127,12 @@ final class TopBar extends ToolRow {
     return chip;
   }
 
-  /** How notes are called, wherever one is. */
-  private MenuButton names() {
-    MenuButton button = new MenuButton();
-    button.setId("names");
-    button.setAccessibleText("note names");
-    button.getStyleClass().add("chip-button");
-    button.setMinWidth(USE_PREF_SIZE);
-    button
-        .textProperty()
-        .bind(
-            Bindings.createStringBinding(
-                () -> naming().words(), workspace.viewing().namingProperty()));
-    ToggleGroup group = new ToggleGroup();
-    for (NoteNaming naming : NoteNaming.values()) {
-      RadioMenuItem item = new RadioMenuItem(naming.words());
-      item.setToggleGroup(group);
-      item.setOnAction(e -> workspace.viewing().namingProperty().set(naming));
-      button.getItems().add(item);
-    }
-    button.setOnShowing(
-        e -> ((RadioMenuItem) button.getItems().get(naming().ordinal())).setSelected(true));
-    return button;
-  }
-
-  private Button step(String id, String words, Runnable action, Predicate<History<Song>> possible) {
-    Button button = new Button(words);
+  private Button step(
+      String id, String sign, String words, Runnable action, Predicate<History<Song>> possible) {
+    Button button = new Button(sign);
     button.setId(id);
+    button.setAccessibleText(words);
+    button.setTooltip(new Tooltip(words));
     button.getStyleClass().add("tool");
     button.setMinWidth(USE_PREF_SIZE);
     button.setOnAction(e -> action.run());

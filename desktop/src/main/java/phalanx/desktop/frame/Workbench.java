@@ -6,6 +6,10 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
+import javafx.event.EventTarget;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ComboBoxBase;
+import javafx.scene.control.ListView;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.KeyCode;
@@ -43,6 +47,7 @@ public final class Workbench extends StackPane {
   private final ShortcutSheet sheet = new ShortcutSheet();
   private final BorderPane regions = new BorderPane();
   private final SongDesk desk;
+  private final Transport transport;
   private final Documents documents;
   private final Palette palette;
   private final ShapeTrialModel trials;
@@ -64,9 +69,15 @@ public final class Workbench extends StackPane {
     this.trials = trials;
     cursor = new ChartCursor(workspace);
     makers = makers();
+    transport = new Transport(workspace.sound());
+    SoundPanel panel = new SoundPanel(workspace.sound());
+    panel.visibleProperty().bind(transport.panelButton().selectedProperty());
+    panel.managedProperty().bind(panel.visibleProperty());
+    SongMenu menu = new SongMenu(desk, documents, workspace.viewing());
     regions.setTop(
         new VBox(
-            new TopBar(workspace, new SongMenu(desk, documents)),
+            new TopBar(workspace, menu, transport),
+            panel,
             notices,
             new FirstSteps(workspace, documents.remembered()),
             new ProblemList(workspace)));
@@ -176,6 +187,9 @@ public final class Workbench extends StackPane {
         }
       }
       case Y -> workspace.redo();
+      case SPACE -> workspace.sound().toggle();
+      case L -> workspace.sound().toggleLoop();
+      case M -> transport.panelButton().fire();
       case E -> desk.export();
       case N -> desk.startNew();
       case O -> desk.chooseAndOpen();
@@ -198,12 +212,30 @@ public final class Workbench extends StackPane {
     workspace.screenProperty().set(Screen.values()[screen - 1]);
   }
 
+  /** Space presses the button it is on. */
+  private static boolean takesSpace(EventTarget target) {
+    return target instanceof ButtonBase
+        || target instanceof ComboBoxBase
+        || target instanceof ListView;
+  }
+
   private boolean plain(KeyEvent event) {
     KeyCode code = event.getCode();
     if (sheet.isVisible() || code == KeyCode.F1) {
       sheet.setVisible(!sheet.isVisible());
       return true;
     }
-    return !(event.getTarget() instanceof TextInputControl) && shown().key(event);
+    if (event.getTarget() instanceof TextInputControl) {
+      return false;
+    }
+    if (code == KeyCode.SPACE && !takesSpace(event.getTarget())) {
+      if (event.isShiftDown()) {
+        workspace.sound().stop();
+      } else {
+        workspace.sound().toggle();
+      }
+      return true;
+    }
+    return shown().key(event);
   }
 }

@@ -51,7 +51,11 @@ final class NeckEntry extends VBox {
     setMinWidth(0);
     neck.fill(this, 0);
     neck.setId("tune-neck");
-    neck.onTouch(entry::touch);
+    neck.onTouch(
+        (string, fret, together) -> {
+          workspace.sound().hear(string, fret);
+          entry.touch(string, fret, together);
+        });
     neck.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
     setId("neck-entry");
     getStyleClass().add("neck-entry");

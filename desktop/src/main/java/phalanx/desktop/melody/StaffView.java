@@ -13,6 +13,7 @@ import phalanx.arrangement.Note;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ScrolledCanvas;
 import phalanx.desktop.model.MelodyDesk;
+import phalanx.desktop.model.SoundDesk;
 import phalanx.desktop.model.Workspace;
 import phalanx.review.Found;
 import phalanx.review.Review;
@@ -48,6 +49,7 @@ final class StaffView extends ScrolledCanvas {
     workspace.reviewProperty().addListener(o -> repaint());
     place();
     workspace.selectedProperty().addListener(o -> showSelected());
+    workspace.sound().placeProperty().addListener((o, before, now) -> follow(now));
     setOnMousePressed(this::press);
   }
 
@@ -126,6 +128,25 @@ final class StaffView extends ScrolledCanvas {
           .cell(desk.bar())
           .ifPresent(c -> reveal(c.y() - StaffLayout.HEADING, c.y() + StaffLayout.ROW));
     }
+  }
+
+  /** The line runs over the staves with what is heard of them. */
+  private void follow(Optional<SoundDesk.Place> heard) {
+    if (layout == null || getScene() == null || heard.isEmpty()) {
+      standStill();
+      return;
+    }
+    PlayedBar bar = heard.get().bar();
+    int tick = heard.get().tick() - bar.startTick();
+    layout
+        .cell(bar.written())
+        .ifPresentOrElse(
+            c ->
+                runAlong(
+                    layout.noteX(c, tick, bar.lengthTicks()),
+                    c.y() + 4,
+                    c.y() + StaffLayout.ROW - 4),
+            this::standStill);
   }
 
   private void press(MouseEvent event) {

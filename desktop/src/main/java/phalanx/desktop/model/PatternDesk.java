@@ -2,6 +2,7 @@ package phalanx.desktop.model;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -76,6 +77,40 @@ public final class PatternDesk {
     if (plan != null && plan.song() == song) {
       planner.falls(plan, shown.get(), workspace.selectedProperty().get(), falls::set);
     }
+  }
+
+  /** Lets the pattern shown be heard on the selected chord. */
+  public void hear() {
+    Song song = workspace.song();
+    WrittenPattern pattern = shown.get();
+    workspace
+        .selectedSlot()
+        .filter(s -> s.shape().isPresent())
+        .ifPresent(
+            s -> {
+              Song round =
+                  PatternFall.round(
+                      song, pattern, s.played().harmony(), s.shape().get(), SoundDesk.ROUNDS);
+              workspace.sound().hear(() -> planner.round(round));
+            });
+  }
+
+  /** Where in the pattern shown the song is heard, ticks; empty where another one is played. */
+  public OptionalInt heard() {
+    return workspace
+        .sound()
+        .placeProperty()
+        .get()
+        .filter(p -> !p.countingIn())
+        .map(
+            p ->
+                PatternView.within(
+                    p.performance().arrangement().song(),
+                    p.performance().arrangement().timeline(),
+                    p.tick(),
+                    scope(),
+                    shown.get()))
+        .orElse(OptionalInt.empty());
   }
 
   /** How far the pattern reaches that is shown and changed. */

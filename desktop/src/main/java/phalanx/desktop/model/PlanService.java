@@ -66,6 +66,11 @@ public final class PlanService {
     faults = listener;
   }
 
+  /** Plans a pattern on one chord, held with a shape, so that it can be heard. */
+  Performance round(Song song) {
+    return Performance.of(new Arranger().arrange(song));
+  }
+
   /** Runs what shows answers. */
   Executor interfaceThread() {
     return interfaceThread;

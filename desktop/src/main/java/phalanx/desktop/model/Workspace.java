@@ -59,6 +59,7 @@ public final class Workspace {
   private final PatternDesk patterns;
   private final MelodyDesk melody;
   private final FindingDesk findings;
+  private final SoundDesk sound;
   private final FaultNotices faults;
   private boolean settling;
   private final ObservableList<String> problems = FXCollections.observableArrayList();
@@ -78,6 +79,7 @@ public final class Workspace {
     patterns = new PatternDesk(this, planner);
     melody = new MelodyDesk(this, planner);
     findings = new FindingDesk(this, planner);
+    sound = new SoundDesk(this, planner.interfaceThread());
   }
 
   /**
@@ -256,6 +258,11 @@ public final class Workspace {
   /** What is hard in the song, one finding after the other. */
   public FindingDesk findings() {
     return findings;
+  }
+
+  /** What is heard of the song. */
+  public SoundDesk sound() {
+    return sound;
   }
 
   /** The tune as the Melody screen shows and changes it. */

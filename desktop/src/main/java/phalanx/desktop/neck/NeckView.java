@@ -118,7 +118,7 @@ public final class NeckView extends Canvas {
       case DOWN -> string = Math.max(0, string - 1);
       case RIGHT -> fret = Math.max(0, Math.min(layout.lastFret(), fret + along));
       case LEFT -> fret = Math.max(0, Math.min(layout.lastFret(), fret - along));
-      case ENTER, SPACE -> touch.at(string, fret, event.isShiftDown());
+      case ENTER -> touch.at(string, fret, event.isShiftDown());
       default -> {
         return;
       }

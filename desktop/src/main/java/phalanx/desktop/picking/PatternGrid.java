@@ -2,6 +2,8 @@ package phalanx.desktop.picking;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
@@ -94,6 +96,14 @@ final class PatternGrid extends Canvas {
     requestFocus();
   }
 
+  /** Where across the grid the song is heard; empty where it is heard elsewhere, or not. */
+  OptionalDouble heardX() {
+    OptionalInt at = desk.heard();
+    return at.isPresent() && layout.shows(at.getAsInt())
+        ? OptionalDouble.of(layout.x(at.getAsInt()))
+        : OptionalDouble.empty();
+  }
+
   private void repaint() {
     WrittenPattern pattern = pattern();
     int bar = pattern.meter().barTicks();
@@ -149,7 +159,7 @@ final class PatternGrid extends Canvas {
       }
       case PAGE_DOWN -> page(1);
       case PAGE_UP -> page(-1);
-      case ENTER, SPACE -> tools.put(row(), tick);
+      case ENTER -> tools.put(row(), tick);
       case DELETE, BACK_SPACE -> tools.clear(row(), tick);
       default -> {
         return;

@@ -49,13 +49,15 @@ final class PatternHeader extends ToolRow {
     vary.setOnAction(e -> desk.become(PatternEdits.doubled(desk.shownProperty().get())));
     Button halve = tool("pattern-halve", "Halve");
     halve.setOnAction(e -> desk.become(PatternEdits.halved(desk.shownProperty().get())));
+    Button hear = tool("hear-pattern", "Hear it H");
+    hear.setOnAction(e -> desk.hear());
     Button save = tool("save-mine", "Save as mine");
     save.setOnAction(
         e -> {
           rename();
           own.put(desk.shownProperty().get());
         });
-    getChildren().addAll(title, about, grow, bars, halve, vary, save);
+    getChildren().addAll(title, about, grow, bars, hear, halve, vary, save);
     desk.shownProperty().addListener(o -> tell());
     tell();
   }

@@ -3,6 +3,8 @@ package phalanx.desktop.picking;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.WholeScroll;
 import phalanx.desktop.files.OwnShelf;
@@ -29,7 +31,8 @@ public final class PickingPlace extends Place<WholeScroll, ShelfPanel> {
           new Shortcut(">", "the next chord comes here"),
           new Shortcut("Delete", "take out what is there"),
           new Shortcut("+ −", "cut the beats finer, coarser"),
-          new Shortcut("Page Up, Down", "other bars of a long pattern"));
+          new Shortcut("Page Up, Down", "other bars of a long pattern"),
+          new Shortcut("h", "hear it on the chord"));
 
   private final Workspace workspace;
   private final PickingScreen screen;
@@ -52,6 +55,15 @@ public final class PickingPlace extends Place<WholeScroll, ShelfPanel> {
   @Override
   public Node keyboard() {
     return screen.grid();
+  }
+
+  @Override
+  public boolean key(KeyEvent event) {
+    boolean hears = event.getCode() == KeyCode.H;
+    if (hears) {
+      workspace.patterns().hear();
+    }
+    return hears;
   }
 
   @Override

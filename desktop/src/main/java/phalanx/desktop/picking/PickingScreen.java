@@ -1,6 +1,7 @@
 package phalanx.desktop.picking;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -8,6 +9,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -37,6 +39,7 @@ public final class PickingScreen extends VBox {
   private final Workspace workspace;
   private final PatternDesk desk;
   private final PatternGrid grid;
+  private final Region head = new Region();
   private final Label motion = new Label();
   private final Label refusal = new Label();
 
@@ -53,6 +56,12 @@ public final class PickingScreen extends VBox {
     motion.setWrapText(true);
     motion.setMinHeight(Region.USE_PREF_SIZE);
     grid.fill(this, BESIDE);
+    head.getStyleClass().add("playhead");
+    head.setId("grid-playhead");
+    head.setManaged(false);
+    head.setMouseTransparent(true);
+    head.setVisible(false);
+    workspace.sound().placeProperty().addListener(o -> follow());
     FallsView falls = new FallsView(workspace, WIDTH, FALLS_HEIGHT, palette);
     falls.fill(this, BESIDE);
     refusal.setId("refusal");
@@ -68,12 +77,19 @@ public final class PickingScreen extends VBox {
         .addAll(
             new PatternHeader(workspace, own),
             tools(),
-            grid,
+            new Pane(grid, head),
             new StrokeBar(grid),
             refusal,
             motion,
             heading,
             falls);
+  }
+
+  /** The line runs over the grid with what is heard, where that is the pattern shown. */
+  private void follow() {
+    OptionalDouble x = getScene() == null ? OptionalDouble.empty() : grid.heardX();
+    head.setVisible(x.isPresent());
+    x.ifPresent(at -> head.resizeRelocate(Math.round(at) - 1, 4, 2, grid.getHeight() - 8));
   }
 
   /** The motion of the first bars, counted. */

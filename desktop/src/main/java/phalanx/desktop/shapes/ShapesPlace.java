@@ -18,7 +18,8 @@ public final class ShapesPlace extends Place<ShapesView, WhyPanel> {
       List.of(
           new Shortcut("Page Up, Down", "chord before, after"),
           new Shortcut("arrows, Enter", "try a place on the neck"),
-          new Shortcut("1 to 9, P", "pin that card, the shape held"));
+          new Shortcut("1 to 9, P", "pin that card, the shape held"),
+          new Shortcut("H", "hear the shape on the neck"));
 
   private final Workspace workspace;
 
@@ -38,7 +39,9 @@ public final class ShapesPlace extends Place<ShapesView, WhyPanel> {
   public boolean key(KeyEvent event) {
     KeyCode code = event.getCode();
     boolean onScreen = event.getTarget() == middle();
-    if (code == KeyCode.P) {
+    if (code == KeyCode.H) {
+      middle().hear();
+    } else if (code == KeyCode.P) {
       workspace.togglePin();
     } else if (digit(code) > 0) {
       middle().pinCard(digit(code));

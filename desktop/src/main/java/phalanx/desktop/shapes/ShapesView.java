@@ -120,7 +120,9 @@ public final class ShapesView extends VBox {
     pinAll.setOnAction(
         e -> workspace.selectedSlot().flatMap(Slot::shape).ifPresent(workspace::pinEverywhere));
     title.setMinWidth(USE_PREF_SIZE);
-    HBox header = new HBox(before, after, title, place, grow(), pinAll, pin);
+    Button hear = tool("hear-shape", "Hear it H");
+    hear.setOnAction(e -> hear());
+    HBox header = new HBox(before, after, title, place, grow(), hear, pinAll, pin);
     header.getStyleClass().add("arrange-header");
     return header;
   }
@@ -144,6 +146,13 @@ public final class ShapesView extends VBox {
     pin.setDisable(slot.shape().isEmpty());
     pinAll.setDisable(slot.shape().isEmpty());
     showNeck(a, slot);
+  }
+
+  /** Lets the shape on the neck be heard: the one tried, or the one held. */
+  void hear() {
+    Optional<ShapeTrial> trial = trials.trialProperty().get();
+    Optional<Shape> held = workspace.selectedSlot().flatMap(Slot::shape);
+    trial.map(ShapesView::drawn).or(() -> held).ifPresent(workspace.sound()::hear);
   }
 
   private void showNeck(Arrangement a, Slot slot) {

@@ -6,6 +6,7 @@ import java.util.Set;
 import phalanx.arrangement.Note;
 import phalanx.desktop.model.FingerChoice;
 import phalanx.desktop.model.SlotRange;
+import phalanx.desktop.model.SoundDesk.LoopBars;
 import phalanx.review.Grade;
 
 /**
@@ -17,6 +18,7 @@ import phalanx.review.Grade;
  * @param finger the finger looked at
  * @param marks the findings
  * @param looked the ticks of the one looked at
+ * @param loop the bars that are played round and round
  */
 record StripChoice(
     SlotRange.Span slots,
@@ -24,13 +26,19 @@ record StripChoice(
     Optional<Target> dragged,
     Optional<FingerChoice> finger,
     List<Mark> marks,
-    Set<Integer> looked) {
+    Set<Integer> looked,
+    Optional<LoopBars> loop) {
 
   /** A finding at a tick. */
   record Mark(int tick, Grade grade) {}
 
   /** Where a note would be. */
   record Target(int string, int fret) {}
+
+  /** Whether a bar, by its number as played, is one of those that are played round and round. */
+  boolean loops(int bar) {
+    return loop.filter(l -> l.first() <= bar && bar <= l.last()).isPresent();
+  }
 
   /** Whether a note stands out: no finger is looked at, or its own is. */
   boolean shows(Note n) {

@@ -280,7 +280,11 @@ public final class StripLayout {
 
   /** The system a slot is drawn in. */
   public StripSystem systemOf(int slot) {
-    int tick = arrangement.slots().get(slot).played().tick();
-    return systems.stream().filter(s -> tick < s.endTick()).findFirst().orElseThrow();
+    return systemAtTick(arrangement.slots().get(slot).played().tick()).orElseThrow();
+  }
+
+  /** The system a tick of the song falls in; empty behind its end. */
+  Optional<StripSystem> systemAtTick(int tick) {
+    return systems.stream().filter(s -> tick < s.endTick()).findFirst();
   }
 }

@@ -163,6 +163,10 @@ final class StripPainter {
     gc.setStroke(palette.get("line"));
     gc.setLineWidth(1);
     gc.strokeLine(x, 34, x, layout.systemHeight() - 10);
+    if (choice.loops(bar.number())) {
+      gc.setFill(palette.get("accent"));
+      gc.fillRect(x, 1, layout.barWidth(), 3);
+    }
     ink.left(String.valueOf(bar.number()), x + 4, 15, TypeFace.plain(10), "muted");
     if (arrangement.timeline().beginsTempo(bar)) {
       ink.left(TempoMark.of(bar.tempo()), x + 26, 11, TypeFace.bold(11), "accent");

@@ -13,10 +13,13 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import phalanx.arrangement.Note;
+import phalanx.arrangement.Slot;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ScrolledPictures;
 import phalanx.desktop.model.FindingDesk;
 import phalanx.desktop.model.FingerChoice;
+import phalanx.desktop.model.SoundDesk;
+import phalanx.desktop.model.SoundDesk.LoopBars;
 import phalanx.desktop.model.Workspace;
 import phalanx.instrument.Finger;
 import phalanx.review.Found;
@@ -35,6 +38,11 @@ public final class StripView extends ScrolledPictures {
   private final Map<GraphicsContext, StripPainter> painters = new HashMap<>();
   private Optional<StripChoice.Target> dragged = Optional.empty();
   private StripLayout layout;
+
+  /** The chord on which the pointer went down, and whether it has left its bar since. */
+  private Optional<Integer> dragFrom = Optional.empty();
+
+  private boolean looping;
   private double zoom = 1;
 
   public StripView(Workspace workspace, Palette palette) {
@@ -49,6 +57,8 @@ public final class StripView extends ScrolledPictures {
     workspace.fingerProperty().addListener(o -> repaint());
     workspace.reviewProperty().addListener(o -> repaint());
     workspace.findings().currentProperty().addListener(o -> repaint());
+    workspace.sound().placeProperty().addListener((o, before, now) -> follow(now));
+    workspace.sound().loopProperty().addListener(o -> repaint());
     setOnMousePressed(this::press);
     setOnMouseDragged(this::drag);
     setOnMouseReleased(e -> drop());
@@ -106,6 +116,22 @@ public final class StripView extends ScrolledPictures {
     reveal(system.y() - StripLayout.HEADING, system.y() + layout.systemHeight());
   }
 
+  /** The line runs over the strip with what is heard of it. */
+  private void follow(Optional<SoundDesk.Place> heard) {
+    boolean mine =
+        layout != null
+            && getScene() != null
+            && heard.filter(p -> p.performance().arrangement() == layout.arrangement()).isPresent();
+    if (!mine) {
+      standStill();
+      return;
+    }
+    int tick = heard.get().tick();
+    layout
+        .systemAtTick(tick)
+        .ifPresent(s -> runAlong(layout.x(s, tick), s.y() + 4, s.y() + layout.systemHeight() - 4));
+  }
+
   private StripChoice choice() {
     FindingDesk findings = workspace.findings();
     return new StripChoice(
@@ -114,7 +140,8 @@ public final class StripView extends ScrolledPictures {
         dragged,
         workspace.fingerProperty().get(),
         marks(findings.open()),
-        findings.currentProperty().get().map(f -> Set.copyOf(f.ticks())).orElse(Set.of()));
+        findings.currentProperty().get().map(f -> Set.copyOf(f.ticks())).orElse(Set.of()),
+        workspace.sound().loopProperty().get());
   }
 
   /** One mark a tick, for what matters most there. */
@@ -155,13 +182,20 @@ public final class StripView extends ScrolledPictures {
     } else {
       Optional<Integer> slot = touch().slotAt(x, y);
       slot.ifPresent(event.isShiftDown() ? workspace.range()::extendTo : workspace::select);
+      dragFrom = slot;
+      looping = false;
       workspace.notes().choose(touch().noteAt(x, y));
     }
   }
 
-  /** A chosen note follows the pointer to the strings it may be on. */
+  /**
+   * A chosen note follows the pointer to the strings it may be on; beside notes bars are looped.
+   */
   private void drag(MouseEvent event) {
     Optional<Note> note = workspace.notes().property().get();
+    if (layout != null && note.isEmpty() && dragFrom.isPresent()) {
+      touch().slotAt(event.getX(), event.getY() + scrolled()).ifPresent(this::loopTo);
+    }
     if (layout == null || note.isEmpty()) {
       return;
     }
@@ -172,6 +206,20 @@ public final class StripView extends ScrolledPictures {
             .filter(places::containsKey)
             .map(s -> new StripChoice.Target(s, places.get(s)));
     repaint();
+  }
+
+  /**
+   * Round the bars from where the pointer went down to where it is now, once it has left its bar.
+   */
+  private void loopTo(int slot) {
+    List<Slot> slots = workspace.arrangementProperty().get().slots();
+    int one = slots.get(dragFrom.get()).played().bar();
+    int other = slots.get(slot).played().bar();
+    if (one != other || looping) {
+      looping = true;
+      LoopBars bars = new LoopBars(Math.min(one, other), Math.max(one, other));
+      workspace.sound().loopProperty().set(Optional.of(bars));
+    }
   }
 
   private void drop() {

@@ -4,7 +4,9 @@ import java.util.Optional;
 import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.LongSupplier;
+import java.util.function.Supplier;
 import phalanx.sound.score.Score;
 import phalanx.sound.score.Sequencer;
 import phalanx.sound.score.Sequencer.Clicks;
@@ -82,8 +84,12 @@ public final class Player implements AutoCloseable {
     return card;
   }
 
-  /** Plays; what was played before is stopped. */
-  public synchronized void play(Start start) {
+  /**
+   * Plays; what was played before is stopped.
+   *
+   * @param start says what, asked for on the player's thread
+   */
+  public synchronized void play(Supplier<Start> start) {
     stop();
     Run next = new Run(card, start, run);
     run = next;
@@ -113,9 +119,18 @@ public final class Player implements AutoCloseable {
     return now.track.at(now.line.heard());
   }
 
-  /** Goes over to another score at the next bar line. */
-  public void change(Score score, Optional<Loop> loop) {
-    order(s -> s.change(score, loop));
+  /**
+   * Goes over to another score at the next bar line.
+   *
+   * @param score the score, asked for on the player's thread
+   * @param loop the loop in it
+   */
+  public void change(Supplier<Score> score, Function<Score, Optional<Loop>> loop) {
+    order(
+        s -> {
+          Score next = score.get();
+          s.change(next, loop.apply(next));
+        });
   }
 
   /** Against the song's own tempo. */
@@ -163,7 +178,7 @@ public final class Player implements AutoCloseable {
   private final class Run {
 
     private final Card on;
-    private final Start start;
+    private final Supplier<Start> asked;
     private final Optional<Thread> before;
     private final Queue<Consumer<Sequencer>> orders = new ConcurrentLinkedQueue<>();
     private final Track track = new Track(RATE);
@@ -174,10 +189,10 @@ public final class Player implements AutoCloseable {
     private volatile boolean over;
     private long written;
 
-    Run(Card on, Start start, Run before) {
+    Run(Card on, Supplier<Start> asked, Run before) {
       this.before = Optional.ofNullable(before).map(b -> b.thread);
       this.on = on;
-      this.start = start;
+      this.asked = asked;
       thread = new Thread(this::run, "sound");
       thread.setDaemon(true);
       thread.setPriority(Thread.MAX_PRIORITY);
@@ -187,11 +202,9 @@ public final class Player implements AutoCloseable {
       if (before.isPresent() && !isBack(before.get())) {
         return;
       }
-      try (Card.Line opened = on.open(RATE, BUFFER)) {
-        line = opened;
-        listener.card(on);
-        listener.playing(true);
-        playOn();
+      try {
+        Start start = asked.get();
+        play(start);
       } catch (CardTrouble e) {
         if (!over) {
           listener.trouble(e.getMessage());
@@ -203,6 +216,15 @@ public final class Player implements AutoCloseable {
         listener.fault(e);
       } finally {
         end();
+      }
+    }
+
+    private void play(Start start) throws CardTrouble, InterruptedException {
+      try (Card.Line opened = on.open(RATE, BUFFER)) {
+        line = opened;
+        listener.card(on);
+        listener.playing(true);
+        playOn(start);
       }
     }
 
@@ -218,7 +240,7 @@ public final class Player implements AutoCloseable {
       }
     }
 
-    private void playOn() throws CardTrouble, InterruptedException {
+    private void playOn(Start start) throws CardTrouble, InterruptedException {
       Instrument instrument = new Instrument(start.score().guitar(), RATE, start.levels());
       Sequencer sequencer = new Sequencer(start.score(), instrument, start.levels());
       sequencer.tempo(start.tempo());

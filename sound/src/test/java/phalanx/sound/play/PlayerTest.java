@@ -89,7 +89,7 @@ class PlayerTest {
   @Test
   void aSongIsPlayedToItsEndAndTheCardGivenBack() throws Exception {
     Player player = new Player(card, told);
-    player.play(Start.plain(score(1), Levels.USUAL));
+    player.play(() -> Start.plain(score(1), Levels.USUAL));
     until(() -> told.playing.size() == 2);
     assertThat(told.playing).containsExactly(true, false);
     assertThat(told.card).isEqualTo("a simulated card");
@@ -117,7 +117,7 @@ class PlayerTest {
           }
           if (b % 571 == 0) {
             Score next = scores[(int) (b / 571 % 3)];
-            player.change(next, Optional.of(new Loop(0, next.seconds())));
+            player.change(() -> next, n -> Optional.of(new Loop(0, n.seconds())));
           }
           if (b % 997 == 0) {
             player.loop(Optional.of(new Loop(2, 6)));
@@ -129,7 +129,7 @@ class PlayerTest {
             late.add(player.heard().map(Heard::seconds).orElse(0.0));
           }
         });
-    player.play(looped(scores[0]));
+    player.play(() -> looped(scores[0]));
     until(() -> blocks.get() > all);
     assertThat(card.underruns()).isZero();
     assertThat(late).hasSizeGreaterThan(900).allMatch(s -> s >= 0 && s <= 16.1);
@@ -173,7 +173,9 @@ class PlayerTest {
         });
     Start start = looped(score(2));
     player.play(
-        new Start(start.score(), 0, start.loop(), CountIn.NONE, 0.5, Clicks.NOTHING, Levels.FILE));
+        () ->
+            new Start(
+                start.score(), 0, start.loop(), CountIn.NONE, 0.5, Clicks.NOTHING, Levels.FILE));
     until(() -> taken[0] > 30L * Player.RATE);
     player.stop();
     until(() -> card.open() == 0);
@@ -186,13 +188,13 @@ class PlayerTest {
   void aCardThatCannotBeHadIsSaidAndAnotherTakesOver() throws Exception {
     Player player = new Player(card, told);
     card.fails(SimulatedCard.Fault.TAKEN, 0);
-    player.play(Start.plain(score(1), Levels.USUAL));
+    player.play(() -> Start.plain(score(1), Levels.USUAL));
     until(() -> !told.troubles.isEmpty());
     assertThat(told.troubles)
         .containsExactly("a simulated card cannot be had: another program may hold it");
     assertThat(player.isPlaying()).isFalse();
     player.use(new SimulatedCard(clock));
-    player.play(Start.plain(score(1), Levels.USUAL));
+    player.play(() -> Start.plain(score(1), Levels.USUAL));
     until(() -> told.playing.contains(true) && !player.isPlaying());
     assertThat(told.troubles).hasSize(1);
   }
@@ -201,13 +203,13 @@ class PlayerTest {
   void aCardThatIsPulledOutStopsThePlayingAndNothingElse() throws Exception {
     Player player = new Player(card, told);
     card.fails(SimulatedCard.Fault.GONE, 20L * Player.BLOCK);
-    player.play(looped(score(4)));
+    player.play(() -> looped(score(4)));
     until(() -> !told.troubles.isEmpty());
     assertThat(told.troubles).containsExactly("a simulated card is gone");
     until(() -> card.open() == 0);
     assertThat(told.playing).containsExactly(true, false);
     card.fails(SimulatedCard.Fault.NONE, 0);
-    player.play(Start.plain(score(1), Levels.USUAL));
+    player.play(() -> Start.plain(score(1), Levels.USUAL));
     until(() -> told.playing.size() == 4);
     assertThat(told.troubles).hasSize(1);
   }
@@ -217,7 +219,7 @@ class PlayerTest {
     AtomicLong time = new AtomicLong();
     Player player = new Player(card, told, time::get);
     card.fails(SimulatedCard.Fault.STUCK, 20L * Player.BLOCK);
-    player.play(looped(score(4)));
+    player.play(() -> looped(score(4)));
     until(() -> told.playing.contains(true));
     until(() -> clock.seconds() > 2);
     player.watch();
@@ -233,9 +235,9 @@ class PlayerTest {
   @Test
   void startingAnewStopsWhatWasPlayed() throws Exception {
     Player player = new Player(card, told);
-    player.play(looped(score(4)));
+    player.play(() -> looped(score(4)));
     until(() -> told.playing.size() == 1);
-    player.play(looped(score(2)));
+    player.play(() -> looped(score(2)));
     until(() -> player.heard().filter(h -> h.score().barCount() == 2).isPresent());
     until(() -> card.open() == 1);
     assertThat(player.isPlaying()).isTrue();

@@ -1,0 +1,224 @@
+package phalanx.desktop.frame;
+
+import java.util.List;
+import java.util.function.Function;
+import javafx.beans.value.ObservableValue;
+import javafx.collections.FXCollections;
+import javafx.collections.ListChangeListener;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.Slider;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+import phalanx.desktop.model.Cards;
+import phalanx.desktop.model.SoundDesk;
+import phalanx.sound.Layer;
+import phalanx.sound.play.Card;
+import phalanx.sound.score.Sequencer.Clicks;
+import phalanx.sound.strings.Levels;
+import phalanx.theory.Phrase;
+
+/** How fast, how loud, with which clicks, on which device: a row under the top bar. */
+final class SoundPanel extends FlowPane {
+
+  private static final double SLIDER = 84;
+
+  /** Below this a slider silences, dB. */
+  private static final double LOW = -24;
+
+  private final SoundDesk sound;
+
+  SoundPanel(SoundDesk sound) {
+    this.sound = sound;
+    setId("sound-panel");
+    getStyleClass().add("sound-panel");
+    getChildren().addAll(tempo(), metronome(), countIn());
+    for (Layer layer : Layer.values()) {
+      getChildren().add(strip(layer));
+    }
+    getChildren().addAll(volume(), device());
+  }
+
+  private static VBox titled(Label title, Node... below) {
+    title.getStyleClass().add("form-name");
+    VBox box = new VBox(title);
+    box.getChildren().addAll(below);
+    box.getStyleClass().add("sound-strip");
+    return box;
+  }
+
+  private static Slider slider(String id, String accessible, double least, double most) {
+    Slider slider = new Slider();
+    slider.setId(id);
+    slider.setMin(least);
+    slider.setMax(most);
+    slider.setPrefWidth(SLIDER);
+    slider.setAccessibleText(accessible);
+    return slider;
+  }
+
+  private VBox tempo() {
+    Slider slider =
+        slider("tempo-percent", "tempo, per cent", SoundDesk.SLOWEST, SoundDesk.FASTEST);
+    slider.setBlockIncrement(5);
+    slider.setValue(sound.percentProperty().get());
+    Label title = new Label();
+    Runnable show = () -> title.setText(Phrase.of("Tempo %d %%", sound.percentProperty().get()));
+    slider
+        .valueProperty()
+        .addListener(
+            (o, before, now) -> sound.percentProperty().set((int) Math.round(now.doubleValue())));
+    sound
+        .percentProperty()
+        .addListener(
+            (o, before, now) -> {
+              slider.setValue(now.intValue());
+              show.run();
+            });
+    show.run();
+    return titled(title, slider);
+  }
+
+  private VBox metronome() {
+    ComboBox<Clicks> box =
+        choice(
+            "metronome",
+            List.of(Clicks.values()),
+            c ->
+                switch (c) {
+                  case NOTHING -> "off";
+                  case BEATS -> "on the beats";
+                  case BETWEEN -> "and between";
+                });
+    box.setValue(sound.clicksProperty().get());
+    box.setOnAction(e -> sound.clicksProperty().set(box.getValue()));
+    sound.clicksProperty().addListener((o, before, now) -> box.setValue(now));
+    return titled(new Label("Metronome"), box);
+  }
+
+  private VBox countIn() {
+    ComboBox<Integer> box =
+        choice(
+            "count-in", List.of(0, 1, 2), n -> n == 0 ? "none" : n == 1 ? "one bar" : n + " bars");
+    box.setValue(sound.countInProperty().get());
+    box.setOnAction(e -> sound.countInProperty().set(box.getValue()));
+    return titled(new Label("Count-in"), box);
+  }
+
+  private static <T> ComboBox<T> choice(String id, List<T> values, Function<T, String> words) {
+    ComboBox<T> box = new ComboBox<>(FXCollections.observableArrayList(values));
+    box.setId(id);
+    box.getStyleClass().add("form-field");
+    box.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(T value) {
+            return value == null ? "" : words.apply(value);
+          }
+
+          @Override
+          public T fromString(String text) {
+            throw new UnsupportedOperationException("nothing is typed here");
+          }
+        });
+    return box;
+  }
+
+  private VBox strip(Layer layer) {
+    String id = layer.word();
+    Slider slider = slider("level-" + id, layer.title() + ", decibels", LOW, Levels.LOUDEST);
+    slider.setBlockIncrement(1);
+    slider.setValue(levels().decibels().get(layer));
+    Label title = new Label();
+    Runnable show =
+        () ->
+            title.setText(
+                Phrase.of("%s %+.0f dB", layer.title(), levels().decibels().get(layer))
+                    .replace("+0", "0")
+                    .replace("-", "−"));
+    slider
+        .valueProperty()
+        .addListener(
+            (o, before, now) -> {
+              double decibel = Math.rint(now.doubleValue());
+              set(levels().with(layer, decibel));
+              show.run();
+            });
+    show.run();
+    ToggleButton mute = toggle("mute-" + id, "Mute", "leave " + id + " out");
+    mute.setOnAction(e -> set(levels().muting(layer, mute.isSelected())));
+    HBox row = new HBox(mute);
+    row.getStyleClass().add("sound-toggles");
+    if (layer != Layer.CLICK) {
+      ToggleButton solo = toggle("solo-" + id, "Solo", "hear " + id + " alone");
+      solo.setOnAction(e -> set(levels().soloing(layer, solo.isSelected())));
+      row.getChildren().add(solo);
+    }
+    return titled(title, slider, row);
+  }
+
+  private Levels levels() {
+    return sound.levelsProperty().get();
+  }
+
+  private void set(Levels next) {
+    sound.levelsProperty().set(next);
+  }
+
+  private static ToggleButton toggle(String id, String words, String tip) {
+    ToggleButton button = new ToggleButton(words);
+    button.setId(id);
+    button.getStyleClass().addAll("tool", "tiny-tool");
+    button.setTooltip(new Tooltip(tip));
+    button.setAccessibleText(tip);
+    return button;
+  }
+
+  private VBox volume() {
+    Slider slider = slider("volume", "volume, per cent", 0, 100);
+    slider.setValue(100 * levels().volume());
+    slider
+        .valueProperty()
+        .addListener((o, before, now) -> set(levels().withVolume(now.doubleValue() / 100)));
+    Label caution = new Label("Keep it moderate: loud for long harms hearing.");
+    caution.setWrapText(true);
+    caution.setMaxWidth(130);
+    caution.getStyleClass().add("rail-about");
+    slider.setMaxWidth(SLIDER);
+    return titled(new Label("Volume"), slider, caution);
+  }
+
+  private VBox device() {
+    Cards cards = sound.cards();
+    ComboBox<Card> box = choice("device", List.of(), Card::name);
+    box.setItems(cards.there());
+    box.setPrefWidth(148);
+    box.setValue(cards.chosenProperty().get());
+    box.setOnShowing(e -> cards.look());
+    box.setOnAction(
+        e -> {
+          if (box.getValue() != null) {
+            cards.chosenProperty().set(box.getValue());
+          }
+        });
+    follow(cards.chosenProperty(), box);
+    // New items take the choice away.
+    cards
+        .there()
+        .addListener((ListChangeListener<Card>) c -> box.setValue(cards.chosenProperty().get()));
+    Label status = new Label();
+    status.setId("card-words");
+    status.getStyleClass().add("rail-about");
+    status.textProperty().bind(sound.cardWordsProperty());
+    return titled(new Label("Device"), box, status);
+  }
+
+  private static <T> void follow(ObservableValue<T> value, ComboBox<T> box) {
+    value.addListener((o, before, now) -> box.setValue(now));
+  }
+}

@@ -1,0 +1,133 @@
+package phalanx.desktop.frame;
+
+import javafx.animation.AnimationTimer;
+import javafx.beans.binding.Bindings;
+import javafx.scene.control.Button;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.shape.SVGPath;
+import phalanx.desktop.model.SoundDesk;
+import phalanx.desktop.model.SoundDesk.LoopBars;
+
+/** Play, stop, loop, and the panel of levels, at the end of the top bar. */
+final class Transport extends HBox {
+
+  private static final String PLAY = "M0 0 L10 6 L0 12 Z";
+  private static final String PAUSE = "M0 0 h3.6 v12 h-3.6 z M6.4 0 h3.6 v12 h-3.6 z";
+  private static final String SLIDERS =
+      "M1 0 h1.6 v12 h-1.6 z M6 0 h1.6 v12 h-1.6 z M11 0 h1.6 v12 h-1.6 z"
+          + " M0 7 h3.6 v2.4 h-3.6 z M5 2 h3.6 v2.4 h-3.6 z M10 5 h3.6 v2.4 h-3.6 z";
+  private static final String STOP = "M0 0 h10 v10 h-10 z";
+
+  private final SoundDesk sound;
+  private final ToggleButton panel = new ToggleButton();
+
+  /** Looks where the song is with every picture, as long as it plays. */
+  private final AnimationTimer looking =
+      new AnimationTimer() {
+        @Override
+        public void handle(long now) {
+          sound.look();
+        }
+      };
+
+  Transport(SoundDesk sound) {
+    this.sound = sound;
+    getStyleClass().add("transport");
+    setMinWidth(USE_PREF_SIZE);
+    getChildren().addAll(loop(), panel(), stop(), play());
+    // All have keys of their own, and Space shall go on to play after a click.
+    getChildren().forEach(c -> c.setFocusTraversable(false));
+    sound
+        .playingProperty()
+        .addListener(
+            (o, before, now) -> {
+              if (now) {
+                looking.start();
+              } else {
+                looking.stop();
+              }
+            });
+  }
+
+  private Button play() {
+    Button play = button("play", "play", "Play or pause · Space");
+    play.getStyleClass().add("main-tool");
+    SVGPath sign = sign(PLAY);
+    play.setGraphic(sign);
+    play.textProperty()
+        .bind(Bindings.when(sound.playingProperty()).then("Pause").otherwise("Play"));
+    sign.contentProperty().bind(Bindings.when(sound.playingProperty()).then(PAUSE).otherwise(PLAY));
+    play.setPrefWidth(80);
+    play.setOnAction(e -> sound.toggle());
+    return play;
+  }
+
+  private Button stop() {
+    Button stop =
+        button("stop", "stop", "Stop, and begin at the selected chord again · Shift Space");
+    stop.setGraphic(sign(STOP));
+    stop.setOnAction(e -> sound.stop());
+    return stop;
+  }
+
+  private ToggleButton loop() {
+    ToggleButton loop = new ToggleButton();
+    loop.setId("loop");
+    loop.getStyleClass().add("tool");
+    loop.setMinWidth(USE_PREF_SIZE);
+    loop.setTooltip(
+        new Tooltip("Play the bars of the selection round and round · Ctrl L; or drag over bars"));
+    loop.textProperty()
+        .bind(
+            Bindings.createStringBinding(
+                () -> sound.loopProperty().get().map(Transport::words).orElse("Loop"),
+                sound.loopProperty()));
+    sound.loopProperty().addListener((o, before, now) -> loop.setSelected(now.isPresent()));
+    loop.setOnAction(
+        e -> {
+          sound.toggleLoop();
+          loop.setSelected(sound.loopProperty().get().isPresent());
+        });
+    return loop;
+  }
+
+  private static String words(LoopBars bars) {
+    return bars.first() == bars.last()
+        ? "Loop " + bars.first()
+        : "Loop " + bars.first() + "–" + bars.last();
+  }
+
+  private ToggleButton panel() {
+    panel.setId("sound-panel-button");
+    panel.setGraphic(sign(SLIDERS));
+    panel.setAccessibleText("sound");
+    panel.getStyleClass().add("tool");
+    panel.setMinWidth(USE_PREF_SIZE);
+    panel.setTooltip(new Tooltip("Sound: tempo, metronome, levels, device · Ctrl M"));
+    return panel;
+  }
+
+  /** Opens and closes the panel of levels. */
+  ToggleButton panelButton() {
+    return panel;
+  }
+
+  private static Button button(String id, String accessible, String tip) {
+    Button button = new Button();
+    button.setId(id);
+    button.setAccessibleText(accessible);
+    button.getStyleClass().add("tool");
+    button.setMinWidth(USE_PREF_SIZE);
+    button.setTooltip(new Tooltip(tip));
+    return button;
+  }
+
+  private static SVGPath sign(String shape) {
+    SVGPath sign = new SVGPath();
+    sign.setContent(shape);
+    sign.getStyleClass().add("transport-sign");
+    return sign;
+  }
+}

@@ -1,0 +1,406 @@
+package phalanx.desktop.model;
+
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.Executor;
+import java.util.function.Supplier;
+import javafx.beans.property.IntegerProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.property.SimpleIntegerProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import phalanx.arrangement.Slot;
+import phalanx.fretting.Shape;
+import phalanx.instrument.Guitar;
+import phalanx.performance.Performance;
+import phalanx.song.Timeline.PlayedBar;
+import phalanx.sound.play.Card;
+import phalanx.sound.play.Heard;
+import phalanx.sound.play.Player;
+import phalanx.sound.play.Start;
+import phalanx.sound.score.CountIn;
+import phalanx.sound.score.Score;
+import phalanx.sound.score.Sequencer.Clicks;
+import phalanx.sound.score.Sequencer.Loop;
+import phalanx.sound.score.Sketch;
+import phalanx.sound.strings.Levels;
+
+/**
+ * What is heard of the song: where it plays, round which bars, how fast, how loud. Used on the
+ * interface's thread; the player has a thread of its own.
+ */
+public final class SoundDesk {
+
+  /** Slowest and fastest against the song's own tempo, per cent. */
+  public static final int SLOWEST = 30;
+
+  public static final int FASTEST = 150;
+
+  /** How often a pattern is played to hear it. */
+  static final int ROUNDS = 2;
+
+  /**
+   * Bars that are played round and round, by their numbers as played.
+   *
+   * @param first the first
+   * @param last the last
+   */
+  public record LoopBars(int first, int last) {
+
+    /** In the player's words. */
+    public String words() {
+      return first == last ? "bar " + first : "bars " + first + "–" + last;
+    }
+  }
+
+  /**
+   * Where the song is heard.
+   *
+   * @param performance of which plan
+   * @param tick written ticks from the start of the song
+   * @param countingIn whether the clicks before it are heard
+   */
+  public record Place(Performance performance, int tick, boolean countingIn) {
+
+    /** The bar it is in. */
+    public PlayedBar bar() {
+      return performance.arrangement().timeline().barAt(tick);
+    }
+
+    /** How much of the bar is over, 0 to 1. */
+    public double share() {
+      PlayedBar bar = bar();
+      return (tick - bar.startTick()) / (double) bar.lengthTicks();
+    }
+  }
+
+  private final Workspace workspace;
+  private final Player player;
+  private final Cards cards;
+  private final Map<Score, Performance> scores = new IdentityHashMap<>();
+  private final ReadOnlyBooleanWrapper playing = new ReadOnlyBooleanWrapper();
+  private final ReadOnlyObjectWrapper<Optional<Place>> place =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ReadOnlyStringWrapper cardWords = new ReadOnlyStringWrapper("");
+  private final ObjectProperty<Optional<LoopBars>> loop =
+      new SimpleObjectProperty<>(Optional.empty());
+  private final IntegerProperty percent = new SimpleIntegerProperty(100);
+  private final IntegerProperty countIn = new SimpleIntegerProperty();
+  private final ObjectProperty<Clicks> clicks = new SimpleObjectProperty<>(Clicks.NOTHING);
+  private final ObjectProperty<Levels> levels = new SimpleObjectProperty<>(Levels.USUAL);
+  private Optional<Double> resume = Optional.empty();
+  private boolean sketching;
+
+  SoundDesk(Workspace workspace, Executor interfaceThread) {
+    this.workspace = workspace;
+    cards =
+        new Cards(
+            interfaceThread,
+            f -> workspace.faults().tell("Sound devices could not be looked for", f));
+    player = new Player(cards.silent(), new Told(interfaceThread));
+    cards.chosenProperty().addListener((o, before, now) -> use(now));
+    workspace.performanceProperty().addListener(o -> follow());
+    workspace.selectedProperty().addListener(o -> resume = Optional.empty());
+    loop.addListener((o, before, now) -> player.loop(currentLoop()));
+    percent.addListener((o, before, now) -> player.tempo(now.intValue() / 100.0));
+    clicks.addListener((o, before, now) -> player.clicks(now));
+    levels.addListener((o, before, now) -> player.levels(now));
+  }
+
+  /** The devices there are, and which of them plays. */
+  public Cards cards() {
+    return cards;
+  }
+
+  private void use(Card card) {
+    player.use(card);
+    cardWords.set(card.isReal() ? "" : "silent: " + card.name());
+    if (playing.get()) {
+      pause();
+      play();
+    }
+  }
+
+  /** Plays on, or pauses. */
+  public void toggle() {
+    if (playing.get()) {
+      pause();
+    } else {
+      play();
+    }
+  }
+
+  /** Stops and forgets where it was. */
+  public void stop() {
+    player.stop();
+    playing.set(false);
+    place.set(Optional.empty());
+    resume = Optional.empty();
+  }
+
+  private void pause() {
+    resume = player.heard().map(Heard::seconds).filter(s -> s > 0);
+    player.stop();
+    playing.set(false);
+  }
+
+  private void play() {
+    Performance performance = workspace.performanceProperty().get();
+    if (performance == null || performance.arrangement().timeline().bars().isEmpty()) {
+      return;
+    }
+    sketching = false;
+    playing.set(true);
+    double from = from(performance);
+    int counted = resume.isPresent() ? 0 : countIn.get();
+    Optional<LoopBars> round = loop.get();
+    double tempo = percent.get() / 100.0;
+    Clicks clicked = clicks.get();
+    Levels loud = levels.get();
+    cards.whenKnown(
+        () ->
+            player.play(
+                () -> {
+                  Score score = score(performance);
+                  CountIn before = CountIn.of(score, score.barAt(from + 1e-6), counted);
+                  return new Start(
+                      score, from, loop(score, performance, round), before, tempo, clicked, loud);
+                }));
+  }
+
+  /**
+   * Where it begins: where it paused, or at the selected chord; within the loop if there is one.
+   */
+  private double from(Performance performance) {
+    double selected =
+        workspace
+            .selectedSlot()
+            .map(Slot::played)
+            .map(s -> performance.clock().seconds(s.tick(), 0))
+            .orElse(0.0);
+    double from = resume.filter(r -> r < performance.seconds()).orElse(selected);
+    Optional<Loop> round = seconds(performance, loop.get());
+    return round.filter(l -> from < l.from() || from >= l.to()).map(Loop::from).orElse(from);
+  }
+
+  private Score score(Performance performance) {
+    Score score = Score.of(performance);
+    synchronized (scores) {
+      // Those before the newest two are not heard any more.
+      if (scores.size() > 8) {
+        scores.clear();
+      }
+      scores.put(score, performance);
+    }
+    return score;
+  }
+
+  private static Optional<Loop> loop(
+      Score score, Performance performance, Optional<LoopBars> round) {
+    return seconds(performance, round).filter(l -> l.to() <= score.seconds() + 1e-6);
+  }
+
+  private static Optional<Loop> seconds(Performance performance, Optional<LoopBars> round) {
+    if (round.isEmpty()) {
+      return Optional.empty();
+    }
+    List<PlayedBar> bars =
+        performance.arrangement().timeline().bars().stream()
+            .filter(b -> b.number() >= round.get().first() && b.number() <= round.get().last())
+            .toList();
+    if (bars.isEmpty()) {
+      return Optional.empty();
+    }
+    double from = performance.clock().seconds(bars.get(0).startTick(), 0);
+    // Where the last bar ends is where the next begins, or the end of the song.
+    PlayedBar last = bars.get(bars.size() - 1);
+    double to = performance.clock().startOfNext(last);
+    return Optional.of(new Loop(from, to));
+  }
+
+  private Optional<Loop> currentLoop() {
+    Performance performance = workspace.performanceProperty().get();
+    return performance == null ? Optional.empty() : seconds(performance, loop.get());
+  }
+
+  /** An edit is heard from the next bar on. */
+  private void follow() {
+    Performance next = workspace.performanceProperty().get();
+    Optional<LoopBars> round = loop.get();
+    if (playing.get() && next != null) {
+      player.change(() -> score(next), s -> loop(s, next, round));
+    }
+  }
+
+  /** Goes round the bars of the selected chords, or not any more. */
+  public void toggleLoop() {
+    if (loop.get().isPresent()) {
+      loop.set(Optional.empty());
+      return;
+    }
+    List<Slot> slots = workspace.range().slots();
+    if (!slots.isEmpty()) {
+      int first = slots.get(0).played().bar();
+      int last = slots.get(slots.size() - 1).played().bar();
+      loop.set(Optional.of(new LoopBars(first, last)));
+    }
+  }
+
+  /** Lets a shape be heard. */
+  public void hear(Shape shape) {
+    Guitar guitar = workspace.song().guitar();
+    Levels loud = levels.get();
+    sketch(() -> Start.plain(Sketch.shape(guitar, shape), loud));
+  }
+
+  /** Lets a place on the neck be heard; string 0 for ⑥ to 5 for ①. */
+  public void hear(int string, int fret) {
+    Guitar guitar = workspace.song().guitar();
+    Levels loud = levels.get();
+    sketch(() -> Start.plain(Sketch.note(guitar, string, fret), loud));
+  }
+
+  /** Lets a plan be heard that is not the song's, such as a pattern on one chord. */
+  void hear(Supplier<Performance> other) {
+    double tempo = percent.get() / 100.0;
+    Levels loud = levels.get();
+    sketch(
+        () -> {
+          Score score = Score.of(other.get());
+          return new Start(score, 0, Optional.empty(), CountIn.NONE, tempo, Clicks.NOTHING, loud);
+        });
+  }
+
+  private void sketch(Supplier<Start> start) {
+    if (playing.get()) {
+      return;
+    }
+    sketching = true;
+    cards.whenKnown(() -> player.play(start));
+  }
+
+  /** Looks where it is; called with every picture while it plays. */
+  public void look() {
+    player.watch();
+    Optional<Heard> heard = playing.get() ? player.heard() : Optional.empty();
+    heard.ifPresent(h -> performance(h.score()).ifPresent(p -> place.set(Optional.of(at(p, h)))));
+  }
+
+  private Optional<Performance> performance(Score score) {
+    synchronized (scores) {
+      return Optional.ofNullable(scores.get(score));
+    }
+  }
+
+  private static Place at(Performance performance, Heard heard) {
+    int tick = performance.clock().tickAt(Math.max(0, heard.seconds()));
+    return new Place(performance, tick, heard.seconds() < -0.001);
+  }
+
+  /** Whether anything is heard, the song or one thing of it. */
+  public boolean isHeard() {
+    return player.isPlaying() && player.heard().isPresent();
+  }
+
+  /** Whether the song plays. */
+  public ReadOnlyBooleanProperty playingProperty() {
+    return playing.getReadOnlyProperty();
+  }
+
+  /** Where it is heard; stays where it paused. */
+  public ReadOnlyObjectProperty<Optional<Place>> placeProperty() {
+    return place.getReadOnlyProperty();
+  }
+
+  /** The bars that are played round and round. */
+  public ObjectProperty<Optional<LoopBars>> loopProperty() {
+    return loop;
+  }
+
+  /** The tempo against the song's own, per cent. */
+  public IntegerProperty percentProperty() {
+    return percent;
+  }
+
+  /** Bars of clicks before it begins. */
+  public IntegerProperty countInProperty() {
+    return countIn;
+  }
+
+  /** What the metronome clicks. */
+  public ObjectProperty<Clicks> clicksProperty() {
+    return clicks;
+  }
+
+  /** How loud each layer is. */
+  public ObjectProperty<Levels> levelsProperty() {
+    return levels;
+  }
+
+  /** That nothing is really heard, and on what it plays; empty where a real device plays. */
+  public ReadOnlyStringProperty cardWordsProperty() {
+    return cardWords.getReadOnlyProperty();
+  }
+
+  /** Gives the card back; the window closes. */
+  public void close() {
+    player.close();
+  }
+
+  /** What the player's thread tells, taken over to the interface's. */
+  private final class Told implements Player.Listener {
+
+    private final Executor interfaceThread;
+
+    Told(Executor interfaceThread) {
+      this.interfaceThread = interfaceThread;
+    }
+
+    private void then(Runnable news) {
+      interfaceThread.execute(news);
+    }
+
+    @Override
+    public void playing(boolean now) {
+      then(
+          () -> {
+            if (!now && !player.isPlaying() && playing.get() && !sketching) {
+              playing.set(false);
+              place.set(Optional.empty());
+              resume = Optional.empty();
+            }
+          });
+    }
+
+    @Override
+    public void card(Card card) {
+      then(() -> cardWords.set(card.isReal() ? "" : "silent: " + card.name()));
+    }
+
+    @Override
+    public void trouble(String words) {
+      then(
+          () -> {
+            playing.set(false);
+            String told =
+                "Playing stopped: " + words + ". Nothing is lost; choose a device in Sound.";
+            if (!workspace.problems().contains(told)) {
+              workspace.problems().add(told);
+            }
+            cards.lost();
+          });
+    }
+
+    @Override
+    public void fault(Throwable fault) {
+      workspace.faults().tell("Playing did not work", fault);
+    }
+  }
+}

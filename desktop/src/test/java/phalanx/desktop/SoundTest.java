@@ -1,0 +1,221 @@
+package phalanx.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static phalanx.desktop.OpenWindow.until;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.TimeoutException;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.Slider;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.framework.junit5.Stop;
+import phalanx.desktop.model.Screen;
+import phalanx.desktop.model.SoundDesk;
+import phalanx.desktop.model.SoundDesk.LoopBars;
+import phalanx.sound.Layer;
+import phalanx.sound.score.Sequencer.Clicks;
+
+/**
+ * The transport, driven; on the card that nobody hears, as the machine of the tests has no other.
+ */
+@ExtendWith(ApplicationExtension.class)
+class SoundTest {
+
+  private final OpenWindow window = new OpenWindow();
+
+  @Start
+  void start(Stage stage) {
+    window.show(stage, Optional.of(Demo.FILE), Demo.folder());
+  }
+
+  @Stop
+  void stop() {
+    window.app().stop();
+  }
+
+  @BeforeEach
+  void planned() throws TimeoutException {
+    until(() -> window.arrangement() != null && !window.arrangement().slots().isEmpty());
+  }
+
+  private SoundDesk sound() {
+    return window.workspace().sound();
+  }
+
+  private static String words(FxRobot robot, String id) {
+    return robot.lookup(id).queryAs(Labeled.class).getText();
+  }
+
+  private boolean runs(FxRobot robot, String id) {
+    return robot.lookup(id).tryQuery().filter(Node::isVisible).isPresent();
+  }
+
+  @Test
+  void spacePlaysPausesAndGoesOnFromThere(FxRobot robot) throws TimeoutException {
+    assertThat(words(robot, "#play")).isEqualTo("Play");
+    robot.type(KeyCode.SPACE);
+    until(() -> sound().placeProperty().get().isPresent());
+    assertThat(words(robot, "#play")).isEqualTo("Pause");
+    until(() -> runs(robot, "#strip-playhead"));
+    until(() -> sound().placeProperty().get().get().tick() > 2000);
+    robot.type(KeyCode.SPACE);
+    assertThat(words(robot, "#play")).isEqualTo("Play");
+    int paused = sound().placeProperty().get().get().tick();
+    // Where it paused stays marked.
+    assertThat(runs(robot, "#strip-playhead")).isTrue();
+    robot.clickOn("#play");
+    until(() -> sound().placeProperty().get().get().tick() > paused + 1000);
+    robot.press(KeyCode.SHIFT).type(KeyCode.SPACE).release(KeyCode.SHIFT);
+    assertThat(sound().playingProperty().get()).isFalse();
+    assertThat(runs(robot, "#strip-playhead")).isFalse();
+  }
+
+  @Test
+  void playingBeginsAtTheSelectedChord(FxRobot robot) throws TimeoutException {
+    robot.interact(() -> window.workspace().selectPlayedBar(5));
+    robot.type(KeyCode.SPACE);
+    until(() -> sound().placeProperty().get().isPresent());
+    assertThat(sound().placeProperty().get().get().bar().number()).isEqualTo(5);
+  }
+
+  @Test
+  void theLoopIsTheSelectionAndCanBeDraggedOverBars(FxRobot robot) throws TimeoutException {
+    robot.clickOn("#loop");
+    assertThat(words(robot, "#loop")).isEqualTo("Loop 1");
+    robot.clickOn("#loop");
+    assertThat(words(robot, "#loop")).isEqualTo("Loop");
+    Node strip = robot.lookup("#strip").query();
+    var bounds = strip.localToScreen(strip.getBoundsInLocal());
+    double y = bounds.getMinY() + 52;
+    robot
+        .moveTo(bounds.getMinX() + 150, y)
+        .press(MouseButton.PRIMARY)
+        .moveTo(bounds.getMinX() + 350, y)
+        .moveTo(bounds.getMinX() + 650, y)
+        .release(MouseButton.PRIMARY);
+    assertThat(sound().loopProperty().get()).contains(new LoopBars(1, 2));
+    assertThat(words(robot, "#loop")).isEqualTo("Loop 1–2");
+    robot.press(KeyCode.CONTROL).type(KeyCode.L).release(KeyCode.CONTROL);
+    assertThat(sound().loopProperty().get()).isEmpty();
+  }
+
+  @Test
+  void theSongGoesRoundItsLoop(FxRobot robot) throws TimeoutException {
+    robot.interact(() -> sound().percentProperty().set(150));
+    robot.interact(() -> sound().loopProperty().set(Optional.of(new LoopBars(3, 3))));
+    robot.type(KeyCode.SPACE);
+    until(() -> sound().placeProperty().get().isPresent());
+    int start = window.arrangement().timeline().bars().get(2).startTick();
+    until(() -> tick() > start + 15000);
+    until(() -> tick() < start + 5000);
+    assertThat(sound().placeProperty().get().get().bar().number()).isEqualTo(3);
+  }
+
+  private int tick() {
+    return sound().placeProperty().get().map(SoundDesk.Place::tick).orElse(-1);
+  }
+
+  @Test
+  void anEditWhilePlayingIsPlayedOn(FxRobot robot) throws TimeoutException {
+    robot.interact(() -> sound().percentProperty().set(150));
+    robot.type(KeyCode.SPACE);
+    until(() -> tick() > 0);
+    var before = window.arrangement();
+    robot.type(KeyCode.P);
+    until(() -> window.arrangement() != before);
+    var after = window.arrangement();
+    until(
+        () ->
+            sound()
+                .placeProperty()
+                .get()
+                .filter(p -> p.performance().arrangement() == after)
+                .isPresent());
+    assertThat(sound().playingProperty().get()).isTrue();
+  }
+
+  @Test
+  void thePanelSetsTempoClicksAndLevels(FxRobot robot) {
+    assertThat(runs(robot, "#sound-panel")).isFalse();
+    robot.press(KeyCode.CONTROL).type(KeyCode.M).release(KeyCode.CONTROL);
+    assertThat(runs(robot, "#sound-panel")).isTrue();
+    robot.clickOn("#metronome").clickOn("on the beats");
+    assertThat(sound().clicksProperty().get()).isEqualTo(Clicks.BEATS);
+    robot.clickOn("#count-in").clickOn("one bar");
+    assertThat(sound().countInProperty().get()).isEqualTo(1);
+    robot.clickOn("#mute-thumb").clickOn("#solo-tune");
+    assertThat(sound().levelsProperty().get().isHeard(Layer.THUMB)).isFalse();
+    assertThat(sound().levelsProperty().get().isHeard(Layer.TUNE)).isTrue();
+    assertThat(sound().levelsProperty().get().isHeard(Layer.FINGERS)).isFalse();
+    robot.interact(() -> robot.lookup("#level-hits").queryAs(Slider.class).setValue(-6.2));
+    assertThat(sound().levelsProperty().get().decibels()).containsEntry(Layer.HITS, -6.0);
+    robot.interact(() -> robot.lookup("#tempo-percent").queryAs(Slider.class).setValue(70));
+    assertThat(sound().percentProperty().get()).isEqualTo(70);
+    assertThat(robot.lookup("Tempo 70 %").tryQuery()).isPresent();
+    assertThat(robot.lookup("Hits −6 dB").tryQuery()).isPresent();
+  }
+
+  @Test
+  void countingInKeepsTheLineAtItsPlace(FxRobot robot) throws TimeoutException {
+    robot.interact(() -> sound().countInProperty().set(1));
+    robot.type(KeyCode.SPACE);
+    until(() -> sound().placeProperty().get().filter(SoundDesk.Place::countingIn).isPresent());
+    assertThat(tick()).isZero();
+    until(() -> tick() > 0);
+  }
+
+  @Test
+  void theLineRunsOnChartStaffAndGrid(FxRobot robot) throws TimeoutException {
+    robot.type(KeyCode.SPACE);
+    until(() -> tick() > 0);
+    for (var screen :
+        List.of(
+            new Object[] {Screen.CHART, "#chart-playhead"},
+            new Object[] {Screen.MELODY, "#staves-playhead"},
+            new Object[] {Screen.PICKING, "#grid-playhead"})) {
+      robot.interact(() -> window.workspace().screenProperty().set((Screen) screen[0]));
+      until(() -> runs(robot, (String) screen[1]));
+    }
+  }
+
+  @Test
+  void shapesPatternsAndNotesAreHeardAlone(FxRobot robot) throws TimeoutException {
+    robot.interact(() -> window.workspace().screenProperty().set(Screen.SHAPES));
+    robot.clickOn("#hear-shape");
+    until(() -> sound().isHeard());
+    assertThat(sound().playingProperty().get()).isFalse();
+    robot.interact(() -> sound().stop());
+    until(() -> !sound().isHeard());
+    robot.interact(() -> window.workspace().screenProperty().set(Screen.PICKING));
+    robot.type(KeyCode.H);
+    until(() -> sound().isHeard());
+    robot.interact(() -> sound().stop());
+    until(() -> !sound().isHeard());
+    robot.interact(() -> window.workspace().screenProperty().set(Screen.MELODY));
+    robot.clickOn("#tune-neck");
+    until(() -> sound().isHeard());
+  }
+
+  @Test
+  void aMachineWithoutADeviceSaysSo(FxRobot robot) throws TimeoutException {
+    robot.type(KeyCode.SPACE);
+    until(() -> tick() > 0);
+    if (sound().cards().there().size() == 1) {
+      assertThat(words(robot, "#card-words")).isEqualTo("silent: a simulated card");
+    } else {
+      assertThat(words(robot, "#card-words")).isEmpty();
+    }
+    assertThat(robot.lookup("#play").queryAs(Button.class).isFocused()).isFalse();
+  }
+}
