@@ -3,6 +3,8 @@ package phalanx.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 import static phalanx.desktop.OpenWindow.until;
 
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeoutException;
@@ -13,6 +15,7 @@ import javafx.scene.control.Slider;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
+import javax.sound.sampled.AudioSystem;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -20,9 +23,11 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
+import phalanx.desktop.files.SoundExport;
 import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.SoundDesk;
 import phalanx.desktop.model.SoundDesk.LoopBars;
+import phalanx.performance.Performance;
 import phalanx.sound.Layer;
 import phalanx.sound.score.Sequencer.Clicks;
 
@@ -205,6 +210,66 @@ class SoundTest {
     robot.interact(() -> window.workspace().screenProperty().set(Screen.MELODY));
     robot.clickOn("#tune-neck");
     until(() -> sound().isHeard());
+  }
+
+  @Test
+  void theSongIsExportedAsSoundAndCanBeCancelled(FxRobot robot) throws Exception {
+    Path folder = Files.createTempDirectory("phalanx-sound");
+    Path file = folder.resolve("song.wav");
+    SoundExport whole = window.app().documents().soundExport();
+    Watched watched = new Watched();
+    robot.interact(() -> whole.write(performance(), file, watched));
+    until(() -> watched.ended != null);
+    assertThat(watched.ended).isEqualTo("written");
+    assertThat(watched.share).isGreaterThan(0.9);
+    try (var audio = AudioSystem.getAudioInputStream(file.toFile())) {
+      assertThat(audio.getFrameLength()).isGreaterThan((long) (performance().seconds() * 44100));
+    }
+    SoundExport stopped = window.app().documents().soundExport();
+    stopped.cancel();
+    Watched second = new Watched();
+    Path other = folder.resolve("other.wav");
+    robot.interact(() -> stopped.write(performance(), other, second));
+    until(() -> second.ended != null);
+    assertThat(second.ended).isEqualTo("cancelled");
+    assertThat(other).doesNotExist();
+    Watched refused = new Watched();
+    Path nowhere = folder.resolve("nowhere").resolve("song.wav");
+    robot.interact(
+        () -> window.app().documents().soundExport().write(performance(), nowhere, refused));
+    until(() -> refused.ended != null);
+    assertThat(refused.ended).contains("there is no folder");
+    Files.delete(file);
+    Files.delete(folder);
+  }
+
+  private Performance performance() {
+    return window.workspace().performanceProperty().get();
+  }
+
+  private static final class Watched implements SoundExport.Watcher {
+    volatile double share;
+    volatile String ended;
+
+    @Override
+    public void share(double done) {
+      share = done;
+    }
+
+    @Override
+    public void written() {
+      ended = "written";
+    }
+
+    @Override
+    public void cancelled() {
+      ended = "cancelled";
+    }
+
+    @Override
+    public void refused(String words) {
+      ended = words;
+    }
   }
 
   @Test

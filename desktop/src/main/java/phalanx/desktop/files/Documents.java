@@ -242,6 +242,12 @@ public final class Documents {
         });
   }
 
+  /** An export of the song as sound. */
+  public SoundExport soundExport() {
+    return new SoundExport(
+        tasks::answer, f -> workspace.faults().tell("The sound could not be written", f));
+  }
+
   private void saved(Song song, Path file, Optional<FileStamp> after, Runnable then) {
     workspace.savedAs(song, file);
     keepStamp(after);

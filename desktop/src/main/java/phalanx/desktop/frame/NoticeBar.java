@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -56,7 +57,25 @@ public final class NoticeBar extends VBox {
     buttons.get(0).requestFocus();
   }
 
-  private void forget(String id) {
+  /**
+   * Shows how far something is that takes its time, until it is forgotten.
+   *
+   * @param cancel what ends it
+   * @return the bar to be filled, 0 to 1
+   */
+  ProgressBar progress(String id, String what, Answer cancel) {
+    ask(id, what, List.of(cancel));
+    ProgressBar bar = new ProgressBar(0);
+    bar.setId(id + "-progress");
+    bar.setPrefWidth(220);
+    getChildren().stream()
+        .filter(n -> id.equals(n.getId()))
+        .map(HBox.class::cast)
+        .forEach(row -> row.getChildren().add(1, bar));
+    return bar;
+  }
+
+  void forget(String id) {
     getChildren().removeIf(n -> id.equals(n.getId()));
   }
 }

@@ -24,7 +24,7 @@ final class ShortcutSheet extends StackPane {
           new Shortcut("Ctrl Z, Ctrl Y", "undo, redo (or Ctrl Shift Z)"),
           new Shortcut("Ctrl N, Ctrl O", "new song, open"),
           new Shortcut("Ctrl S", "save (with Shift: save as)"),
-          new Shortcut("Ctrl E", "export: score, tablature, data"),
+          new Shortcut("Ctrl E", "export: score, tablature, data, sound"),
           new Shortcut("Space", "play, pause (Shift: stop; Ctrl: while typing)"),
           new Shortcut("Ctrl L, Ctrl M", "loop the selection, sound"),
           new Shortcut("Tab", "next control"),

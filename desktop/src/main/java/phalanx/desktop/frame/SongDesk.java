@@ -3,9 +3,11 @@ package phalanx.desktop.frame;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import javafx.scene.control.ProgressBar;
 import phalanx.arrangement.Arrangement;
 import phalanx.desktop.files.Documents;
 import phalanx.desktop.files.Recovery;
+import phalanx.desktop.files.SoundExport;
 import phalanx.desktop.frame.NoticeBar.Answer;
 import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.Workspace;
@@ -129,18 +131,53 @@ public final class SongDesk implements Documents.Questions {
     if (plan == null) {
       return;
     }
-    asker
-        .toExport(workspace.song().title())
-        .ifPresent(
-            f ->
-                documents.export(
-                    plan,
-                    f,
-                    () ->
-                        notices.ask(
-                            "exported",
-                            f.getFileName() + " is written.",
-                            List.of(new Answer("exported-good", "Good", () -> {})))));
+    Optional<Path> file = asker.toExport(workspace.song().title());
+    if (file.filter(SoundExport::isSound).isPresent()) {
+      exportSound(file.get());
+    } else {
+      file.ifPresent(f -> documents.export(plan, f, () -> written(f)));
+    }
+  }
+
+  private void written(Path file) {
+    notices.ask(
+        "exported",
+        file.getFileName() + " is written.",
+        List.of(new Answer("exported-good", "Good", () -> {})));
+  }
+
+  /** Sound takes its time: it is shown how far it is, and it can be cancelled. */
+  private void exportSound(Path file) {
+    SoundExport export = documents.soundExport();
+    Answer cancel = new Answer("rendering-cancel", "Cancel", export::cancel);
+    String words = file.getFileName() + " is being written …";
+    ProgressBar bar = notices.progress("rendering", words, cancel);
+    export.write(
+        workspace.performanceProperty().get(),
+        file,
+        new SoundExport.Watcher() {
+          @Override
+          public void share(double done) {
+            bar.setProgress(done);
+          }
+
+          @Override
+          public void written() {
+            notices.forget("rendering");
+            SongDesk.this.written(file);
+          }
+
+          @Override
+          public void cancelled() {
+            notices.forget("rendering");
+          }
+
+          @Override
+          public void refused(String why) {
+            notices.forget("rendering");
+            workspace.problems().add(why);
+          }
+        });
   }
 
   /** Asks where to save the song. */

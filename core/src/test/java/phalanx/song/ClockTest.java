@@ -1,0 +1,52 @@
+package phalanx.song;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import phalanx.song.Timeline.PlayedBar;
+
+class ClockTest {
+
+  private static Song song() {
+    Song song = TestSongs.of("C | G | Am | F").withTempo(120);
+    Bar third = song.chart().bars().get(2).withTempo(Optional.of(60.0));
+    song = song.editChart(c -> ChartEdits.replace(c, third));
+    return song.withFeel(song.feel().withSwing(Swing.TRIPLET));
+  }
+
+  @Test
+  void theTickHeardAtATimeIsTheOneThatSoundsThen() {
+    Timeline timeline = Timeline.of(song());
+    Clock clock = Clock.of(song(), timeline);
+    for (int tick = 0; tick < timeline.lengthTicks(); tick += 630) {
+      double seconds = clock.seconds(tick, 0);
+      int heard = clock.tickAt(seconds + 1e-9);
+      assertThat(clock.seconds(heard, 0)).isCloseTo(seconds, within(1e-3));
+      assertThat(Math.abs(heard - tick)).isLessThanOrEqualTo(2);
+    }
+    assertThat(clock.tickAt(-1)).isZero();
+    assertThat(clock.tickAt(1000)).isEqualTo(timeline.lengthTicks() - 1);
+  }
+
+  /** Four quarters at 120 take two seconds, at 60 four. */
+  @Test
+  void barsFollowEachOther() {
+    Timeline timeline = Timeline.of(song());
+    Clock clock = Clock.of(song(), timeline);
+    double at = 0;
+    for (PlayedBar bar : timeline.bars()) {
+      assertThat(clock.seconds(bar.startTick(), 0)).isCloseTo(at, within(1e-9));
+      at += 240 / bar.tempo();
+      assertThat(clock.startOfNext(bar)).isCloseTo(at, within(1e-9));
+    }
+    assertThat(at).isCloseTo(clock.seconds(), within(1e-9));
+  }
+
+  @Test
+  void aSongWithoutBarsHasNoTime() {
+    Song empty = Song.untitled();
+    assertThat(Clock.of(empty, Timeline.of(empty)).tickAt(3)).isZero();
+  }
+}
