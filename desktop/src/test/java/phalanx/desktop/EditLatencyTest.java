@@ -7,6 +7,7 @@ import static phalanx.desktop.OpenWindow.until;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -21,6 +22,7 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
+import phalanx.desktop.model.LoopBars;
 import phalanx.song.Song;
 
 /**
@@ -67,6 +69,22 @@ class EditLatencyTest {
 
   @Test
   void everyEditIsSeenInTheStrip(FxRobot robot) throws TimeoutException, IOException {
+    edit(robot, "");
+  }
+
+  /** Every edit is taken over by what plays as well. */
+  @Test
+  void everyEditIsSeenInTheStripWhileItPlays(FxRobot robot) throws TimeoutException, IOException {
+    until(() -> window.arrangement() != null && !window.arrangement().slots().isEmpty());
+    robot.interact(
+        () -> window.workspace().sound().loopProperty().set(Optional.of(new LoopBars(1, 36))));
+    robot.interact(() -> window.workspace().sound().toggle());
+    until(() -> window.workspace().sound().placeProperty().get().isPresent());
+    edit(robot, ", playing");
+    assertThat(window.workspace().sound().playingProperty().get()).isTrue();
+  }
+
+  private void edit(FxRobot robot, String how) throws TimeoutException, IOException {
     until(() -> window.arrangement() != null && !window.arrangement().slots().isEmpty());
     press(robot, KeyCode.CONTROL, KeyCode.DIGIT5);
     robot.clickOn("#strip");
@@ -92,13 +110,14 @@ class EditLatencyTest {
     }
     millis.sort(Double::compare);
     String figures =
-        "key to redrawn strip, %d edits of the demo song: median %.0f ms, 9 in 10 %.0f, longest %.0f%n"
+        "key to redrawn strip, %d edits of the demo song%s: median %.0f ms, 9 in 10 %.0f, longest %.0f%n"
             .formatted(
                 millis.size(),
+                how,
                 millis.get(millis.size() / 2),
                 millis.get(millis.size() * 9 / 10),
                 millis.get(millis.size() - 1));
-    Files.writeString(REPORT, figures);
+    Files.writeString(REPORT, figures, StandardOpenOption.CREATE, StandardOpenOption.APPEND);
     System.out.print(figures);
   }
 }

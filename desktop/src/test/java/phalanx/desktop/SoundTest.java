@@ -24,9 +24,10 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
 import phalanx.desktop.files.SoundExport;
+import phalanx.desktop.model.HeardPlace;
+import phalanx.desktop.model.LoopBars;
 import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.SoundDesk;
-import phalanx.desktop.model.SoundDesk.LoopBars;
 import phalanx.performance.Performance;
 import phalanx.sound.Layer;
 import phalanx.sound.score.Sequencer.Clicks;
@@ -95,6 +96,19 @@ class SoundTest {
   }
 
   @Test
+  void aDoubleClickGoesToAChordWhileItPlays(FxRobot robot) throws TimeoutException {
+    robot.type(KeyCode.SPACE);
+    until(() -> tick() > 0);
+    Node strip = robot.lookup("#strip").query();
+    var bounds = strip.localToScreen(strip.getBoundsInLocal());
+    robot.moveTo(bounds.getMinX() + 650, bounds.getMinY() + 52).doubleClickOn(MouseButton.PRIMARY);
+    int second = window.arrangement().timeline().bars().get(1).startTick();
+    until(() -> tick() >= second);
+    assertThat(tick()).isLessThan(second + 2 * 20160);
+    assertThat(sound().playingProperty().get()).isTrue();
+  }
+
+  @Test
   void theLoopIsTheSelectionAndCanBeDraggedOverBars(FxRobot robot) throws TimeoutException {
     robot.clickOn("#loop");
     assertThat(words(robot, "#loop")).isEqualTo("Loop 1");
@@ -128,7 +142,7 @@ class SoundTest {
   }
 
   private int tick() {
-    return sound().placeProperty().get().map(SoundDesk.Place::tick).orElse(-1);
+    return sound().placeProperty().get().map(HeardPlace::tick).orElse(-1);
   }
 
   @Test
@@ -175,7 +189,7 @@ class SoundTest {
   void countingInKeepsTheLineAtItsPlace(FxRobot robot) throws TimeoutException {
     robot.interact(() -> sound().countInProperty().set(1));
     robot.type(KeyCode.SPACE);
-    until(() -> sound().placeProperty().get().filter(SoundDesk.Place::countingIn).isPresent());
+    until(() -> sound().placeProperty().get().filter(HeardPlace::countingIn).isPresent());
     assertThat(tick()).isZero();
     until(() -> tick() > 0);
   }

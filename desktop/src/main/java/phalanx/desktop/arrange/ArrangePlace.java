@@ -19,6 +19,7 @@ public final class ArrangePlace extends Place<ArrangeView, Inspector> {
           new Shortcut("← →", "chord before, after; with Shift: select several"),
           new Shortcut("↑ ↓", "same place in the row above, below"),
           new Shortcut("Home, End", "start and end of the song"),
+          new Shortcut("double click", "play from that chord; drag: loop bars"),
           new Shortcut("1 to 9", "pin that card’s shape"),
           new Shortcut("P", "pin or unpin the shapes selected"),
           new Shortcut("F, Shift F", "next hard spot, the one before"),

@@ -13,7 +13,7 @@ import phalanx.chart.ChartLine;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ScrolledCanvas;
 import phalanx.desktop.model.ChartCursor;
-import phalanx.desktop.model.SoundDesk;
+import phalanx.desktop.model.HeardPlace;
 import phalanx.desktop.model.Workspace;
 import phalanx.song.Bar;
 import phalanx.song.Section;
@@ -136,7 +136,7 @@ public final class ChartView extends ScrolledCanvas {
   }
 
   /** The line runs over the written bars with what is heard of them. */
-  private void follow(Optional<SoundDesk.Place> heard) {
+  private void follow(Optional<HeardPlace> heard) {
     if (layout == null || getScene() == null || heard.isEmpty()) {
       standStill();
       return;

@@ -2,6 +2,7 @@ package phalanx.desktop.frame;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import javafx.beans.binding.Bindings;
@@ -31,6 +32,13 @@ final class TopBar extends ToolRow {
       List.of(50.0, 60.0, 70.0, 80.0, 92.0, 104.0, 116.0, 132.0, 152.0);
 
   private static final List<Integer> CAPOS = List.of(0, 1, 2, 3, 4, 5, 6, 7);
+
+  /** What a chip shows, by the field it leads to. */
+  private static final Map<String, String> TIPS =
+      Map.of(
+          "tonic", "Key of the chart",
+          "meter", "Metre it begins in",
+          "tuning", "Tuning, from string ⑥ to ①");
 
   private final Workspace workspace;
   private final ChoiceChips chips;
@@ -112,6 +120,7 @@ final class TopBar extends ToolRow {
     Button chip = new Button();
     chip.setId(id);
     chip.getStyleClass().add("chip");
+    chip.setTooltip(new Tooltip(TIPS.get(field)));
     chip.setMinWidth(USE_PREF_SIZE);
     StringBinding text =
         Bindings.createStringBinding(

@@ -7,8 +7,8 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.shape.SVGPath;
+import phalanx.desktop.model.LoopBars;
 import phalanx.desktop.model.SoundDesk;
-import phalanx.desktop.model.SoundDesk.LoopBars;
 
 /** Play, stop, loop, and the panel of levels, at the end of the top bar. */
 final class Transport extends HBox {
@@ -94,9 +94,7 @@ final class Transport extends HBox {
   }
 
   private static String words(LoopBars bars) {
-    return bars.first() == bars.last()
-        ? "Loop " + bars.first()
-        : "Loop " + bars.first() + "–" + bars.last();
+    return "Loop " + bars.words();
   }
 
   private ToggleButton panel() {

@@ -12,8 +12,8 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ScrolledCanvas;
+import phalanx.desktop.model.HeardPlace;
 import phalanx.desktop.model.MelodyDesk;
-import phalanx.desktop.model.SoundDesk;
 import phalanx.desktop.model.Workspace;
 import phalanx.review.Found;
 import phalanx.review.Review;
@@ -131,7 +131,7 @@ final class StaffView extends ScrolledCanvas {
   }
 
   /** The line runs over the staves with what is heard of them. */
-  private void follow(Optional<SoundDesk.Place> heard) {
+  private void follow(Optional<HeardPlace> heard) {
     if (layout == null || getScene() == null || heard.isEmpty()) {
       standStill();
       return;

@@ -20,7 +20,6 @@ import phalanx.arrangement.Slot;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
 import phalanx.performance.Performance;
-import phalanx.song.Timeline.PlayedBar;
 import phalanx.sound.play.Card;
 import phalanx.sound.play.Heard;
 import phalanx.sound.play.Player;
@@ -46,47 +45,12 @@ public final class SoundDesk {
   /** How often a pattern is played to hear it. */
   static final int ROUNDS = 2;
 
-  /**
-   * Bars that are played round and round, by their numbers as played.
-   *
-   * @param first the first
-   * @param last the last
-   */
-  public record LoopBars(int first, int last) {
-
-    /** In the player's words. */
-    public String words() {
-      return first == last ? "bar " + first : "bars " + first + "–" + last;
-    }
-  }
-
-  /**
-   * Where the song is heard.
-   *
-   * @param performance of which plan
-   * @param tick written ticks from the start of the song
-   * @param countingIn whether the clicks before it are heard
-   */
-  public record Place(Performance performance, int tick, boolean countingIn) {
-
-    /** The bar it is in. */
-    public PlayedBar bar() {
-      return performance.arrangement().timeline().barAt(tick);
-    }
-
-    /** How much of the bar is over, 0 to 1. */
-    public double share() {
-      PlayedBar bar = bar();
-      return (tick - bar.startTick()) / (double) bar.lengthTicks();
-    }
-  }
-
   private final Workspace workspace;
   private final Player player;
   private final Cards cards;
   private final Map<Score, Performance> scores = new IdentityHashMap<>();
   private final ReadOnlyBooleanWrapper playing = new ReadOnlyBooleanWrapper();
-  private final ReadOnlyObjectWrapper<Optional<Place>> place =
+  private final ReadOnlyObjectWrapper<Optional<HeardPlace>> place =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyStringWrapper cardWords = new ReadOnlyStringWrapper("");
   private final ObjectProperty<Optional<LoopBars>> loop =
@@ -137,6 +101,17 @@ public final class SoundDesk {
     }
   }
 
+  /** Goes to the selected chord, or begins there. */
+  public void playFromSelection() {
+    resume = Optional.empty();
+    Performance performance = workspace.performanceProperty().get();
+    if (playing.get() && performance != null) {
+      player.go(from(performance));
+    } else {
+      play();
+    }
+  }
+
   /** Stops and forgets where it was. */
   public void stop() {
     player.stop();
@@ -171,7 +146,7 @@ public final class SoundDesk {
                   Score score = score(performance);
                   CountIn before = CountIn.of(score, score.barAt(from + 1e-6), counted);
                   return new Start(
-                      score, from, loop(score, performance, round), before, tempo, clicked, loud);
+                      score, from, LoopBars.in(performance, round), before, tempo, clicked, loud);
                 }));
   }
 
@@ -186,7 +161,7 @@ public final class SoundDesk {
             .map(s -> performance.clock().seconds(s.tick(), 0))
             .orElse(0.0);
     double from = resume.filter(r -> r < performance.seconds()).orElse(selected);
-    Optional<Loop> round = seconds(performance, loop.get());
+    Optional<Loop> round = LoopBars.in(performance, loop.get());
     return round.filter(l -> from < l.from() || from >= l.to()).map(Loop::from).orElse(from);
   }
 
@@ -202,32 +177,9 @@ public final class SoundDesk {
     return score;
   }
 
-  private static Optional<Loop> loop(
-      Score score, Performance performance, Optional<LoopBars> round) {
-    return seconds(performance, round).filter(l -> l.to() <= score.seconds() + 1e-6);
-  }
-
-  private static Optional<Loop> seconds(Performance performance, Optional<LoopBars> round) {
-    if (round.isEmpty()) {
-      return Optional.empty();
-    }
-    List<PlayedBar> bars =
-        performance.arrangement().timeline().bars().stream()
-            .filter(b -> b.number() >= round.get().first() && b.number() <= round.get().last())
-            .toList();
-    if (bars.isEmpty()) {
-      return Optional.empty();
-    }
-    double from = performance.clock().seconds(bars.get(0).startTick(), 0);
-    // Where the last bar ends is where the next begins, or the end of the song.
-    PlayedBar last = bars.get(bars.size() - 1);
-    double to = performance.clock().startOfNext(last);
-    return Optional.of(new Loop(from, to));
-  }
-
   private Optional<Loop> currentLoop() {
     Performance performance = workspace.performanceProperty().get();
-    return performance == null ? Optional.empty() : seconds(performance, loop.get());
+    return performance == null ? Optional.empty() : LoopBars.in(performance, loop.get());
   }
 
   /** An edit is heard from the next bar on. */
@@ -235,7 +187,7 @@ public final class SoundDesk {
     Performance next = workspace.performanceProperty().get();
     Optional<LoopBars> round = loop.get();
     if (playing.get() && next != null) {
-      player.change(() -> score(next), s -> loop(s, next, round));
+      player.change(() -> score(next), s -> LoopBars.in(next, round));
     }
   }
 
@@ -290,18 +242,16 @@ public final class SoundDesk {
   public void look() {
     player.watch();
     Optional<Heard> heard = playing.get() ? player.heard() : Optional.empty();
-    heard.ifPresent(h -> performance(h.score()).ifPresent(p -> place.set(Optional.of(at(p, h)))));
+    heard.ifPresent(
+        h ->
+            performance(h.score())
+                .ifPresent(p -> place.set(Optional.of(HeardPlace.of(p, h.seconds())))));
   }
 
   private Optional<Performance> performance(Score score) {
     synchronized (scores) {
       return Optional.ofNullable(scores.get(score));
     }
-  }
-
-  private static Place at(Performance performance, Heard heard) {
-    int tick = performance.clock().tickAt(Math.max(0, heard.seconds()));
-    return new Place(performance, tick, heard.seconds() < -0.001);
   }
 
   /** Whether anything is heard, the song or one thing of it. */
@@ -315,7 +265,7 @@ public final class SoundDesk {
   }
 
   /** Where it is heard; stays where it paused. */
-  public ReadOnlyObjectProperty<Optional<Place>> placeProperty() {
+  public ReadOnlyObjectProperty<Optional<HeardPlace>> placeProperty() {
     return place.getReadOnlyProperty();
   }
 

@@ -5,8 +5,8 @@ import java.util.Optional;
 import java.util.Set;
 import phalanx.arrangement.Note;
 import phalanx.desktop.model.FingerChoice;
+import phalanx.desktop.model.LoopBars;
 import phalanx.desktop.model.SlotRange;
-import phalanx.desktop.model.SoundDesk.LoopBars;
 import phalanx.review.Grade;
 
 /**

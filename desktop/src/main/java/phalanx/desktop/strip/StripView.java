@@ -18,8 +18,8 @@ import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ScrolledPictures;
 import phalanx.desktop.model.FindingDesk;
 import phalanx.desktop.model.FingerChoice;
-import phalanx.desktop.model.SoundDesk;
-import phalanx.desktop.model.SoundDesk.LoopBars;
+import phalanx.desktop.model.HeardPlace;
+import phalanx.desktop.model.LoopBars;
 import phalanx.desktop.model.Workspace;
 import phalanx.instrument.Finger;
 import phalanx.review.Found;
@@ -117,7 +117,7 @@ public final class StripView extends ScrolledPictures {
   }
 
   /** The line runs over the strip with what is heard of it. */
-  private void follow(Optional<SoundDesk.Place> heard) {
+  private void follow(Optional<HeardPlace> heard) {
     boolean mine =
         layout != null
             && getScene() != null
@@ -184,6 +184,9 @@ public final class StripView extends ScrolledPictures {
       slot.ifPresent(event.isShiftDown() ? workspace.range()::extendTo : workspace::select);
       dragFrom = slot;
       looping = false;
+      if (event.getClickCount() == 2 && slot.isPresent()) {
+        workspace.sound().playFromSelection();
+      }
       workspace.notes().choose(touch().noteAt(x, y));
     }
   }

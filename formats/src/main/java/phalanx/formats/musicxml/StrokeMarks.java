@@ -1,7 +1,14 @@
 package phalanx.formats.musicxml;
 
+import jakarta.xml.bind.JAXBElement;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.Function;
 import org.audiveris.proxymusic.Arpeggiate;
 import org.audiveris.proxymusic.Articulations;
+import org.audiveris.proxymusic.EmptyPlacement;
 import org.audiveris.proxymusic.Notations;
 import org.audiveris.proxymusic.ObjectFactory;
 import org.audiveris.proxymusic.UpDown;
@@ -9,13 +16,22 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Group;
 import phalanx.arrangement.Note;
+import phalanx.arrangement.Technique;
 import phalanx.picking.Force;
 import phalanx.picking.Touch;
 
-/** Arpeggio arrows for rolls and brushes, accents. */
+/** Arpeggio arrows for rolls and brushes, accents, and the marks of techniques. */
 final class StrokeMarks {
 
   private static final ObjectFactory FACTORY = new ObjectFactory();
+
+  /** The mark of each technique that MusicXML 4.0 has one for (its chapter on articulations). */
+  private static final Map<
+          Class<? extends Technique>, Function<EmptyPlacement, JAXBElement<EmptyPlacement>>>
+      TECHNIQUES =
+          Map.of(
+              Technique.Stopped.class, FACTORY::createArticulationsStaccato,
+              Technique.Soft.class, FACTORY::createArticulationsUnstress);
 
   private StrokeMarks() {}
 
@@ -25,11 +41,17 @@ final class StrokeMarks {
       arpeggiate.setDirection(towardsTreble(note, arrangement) ? UpDown.UP : UpDown.DOWN);
       notations.getTiedOrSlurOrTuplet().add(arpeggiate);
     }
+    Articulations articulations = FACTORY.createArticulations();
+    List<JAXBElement<?>> marks = articulations.getAccentOrStrongAccentOrStaccato();
     if (note.force() == Force.ACCENTED) {
-      Articulations articulations = FACTORY.createArticulations();
-      articulations
-          .getAccentOrStrongAccentOrStaccato()
-          .add(FACTORY.createArticulationsAccent(FACTORY.createEmptyPlacement()));
+      marks.add(FACTORY.createArticulationsAccent(FACTORY.createEmptyPlacement()));
+    }
+    note.techniques().stream()
+        .sorted(Comparator.comparing(Technique::word))
+        .map(t -> TECHNIQUES.get(t.getClass()))
+        .filter(Objects::nonNull)
+        .forEach(mark -> marks.add(mark.apply(FACTORY.createEmptyPlacement())));
+    if (!marks.isEmpty()) {
       notations.getTiedOrSlurOrTuplet().add(articulations);
     }
   }

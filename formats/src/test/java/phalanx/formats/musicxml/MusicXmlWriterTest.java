@@ -206,6 +206,9 @@ class MusicXmlWriterTest {
     String brushes = marked("brushes-down-and-back");
     assertThat(brushes).contains("<arpeggiate direction=\"up\"", "<arpeggiate direction=\"down\"");
     assertThat(brushes).contains("<fingernails", "<accent", "dynamics=\"60\"");
+    // MusicXML 4.0: unstress is the mark of a note without weight, staccato of one cut short.
+    assertThat(brushes).contains("<unstress");
+    assertThat(marked("short-blocks")).contains("<staccato");
     assertThat(marked("rolled-chords")).contains("<arpeggiate direction=\"up\"");
     String hits = marked("slap-and-block");
     assertThat(hits).contains("<unpitched>", "<notehead>x</notehead>", "thumb slap");

@@ -7,6 +7,7 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.LongSupplier;
 import java.util.function.Supplier;
+import phalanx.sound.score.CountIn;
 import phalanx.sound.score.Score;
 import phalanx.sound.score.Sequencer;
 import phalanx.sound.score.Sequencer.Clicks;
@@ -131,6 +132,11 @@ public final class Player implements AutoCloseable {
           Score next = score.get();
           s.change(next, loop.apply(next));
         });
+  }
+
+  /** Goes to another place, seconds of the score. */
+  public void go(double seconds) {
+    order(s -> s.go(seconds, CountIn.NONE));
   }
 
   /** Against the song's own tempo. */

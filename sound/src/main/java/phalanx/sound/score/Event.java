@@ -51,7 +51,7 @@ public sealed interface Event {
   record Stop(double at, int string, double seconds, Layer layer) implements Event {
     @Override
     public void apply(Instrument instrument) {
-      instrument.stop(string, seconds);
+      instrument.stop(string, seconds, layer);
     }
   }
 

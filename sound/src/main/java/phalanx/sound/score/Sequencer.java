@@ -203,13 +203,19 @@ public final class Sequencer {
     if (nextCount < countIn.clicks().size()) {
       at = Math.min(at, start + countIn.clicks().get(nextCount).at());
     }
-    if (loop.isPresent() && position < loop.get().to()) {
-      at = Math.min(at, loop.get().to());
+    if (loop.isPresent()) {
+      at = Math.min(at, turning());
     }
     if (coming.isPresent()) {
       at = Math.min(at, nextBarLine());
     }
     return at;
+  }
+
+  /** Where a loop goes round: at its end, or at the end of the song where that was passed. */
+  private double turning() {
+    double end = loop.orElseThrow().to();
+    return position < end + perSample() ? end : score.seconds();
   }
 
   private double nextBarLine() {
@@ -223,10 +229,8 @@ public final class Sequencer {
 
   /** Does what is due where it has come to. */
   private void reach() {
-    if (loop.isPresent() && Math.abs(position - loop.get().to()) <= 2 * DUE + perSample()) {
-      if (position >= loop.get().to() - DUE) {
-        jump(loop.get().from());
-      }
+    if (loop.isPresent() && position >= turning() - DUE) {
+      jump(loop.get().from());
     }
     if (coming.isPresent() && atBarLine()) {
       turn();
@@ -287,7 +291,8 @@ public final class Sequencer {
       if (wanted && levels.isHeard(Layer.CLICK)) {
         click.apply(instrument);
       }
-    } else if (levels.isHeard(event.layer())) {
+    } else if (event instanceof Event.Stop || levels.isHeard(event.layer())) {
+      // What was plucked before its layer was muted still ends when it should.
       event.apply(instrument);
     }
   }

@@ -164,12 +164,14 @@ public final class Instrument {
   }
 
   /**
-   * A string is stopped.
+   * A string is stopped, if it is this layer's note that sounds on it.
    *
    * @param seconds until 60 dB below
    */
-  public void stop(int string, double seconds) {
-    strings[string].fade(seconds);
+  public void stop(int string, double seconds, Layer layer) {
+    if (layers[string] == layer) {
+      strings[string].fade(seconds);
+    }
   }
 
   /** All strings are stopped quickly, without a click. */

@@ -122,6 +122,9 @@ class PlayerTest {
           if (b % 997 == 0) {
             player.loop(Optional.of(new Loop(2, 6)));
           }
+          if (b % 401 == 0) {
+            player.go(b % 9);
+          }
           if (b % 331 == 0) {
             player.levels(Levels.USUAL.withVolume(b % 10 / 10.0));
           }
@@ -206,7 +209,7 @@ class PlayerTest {
     player.play(() -> looped(score(4)));
     until(() -> !told.troubles.isEmpty());
     assertThat(told.troubles).containsExactly("a simulated card is gone");
-    until(() -> card.open() == 0);
+    until(() -> card.open() == 0 && told.playing.size() == 2);
     assertThat(told.playing).containsExactly(true, false);
     card.fails(SimulatedCard.Fault.NONE, 0);
     player.play(() -> Start.plain(score(1), Levels.USUAL));

@@ -12,9 +12,11 @@ import phalanx.instrument.Guitar;
 import phalanx.picking.Force;
 import phalanx.picking.HitKind;
 import phalanx.sound.Heard;
+import phalanx.sound.Layer;
 import phalanx.sound.strings.Beat;
 import phalanx.sound.strings.Instrument;
 import phalanx.sound.strings.Levels;
+import phalanx.sound.strings.Plucker;
 
 /** Onsets are looked for in the sound itself: where silence ends. */
 class SequencerTest {
@@ -93,6 +95,14 @@ class SequencerTest {
   }
 
   @Test
+  void aLoopThatWasPassedIsGoneBackToFromTheEnd() {
+    Sequencer sequencer = sequencer(taps(4, 0.5, 3.0));
+    sequencer.loop(Optional.of(new Sequencer.Loop(0.4, 1.4)));
+    sequencer.go(2.9, CountIn.NONE);
+    assertAt(onsets(sequencer, 2.4), 0.1, 1.2, 2.2);
+  }
+
+  @Test
   void goingSomewhereSkipsWhatLiesBefore() {
     Sequencer sequencer = sequencer(taps(3, 0.5, 1.0, 2.0));
     sequencer.go(0.9, CountIn.NONE);
@@ -157,5 +167,26 @@ class SequencerTest {
     sequencer.change(Score.of(Guitar.STEEL, List.of(), 1), Optional.empty());
     assertThat(onsets(sequencer, 2)).isEmpty();
     assertThat(sequencer.isOver()).isTrue();
+  }
+
+  /** A note plucked before its layer was muted ends at its time, and is no ghost afterwards. */
+  @Test
+  void whatWasMutedWhileItRangIsGoneWhenItIsHeardAgain() {
+    List<Event> events =
+        List.of(
+            new Event.Pluck(0, 1, 45, Plucker.FLESH, Force.PLAIN, Layer.THUMB),
+            new Event.Stop(0.5, 1, 0.05, Layer.THUMB));
+    Sequencer sequencer = sequencer(Score.of(Guitar.STEEL, events, 3));
+    float[] out = new float[2 * 44100];
+    sequencer.render(out, 8820);
+    sequencer.levels(Levels.FILE.muting(Layer.THUMB, true));
+    sequencer.render(out, 30870);
+    sequencer.levels(Levels.FILE);
+    sequencer.render(out, 44100);
+    double most = 0;
+    for (int n = 0; n < 44100; n++) {
+      most = Math.max(most, Math.abs(out[2 * n]));
+    }
+    assertThat(most).isLessThan(0.001);
   }
 }

@@ -26,7 +26,7 @@ class StringsTest {
   void aStringSoundsOneNoteAtATime() {
     Heard heard = plucked(E);
     heard.seconds(0.5);
-    heard.after(i -> i.stop(0, 0.011));
+    heard.after(i -> i.stop(0, 0.011, Layer.THUMB));
     heard.seconds(0.007);
     heard.after(i -> i.pluck(0, E + 4, Plucker.FLESH, Force.PLAIN, Layer.THUMB));
     heard.seconds(0.5);
@@ -45,7 +45,7 @@ class StringsTest {
     for (int wait = 100; wait < 900; wait += 37) {
       Heard heard = plucked(E);
       heard.seconds(0.2 + wait / Heard.RATE);
-      heard.after(i -> i.stop(0, 0.011));
+      heard.after(i -> i.stop(0, 0.011, Layer.THUMB));
       double[] landing = heard.seconds(0.007);
       heard.after(i -> i.pluck(0, E + 3, Plucker.FLESH, Force.PLAIN, Layer.THUMB));
       double[] pluck = heard.seconds(0.05);
@@ -64,9 +64,17 @@ class StringsTest {
     double ringing = Heard.loudness(left.seconds(0.6), 0.5, 0.6);
     Heard stopped = plucked(E);
     stopped.seconds(0.5);
-    stopped.after(i -> i.stop(0, 0.05));
+    stopped.after(i -> i.stop(0, 0.05, Layer.THUMB));
     // What is left is the room.
     assertThat(Heard.loudness(stopped.seconds(0.6), 0.5, 0.6)).isLessThan(ringing / 100);
+  }
+
+  @Test
+  void theEndOfAnotherLayersNoteStopsNothing() {
+    Heard heard = plucked(E);
+    heard.seconds(0.5);
+    heard.after(i -> i.stop(0, 0.05, Layer.TUNE));
+    assertThat(Heard.loudness(heard.seconds(0.6), 0.5, 0.6)).isGreaterThan(0.001);
   }
 
   @Test
