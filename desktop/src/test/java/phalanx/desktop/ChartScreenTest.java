@@ -169,7 +169,7 @@ class ChartScreenTest {
     assertThat(text(robot, "#bar-about")).startsWith("Bar 1 · H7");
     robot.clickOn("#song-menu").clickOn("Note names").clickOn("solfège");
     assertThat(text(robot, "#bar-about")).startsWith("Bar 1 · Si7");
-    assertThat(text(robot, "#tuning-chip")).isEqualTo("Tuning Mi La Re Sol Si Mi");
+    assertThat(text(robot, "#tuning-chip")).isEqualTo("Mi La Re Sol Si Mi");
   }
 
   @Test
@@ -181,7 +181,7 @@ class ChartScreenTest {
     robot.interact(
         () -> robot.lookup("#move-to").queryAs(ComboBox.class).getSelectionModel().select(1));
     assertThat(window.chart()).isEqualTo("E | D | /");
-    assertThat(text(robot, "#key-chip")).isEqualTo("Key E");
+    assertThat(text(robot, "#key-chip")).isEqualTo("E");
   }
 
   @Test

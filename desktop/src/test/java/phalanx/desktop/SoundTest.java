@@ -30,6 +30,7 @@ import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.SoundDesk;
 import phalanx.performance.Performance;
 import phalanx.sound.Layer;
+import phalanx.sound.render.RenderOptions;
 import phalanx.sound.score.Sequencer.Clicks;
 
 /**
@@ -127,6 +128,17 @@ class SoundTest {
     assertThat(words(robot, "#loop")).isEqualTo("Loop 1–2");
     robot.press(KeyCode.CONTROL).type(KeyCode.L).release(KeyCode.CONTROL);
     assertThat(sound().loopProperty().get()).isEmpty();
+  }
+
+  @Test
+  void barsSelectedInTheChartAreLooped(FxRobot robot) throws TimeoutException {
+    robot.press(KeyCode.CONTROL).type(KeyCode.DIGIT1).release(KeyCode.CONTROL);
+    robot.type(KeyCode.HOME).type(KeyCode.RIGHT);
+    robot.press(KeyCode.SHIFT).type(KeyCode.RIGHT, 2).release(KeyCode.SHIFT);
+    robot.press(KeyCode.CONTROL).type(KeyCode.L).release(KeyCode.CONTROL);
+    LoopBars loop = sound().loopProperty().get().orElseThrow();
+    assertThat(loop.first()).isEqualTo(2);
+    assertThat(loop.last()).isGreaterThan(loop.first());
   }
 
   @Test
@@ -230,27 +242,34 @@ class SoundTest {
   void theSongIsExportedAsSoundAndCanBeCancelled(FxRobot robot) throws Exception {
     Path folder = Files.createTempDirectory("phalanx-sound");
     Path file = folder.resolve("song.wav");
+    robot.interact(() -> sound().fileFormatProperty().set(RenderOptions.USUAL.with(48000, 24)));
     SoundExport whole = window.app().documents().soundExport();
     Watched watched = new Watched();
-    robot.interact(() -> whole.write(performance(), file, watched));
+    robot.interact(() -> whole.write(performance(), sound().fileOptions(), file, watched));
     until(() -> watched.ended != null);
     assertThat(watched.ended).isEqualTo("written");
     assertThat(watched.share).isGreaterThan(0.9);
     try (var audio = AudioSystem.getAudioInputStream(file.toFile())) {
-      assertThat(audio.getFrameLength()).isGreaterThan((long) (performance().seconds() * 44100));
+      assertThat(audio.getFormat().getSampleSizeInBits()).isEqualTo(24);
+      assertThat(audio.getFrameLength()).isGreaterThan((long) (performance().seconds() * 48000));
     }
     SoundExport stopped = window.app().documents().soundExport();
     stopped.cancel();
     Watched second = new Watched();
     Path other = folder.resolve("other.wav");
-    robot.interact(() -> stopped.write(performance(), other, second));
+    robot.interact(() -> stopped.write(performance(), RenderOptions.USUAL, other, second));
     until(() -> second.ended != null);
     assertThat(second.ended).isEqualTo("cancelled");
     assertThat(other).doesNotExist();
     Watched refused = new Watched();
     Path nowhere = folder.resolve("nowhere").resolve("song.wav");
     robot.interact(
-        () -> window.app().documents().soundExport().write(performance(), nowhere, refused));
+        () ->
+            window
+                .app()
+                .documents()
+                .soundExport()
+                .write(performance(), RenderOptions.USUAL, nowhere, refused));
     until(() -> refused.ended != null);
     assertThat(refused.ended).contains("there is no folder");
     Files.delete(file);

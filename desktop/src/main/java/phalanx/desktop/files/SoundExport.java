@@ -60,13 +60,13 @@ public final class SoundExport {
   }
 
   /** Writes a performance into a file. */
-  public void write(Performance performance, Path file, Watcher watcher) {
-    ForkJoinPool.commonPool().execute(() -> render(performance, file, watcher));
+  public void write(Performance performance, RenderOptions options, Path file, Watcher watcher) {
+    ForkJoinPool.commonPool().execute(() -> render(performance, options, file, watcher));
   }
 
-  private void render(Performance performance, Path file, Watcher watcher) {
+  private void render(Performance performance, RenderOptions options, Path file, Watcher watcher) {
     try {
-      Rendering rendering = new Rendering(performance, RenderOptions.USUAL);
+      Rendering rendering = new Rendering(performance, options);
       int[] told = {-1};
       WholeFile.write(
           file,

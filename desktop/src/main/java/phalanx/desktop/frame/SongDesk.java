@@ -154,6 +154,7 @@ public final class SongDesk implements Documents.Questions {
     ProgressBar bar = notices.progress("rendering", words, cancel);
     export.write(
         workspace.performanceProperty().get(),
+        workspace.sound().fileOptions(),
         file,
         new SoundExport.Watcher() {
           @Override

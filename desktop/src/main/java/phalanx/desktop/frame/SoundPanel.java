@@ -19,6 +19,7 @@ import phalanx.desktop.model.Cards;
 import phalanx.desktop.model.SoundDesk;
 import phalanx.sound.Layer;
 import phalanx.sound.play.Card;
+import phalanx.sound.render.RenderOptions;
 import phalanx.sound.score.Sequencer.Clicks;
 import phalanx.sound.strings.Levels;
 import phalanx.theory.Phrase;
@@ -41,7 +42,7 @@ final class SoundPanel extends FlowPane {
     for (Layer layer : Layer.values()) {
       getChildren().add(strip(layer));
     }
-    getChildren().addAll(volume(), device());
+    getChildren().addAll(volume(), device(), files());
   }
 
   private static VBox titled(Label title, Node... below) {
@@ -216,6 +217,24 @@ final class SoundPanel extends FlowPane {
     status.getStyleClass().add("rail-about");
     status.textProperty().bind(sound.cardWordsProperty());
     return titled(new Label("Device"), box, status);
+  }
+
+  private VBox files() {
+    List<RenderOptions> formats =
+        List.of(
+            RenderOptions.USUAL,
+            RenderOptions.USUAL.with(44100, 24),
+            RenderOptions.USUAL.with(48000, 16),
+            RenderOptions.USUAL.with(48000, 24));
+    ComboBox<RenderOptions> box = choice("file-format", formats, RenderOptions::formatWords);
+    box.setPrefWidth(120);
+    box.setValue(sound.fileFormatProperty().get());
+    box.setOnAction(e -> sound.fileFormatProperty().set(box.getValue()));
+    Label how = new Label("Ctrl E, *.wav: as loud as set here");
+    how.setWrapText(true);
+    how.setMaxWidth(116);
+    how.getStyleClass().add("rail-about");
+    return titled(new Label("Sound files"), box, how);
   }
 
   private static <T> void follow(ObservableValue<T> value, ComboBox<T> box) {

@@ -21,6 +21,7 @@ final class Transport extends HBox {
   private static final String STOP = "M0 0 h10 v10 h-10 z";
 
   private final SoundDesk sound;
+  private final Runnable toggleLoop;
   private final ToggleButton panel = new ToggleButton();
 
   /** Looks where the song is with every picture, as long as it plays. */
@@ -32,8 +33,14 @@ final class Transport extends HBox {
         }
       };
 
-  Transport(SoundDesk sound) {
+  /**
+   * The transport.
+   *
+   * @param toggleLoop goes round what is selected, or not any more
+   */
+  Transport(SoundDesk sound, Runnable toggleLoop) {
     this.sound = sound;
+    this.toggleLoop = toggleLoop;
     getStyleClass().add("transport");
     setMinWidth(USE_PREF_SIZE);
     getChildren().addAll(loop(), panel(), stop(), play());
@@ -87,7 +94,7 @@ final class Transport extends HBox {
     sound.loopProperty().addListener((o, before, now) -> loop.setSelected(now.isPresent()));
     loop.setOnAction(
         e -> {
-          sound.toggleLoop();
+          toggleLoop.run();
           loop.setSelected(sound.loopProperty().get().isPresent());
         });
     return loop;

@@ -5,7 +5,9 @@ import java.nio.file.Path;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import javafx.event.EventTarget;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ComboBoxBase;
@@ -31,6 +33,7 @@ import phalanx.desktop.model.Workspace;
 import phalanx.desktop.picking.PickingPlace;
 import phalanx.desktop.screen.Place;
 import phalanx.desktop.shapes.ShapesPlace;
+import phalanx.song.Bar;
 
 /** The window's content: the regions and the keys that work everywhere. */
 public final class Workbench extends StackPane {
@@ -69,7 +72,7 @@ public final class Workbench extends StackPane {
     this.trials = trials;
     cursor = new ChartCursor(workspace);
     makers = makers();
-    transport = new Transport(workspace.sound());
+    transport = new Transport(workspace.sound(), this::toggleLoop);
     SoundPanel panel = new SoundPanel(workspace.sound());
     panel.visibleProperty().bind(transport.panelButton().selectedProperty());
     panel.managedProperty().bind(panel.visibleProperty());
@@ -188,7 +191,7 @@ public final class Workbench extends StackPane {
       }
       case Y -> workspace.redo();
       case SPACE -> workspace.sound().toggle();
-      case L -> workspace.sound().toggleLoop();
+      case L -> toggleLoop();
       case M -> transport.panelButton().fire();
       case E -> desk.export();
       case N -> desk.startNew();
@@ -206,6 +209,17 @@ public final class Workbench extends StackPane {
       }
     }
     return !typing || event.getCode() != KeyCode.Z;
+  }
+
+  /** Round what is selected: bars of the chart, or chords. */
+  private void toggleLoop() {
+    boolean chart = workspace.screenProperty().get() == Screen.CHART;
+    Set<Integer> bars = cursor.selection().stream().map(Bar::id).collect(Collectors.toSet());
+    if (chart && !bars.isEmpty()) {
+      workspace.sound().toggleLoop(bars);
+    } else {
+      workspace.sound().toggleLoop();
+    }
   }
 
   private void open(int screen) {

@@ -1,9 +1,11 @@
 package phalanx.desktop.model;
 
 import java.util.IdentityHashMap;
+import java.util.IntSummaryStatistics;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Executor;
 import java.util.function.Supplier;
 import javafx.beans.property.IntegerProperty;
@@ -20,10 +22,12 @@ import phalanx.arrangement.Slot;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
 import phalanx.performance.Performance;
+import phalanx.song.Timeline.PlayedBar;
 import phalanx.sound.play.Card;
 import phalanx.sound.play.Heard;
 import phalanx.sound.play.Player;
 import phalanx.sound.play.Start;
+import phalanx.sound.render.RenderOptions;
 import phalanx.sound.score.CountIn;
 import phalanx.sound.score.Score;
 import phalanx.sound.score.Sequencer.Clicks;
@@ -59,6 +63,8 @@ public final class SoundDesk {
   private final IntegerProperty countIn = new SimpleIntegerProperty();
   private final ObjectProperty<Clicks> clicks = new SimpleObjectProperty<>(Clicks.NOTHING);
   private final ObjectProperty<Levels> levels = new SimpleObjectProperty<>(Levels.USUAL);
+  private final ObjectProperty<RenderOptions> fileFormat =
+      new SimpleObjectProperty<>(RenderOptions.USUAL);
   private Optional<Double> resume = Optional.empty();
   private boolean sketching;
 
@@ -191,6 +197,27 @@ public final class SoundDesk {
     }
   }
 
+  /** Goes round written bars, the first time they are played, or not any more. */
+  public void toggleLoop(Set<Integer> written) {
+    Performance performance = workspace.performanceProperty().get();
+    if (loop.get().isPresent() || performance == null) {
+      loop.set(Optional.empty());
+      return;
+    }
+    IntSummaryStatistics bars =
+        written.stream()
+            .flatMap(
+                id ->
+                    performance.arrangement().timeline().bars().stream()
+                        .filter(b -> b.written() == id)
+                        .limit(1))
+            .mapToInt(PlayedBar::number)
+            .summaryStatistics();
+    if (bars.getCount() > 0) {
+      loop.set(Optional.of(new LoopBars(bars.getMin(), bars.getMax())));
+    }
+  }
+
   /** Goes round the bars of the selected chords, or not any more. */
   public void toggleLoop() {
     if (loop.get().isPresent()) {
@@ -287,6 +314,16 @@ public final class SoundDesk {
   /** What the metronome clicks. */
   public ObjectProperty<Clicks> clicksProperty() {
     return clicks;
+  }
+
+  /** Rate and size of samples of sound files. */
+  public ObjectProperty<RenderOptions> fileFormatProperty() {
+    return fileFormat;
+  }
+
+  /** How the song is written as sound: as it is heard now. */
+  public RenderOptions fileOptions() {
+    return fileFormat.get().asHeard(levels.get());
   }
 
   /** How loud each layer is. */

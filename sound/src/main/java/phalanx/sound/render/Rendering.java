@@ -63,9 +63,9 @@ public final class Rendering {
     }
     CountIn before = CountIn.of(whole, first, options.countIn());
     boolean counts = options.countIn() > 0;
-    Levels levels = Levels.FILE.only(options.layers());
+    Levels levels = options.levels();
     sequencer = new Sequencer(part(whole, from, to), guitar(whole, options, levels), levels);
-    boolean clicks = options.layers().contains(Layer.CLICK);
+    boolean clicks = levels.isHeard(Layer.CLICK);
     sequencer.clicks(clicks ? Sequencer.Clicks.BEATS : Sequencer.Clicks.NOTHING);
     sequencer.go(from, counts ? before : CountIn.NONE);
     lead = from - sequencer.position();

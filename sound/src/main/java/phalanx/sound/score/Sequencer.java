@@ -237,7 +237,7 @@ public final class Sequencer {
     }
     while (nextCount < countIn.clicks().size()
         && start + countIn.clicks().get(nextCount).at() <= position + DUE) {
-      countIn.clicks().get(nextCount++).apply(instrument);
+      instrument.count(countIn.clicks().get(nextCount++).beat());
     }
     while (position >= start - DUE
         && next < score.events().size()

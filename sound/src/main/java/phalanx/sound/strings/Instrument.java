@@ -55,9 +55,11 @@ public final class Instrument {
     final double[] sound;
     final double level;
     final Layer layer;
+    final boolean always;
     int at;
 
-    Struck(double[] sound, double level, Layer layer) {
+    Struck(double[] sound, double level, Layer layer, boolean always) {
+      this.always = always;
       this.sound = sound;
       this.level = level;
       this.layer = layer;
@@ -188,12 +190,17 @@ public final class Instrument {
 
   /** A hit on strings or wood. */
   public void hit(HitKind kind, Force how) {
-    struck.add(new Struck(hits.get(kind), Plucker.level(how), Layer.HITS));
+    struck.add(new Struck(hits.get(kind), Plucker.level(how), Layer.HITS, false));
   }
 
   /** A click of the metronome. */
   public void click(Beat beat) {
-    struck.add(new Struck(clicks.get(beat), 1, Layer.CLICK));
+    struck.add(new Struck(clicks.get(beat), 1, Layer.CLICK, false));
+  }
+
+  /** A click that counts in: heard though the metronome is not. */
+  public void count(Beat beat) {
+    struck.add(new Struck(clicks.get(beat), 1, Layer.CLICK, true));
   }
 
   /** Whether nothing sounds but the room. */
@@ -243,7 +250,7 @@ public final class Instrument {
       if (s.layer != layer) {
         continue;
       }
-      double level = s.level * levels.gain(layer);
+      double level = s.level * (s.always ? 1 : levels.gain(layer));
       int last = Math.min(frames, s.sound.length - s.at);
       for (int n = 0; n < last; n++) {
         double v = level * s.sound[s.at + n];
