@@ -97,7 +97,7 @@ public final class Remedies {
     double ratio = late ? limit / measured : measured / limit;
     double tempo = Math.floor(a.song().tempo() * ratio);
     return found.finding().unit().equals("ms") && tempo >= Feel.SLOWEST && ratio < 1
-        ? Stream.of(new WayOutOf(Phrase.of("play at ♩ = %.0f", tempo), s -> s.withTempo(tempo)))
+        ? Stream.of(new WayOutOf(Phrase.of("play at ♩ = %.0f", tempo), s -> s.paced(tempo)))
         : Stream.empty();
   }
 }

@@ -273,6 +273,20 @@ public record Song(
     return new Song(id, title, key, player, picking, feel, chart, tune, lyrics, other);
   }
 
+  /** At another tempo to begin with, its changes of tempo in proportion; quarter notes a minute. */
+  public Song paced(double first) {
+    double ratio = first / tempo();
+    Chart scaled = chart;
+    for (Bar bar : chart.bars()) {
+      if (bar.tempo().isPresent()) {
+        double other = Math.rint(10 * ratio * bar.tempo().get()) / 10;
+        double played = Math.max(Feel.SLOWEST, Math.min(Feel.FASTEST, other));
+        scaled = ChartEdits.replace(scaled, bar.withTempo(Optional.of(played)));
+      }
+    }
+    return withChart(scaled).withTempo(first);
+  }
+
   /** At another tempo, quarter notes a minute. */
   public Song withTempo(double other) {
     return withFeel(feel.withTempo(other));

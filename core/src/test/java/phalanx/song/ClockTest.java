@@ -49,4 +49,16 @@ class ClockTest {
     Song empty = Song.untitled();
     assertThat(Clock.of(empty, Timeline.of(empty)).tickAt(3)).isZero();
   }
+
+  /** Slower by a quarter lasts a third longer, whatever tempos lie within. */
+  @Test
+  void aSongPacedOtherwiseKeepsItsProportions() {
+    Song paced = song().paced(90);
+    assertThat(paced.tempo()).isEqualTo(90);
+    assertThat(paced.chart().bars().get(2).tempo()).contains(45.0);
+    double before = Clock.of(song(), Timeline.of(song())).seconds();
+    assertThat(Clock.of(paced, Timeline.of(paced)).seconds())
+        .isCloseTo(before / 0.75, within(1e-9));
+    assertThat(song().paced(25).chart().bars().get(2).tempo()).contains(Feel.SLOWEST);
+  }
 }

@@ -110,6 +110,24 @@ class SoundTest {
   }
 
   @Test
+  void openingAnotherSongStopsThisOne(FxRobot robot) throws TimeoutException {
+    robot.interact(() -> sound().loopProperty().set(Optional.of(new LoopBars(1, 2))));
+    robot.type(KeyCode.SPACE);
+    until(() -> tick() > 0);
+    Path other = Path.of("..", "demo", "slate-roof-rain.phalanx.json");
+    robot.interact(() -> window.app().documents().open(other));
+    until(() -> window.workspace().song().title().equals("Slate Roof Rain"));
+    assertThat(sound().playingProperty().get()).isFalse();
+    assertThat(sound().placeProperty().get()).isEmpty();
+    assertThat(words(robot, "#loop")).isEqualTo("Loop");
+    window.untilPlanned();
+    robot.type(KeyCode.SPACE);
+    until(() -> tick() > 0);
+    assertThat(sound().placeProperty().get().get().performance().arrangement())
+        .isSameAs(window.arrangement());
+  }
+
+  @Test
   void theLoopIsTheSelectionAndCanBeDraggedOverBars(FxRobot robot) throws TimeoutException {
     robot.clickOn("#loop");
     assertThat(words(robot, "#loop")).isEqualTo("Loop 1");

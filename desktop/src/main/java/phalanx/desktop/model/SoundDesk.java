@@ -126,6 +126,12 @@ public final class SoundDesk {
     resume = Optional.empty();
   }
 
+  /** Another song is opened: nothing of this one is played any more. */
+  void leave() {
+    stop();
+    loop.set(Optional.empty());
+  }
+
   private void pause() {
     resume = player.heard().map(Heard::seconds).filter(s -> s > 0);
     player.stop();

@@ -88,6 +88,7 @@ public final class Workspace {
    * @param from the file it can be saved into, if it came from one
    */
   public void open(Song song, Optional<Path> from, List<String> openProblems) {
+    sound.leave();
     selected.set(0);
     problems.setAll(openProblems);
     file.set(from);

@@ -276,6 +276,7 @@ public final class Sequencer {
     double within = Math.max(position, start) - score.bars().get(bar);
     double lead = counting ? start - position : 0;
     score = other;
+    instrument.restring(other.guitar());
     double there =
         over || bar >= other.barCount() ? other.seconds() : other.bars().get(bar) + within;
     start = there;

@@ -36,8 +36,8 @@ public final class Instrument {
   private static final int A4_MIDI = 69;
 
   private final double rate;
-  private final Guitar guitar;
-  private final Material material;
+  private Guitar guitar;
+  private Material material;
   private final StringVoice[] strings = new StringVoice[Tuning.STRINGS];
   private final Layer[] layers = new Layer[Tuning.STRINGS];
   private final Body body;
@@ -97,6 +97,12 @@ public final class Instrument {
   /** Samples a second. */
   public double rate() {
     return rate;
+  }
+
+  /** Another guitar from the next pluck on; what sounds rings on. */
+  public void restring(Guitar other) {
+    guitar = other;
+    material = Material.of(other);
   }
 
   /** Other levels, heard within a few hundredths of a second. */

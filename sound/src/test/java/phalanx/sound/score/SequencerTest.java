@@ -156,6 +156,27 @@ class SequencerTest {
     assertThat(sequencer.score()).isSameAs(after);
   }
 
+  /** Nylon rings shorter: a second after its pluck the same note is far softer. */
+  @Test
+  void anotherGuitarIsHeardFromTheNextBarOnToo() {
+    Event.Pluck first = new Event.Pluck(1, 5, 76, Plucker.NAIL, Force.PLAIN, Layer.TUNE);
+    List<Double> lines = List.of(0.0, 1.0, 3.0);
+    Sequencer steel = sequencer(new Score(Guitar.STEEL, List.of(first), lines));
+    Sequencer nylon = sequencer(new Score(Guitar.STEEL, List.of(first), lines));
+    nylon.change(new Score(Guitar.NYLON, List.of(first), lines), Optional.empty());
+    assertThat(late(nylon)).isLessThan(late(steel) / 3);
+  }
+
+  private static double late(Sequencer sequencer) {
+    float[] out = new float[2 * 88200];
+    sequencer.render(out, 88200);
+    double most = 0;
+    for (int n = 79380; n < 88200; n++) {
+      most = Math.max(most, Math.abs(out[2 * n]));
+    }
+    return most;
+  }
+
   private static Score bars(Score score) {
     return new Score(score.guitar(), score.events(), List.of(0.0, 1.0, 2.0));
   }
