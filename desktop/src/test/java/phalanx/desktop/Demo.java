@@ -32,7 +32,8 @@ public final class Demo {
   /** A new folder for what the program remembers. */
   static PlayerFolder folder() {
     try {
-      return new PlayerFolder(Files.createTempDirectory("phalanx-player"));
+      return new PlayerFolder(
+          Files.createTempDirectory(Path.of("target").toAbsolutePath(), "player-"));
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -44,7 +44,7 @@ class FilesTest {
   @Start
   void start(Stage shown) throws IOException {
     stage = shown;
-    folder = Files.createTempDirectory("phalanx-files");
+    folder = Files.createTempDirectory(Path.of("target").toAbsolutePath(), "files-");
     Song left = Song.untitled().withTitle("Left behind");
     new Recovery(new PlayerFolder(folder), ENDED).keep(left, Optional.empty());
     window.show(stage, Optional.empty(), new PlayerFolder(folder));

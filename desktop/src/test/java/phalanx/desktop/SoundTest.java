@@ -110,6 +110,15 @@ class SoundTest {
   }
 
   @Test
+  void aLoopIsLetGoWhereItsBarsAreTakenOut(FxRobot robot) throws TimeoutException {
+    robot.interact(() -> sound().loopProperty().set(Optional.of(new LoopBars(90, 95))));
+    robot.interact(() -> window.workspace().edit(s -> s.withTempo(77)));
+    window.untilPlanned();
+    until(() -> sound().loopProperty().get().isEmpty());
+    assertThat(words(robot, "#loop")).isEqualTo("Loop");
+  }
+
+  @Test
   void openingAnotherSongStopsThisOne(FxRobot robot) throws TimeoutException {
     robot.interact(() -> sound().loopProperty().set(Optional.of(new LoopBars(1, 2))));
     robot.type(KeyCode.SPACE);
@@ -258,7 +267,7 @@ class SoundTest {
 
   @Test
   void theSongIsExportedAsSoundAndCanBeCancelled(FxRobot robot) throws Exception {
-    Path folder = Files.createTempDirectory("phalanx-sound");
+    Path folder = Files.createTempDirectory(Path.of("target").toAbsolutePath(), "sound-");
     Path file = folder.resolve("song.wav");
     robot.interact(() -> sound().fileFormatProperty().set(RenderOptions.USUAL.with(48000, 24)));
     SoundExport whole = window.app().documents().soundExport();

@@ -197,6 +197,10 @@ public final class SoundDesk {
   /** An edit is heard from the next bar on. */
   private void follow() {
     Performance next = workspace.performanceProperty().get();
+    if (next != null && loop.get().isPresent() && LoopBars.in(next, loop.get()).isEmpty()) {
+      // The bars it went round are gone.
+      loop.set(Optional.empty());
+    }
     Optional<LoopBars> round = loop.get();
     if (playing.get() && next != null) {
       player.change(() -> score(next), s -> LoopBars.in(next, round));
