@@ -12,7 +12,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
-import javafx.util.StringConverter;
+import phalanx.desktop.drawing.Wording;
 import phalanx.desktop.model.Workspace;
 import phalanx.song.Song;
 
@@ -127,18 +127,7 @@ final class Form extends GridPane {
     box.setId(id);
     box.getStyleClass().add("form-field");
     box.setMaxWidth(Double.MAX_VALUE);
-    box.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(T value) {
-            return value == null ? "" : words.apply(value);
-          }
-
-          @Override
-          public T fromString(String text) {
-            throw new UnsupportedOperationException("nothing is typed here");
-          }
-        });
+    box.setConverter(new Wording<>(words));
     box.getItems().setAll(values);
     box.setValue(show.apply(workspace.song()));
     box.setOnAction(

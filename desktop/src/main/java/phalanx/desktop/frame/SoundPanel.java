@@ -14,7 +14,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
+import phalanx.desktop.drawing.Wording;
 import phalanx.desktop.model.Cards;
 import phalanx.desktop.model.SoundDesk;
 import phalanx.sound.Layer;
@@ -115,18 +115,7 @@ final class SoundPanel extends FlowPane {
     ComboBox<T> box = new ComboBox<>(FXCollections.observableArrayList(values));
     box.setId(id);
     box.getStyleClass().add("form-field");
-    box.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(T value) {
-            return value == null ? "" : words.apply(value);
-          }
-
-          @Override
-          public T fromString(String text) {
-            throw new UnsupportedOperationException("nothing is typed here");
-          }
-        });
+    box.setConverter(new Wording<>(words));
     return box;
   }
 

@@ -1,9 +1,9 @@
 package phalanx.desktop.model;
 
-import java.util.IdentityHashMap;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.IntSummaryStatistics;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Executor;
@@ -49,10 +49,16 @@ public final class SoundDesk {
   /** How often a pattern is played to hear it. */
   static final int ROUNDS = 2;
 
+  /** Plans of which one is heard while the others wait for a bar line, or are given up. */
+  private static final int MOST_WAITING = 64;
+
+  /** A plan, and what is played of it. */
+  private record Planned(Score score, Performance performance) {}
+
   private final Workspace workspace;
   private final Player player;
   private final Cards cards;
-  private final Map<Score, Performance> scores = new IdentityHashMap<>();
+  private final Deque<Planned> scores = new ArrayDeque<>();
   private final ReadOnlyBooleanWrapper playing = new ReadOnlyBooleanWrapper();
   private final ReadOnlyObjectWrapper<Optional<HeardPlace>> place =
       new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -91,11 +97,15 @@ public final class SoundDesk {
 
   private void use(Card card) {
     player.use(card);
-    cardWords.set(card.isReal() ? "" : "silent: " + card.name());
+    tell(card);
     if (playing.get()) {
       pause();
       play();
     }
+  }
+
+  private void tell(Card card) {
+    cardWords.set(card.isReal() ? "" : "silent: " + card.name());
   }
 
   /** Plays on, or pauses. */
@@ -180,11 +190,10 @@ public final class SoundDesk {
   private Score score(Performance performance) {
     Score score = Score.of(performance);
     synchronized (scores) {
-      // Those before the newest two are not heard any more.
-      if (scores.size() > 8) {
-        scores.clear();
+      scores.addLast(new Planned(score, performance));
+      if (scores.size() > MOST_WAITING) {
+        scores.removeFirst();
       }
-      scores.put(score, performance);
     }
     return score;
   }
@@ -287,7 +296,7 @@ public final class SoundDesk {
 
   private Optional<Performance> performance(Score score) {
     synchronized (scores) {
-      return Optional.ofNullable(scores.get(score));
+      return scores.stream().filter(p -> p.score() == score).map(Planned::performance).findFirst();
     }
   }
 
@@ -378,7 +387,7 @@ public final class SoundDesk {
 
     @Override
     public void card(Card card) {
-      then(() -> cardWords.set(card.isReal() ? "" : "silent: " + card.name()));
+      then(() -> tell(card));
     }
 
     @Override

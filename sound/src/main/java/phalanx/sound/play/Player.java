@@ -27,7 +27,7 @@ public final class Player implements AutoCloseable {
   /** Frames rendered at a time: 12 ms. */
   public static final int BLOCK = 512;
 
-  /** Frames a card holds: 46 ms, so that what is asked for is heard within 60 ms. */
+  /** Frames a card holds: 46 ms, so that what is asked for is heard within 100 ms. */
   public static final int BUFFER = 4 * BLOCK;
 
   /** After a stop the strings get this many blocks to fall silent in. */
@@ -193,6 +193,7 @@ public final class Player implements AutoCloseable {
     private volatile long lastTaken = nanos.getAsLong();
     private volatile boolean stopping;
     private volatile boolean over;
+    private final float[] block = new float[2 * BLOCK];
     private long written;
 
     Run(Card on, Supplier<Start> asked, Run before) {
@@ -271,7 +272,6 @@ public final class Player implements AutoCloseable {
     }
 
     private void write(Sequencer sequencer) throws CardTrouble, InterruptedException {
-      float[] block = new float[2 * BLOCK];
       sequencer.render(block, BLOCK);
       line.write(block, BLOCK);
       written += BLOCK;
