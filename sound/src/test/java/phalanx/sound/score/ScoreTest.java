@@ -59,6 +59,7 @@ class ScoreTest {
     Performance performance = of(song);
     Score score = Score.of(performance);
     List<Sounded> slurred = performance.notes().stream().filter(n -> n.from().isPresent()).toList();
+    assertThat(slurred).extracting(n -> n.note().attack()).contains(Attack.HAMMERED, Attack.SLID);
     List<Double> made =
         slurred.stream().filter(n -> n.note().attack() != Attack.SLID).map(Sounded::onset).toList();
     assertThat(all(score, Event.Slur.class)).extracting(Event::at).isEqualTo(made);
@@ -90,9 +91,9 @@ class ScoreTest {
   @Test
   void hitsAreEventsAtTheirTimes() {
     Song song =
-        TestSongs.of("C | G")
-            .withPattern(PatternShelf.named("brush-on-two-and-four").orElseThrow());
+        TestSongs.of("C | G").withPattern(PatternShelf.named("slap-and-block").orElseThrow());
     Performance performance = of(song);
+    assertThat(performance.hits()).isNotEmpty();
     assertThat(all(Score.of(performance), Event.Hit.class)).hasSize(performance.hits().size());
   }
 
