@@ -177,7 +177,7 @@ final class SoundPanel extends FlowPane {
         .addListener((o, before, now) -> set(levels().withVolume(now.doubleValue() / 100)));
     Label caution = new Label("Keep it moderate: loud for long harms hearing.");
     caution.setWrapText(true);
-    caution.setMaxWidth(130);
+    caution.setMaxWidth(112);
     caution.getStyleClass().add("rail-about");
     slider.setMaxWidth(SLIDER);
     return titled(new Label("Volume"), slider, caution);
@@ -187,7 +187,7 @@ final class SoundPanel extends FlowPane {
     Cards cards = sound.cards();
     ComboBox<Card> box = choice("device", List.of(), Card::name);
     box.setItems(cards.there());
-    box.setPrefWidth(148);
+    box.setPrefWidth(150);
     box.setValue(cards.chosenProperty().get());
     box.setOnShowing(e -> cards.look());
     box.setOnAction(
@@ -216,12 +216,12 @@ final class SoundPanel extends FlowPane {
             RenderOptions.USUAL.with(48000, 16),
             RenderOptions.USUAL.with(48000, 24));
     ComboBox<RenderOptions> box = choice("file-format", formats, RenderOptions::formatWords);
-    box.setPrefWidth(120);
+    box.setPrefWidth(136);
     box.setValue(sound.fileFormatProperty().get());
     box.setOnAction(e -> sound.fileFormatProperty().set(box.getValue()));
     Label how = new Label("Ctrl E, *.wav: as loud as set here");
     how.setWrapText(true);
-    how.setMaxWidth(116);
+    how.setMaxWidth(132);
     how.getStyleClass().add("rail-about");
     return titled(new Label("Sound files"), box, how);
   }
