@@ -23,6 +23,7 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
 import phalanx.desktop.model.LoopBars;
+import phalanx.desktop.model.SoundDesk;
 import phalanx.song.Song;
 
 /**
@@ -33,8 +34,11 @@ import phalanx.song.Song;
 class EditLatencyTest {
 
   private static final Path REPORT = Path.of("target", "edit-latency.txt");
-  private static final int EDITS = 36;
-  private static final int WARM_UP = 16;
+  private static final int WARM_UP = 24;
+  private static final int ROUNDS = 3;
+
+  /** Edits each round, still and playing. */
+  private static final int EDITS = 12;
 
   private final OpenWindow window = new OpenWindow();
   private volatile long pressed;
@@ -67,30 +71,35 @@ class EditLatencyTest {
     window.app().stop();
   }
 
+  /** Still and playing by turns, so that both find the same machine and the same warm code. */
   @Test
-  void everyEditIsSeenInTheStrip(FxRobot robot) throws TimeoutException, IOException {
-    edit(robot, "");
-  }
-
-  /** Every edit is taken over by what plays as well. */
-  @Test
-  void everyEditIsSeenInTheStripWhileItPlays(FxRobot robot) throws TimeoutException, IOException {
+  void everyEditIsSeenInTheStripAlsoWhileItPlays(FxRobot robot)
+      throws TimeoutException, IOException {
     until(() -> window.arrangement() != null && !window.arrangement().slots().isEmpty());
-    robot.interact(
-        () -> window.workspace().sound().loopProperty().set(Optional.of(new LoopBars(1, 36))));
-    robot.interact(() -> window.workspace().sound().toggle());
-    until(() -> window.workspace().sound().placeProperty().get().isPresent());
-    edit(robot, ", playing");
-    assertThat(window.workspace().sound().playingProperty().get()).isTrue();
-  }
-
-  private void edit(FxRobot robot, String how) throws TimeoutException, IOException {
-    until(() -> window.arrangement() != null && !window.arrangement().slots().isEmpty());
+    SoundDesk sound = window.workspace().sound();
     press(robot, KeyCode.CONTROL, KeyCode.DIGIT5);
-    robot.clickOn("#strip");
+    // No click on the node: the line may be running there, see OpenWindow.bounds.
+    robot.interact(() -> robot.lookup("#strip").query().requestFocus());
+    robot.interact(() -> sound.loopProperty().set(Optional.of(new LoopBars(1, 36))));
+    List<Double> still = new ArrayList<>();
+    List<Double> playing = new ArrayList<>();
+    edit(robot, WARM_UP);
+    for (int round = 0; round < ROUNDS; round++) {
+      still.addAll(edit(robot, EDITS));
+      robot.interact(sound::toggle);
+      until(() -> sound.playingProperty().get() && sound.placeProperty().get().isPresent());
+      playing.addAll(edit(robot, EDITS));
+      assertThat(sound.playingProperty().get()).isTrue();
+      robot.interact(sound::toggle);
+    }
+    report("", still);
+    report(", playing", playing);
+  }
+
+  private List<Double> edit(FxRobot robot, int edits) throws TimeoutException {
     press(robot, KeyCode.HOME);
     List<Double> millis = new ArrayList<>();
-    for (int edit = 0; edit < EDITS; edit++) {
+    for (int edit = 0; edit < edits; edit++) {
       press(robot, KeyCode.RIGHT);
       until(() -> robot.lookup("#card-2").tryQuery().isPresent());
       Song before = window.workspace().song();
@@ -104,10 +113,12 @@ class EditLatencyTest {
       assertThat(edited).isNotEqualTo(before);
       until(() -> drawn > last);
       assertThat(window.arrangement().song()).isEqualTo(edited);
-      if (edit >= WARM_UP) {
-        millis.add((drawn - pressed) / 1e6);
-      }
+      millis.add((drawn - pressed) / 1e6);
     }
+    return millis;
+  }
+
+  private static void report(String how, List<Double> millis) throws IOException {
     millis.sort(Double::compare);
     String figures =
         "key to redrawn strip, %d edits of the demo song%s: median %.0f ms, 9 in 10 %.0f, longest %.0f%n"

@@ -7,6 +7,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.BooleanSupplier;
 import javafx.event.Event;
+import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -87,6 +88,18 @@ final class OpenWindow {
   static void press(FxRobot robot, KeyCode... keys) {
     robot.push(keys);
     WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  /**
+   * Where something is on the screen. Asked on the interface's thread: asked elsewhere, as the
+   * robot does for a click on a node, it can break the bounds of what moves just then, such as the
+   * line that runs along with what is heard.
+   */
+  static Bounds bounds(FxRobot robot, String id) {
+    Node node = robot.lookup(id).query();
+    Bounds[] found = new Bounds[1];
+    robot.interact(() -> found[0] = node.localToScreen(node.getBoundsInLocal()));
+    return found[0];
   }
 
   /** Drops a file onto the middle of the window. */

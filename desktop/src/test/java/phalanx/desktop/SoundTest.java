@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeoutException;
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
@@ -98,11 +99,10 @@ class SoundTest {
 
   @Test
   void aDoubleClickGoesToAChordWhileItPlays(FxRobot robot) throws TimeoutException {
+    Bounds strip = OpenWindow.bounds(robot, "#strip");
     robot.type(KeyCode.SPACE);
     until(() -> tick() > 0);
-    Node strip = robot.lookup("#strip").query();
-    var bounds = strip.localToScreen(strip.getBoundsInLocal());
-    robot.moveTo(bounds.getMinX() + 650, bounds.getMinY() + 52).doubleClickOn(MouseButton.PRIMARY);
+    robot.moveTo(strip.getMinX() + 650, strip.getMinY() + 52).doubleClickOn(MouseButton.PRIMARY);
     int second = window.arrangement().timeline().bars().get(1).startTick();
     until(() -> tick() >= second);
     assertThat(tick()).isLessThan(second + 2 * 20160);
@@ -142,8 +142,7 @@ class SoundTest {
     assertThat(words(robot, "#loop")).isEqualTo("Loop 1");
     robot.clickOn("#loop");
     assertThat(words(robot, "#loop")).isEqualTo("Loop");
-    Node strip = robot.lookup("#strip").query();
-    var bounds = strip.localToScreen(strip.getBoundsInLocal());
+    Bounds bounds = OpenWindow.bounds(robot, "#strip");
     double y = bounds.getMinY() + 52;
     robot
         .moveTo(bounds.getMinX() + 150, y)
