@@ -2,6 +2,7 @@ package phalanx.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static phalanx.desktop.OpenWindow.click;
 import static phalanx.desktop.OpenWindow.text;
 import static phalanx.desktop.OpenWindow.until;
 
@@ -64,7 +65,7 @@ class ArrangeScreenTest {
     int bar = workspace().reviewProperty().get().orElseThrow().ceiling().bar().orElseThrow();
     assertThat(robot.lookup("#tempo-gauge .gauge-words").queryAs(Label.class).getText())
         .startsWith("Hands hold to ");
-    robot.clickOn("#tempo-gauge");
+    click(robot, "#tempo-gauge");
     until(() -> selected().played().bar() == bar);
   }
 
@@ -89,7 +90,7 @@ class ArrangeScreenTest {
     assertThat(text(robot, "#finding-words")).contains("bars 1, 3").contains("B7");
     until(() -> robot.lookup("#remedy-1").tryQuery().isPresent());
     int before = workspace().findings().all().size();
-    robot.clickOn("#remedy-1");
+    click(robot, "#remedy-1");
     until(() -> workspace().findings().all().size() < before);
     robot.push(KeyCode.CONTROL, KeyCode.Z);
     until(() -> workspace().findings().all().size() == before);
@@ -130,11 +131,11 @@ class ArrangeScreenTest {
     Button card = robot.lookup("#card-3").queryAs(Button.class);
     String held = selected().shape().orElseThrow().fretText();
     String wanted = card.getAccessibleText().split(" ")[0];
-    robot.clickOn(card);
+    click(robot, card);
     until(() -> selected().pinned());
     assertThat(selected().shape().orElseThrow().fretText()).isEqualTo(wanted).isNotEqualTo(held);
     assertThat(text(robot, "#inspector-title")).endsWith("pinned");
-    robot.clickOn("#undo");
+    click(robot, "#undo");
     until(() -> !selected().pinned());
     assertThat(selected().shape().orElseThrow().fretText()).isEqualTo(held);
     robot.push(KeyCode.CONTROL, KeyCode.Y);
@@ -228,7 +229,7 @@ class ArrangeScreenTest {
 
   @Test
   void choosingAnotherSchoolChangesTheFingersAtOnce(FxRobot robot) throws TimeoutException {
-    robot.clickOn("#school");
+    click(robot, "#school");
     robot.clickOn("thumb and two");
     until(
         () ->
@@ -255,7 +256,7 @@ class ArrangeScreenTest {
     until(() -> workspace().arrangementProperty().get().slots().size() == 3);
     assertThat(text(robot, "#problems")).startsWith("torn.cho:3:7: cannot read the chord “Qx”");
     assertThat(robot.lookup("#problems").query().isVisible()).isTrue();
-    robot.clickOn("#strip").type(KeyCode.HOME).type(KeyCode.RIGHT);
+    click(robot, "#strip").type(KeyCode.HOME).type(KeyCode.RIGHT);
     assertThat(text(robot, "#inspector-details")).contains("is not a chord");
   }
 
@@ -273,7 +274,7 @@ class ArrangeScreenTest {
 
   @Test
   void theRailJumpsToASection(FxRobot robot) {
-    robot.clickOn("#section-3");
+    click(robot, "#section-3");
     assertThat(text(robot, "#inspector-title")).isEqualTo("C · bar 21");
     assertThat(robot.lookup("#section-3").query().getStyleClass()).contains("here");
     assertThat(robot.lookup("#section-1").query().getStyleClass()).doesNotContain("here");
@@ -282,7 +283,7 @@ class ArrangeScreenTest {
   @Test
   void aChipChangesTheCapoAndUndoBringsItBack(FxRobot robot) throws TimeoutException {
     int before = workspace().arrangementProperty().get().notes().get(0).midi();
-    robot.clickOn("#capo");
+    click(robot, "#capo");
     robot.clickOn("fret 4");
     until(() -> workspace().arrangementProperty().get().song().guitar().capo() == 4);
     assertThat(workspace().arrangementProperty().get().notes().get(0).midi()).isEqualTo(before + 2);
@@ -298,7 +299,7 @@ class ArrangeScreenTest {
   void thePinButtonSaysWhatItDoes(FxRobot robot) throws TimeoutException {
     Button pin = robot.lookup("#pin").queryAs(Button.class);
     assertThat(pin.getText()).isEqualTo("Pin shape");
-    robot.clickOn(pin);
+    click(robot, pin);
     until(() -> selected().pinned());
     assertThat(pin.getText()).isEqualTo("Unpin shape");
     assertThat(robot.lookup("#card-1").queryAs(Button.class).getAccessibleText())

@@ -1,6 +1,7 @@
 package phalanx.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static phalanx.desktop.OpenWindow.click;
 import static phalanx.desktop.OpenWindow.press;
 import static phalanx.desktop.OpenWindow.text;
 import static phalanx.desktop.OpenWindow.until;
@@ -162,12 +163,14 @@ class ChartScreenTest {
   @Test
   void namesAreSwitchedAndTypedAsThePlayerCallsThem(FxRobot robot) {
     robot.interact(() -> window.workspace().viewing().namingProperty().set(NoteNaming.GERMAN));
-    robot.clickOn("#chart");
+    click(robot, "#chart");
     type(robot, "H7 | B | G/H");
     assertThat(window.chart()).isEqualTo("B7 | B♭ | G/B | /");
     robot.type(KeyCode.HOME);
     assertThat(text(robot, "#bar-about")).startsWith("Bar 1 · H7");
-    robot.clickOn("#song-menu").clickOn("Note names").clickOn("solfège");
+    click(robot, "#song-menu");
+    robot.clickOn("Note names");
+    robot.clickOn("solfège");
     assertThat(text(robot, "#bar-about")).startsWith("Bar 1 · Si7");
     assertThat(text(robot, "#tuning-chip")).isEqualTo("Mi La Re Sol Si Mi");
   }
@@ -175,7 +178,8 @@ class ChartScreenTest {
   @Test
   void aBorrowedChordSaysWhereItComesFromAndTheSongMovesToAnotherKey(FxRobot robot) {
     type(robot, "D | C");
-    robot.clickOn("#tonic").write("D", 0).type(KeyCode.ENTER).clickOn("#chart").type(KeyCode.END);
+    click(robot, "#tonic").write("D", 0).type(KeyCode.ENTER);
+    click(robot, "#chart").type(KeyCode.END);
     assertThat(text(robot, "#bar-about"))
         .contains("C is ♭VII, from Mixolydian or the parallel minor");
     robot.interact(
@@ -187,13 +191,14 @@ class ChartScreenTest {
   @Test
   void theSoundingViewCountsTheCapoAndTypingThereMeansShapes(FxRobot robot) {
     robot.interact(() -> window.workspace().edit(s -> s.withGuitar(s.guitar().withCapo(2))));
-    robot.clickOn("#sounding").clickOn("#chart");
+    click(robot, "#sounding");
+    click(robot, "#chart");
     type(robot, "A | E");
     assertThat(window.chart()).isEqualTo("G | D | /");
     assertThat(text(robot, "#chart-shown")).contains("chords as they sound");
     robot.type(KeyCode.HOME);
     assertThat(text(robot, "#bar-about")).startsWith("Bar 1 · A");
-    robot.clickOn("#sounding");
+    click(robot, "#sounding");
     assertThat(text(robot, "#chart-shown")).contains("shapes counted from the capo on 2");
   }
 
@@ -204,7 +209,7 @@ class ChartScreenTest {
     fill(robot, "#tempo-field", "72");
     fill(robot, "#tuning", "D A D G A D");
     fill(robot, "#spread", "126");
-    robot.clickOn("#thumb-over");
+    click(robot, "#thumb-over");
     assertThat(window.workspace().song().title()).isEqualTo("Ebb");
     assertThat(window.workspace().song().meter()).hasToString("6/8");
     assertThat(window.workspace().song().tempo()).isEqualTo(72);
@@ -223,13 +228,14 @@ class ChartScreenTest {
 
   private static void fill(FxRobot robot, String id, String text) {
     robot.interact(() -> robot.lookup(id).queryAs(TextField.class).clear());
-    robot.clickOn(id).write(text, 0).type(KeyCode.ENTER);
+    click(robot, id).write(text, 0).type(KeyCode.ENTER);
   }
 
   @Test
   void aPartialCapoStopsChosenStrings(FxRobot robot) {
     robot.interact(() -> window.workspace().edit(s -> s.withGuitar(s.guitar().withCapo(2))));
-    robot.clickOn("#capo-string-6").clickOn("#capo-string-1");
+    click(robot, "#capo-string-6");
+    click(robot, "#capo-string-1");
     assertThat(window.workspace().song().guitar().capoStrings())
         .containsExactlyInAnyOrder(1, 2, 3, 4);
     assertThat(text(robot, "#capo")).isEqualTo("Capo 2 on ⑤④③②");
@@ -240,7 +246,7 @@ class ChartScreenTest {
     type(robot, "G | C | D");
     window.untilPlanned();
     robot.clickOn(robot.offset("#chart", -100, -260));
-    robot.clickOn("#screen-arrange");
+    click(robot, "#screen-arrange");
     assertThat(window.workspace().screenProperty().get()).isEqualTo(Screen.ARRANGE);
     until(() -> text(robot, "#inspector-title").startsWith("C · bar 2"));
     press(robot, KeyCode.CONTROL, KeyCode.DIGIT1);

@@ -34,11 +34,11 @@ import phalanx.song.Song;
 class EditLatencyTest {
 
   private static final Path REPORT = Path.of("target", "edit-latency.txt");
-  private static final int WARM_UP = 24;
-  private static final int ROUNDS = 3;
+  private static final int WARM_UP = 20;
+  private static final int ROUNDS = 2;
 
   /** Edits each round, still and playing. */
-  private static final int EDITS = 12;
+  private static final int EDITS = 10;
 
   private final OpenWindow window = new OpenWindow();
   private volatile long pressed;

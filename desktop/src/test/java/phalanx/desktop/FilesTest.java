@@ -1,6 +1,7 @@
 package phalanx.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static phalanx.desktop.OpenWindow.click;
 import static phalanx.desktop.OpenWindow.press;
 import static phalanx.desktop.OpenWindow.text;
 import static phalanx.desktop.OpenWindow.until;
@@ -62,7 +63,7 @@ class FilesTest {
   @Test
   void aSongLeftBehindByACrashIsOfferedAndTakenUp(FxRobot robot) throws TimeoutException {
     until(() -> robot.lookup("#recover").tryQuery().isPresent());
-    robot.clickOn("#recover");
+    click(robot, "#recover");
     until(() -> window.workspace().song().title().equals("Left behind"));
     assertThat(window.workspace().unsaved().get()).isTrue();
     Path kept = folder.resolve("recovery").resolve(ENDED + SongFiles.ENDING);
@@ -72,7 +73,7 @@ class FilesTest {
   @Test
   void aSongLeftBehindCanBeThrownAway(FxRobot robot) throws TimeoutException {
     until(() -> robot.lookup("#recover-not").tryQuery().isPresent());
-    robot.clickOn("#recover-not");
+    click(robot, "#recover-not");
     until(() -> !Files.exists(folder.resolve("recovery").resolve(ENDED + SongFiles.ENDING)));
     assertThat(window.workspace().song().title()).isEqualTo("Untitled");
   }
@@ -132,11 +133,11 @@ class FilesTest {
     robot.interact(
         () -> Event.fireEvent(stage, new WindowEvent(stage, WindowEvent.WINDOW_CLOSE_REQUEST)));
     assertThat(stage.isShowing()).isTrue();
-    robot.clickOn("#unsaved-keep");
+    click(robot, "#unsaved-keep");
     assertThat(robot.lookup("#unsaved").tryQuery()).isEmpty();
     press(robot, KeyCode.CONTROL, KeyCode.N);
     assertThat(window.workspace().song().title()).isEqualTo("Precious");
-    robot.clickOn("#unsaved-drop");
+    click(robot, "#unsaved-drop");
     until(() -> window.workspace().song().title().equals("Untitled"));
   }
 
@@ -148,7 +149,7 @@ class FilesTest {
     until(() -> !window.workspace().unsaved().get());
     rename(robot, "Asked twice");
     press(robot, KeyCode.CONTROL, KeyCode.N);
-    robot.clickOn("#unsaved-save");
+    click(robot, "#unsaved-save");
     until(() -> window.workspace().song().title().equals("Untitled"));
     assertThat(SongFiles.open(file).song().orElseThrow().title()).isEqualTo("Asked twice");
   }
@@ -162,7 +163,7 @@ class FilesTest {
     assertThat(text(robot, "#problems"))
         .startsWith("bad.phalanx.json:2:13: expected “phalanx-song”");
     assertThat(window.workspace().song().title()).isEqualTo("Mine");
-    robot.clickOn("#problems-away");
+    click(robot, "#problems-away");
     assertThat(robot.lookup("#problems").query().isVisible()).isFalse();
   }
 
@@ -192,13 +193,13 @@ class FilesTest {
     press(robot, KeyCode.CONTROL, KeyCode.S);
     until(() -> robot.lookup("#changed-mine").tryQuery().isPresent());
     assertThat(SongFiles.open(file).song().orElseThrow().title()).isEqualTo("Theirs");
-    robot.clickOn("#changed-mine");
+    click(robot, "#changed-mine");
     until(() -> !window.workspace().unsaved().get());
     assertThat(SongFiles.open(file).song().orElseThrow().title()).isEqualTo("Mine too");
     SongFiles.save(Song.untitled().withTitle("Theirs"), file);
     robot.interact(() -> window.app().documents().keep());
     until(() -> robot.lookup("#changed-theirs").tryQuery().isPresent());
-    robot.clickOn("#changed-theirs");
+    click(robot, "#changed-theirs");
     until(() -> window.workspace().song().title().equals("Theirs"));
   }
 
@@ -213,7 +214,7 @@ class FilesTest {
     press(robot, KeyCode.CONTROL, KeyCode.S);
     until(() -> robot.lookup("#read-only-over").tryQuery().isPresent());
     assertThat(SongFiles.open(file).song().orElseThrow().title()).isEqualTo("Fixed");
-    robot.clickOn("#read-only-over");
+    click(robot, "#read-only-over");
     until(() -> !window.workspace().unsaved().get());
     assertThat(SongFiles.open(file).song().orElseThrow().title()).isEqualTo("Loose");
   }

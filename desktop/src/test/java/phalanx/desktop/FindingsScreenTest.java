@@ -1,6 +1,7 @@
 package phalanx.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static phalanx.desktop.OpenWindow.click;
 import static phalanx.desktop.OpenWindow.text;
 import static phalanx.desktop.OpenWindow.until;
 
@@ -83,7 +84,7 @@ class FindingsScreenTest {
     assertThat(text(robot, "#finding-words")).contains(found.finding().message());
     assertThat(workspace().selectedSlot().orElseThrow().played().bar()).isEqualTo(found.bar());
     MenuButton kinds = robot.lookup("#finding-kinds").queryAs(MenuButton.class);
-    robot.clickOn(kinds);
+    click(robot, kinds);
     List<String> offered = kinds.getItems().stream().map(MenuItem::getText).toList();
     assertThat(offered.get(0)).isEqualTo("all hard spots (%d)".formatted(all));
     assertThat(offered).anyMatch(t -> t.startsWith("stretch ("));
@@ -104,15 +105,15 @@ class FindingsScreenTest {
     int all = desk().open().size();
     robot.type(KeyCode.F);
     Found found = desk().currentProperty().get().orElseThrow();
-    robot.clickOn("#finding-leave").write("fine by ear").type(KeyCode.ENTER);
+    click(robot, "#finding-leave").write("fine by ear").type(KeyCode.ENTER);
     until(() -> desk().accepted().contains(found));
     assertThat(desk().open().size()).isLessThan(all);
     assertThat(workspace().song().pins().accepted(found.ref())).contains("fine by ear");
     assertThat(desk().currentProperty().get()).isPresent().get().isNotEqualTo(found);
     robot.interact(() -> desk().filter(new FindingDesk.Filter.Accepted()));
-    robot.clickOn("#finding-next");
+    click(robot, "#finding-next");
     until(() -> text(robot, "#finding-words").endsWith("(left: fine by ear)"));
-    robot.clickOn("#finding-leave");
+    click(robot, "#finding-leave");
     until(() -> desk().open().size() == all);
     assertThat(desk().accepted()).isEmpty();
     robot.push(KeyCode.CONTROL, KeyCode.Z);
@@ -123,8 +124,8 @@ class FindingsScreenTest {
   void aWholeKindIsLeftAtOnce(FxRobot robot) throws TimeoutException {
     robot.type(KeyCode.F);
     String rule = desk().currentProperty().get().orElseThrow().finding().rule();
-    robot.clickOn("#finding-leave");
-    robot.clickOn("#finding-accept-all");
+    click(robot, "#finding-leave");
+    click(robot, "#finding-accept-all");
     until(() -> desk().open().stream().noneMatch(f -> f.finding().rule().equals(rule)));
     assertThat(desk().filterProperty().get()).isEqualTo(new FindingDesk.Filter.Open());
     assertThat(text(robot, "#finding-words")).contains("left as they are");

@@ -1,6 +1,7 @@
 package phalanx.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static phalanx.desktop.OpenWindow.click;
 import static phalanx.desktop.OpenWindow.press;
 import static phalanx.desktop.OpenWindow.text;
 import static phalanx.desktop.OpenWindow.until;
@@ -42,10 +43,10 @@ class FirstMinuteTest {
     until(() -> robot.lookup("#first-steps").query().isVisible());
     robot.write("G | C | Em | D", 0).type(KeyCode.ENTER);
     until(() -> text(robot, "#first-step-1").startsWith("✓"));
-    robot.clickOn("#first-step-2");
+    click(robot, "#first-step-2");
     assertThat(screen()).isEqualTo(Screen.PICKING);
     until(() -> text(robot, "#first-step-2").startsWith("✓"));
-    robot.clickOn("#first-step-3");
+    click(robot, "#first-step-3");
     assertThat(screen()).isEqualTo(Screen.ARRANGE);
     robot.interact(
         () ->

@@ -1,6 +1,7 @@
 package phalanx.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static phalanx.desktop.OpenWindow.click;
 import static phalanx.desktop.OpenWindow.press;
 import static phalanx.desktop.OpenWindow.text;
 import static phalanx.desktop.OpenWindow.until;
@@ -84,7 +85,7 @@ class MelodyScreenTest {
 
   @Test
   void otherNotesMayLieAboveTheTuneIfThePlayerLetsThem(FxRobot robot) throws TimeoutException {
-    robot.clickOn("#tune-on-top");
+    click(robot, "#tune-on-top");
     assertThat(window.workspace().song().tune().onTop()).isFalse();
     window.untilPlanned();
     press(robot, KeyCode.CONTROL, KeyCode.Z);
@@ -94,7 +95,7 @@ class MelodyScreenTest {
 
   @Test
   void aLineIsProposedWhereThereIsNoTune(FxRobot robot) throws TimeoutException {
-    robot.clickOn("#propose-tune");
+    click(robot, "#propose-tune");
     window.untilPlanned();
     assertThat(tune(1).notes()).hasSize(1);
     assertThat(robot.lookup("#propose-tune").query().isVisible()).isFalse();
@@ -115,7 +116,8 @@ class MelodyScreenTest {
   /** The neck is touched by mouse and by keys; the bar reads as if it had been typed. */
   @Test
   void aTuneIsPutInOnTheNeck(FxRobot robot) throws TimeoutException {
-    robot.clickOn("#length-2").clickOn("#tune-neck");
+    click(robot, "#length-2");
+    click(robot, "#tune-neck");
     until(() -> tune(1).notes().size() == 1);
     assertThat(tune(1).notes().get(0).lengthTicks()).isEqualTo(10080);
     robot.type(KeyCode.UP, KeyCode.DIGIT4, KeyCode.ENTER);
@@ -132,10 +134,10 @@ class MelodyScreenTest {
   /** A click on a note of the staff goes to it; the numbers show the same tune on the strings. */
   @Test
   void theStaffIsClickedAndShownAsNumbers(FxRobot robot) throws TimeoutException {
-    robot.clickOn("#section-2");
+    click(robot, "#section-2");
     int bar = window.workspace().melody().bar();
-    robot.clickOn("#tune-numbers");
-    robot.clickOn("#staves");
+    click(robot, "#tune-numbers");
+    click(robot, "#staves");
     until(() -> window.workspace().melody().bar() != 0);
     assertThat(
             robot
@@ -149,7 +151,8 @@ class MelodyScreenTest {
 
   @Test
   void everyNoteSaysWhatItIsAndWhereItLies(FxRobot robot) throws TimeoutException {
-    robot.clickOn("#section-2").clickOn("#tune-text");
+    click(robot, "#section-2");
+    click(robot, "#tune-text");
     robot.write("d4 . . e g . d .").type(KeyCode.ENTER);
     window.untilPlanned();
     robot.type(KeyCode.UP);
@@ -178,14 +181,14 @@ class MelodyScreenTest {
                         .withTune(
                             Tune.NONE.with(
                                 1, TuneReader.read("g4 a b d", Meter.FOUR_FOUR).tune())))));
-    robot.clickOn("#section-2");
+    click(robot, "#section-2");
     int bar = window.workspace().melody().bar();
     OpenWindow.drop(robot, stage, score);
     until(() -> robot.lookup("#imported-undo").tryQuery().isPresent());
     assertThat(robot.lookup("#imported .label").queryLabeled().getText())
         .contains("bars of tune are put in");
     assertThat(tune(bar).notes()).isNotEmpty();
-    robot.clickOn("#imported-undo");
+    click(robot, "#imported-undo");
     until(() -> window.workspace().song().tune().isEmpty());
     Path nothing = Files.writeString(folder.resolve("x.musicxml"), "<score-partwise>");
     OpenWindow.drop(robot, stage, nothing);

@@ -90,15 +90,35 @@ final class OpenWindow {
     WaitForAsyncUtils.waitForFxEvents();
   }
 
-  /**
-   * Where something is on the screen. Asked on the interface's thread: asked elsewhere, as the
-   * robot does for a click on a node, it can break the bounds of what moves just then, such as the
-   * line that runs along with what is heard.
-   */
+  /** Clicks on something where it lies when all is laid out. */
+  static FxRobot click(FxRobot robot, String id) {
+    return click(robot, robot.lookup(id).query());
+  }
+
+  static FxRobot click(FxRobot robot, Node node) {
+    Bounds at = bounds(robot, node);
+    robot.clickOn(new Point2D(at.getCenterX(), at.getCenterY()));
+    return robot;
+  }
+
   static Bounds bounds(FxRobot robot, String id) {
-    Node node = robot.lookup(id).query();
+    return bounds(robot, robot.lookup(id).query());
+  }
+
+  /**
+   * Where something is on the screen, with the next layout made. Asked on the interface's thread:
+   * asked elsewhere, as the robot does for a click on a node, it can be where things were before,
+   * and it can break the bounds of what moves just then, such as the line that runs along with what
+   * is heard.
+   */
+  private static Bounds bounds(FxRobot robot, Node node) {
     Bounds[] found = new Bounds[1];
-    robot.interact(() -> found[0] = node.localToScreen(node.getBoundsInLocal()));
+    robot.interact(
+        () -> {
+          node.getScene().getRoot().applyCss();
+          node.getScene().getRoot().layout();
+          found[0] = node.localToScreen(node.getBoundsInLocal());
+        });
     return found[0];
   }
 

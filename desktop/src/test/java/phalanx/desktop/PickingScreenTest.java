@@ -1,6 +1,7 @@
 package phalanx.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static phalanx.desktop.OpenWindow.click;
 import static phalanx.desktop.OpenWindow.press;
 import static phalanx.desktop.OpenWindow.text;
 import static phalanx.desktop.OpenWindow.until;
@@ -92,7 +93,7 @@ class PickingScreenTest {
 
   @Test
   void aPatternFromTheShelfIsPlayedAtOnce(FxRobot robot) throws TimeoutException {
-    robot.clickOn("#pattern-5");
+    click(robot, "#pattern-5");
     until(() -> song().pattern() instanceof WrittenPattern);
     assertThat(title(robot)).isEqualTo(song().pattern().title());
     window.untilPlanned();
@@ -102,7 +103,8 @@ class PickingScreenTest {
 
   @Test
   void strokesArePutInAndTakenOutFromTheKeyboard(FxRobot robot) throws TimeoutException {
-    robot.clickOn("#screen-picking").clickOn("#screen-arrange");
+    click(robot, "#screen-picking");
+    click(robot, "#screen-arrange");
     press(robot, KeyCode.CONTROL, KeyCode.DIGIT3);
     robot.type(KeyCode.ENTER);
     assertThat(step(0).roles()).contains(Role.TUNE);
@@ -110,7 +112,8 @@ class PickingScreenTest {
     until(() -> fall().finger(Role.TUNE, 0).isPresent());
     robot.type(KeyCode.DOWN, 4).type(KeyCode.RIGHT, 2).type(KeyCode.ENTER);
     assertThat(step(5040).roles()).isEmpty();
-    robot.clickOn("#grid-finer").clickOn("#grid-finer");
+    click(robot, "#grid-finer");
+    click(robot, "#grid-finer");
     press(robot, KeyCode.CONTROL, KeyCode.DIGIT3);
     window.workspace().screenProperty();
     robot.interact(() -> robot.lookup("#pattern-grid").query().requestFocus());
@@ -125,9 +128,9 @@ class PickingScreenTest {
     assertThat(step(0).plucks().filter(p -> p.role() == Role.TUNE).findFirst().orElseThrow())
         .isEqualTo(new Stroke.Pluck(Role.TUNE, Force.PLAIN, Optional.of(PickFinger.M)));
     until(() -> fall().finger(Role.TUNE, 0).equals(Optional.of(PickFinger.M)));
-    robot.clickOn("#stroke-accent");
+    click(robot, "#stroke-accent");
     assertThat(step(0).strokes().get(0).force()).isEqualTo(Force.ACCENTED);
-    robot.clickOn("#stroke-roll");
+    click(robot, "#stroke-roll");
     assertThat(step(0).roll()).contains(new Roll(true, 1));
     robot.type(KeyCode.RIGHT).type(KeyCode.RIGHT).type(KeyCode.RIGHT).write("x");
     assertThat(step(7560).strokes()).contains(new Stroke.Knock(HitKind.CLICK, Force.PLAIN));
@@ -138,11 +141,11 @@ class PickingScreenTest {
     assertThat(text(robot, "#refusal")).isEqualTo("the thumb cannot do two things at once");
     robot.write("x");
     robot.type(KeyCode.RIGHT);
-    robot.clickOn("#stroke-brush");
+    click(robot, "#stroke-brush");
     assertThat(step(17640).strokes()).contains(new Stroke.Brush(0, 5, Touch.FLESH, Force.PLAIN));
     robot.write("n");
     assertThat(step(17640).strokes()).contains(new Stroke.Brush(0, 5, Touch.NAILS, Force.PLAIN));
-    robot.clickOn("#stroke-next-chord");
+    click(robot, "#stroke-next-chord");
     assertThat(step(17640).early()).isTrue();
   }
 
@@ -152,7 +155,7 @@ class PickingScreenTest {
       robot.write("o").type(KeyCode.DOWN);
     }
     assertThat(step(0).strokes()).hasSize(5);
-    robot.clickOn("#stroke-hit");
+    click(robot, "#stroke-hit");
     assertThat(text(robot, "#refusal")).contains("strokes at once for five fingers");
     assertThat(step(0).strokes()).hasSize(5);
     robot.type(KeyCode.RIGHT).write("o");
@@ -174,11 +177,12 @@ class PickingScreenTest {
 
   @Test
   void aSectionABarAndAChordHavePatternsOfTheirOwn(FxRobot robot) throws TimeoutException {
-    robot.clickOn("#reach-section").clickOn("#pattern-1");
+    click(robot, "#reach-section");
+    click(robot, "#pattern-1");
     window.untilPlanned();
     assertThat(song().patterns().sections()).hasSize(1);
     assertThat(song().pattern().title()).isEqualTo("fingers between");
-    robot.clickOn("#reach-bar");
+    click(robot, "#reach-bar");
     assertThat(title(robot)).isEqualTo("Thumb alone");
     robot.interact(() -> robot.lookup("#pattern-grid").query().requestFocus());
     robot.type(KeyCode.HOME).write("o");
@@ -186,35 +190,40 @@ class PickingScreenTest {
     assertThat(song().patterns().changed()).hasSize(1);
     assertThat(song().patterns().bars()).isEmpty();
     assertThat(window.arrangement().notesFrom(0, 1)).hasSize(2);
-    robot.clickOn("#reach-follow");
+    click(robot, "#reach-follow");
     assertThat(song().patterns().changed()).isEmpty();
-    robot.clickOn("#reach-chord").clickOn("#pattern-3");
+    click(robot, "#reach-chord");
+    click(robot, "#pattern-3");
     assertThat(song().patterns().slots()).hasSize(1);
-    robot.clickOn("#soft-ending");
+    click(robot, "#soft-ending");
     assertThat(song().patterns().endingSoftly(false)).isNotEqualTo(song().patterns());
   }
 
   @Test
   void aPatternIsNamedAndKeptOnMyShelf(FxRobot robot) throws TimeoutException {
-    robot.write("o").clickOn("#pattern-double");
+    robot.write("o");
+    click(robot, "#pattern-double");
     assertThat(text(robot, "#pattern-bars")).isEqualTo("2 bars");
     robot.doubleClickOn("#pattern-title");
     press(robot, KeyCode.CONTROL, KeyCode.A);
-    robot.write("Evening").type(KeyCode.ENTER).clickOn("#save-mine");
+    robot.write("Evening").type(KeyCode.ENTER);
+    click(robot, "#save-mine");
     until(() -> robot.lookup("#mine-1").tryQuery().isPresent());
     assertThat(song().pattern().title()).isEqualTo("Evening");
     assertThat(window.app().documents().shelf().patternsProperty().get().patterns())
         .extracting(WrittenPattern::title)
         .containsExactly("Evening");
-    robot.clickOn("#mine-1-remove");
+    click(robot, "#mine-1-remove");
     until(() -> robot.lookup("#mine-1").tryQuery().isEmpty());
   }
 
   @Test
   void schoolAndThumbRouteChangeHowItFalls(FxRobot robot) throws TimeoutException {
-    robot.clickOn("#hand-school").clickOn("thumb and four");
+    click(robot, "#hand-school");
+    robot.clickOn("thumb and four");
     assertThat(song().school()).isEqualTo(HandSchool.THUMB_AND_FOUR);
-    robot.clickOn("#thumb-route").clickOn("three voices");
+    click(robot, "#thumb-route");
+    robot.clickOn("three voices");
     assertThat(song().thumb()).isEqualTo(ThumbRoute.THREE_VOICES);
     until(
         () ->

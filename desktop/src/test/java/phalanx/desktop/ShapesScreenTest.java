@@ -1,6 +1,7 @@
 package phalanx.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static phalanx.desktop.OpenWindow.click;
 import static phalanx.desktop.OpenWindow.press;
 import static phalanx.desktop.OpenWindow.text;
 import static phalanx.desktop.OpenWindow.until;
@@ -71,20 +72,20 @@ class ShapesScreenTest {
     assertThat(robot.lookup(".why-part").queryAll()).hasSize(3);
     assertThat(text(robot, "#other-names")).contains("D/F♯");
     assertThat(robot.lookup(".card-flow .card").queryAll().size()).isGreaterThan(20);
-    robot.clickOn("#chord-before");
+    click(robot, "#chord-before");
     assertThat(text(robot, "#shapes-title")).isEqualTo("G");
   }
 
   @Test
   void filtersLeaveWhatThePlayerWants(FxRobot robot) throws TimeoutException {
-    robot.clickOn("#filter-barre");
+    click(robot, "#filter-barre");
     assertThat(text(robot, "#filter-barre")).isEqualTo("with barre");
     until(
         () ->
             board().map(SlotBoard::choices).orElseThrow().stream()
                 .filter(c -> !c.chosen())
                 .allMatch(ShapesScreenTest::hasBarre));
-    robot.clickOn("#filter-barre");
+    click(robot, "#filter-barre");
     assertThat(text(robot, "#filter-barre")).isEqualTo("without barre");
     until(
         () ->
@@ -99,10 +100,10 @@ class ShapesScreenTest {
   @Test
   void anOwnShapeIsTypedNamedFingeredAndPinned(FxRobot robot) throws TimeoutException {
     robot.interact(() -> robot.lookup("#own-frets").queryAs(TextField.class).clear());
-    robot.clickOn("#own-frets").write("x 10 9 11 10 x", 0).type(KeyCode.ENTER);
+    click(robot, "#own-frets").write("x 10 9 11 10 x", 0).type(KeyCode.ENTER);
     until(() -> text(robot, "#trial-verdict").startsWith("Gmaj9"));
     assertThat(text(robot, "#trial-verdict")).contains("fingers ·2143·");
-    robot.clickOn("#pin-trial");
+    click(robot, "#pin-trial");
     until(() -> selected().pinned());
     assertThat(selected().shape().orElseThrow().fretText()).isEqualTo("x 10 9 11 10 x");
     press(robot, KeyCode.CONTROL, KeyCode.Z);
@@ -112,14 +113,14 @@ class ShapesScreenTest {
   @Test
   void aWideShapeIsJudgedAndNonsenseIsExplained(FxRobot robot) throws TimeoutException {
     robot.interact(() -> robot.lookup("#own-frets").queryAs(TextField.class).clear());
-    robot.clickOn("#own-frets").write("x462x0", 0).type(KeyCode.ENTER);
+    click(robot, "#own-frets").write("x462x0", 0).type(KeyCode.ENTER);
     until(() -> text(robot, "#trial-verdict").contains("mm apart"));
     assertThat(text(robot, "#trial-verdict"))
         .contains("more than this hand’s comfortable", "warm up");
     robot.interact(() -> robot.lookup("#own-frets").queryAs(TextField.class).setText("12"));
-    robot.clickOn("#own-frets").type(KeyCode.ENTER);
+    click(robot, "#own-frets").type(KeyCode.ENTER);
     assertThat(text(robot, "#trial-verdict")).startsWith("expected six frets");
-    robot.clickOn("#stop-trial");
+    click(robot, "#stop-trial");
     until(() -> text(robot, "#trial-verdict").startsWith("click strings"));
   }
 
@@ -139,7 +140,7 @@ class ShapesScreenTest {
     robot.type(KeyCode.DIGIT3);
     until(() -> selected().pinned());
     Shape shape = selected().shape().orElseThrow();
-    robot.clickOn("#pin-everywhere");
+    click(robot, "#pin-everywhere");
     until(
         () ->
             window.arrangement().slots().stream()
@@ -157,7 +158,7 @@ class ShapesScreenTest {
   void aNextBestPlanIsTakenByPinningWhatItDoesOtherwise(FxRobot robot) throws TimeoutException {
     SlotBoard.OtherPlan plan = board().orElseThrow().others().get(0);
     assertThat(plan.extraCost()).isPositive();
-    robot.clickOn("#other-plan-1");
+    click(robot, "#other-plan-1");
     until(() -> window.workspace().song().pins().shapes().size() >= 1);
     window.untilPlanned();
     SlotBoard.Difference first = plan.differences().get(0);
@@ -203,7 +204,7 @@ class ShapesScreenTest {
         .anyMatch(l -> l.getText().startsWith("no shape is within reach"));
     Button way = robot.lookup("#way-out-1").queryButton();
     assertThat(way.getText()).isNotBlank();
-    robot.clickOn(way);
+    click(robot, way);
     until(() -> selected().shape().isPresent());
     assertThat(robot.lookup("#way-out-1").tryQuery()).isEmpty();
   }

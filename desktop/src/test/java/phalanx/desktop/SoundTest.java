@@ -1,6 +1,7 @@
 package phalanx.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static phalanx.desktop.OpenWindow.click;
 import static phalanx.desktop.OpenWindow.until;
 
 import java.nio.file.Files;
@@ -82,7 +83,7 @@ class SoundTest {
     int paused = sound().placeProperty().get().get().tick();
     // Where it paused stays marked.
     assertThat(runs(robot, "#strip-playhead")).isTrue();
-    robot.clickOn("#play");
+    click(robot, "#play");
     until(() -> sound().placeProperty().get().get().tick() > paused + 1000);
     robot.press(KeyCode.SHIFT).type(KeyCode.SPACE).release(KeyCode.SHIFT);
     assertThat(sound().playingProperty().get()).isFalse();
@@ -138,9 +139,9 @@ class SoundTest {
 
   @Test
   void theLoopIsTheSelectionAndCanBeDraggedOverBars(FxRobot robot) throws TimeoutException {
-    robot.clickOn("#loop");
+    click(robot, "#loop");
     assertThat(words(robot, "#loop")).isEqualTo("Loop 1");
-    robot.clickOn("#loop");
+    click(robot, "#loop");
     assertThat(words(robot, "#loop")).isEqualTo("Loop");
     Bounds bounds = OpenWindow.bounds(robot, "#strip");
     double y = bounds.getMinY() + 52;
@@ -207,11 +208,14 @@ class SoundTest {
     assertThat(runs(robot, "#sound-panel")).isFalse();
     robot.press(KeyCode.CONTROL).type(KeyCode.M).release(KeyCode.CONTROL);
     assertThat(runs(robot, "#sound-panel")).isTrue();
-    robot.clickOn("#metronome").clickOn("on the beats");
+    click(robot, "#metronome");
+    robot.clickOn("on the beats");
     assertThat(sound().clicksProperty().get()).isEqualTo(Clicks.BEATS);
-    robot.clickOn("#count-in").clickOn("one bar");
+    click(robot, "#count-in");
+    robot.clickOn("one bar");
     assertThat(sound().countInProperty().get()).isEqualTo(1);
-    robot.clickOn("#mute-thumb").clickOn("#solo-tune");
+    click(robot, "#mute-thumb");
+    click(robot, "#solo-tune");
     assertThat(sound().levelsProperty().get().isHeard(Layer.THUMB)).isFalse();
     assertThat(sound().levelsProperty().get().isHeard(Layer.TUNE)).isTrue();
     assertThat(sound().levelsProperty().get().isHeard(Layer.FINGERS)).isFalse();
@@ -249,7 +253,7 @@ class SoundTest {
   @Test
   void shapesPatternsAndNotesAreHeardAlone(FxRobot robot) throws TimeoutException {
     robot.interact(() -> window.workspace().screenProperty().set(Screen.SHAPES));
-    robot.clickOn("#hear-shape");
+    click(robot, "#hear-shape");
     until(() -> sound().isHeard());
     assertThat(sound().playingProperty().get()).isFalse();
     robot.interact(() -> sound().stop());
@@ -260,7 +264,7 @@ class SoundTest {
     robot.interact(() -> sound().stop());
     until(() -> !sound().isHeard());
     robot.interact(() -> window.workspace().screenProperty().set(Screen.MELODY));
-    robot.clickOn("#tune-neck");
+    click(robot, "#tune-neck");
     until(() -> sound().isHeard());
   }
 
