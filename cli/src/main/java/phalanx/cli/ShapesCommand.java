@@ -42,7 +42,11 @@ final class ShapesCommand extends QueryCommand {
   @Option(names = "--bass", paramLabel = "NOTE", description = "note that must be lowest")
   private String bass;
 
-  @Option(names = "--limit", defaultValue = "12", description = "how many shapes; 0 for all")
+  @Option(
+      names = "--limit",
+      defaultValue = "12",
+      description =
+          "how many shapes, each with its best fingering; 0 for all, with every fingering")
   private int limit;
 
   @Override
@@ -60,8 +64,9 @@ final class ShapesCommand extends QueryCommand {
     return head + shown(found).stream().map(this::line).collect(Collectors.joining("\n"));
   }
 
+  /** Few are asked for to choose from, so the same frets with other fingers take no place. */
   private List<RatedShape> shown(RankedShapes found) {
-    return first(found, limit);
+    return limit > 0 ? found.candidates(limit, 1) : first(found, limit);
   }
 
   private String line(RatedShape rated) {

@@ -53,6 +53,23 @@ class PhalanxCommandTest {
     assertThat(first.get("fingers").toString()).isEqualTo("[\"\",\"3\",\"2\",\"\",\"1\",\"\"]");
   }
 
+  /** How D is fingered in the open position: common practice, no source. */
+  @Test
+  void shapesToChooseFromDifferInTheirFretsAndAllHaveEveryFingering() throws Exception {
+    assertThat(run("shapes", "D", "--limit", "5", "--json")).isZero();
+    JsonNode few = json(out.toString()).get("shapes");
+    assertThat(few.findValues("frets")).hasSize(5).doesNotHaveDuplicates();
+    assertThat(few.get(0).get("fingers").toString())
+        .isEqualTo("[\"\",\"\",\"\",\"1\",\"3\",\"2\"]");
+    out.getBuffer().setLength(0);
+    assertThat(run("shapes", "D", "--limit", "0", "--json")).isZero();
+    JsonNode all = json(out.toString());
+    assertThat(all.get("shapes")).hasSize(all.get("count").asInt());
+    assertThat(
+            all.get("shapes").findValues("frets").stream().filter(few.get(0).get("frets")::equals))
+        .hasSizeGreaterThan(3);
+  }
+
   @Test
   void shapesObeysTuneBassAndFrets() throws Exception {
     assertThat(
