@@ -66,6 +66,7 @@ final class ChangeTables {
         VarHandle.storeStoreFence();
         needed[at] = time;
       }
+      VarHandle.loadLoadFence();
       return cost[at] + ChangeCosts.late(time, available);
     }
   }

@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * Solves a {@link PlanProblem} as a shortest path through a layered graph: a layer a slot, a node a
@@ -44,13 +45,23 @@ public final class PlanSolver {
     double[][] after = new double[n][];
     int head = known.map(k -> copyHead(k, before)).orElse(0);
     int tail = known.map(k -> copyTail(k, after, head)).orElse(n);
-    for (int i = head; i < n; i++) {
+    Runnable coming = () -> arrive(head, before);
+    Runnable goingOn = () -> goOn(tail, after);
+    // Neither way looks at the other.
+    Stream.of(coming, goingOn).parallel().forEach(Runnable::run);
+    return new ShapePlan(problem, trace(before), before, after);
+  }
+
+  private void arrive(int head, double[][] before) {
+    for (int i = head; i < before.length; i++) {
       before[i] = i == 0 ? new double[size(0)] : arrivals(i, before[i - 1]);
     }
+  }
+
+  private void goOn(int tail, double[][] after) {
     for (int i = tail - 1; i >= 0; i--) {
-      after[i] = i == n - 1 ? new double[size(i)] : departures(i, after[i + 1]);
+      after[i] = i == after.length - 1 ? new double[size(i)] : departures(i, after[i + 1]);
     }
-    return new ShapePlan(problem, trace(before), before, after);
   }
 
   /** Takes over the arrivals up to the first slot that changed; says how many. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Remark;
 import phalanx.arrangement.Slot;
@@ -70,18 +71,36 @@ public final class Arranger {
     PlacedSteps placed = PlacedSteps.of(song, timeline, book);
     List<List<Sung>> tunes = TuneLine.bySlot(TuneLine.of(song, timeline), timeline, placed.early());
     TuneFit fit = fitFor(costs.reach(), song.tune().onTop());
-    List<PlanSlot> planned = new ArrayList<>();
     List<SlotTune> sung = new ArrayList<>();
-    List<Optional<Candidates>> fingered = rows.fingered(song, timeline, costs.reach());
+    List<PatternHeard> heard = new ArrayList<>();
     for (int i = 0; i < timeline.slots().size(); i++) {
       PlayedSlot slot = timeline.slots().get(i);
-      double millis = book.changeMillis(timeline.barOf(slot), slot);
       int to = slot.endTick() - (i + 1 < placed.early().length ? placed.early()[i + 1] : 0);
       sung.add(SlotTune.of(tunes.get(i), slot.tick() - placed.early()[i], to));
-      PatternHeard heard =
-          PatternHeard.of(song, book, timeline.barOf(slot), slot, !tunes.get(i).isEmpty());
-      planned.add(rows.slot(song, slot, sung.get(i), heard, millis, limit, fit, fingered.get(i)));
+      boolean isSung = !tunes.get(i).isEmpty();
+      heard.add(PatternHeard.of(song, book, timeline.barOf(slot), slot, isSung));
     }
+    double[] millis =
+        timeline.slots().stream()
+            .mapToDouble(s -> book.changeMillis(timeline.barOf(s), s))
+            .toArray();
+    List<Optional<Candidates>> fingered = rows.fingered(song, timeline, costs.reach());
+    // No slot's row depends on another's, and finding them is half of the work.
+    List<PlanSlot> planned =
+        IntStream.range(0, timeline.slots().size())
+            .parallel()
+            .mapToObj(
+                i ->
+                    rows.slot(
+                        song,
+                        timeline.slots().get(i),
+                        sung.get(i),
+                        heard.get(i),
+                        millis[i],
+                        limit,
+                        fit,
+                        fingered.get(i)))
+            .toList();
     PlanProblem problem = new PlanProblem(planned, costs);
     ShapePlan plan =
         last.map(before -> PlanSolver.solve(problem, before))

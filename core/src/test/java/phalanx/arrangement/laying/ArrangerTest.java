@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ForkJoinPool;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
@@ -131,6 +132,33 @@ class ArrangerTest {
     assertThat(after.slots().get(1).pinned()).isTrue();
     assertThat(after.plan().cost() - before.plan().cost())
         .isCloseTo(other.extraCost(), within(1e-9));
+  }
+
+  @Test
+  void manyThreadsPlanWhatOneDoes() throws Exception {
+    Song song = song(Meter.FOUR_FOUR, 2, "G", "D/F#", "Em7", "Cadd9", "G", "Am7", "D7", "G");
+    String[] bars = {"d4 . . g", ". f# e d", "b4 . c5 d", "g4 a b c5"};
+    Tune tune = Tune.NONE;
+    for (int b = 1; b <= 8; b++) {
+      tune = tune.with(b, TuneReader.read(bars[b % 4], Meter.FOUR_FOUR).tune());
+    }
+    Song sung = song.withTune(tune);
+    Arrangement one = plannedOn(1, sung);
+    for (int run = 0; run < 5; run++) {
+      Arrangement many = plannedOn(8, sung);
+      assertThat(many.plan().cost()).isEqualTo(one.plan().cost());
+      assertThat(many.slots()).isEqualTo(one.slots());
+      assertThat(many.notes()).isEqualTo(one.notes());
+    }
+  }
+
+  private static Arrangement plannedOn(int threads, Song song) throws Exception {
+    ForkJoinPool pool = new ForkJoinPool(threads);
+    try {
+      return pool.submit(() -> new Arranger().arrange(song)).get();
+    } finally {
+      pool.shutdown();
+    }
   }
 
   @Test
