@@ -80,7 +80,7 @@ class EditLatencyTest {
     press(robot, KeyCode.CONTROL, KeyCode.DIGIT5);
     // No click on the node: the line may be running there, see OpenWindow.bounds.
     robot.interact(() -> robot.lookup("#strip").query().requestFocus());
-    robot.interact(() -> sound.loopProperty().set(Optional.of(new LoopBars(1, 36))));
+    robot.interact(() -> sound.loop().property().set(Optional.of(new LoopBars(1, 36))));
     List<Double> still = new ArrayList<>();
     List<Double> playing = new ArrayList<>();
     edit(robot, WARM_UP);

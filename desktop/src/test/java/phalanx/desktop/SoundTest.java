@@ -112,16 +112,16 @@ class SoundTest {
 
   @Test
   void aLoopIsLetGoWhereItsBarsAreTakenOut(FxRobot robot) throws TimeoutException {
-    robot.interact(() -> sound().loopProperty().set(Optional.of(new LoopBars(90, 95))));
+    robot.interact(() -> sound().loop().property().set(Optional.of(new LoopBars(90, 95))));
     robot.interact(() -> window.workspace().edit(s -> s.withTempo(77)));
     window.untilPlanned();
-    until(() -> sound().loopProperty().get().isEmpty());
+    until(() -> sound().loop().property().get().isEmpty());
     assertThat(words(robot, "#loop")).isEqualTo("Loop");
   }
 
   @Test
   void openingAnotherSongStopsThisOne(FxRobot robot) throws TimeoutException {
-    robot.interact(() -> sound().loopProperty().set(Optional.of(new LoopBars(1, 2))));
+    robot.interact(() -> sound().loop().property().set(Optional.of(new LoopBars(1, 2))));
     robot.type(KeyCode.SPACE);
     until(() -> tick() > 0);
     Path other = Path.of("..", "demo", "slate-roof-rain.phalanx.json");
@@ -151,10 +151,10 @@ class SoundTest {
         .moveTo(bounds.getMinX() + 350, y)
         .moveTo(bounds.getMinX() + 650, y)
         .release(MouseButton.PRIMARY);
-    assertThat(sound().loopProperty().get()).contains(new LoopBars(1, 2));
+    assertThat(sound().loop().property().get()).contains(new LoopBars(1, 2));
     assertThat(words(robot, "#loop")).isEqualTo("Loop 1–2");
     robot.press(KeyCode.CONTROL).type(KeyCode.L).release(KeyCode.CONTROL);
-    assertThat(sound().loopProperty().get()).isEmpty();
+    assertThat(sound().loop().property().get()).isEmpty();
   }
 
   @Test
@@ -163,15 +163,15 @@ class SoundTest {
     robot.type(KeyCode.HOME).type(KeyCode.RIGHT);
     robot.press(KeyCode.SHIFT).type(KeyCode.RIGHT, 2).release(KeyCode.SHIFT);
     robot.press(KeyCode.CONTROL).type(KeyCode.L).release(KeyCode.CONTROL);
-    LoopBars loop = sound().loopProperty().get().orElseThrow();
+    LoopBars loop = sound().loop().property().get().orElseThrow();
     assertThat(loop.first()).isEqualTo(2);
     assertThat(loop.last()).isGreaterThan(loop.first());
   }
 
   @Test
   void theSongGoesRoundItsLoop(FxRobot robot) throws TimeoutException {
-    robot.interact(() -> sound().percentProperty().set(150));
-    robot.interact(() -> sound().loopProperty().set(Optional.of(new LoopBars(3, 3))));
+    robot.interact(() -> sound().settings().percentProperty().set(150));
+    robot.interact(() -> sound().loop().property().set(Optional.of(new LoopBars(3, 3))));
     robot.type(KeyCode.SPACE);
     until(() -> sound().placeProperty().get().isPresent());
     int start = window.arrangement().timeline().bars().get(2).startTick();
@@ -186,7 +186,7 @@ class SoundTest {
 
   @Test
   void anEditWhilePlayingIsPlayedOn(FxRobot robot) throws TimeoutException {
-    robot.interact(() -> sound().percentProperty().set(150));
+    robot.interact(() -> sound().settings().percentProperty().set(150));
     robot.type(KeyCode.SPACE);
     until(() -> tick() > 0);
     var before = window.arrangement();
@@ -210,26 +210,27 @@ class SoundTest {
     assertThat(runs(robot, "#sound-panel")).isTrue();
     click(robot, "#metronome");
     robot.clickOn("on the beats");
-    assertThat(sound().clicksProperty().get()).isEqualTo(Clicks.BEATS);
+    assertThat(sound().settings().clicksProperty().get()).isEqualTo(Clicks.BEATS);
     click(robot, "#count-in");
     robot.clickOn("one bar");
-    assertThat(sound().countInProperty().get()).isEqualTo(1);
+    assertThat(sound().settings().countInProperty().get()).isEqualTo(1);
     click(robot, "#mute-thumb");
     click(robot, "#solo-tune");
-    assertThat(sound().levelsProperty().get().isHeard(Layer.THUMB)).isFalse();
-    assertThat(sound().levelsProperty().get().isHeard(Layer.TUNE)).isTrue();
-    assertThat(sound().levelsProperty().get().isHeard(Layer.FINGERS)).isFalse();
+    assertThat(sound().settings().levelsProperty().get().isHeard(Layer.THUMB)).isFalse();
+    assertThat(sound().settings().levelsProperty().get().isHeard(Layer.TUNE)).isTrue();
+    assertThat(sound().settings().levelsProperty().get().isHeard(Layer.FINGERS)).isFalse();
     robot.interact(() -> robot.lookup("#level-hits").queryAs(Slider.class).setValue(-6.2));
-    assertThat(sound().levelsProperty().get().decibels()).containsEntry(Layer.HITS, -6.0);
+    assertThat(sound().settings().levelsProperty().get().decibels())
+        .containsEntry(Layer.HITS, -6.0);
     robot.interact(() -> robot.lookup("#tempo-percent").queryAs(Slider.class).setValue(70));
-    assertThat(sound().percentProperty().get()).isEqualTo(70);
+    assertThat(sound().settings().percentProperty().get()).isEqualTo(70);
     assertThat(robot.lookup("Tempo 70 %").tryQuery()).isPresent();
     assertThat(robot.lookup("Hits −6 dB").tryQuery()).isPresent();
   }
 
   @Test
   void countingInKeepsTheLineAtItsPlace(FxRobot robot) throws TimeoutException {
-    robot.interact(() -> sound().countInProperty().set(1));
+    robot.interact(() -> sound().settings().countInProperty().set(1));
     robot.type(KeyCode.SPACE);
     until(() -> sound().placeProperty().get().filter(HeardPlace::countingIn).isPresent());
     assertThat(tick()).isZero();
@@ -272,10 +273,12 @@ class SoundTest {
   void theSongIsExportedAsSoundAndCanBeCancelled(FxRobot robot) throws Exception {
     Path folder = Files.createTempDirectory(Path.of("target").toAbsolutePath(), "sound-");
     Path file = folder.resolve("song.wav");
-    robot.interact(() -> sound().fileFormatProperty().set(RenderOptions.USUAL.with(48000, 24)));
+    robot.interact(
+        () -> sound().settings().fileFormatProperty().set(RenderOptions.USUAL.with(48000, 24)));
     SoundExport whole = window.app().documents().soundExport();
     Watched watched = new Watched();
-    robot.interact(() -> whole.write(performance(), sound().fileOptions(), file, watched));
+    robot.interact(
+        () -> whole.write(performance(), sound().settings().fileOptions(), file, watched));
     until(() -> watched.ended != null);
     assertThat(watched.ended).isEqualTo("written");
     assertThat(watched.share).isGreaterThan(0.9);

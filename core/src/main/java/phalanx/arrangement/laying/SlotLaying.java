@@ -28,7 +28,7 @@ import phalanx.picking.Stroke;
 import phalanx.song.NoteRef;
 import phalanx.song.Song;
 
-/** Lays the steps over one chord on the strings of its shape. The thumb's turn goes on in it. */
+/** Lays the steps over one chord on the strings of its shape. */
 public final class SlotLaying {
 
   /** Time from string to string in a brush, ticks: about 14 ms at 90 quarters a minute. */
@@ -41,23 +41,7 @@ public final class SlotLaying {
   private final Optional<Beside> third;
   private final boolean hasTune;
   private final Set<Remark> remarks = new LinkedHashSet<>();
-  private Optional<Wish> wish = Optional.empty();
-  private int turn;
-
-  /**
-   * A stroke that goes to another string, so that the chord is heard.
-   *
-   * @param tick when it is struck
-   * @param role the stroke's role in the pattern
-   * @param string where it goes
-   */
-  record Wish(int tick, Role role, int string) {}
-
-  /** With one stroke on another string, where that is free. */
-  SlotLaying wishing(Optional<Wish> other) {
-    wish = other;
-    return this;
-  }
+  private final StrokeStrings strings;
 
   /**
    * For a chord.
@@ -72,9 +56,16 @@ public final class SlotLaying {
     this.roles = roles;
     this.route = route;
     hasTune = !slot.tune().isEmpty();
+    strings = new StrokeStrings(song, shape, roles, route, remarks);
     remarks.addAll(slot.found());
     roles.remarks().forEach(this::say);
     route.remarks().forEach(this::say);
+  }
+
+  /** With one stroke on another string, where that is free. */
+  SlotLaying wishing(Optional<StrokeStrings.Wish> other) {
+    strings.wish(other);
+    return this;
   }
 
   /** For a tune over no chord: no string is the pattern's. */
@@ -126,11 +117,12 @@ public final class SlotLaying {
     for (Stroke.Pluck pluck : wanted) {
       NoteRef ref = ref(placed, pluck.role());
       // One finger beside the shape is as much as was tried: the tune's comes first.
-      boolean atThird = third.isPresent() && turn % 4 == 2 && !ring.holdsBeside(placed.tick());
+      boolean atThird =
+          third.isPresent() && strings.isThirdsTurn() && !ring.holdsBeside(placed.tick());
       int most = pluck.role().isThumb() ? belowTune - 1 : Tuning.STRINGS - 1;
       Optional<Integer> string =
-          room(
-              string(pluck, ref, lowest, placed.tick()),
+          strings.room(
+              strings.wanted(pluck, ref, lowest, placed.tick()),
               pluck,
               lowest,
               most,
@@ -182,49 +174,6 @@ public final class SlotLaying {
         struck.slurredFrom());
   }
 
-  /** The string a stroke wants, or another that leaves the tune alone; empty if there is none. */
-  private Optional<Integer> room(
-      Optional<Integer> wanted,
-      Stroke.Pluck pluck,
-      int lowest,
-      int highest,
-      int tick,
-      TuneRing ring,
-      Map<Integer, Plucked> taken) {
-    if (wanted.isEmpty() || isFree(wanted.get(), pluck, highest, tick, ring, taken)) {
-      return wanted;
-    }
-    if (!ring.sounds(tick)) {
-      return Optional.empty();
-    }
-    int from = pluck.role().isThumb() ? Math.min(2, highest) : wanted.get() - 1;
-    for (int s = from; s >= lowest; s--) {
-      if (shape.sounds(s) && isFree(s, pluck, highest, tick, ring, taken)) {
-        say("inner notes move below the tune");
-        return Optional.of(s);
-      }
-    }
-    say("notes of the pattern give way to the tune");
-    return Optional.empty();
-  }
-
-  private boolean isFree(
-      int string,
-      Stroke.Pluck pluck,
-      int highest,
-      int tick,
-      TuneRing ring,
-      Map<Integer, Plucked> taken) {
-    return string <= highest
-        && !taken.containsKey(string)
-        && !ring.blocks(string, tick)
-        && (pluck.role().isThumb() || !ring.isAbove(string, pitch(string), tick));
-  }
-
-  private int pitch(int string) {
-    return song.guitar().shapeMidi(string, shape.fret(string).orElse(0));
-  }
-
   /** A hit that would stop the tune is left out. */
   private boolean leavesTheTune(
       Stroke.Knock hit, int tick, TuneRing ring, Map<Integer, Plucked> plucks) {
@@ -268,72 +217,31 @@ public final class SlotLaying {
     return placed.step().strokes().stream().filter(kind::isInstance).map(kind::cast).findFirst();
   }
 
-  /** The usual string of a stroke, or the one the player pinned for this stroke where it sounds. */
-  private Optional<Integer> string(Stroke.Pluck pluck, NoteRef ref, int lowest, int tick) {
-    Optional<Integer> usual = usual(pluck.role());
-    Optional<Integer> pinned = song.pins().string(ref);
-    if (pinned.isPresent() && shape.sounds(pinned.get()) && pinned.get() >= lowest) {
-      return pinned;
-    }
-    Optional<Wish> wished =
-        wish.filter(w -> w.tick() == tick && w.role() == pluck.role() && w.string() >= lowest);
-    if (pinned.isEmpty() && wished.isPresent()) {
-      return wished.map(Wish::string);
-    }
-    pinned.ifPresent(
-        s ->
-            found(
-                Remark.Kind.PIN,
-                StringSign.of(s)
-                    + (shape.sounds(s)
-                        ? " is pinned for a finger here and lies under the thumb"
-                        : " is pinned for a stroke here and does not sound"),
-                tick,
-                s));
-    roles
-        .movedFrom(pluck.role())
-        .ifPresent(
-            dead ->
-                found(
-                    Remark.Kind.DEAD_STRING,
-                    StringRoles.movedWords(dead, usual.orElseThrow()),
-                    tick,
-                    dead));
-    return usual.filter(s -> s >= lowest || pluck.role().isThumb());
-  }
-
-  private Optional<Integer> usual(Role role) {
-    // A new chord starts on its own bass, whatever the thumb's turn in the bar would be.
-    return role == Role.THUMB && !route.strings().isEmpty()
-        ? Optional.of(route.strings().get(turn++ % route.strings().size()))
-        : roles.string(role);
-  }
-
   /** The sounding strings a brush goes over, in its order, but those plucked at the same time. */
   private List<Integer> brushed(Stroke.Brush brush, Set<Integer> plucked, int tick, TuneRing ring) {
-    List<Integer> strings =
+    List<Integer> crossed =
         new ArrayList<>(
             IntStream.rangeClosed(brush.low(), brush.high())
                 .filter(s -> shape.sounds(s) && !plucked.contains(s) && !ring.blocks(s, tick))
-                .filter(s -> !ring.isAbove(s, pitch(s), tick))
+                .filter(s -> !ring.isAbove(s, strings.pitch(s), tick))
                 .boxed()
                 .toList());
-    if (strings.isEmpty()) {
+    if (crossed.isEmpty()) {
       found(Remark.Kind.NO_STRING, "no string sounds under the brush", tick, brush.low());
-      return strings;
+      return crossed;
     }
     for (Muting.Muted muted : Muting.of(shape)) {
-      boolean crossed =
-          strings.get(0) < muted.string() && muted.string() < strings.get(strings.size() - 1);
-      if (crossed && muted.reason() == Muting.Reason.NOT_STRUCK) {
+      boolean over =
+          crossed.get(0) < muted.string() && muted.string() < crossed.get(crossed.size() - 1);
+      if (over && muted.reason() == Muting.Reason.NOT_STRUCK) {
         String words = "the brush crosses " + StringSign.of(muted.string());
         found(Remark.Kind.UNMUTED, words + ", which is not muted", tick, muted.string());
       }
     }
     if (!brush.towardsTreble()) {
-      Collections.reverse(strings);
+      Collections.reverse(crossed);
     }
-    return strings;
+    return crossed;
   }
 
   /** What the pattern stops: the thumb its strings, each finger its own. */

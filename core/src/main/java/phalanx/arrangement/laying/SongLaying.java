@@ -202,7 +202,7 @@ public final class SongLaying {
   }
 
   /** The stroke that goes to another string, so that the chord over a slot is heard. */
-  private Optional<SlotLaying.Wish> wish(int slot, Map<Integer, Placed> last) {
+  private Optional<StrokeStrings.Wish> wish(int slot, Map<Integer, Placed> last) {
     Slot at = slots.get(slot);
     if (at.shape().isEmpty() || !(at.played().harmony() instanceof Harmony.Sounding sounding)) {
       return Optional.empty();

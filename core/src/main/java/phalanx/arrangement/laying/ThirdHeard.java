@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.IntStream;
-import phalanx.arrangement.laying.SlotLaying.Wish;
+import phalanx.arrangement.laying.StrokeStrings.Wish;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;

@@ -45,7 +45,7 @@ public final class ArrangePlace extends Place<ArrangeView, Inspector> {
   public boolean key(KeyEvent event) {
     KeyCode code = event.getCode();
     if (code == KeyCode.P) {
-      workspace.togglePin();
+      workspace.pins().toggle();
     } else if (code == KeyCode.F) {
       workspace.findings().step(event.isShiftDown() ? -1 : 1);
     } else if (code == KeyCode.L) {

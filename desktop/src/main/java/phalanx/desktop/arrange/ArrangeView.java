@@ -79,7 +79,7 @@ public final class ArrangeView extends VBox {
                         : "Pin shape",
                 workspace.arrangementProperty(),
                 workspace.selectedProperty()));
-    pin.setOnAction(e -> workspace.togglePin());
+    pin.setOnAction(e -> workspace.pins().toggle());
     pin.disableProperty()
         .bind(
             Bindings.createBooleanBinding(

@@ -131,7 +131,7 @@ public final class Inspector extends VBox {
   private void showCards(boolean pinned) {
     for (int c = 0; c < choices.size(); c++) {
       if (c == made.size()) {
-        made.add(new ShapeCard(c + 1, palette, workspace::pin));
+        made.add(new ShapeCard(c + 1, palette, workspace.pins()::pin));
       }
       made.get(c).show(choices.get(c), pinned, workspace.viewing().leftHandedProperty().get());
     }
@@ -222,7 +222,7 @@ public final class Inspector extends VBox {
   /** Pins the shape of a card, counted from 1; nothing where there is no such card. */
   public void pinCard(int number) {
     if (number >= 1 && number <= choices.size()) {
-      workspace.pin(choices.get(number - 1).shape());
+      workspace.pins().pin(choices.get(number - 1).shape());
     }
   }
 }

@@ -17,6 +17,7 @@ import javafx.scene.layout.VBox;
 import phalanx.desktop.drawing.Wording;
 import phalanx.desktop.model.Cards;
 import phalanx.desktop.model.SoundDesk;
+import phalanx.desktop.model.SoundSettings;
 import phalanx.sound.Layer;
 import phalanx.sound.play.Card;
 import phalanx.sound.render.RenderOptions;
@@ -33,9 +34,11 @@ final class SoundPanel extends FlowPane {
   private static final double LOW = -24;
 
   private final SoundDesk sound;
+  private final SoundSettings settings;
 
   SoundPanel(SoundDesk sound) {
     this.sound = sound;
+    settings = sound.settings();
     setId("sound-panel");
     getStyleClass().add("sound-panel");
     getChildren().addAll(tempo(), metronome(), countIn());
@@ -65,16 +68,17 @@ final class SoundPanel extends FlowPane {
 
   private VBox tempo() {
     Slider slider =
-        slider("tempo-percent", "tempo, per cent", SoundDesk.SLOWEST, SoundDesk.FASTEST);
+        slider("tempo-percent", "tempo, per cent", SoundSettings.SLOWEST, SoundSettings.FASTEST);
     slider.setBlockIncrement(5);
-    slider.setValue(sound.percentProperty().get());
+    slider.setValue(settings.percentProperty().get());
     Label title = new Label();
-    Runnable show = () -> title.setText(Phrase.of("Tempo %d %%", sound.percentProperty().get()));
+    Runnable show = () -> title.setText(Phrase.of("Tempo %d %%", settings.percentProperty().get()));
     slider
         .valueProperty()
         .addListener(
-            (o, before, now) -> sound.percentProperty().set((int) Math.round(now.doubleValue())));
-    sound
+            (o, before, now) ->
+                settings.percentProperty().set((int) Math.round(now.doubleValue())));
+    settings
         .percentProperty()
         .addListener(
             (o, before, now) -> {
@@ -96,9 +100,9 @@ final class SoundPanel extends FlowPane {
                   case BEATS -> "on the beats";
                   case BETWEEN -> "and between";
                 });
-    box.setValue(sound.clicksProperty().get());
-    box.setOnAction(e -> sound.clicksProperty().set(box.getValue()));
-    sound.clicksProperty().addListener((o, before, now) -> box.setValue(now));
+    box.setValue(settings.clicksProperty().get());
+    box.setOnAction(e -> settings.clicksProperty().set(box.getValue()));
+    settings.clicksProperty().addListener((o, before, now) -> box.setValue(now));
     return titled(new Label("Metronome"), box);
   }
 
@@ -106,8 +110,8 @@ final class SoundPanel extends FlowPane {
     ComboBox<Integer> box =
         choice(
             "count-in", List.of(0, 1, 2), n -> n == 0 ? "none" : n == 1 ? "one bar" : n + " bars");
-    box.setValue(sound.countInProperty().get());
-    box.setOnAction(e -> sound.countInProperty().set(box.getValue()));
+    box.setValue(settings.countInProperty().get());
+    box.setOnAction(e -> settings.countInProperty().set(box.getValue()));
     return titled(new Label("Count-in"), box);
   }
 
@@ -153,11 +157,11 @@ final class SoundPanel extends FlowPane {
   }
 
   private Levels levels() {
-    return sound.levelsProperty().get();
+    return settings.levelsProperty().get();
   }
 
   private void set(Levels next) {
-    sound.levelsProperty().set(next);
+    settings.levelsProperty().set(next);
   }
 
   private static ToggleButton toggle(String id, String words, String tip) {
@@ -217,8 +221,8 @@ final class SoundPanel extends FlowPane {
             RenderOptions.USUAL.with(48000, 24));
     ComboBox<RenderOptions> box = choice("file-format", formats, RenderOptions::formatWords);
     box.setPrefWidth(136);
-    box.setValue(sound.fileFormatProperty().get());
-    box.setOnAction(e -> sound.fileFormatProperty().set(box.getValue()));
+    box.setValue(settings.fileFormatProperty().get());
+    box.setOnAction(e -> settings.fileFormatProperty().set(box.getValue()));
     Label how = new Label("Ctrl E, *.wav: as loud as set here");
     how.setWrapText(true);
     how.setMaxWidth(132);

@@ -89,13 +89,13 @@ final class Transport extends HBox {
     loop.textProperty()
         .bind(
             Bindings.createStringBinding(
-                () -> sound.loopProperty().get().map(Transport::words).orElse("Loop"),
-                sound.loopProperty()));
-    sound.loopProperty().addListener((o, before, now) -> loop.setSelected(now.isPresent()));
+                () -> sound.loop().property().get().map(Transport::words).orElse("Loop"),
+                sound.loop().property()));
+    sound.loop().property().addListener((o, before, now) -> loop.setSelected(now.isPresent()));
     loop.setOnAction(
         e -> {
           toggleLoop.run();
-          loop.setSelected(sound.loopProperty().get().isPresent());
+          loop.setSelected(sound.loop().property().get().isPresent());
         });
     return loop;
   }

@@ -216,9 +216,9 @@ public final class Workbench extends StackPane {
     boolean chart = workspace.screenProperty().get() == Screen.CHART;
     Set<Integer> bars = cursor.selection().stream().map(Bar::id).collect(Collectors.toSet());
     if (chart && !bars.isEmpty()) {
-      workspace.sound().toggleLoop(bars);
+      workspace.sound().loop().toggle(bars);
     } else {
-      workspace.sound().toggleLoop();
+      workspace.sound().loop().toggle();
     }
   }
 

@@ -20,8 +20,6 @@ import javafx.collections.ObservableList;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
 import phalanx.arrangement.board.SlotBoard;
-import phalanx.fretting.FretRow;
-import phalanx.fretting.Shape;
 import phalanx.performance.Performance;
 import phalanx.review.Review;
 import phalanx.song.Bar;
@@ -55,6 +53,7 @@ public final class Workspace {
   private final ObjectProperty<Optional<FingerChoice>> finger =
       new SimpleObjectProperty<>(Optional.empty());
   private final NoteChoice notes = new NoteChoice(this);
+  private final ShapePins pins = new ShapePins(this);
   private final SlotRange range;
   private final PatternDesk patterns;
   private final MelodyDesk melody;
@@ -198,37 +197,9 @@ public final class Workspace {
     }
   }
 
-  /** Pins a shape where the selected chord is written. */
-  public void pin(Shape shape) {
-    selectedSlot().ifPresent(slot -> edit(song -> song.pin(slot.played().ref(), shape)));
-  }
-
-  /** Pins frets where the selected chord is written; the plan fingers them. */
-  public void pin(FretRow frets) {
-    selectedSlot().ifPresent(slot -> edit(song -> song.pin(slot.played().ref(), frets)));
-  }
-
-  /** Pins a shape wherever the selected chord stands. */
-  public void pinEverywhere(Shape shape) {
-    selectedSlot()
-        .ifPresent(slot -> edit(song -> song.pinEverywhere(slot.played().harmony(), shape)));
-  }
-
-  /** Takes the pins of the selected slots away, or pins the shapes they hold if one has none. */
-  public void togglePin() {
-    List<Slot> slots = range.slots();
-    boolean pinned = slots.stream().allMatch(Slot::pinned);
-    edit(
-        song -> {
-          Song pins = song;
-          for (Slot slot : slots) {
-            SlotRef ref = slot.played().ref();
-            Song before = pins;
-            pins =
-                pinned ? pins.unpin(ref) : slot.shape().map(s -> before.pin(ref, s)).orElse(before);
-          }
-          return pins;
-        });
+  /** The shapes pinned to the selected chords. */
+  public ShapePins pins() {
+    return pins;
   }
 
   /** Takes faults of the program's own. */

@@ -57,7 +57,7 @@ final class OwnShapeRow extends ToolRow {
                 .trialProperty()
                 .get()
                 .map(t -> new FretRow(t.frets()))
-                .ifPresent(workspace::pin));
+                .ifPresent(workspace.pins()::pin));
     pinTrial.setTooltip(
         new Tooltip("Pins the frets; the plan chooses the fingers by what comes before and after"));
     backFromTrial.setOnAction(e -> trials.stop());

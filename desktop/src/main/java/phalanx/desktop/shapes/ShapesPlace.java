@@ -42,7 +42,7 @@ public final class ShapesPlace extends Place<ShapesView, WhyPanel> {
     if (code == KeyCode.H) {
       middle().hear();
     } else if (code == KeyCode.P) {
-      workspace.togglePin();
+      workspace.pins().toggle();
     } else if (digit(code) > 0) {
       middle().pinCard(digit(code));
     } else if (code == KeyCode.PAGE_DOWN || onScreen && code == KeyCode.RIGHT) {

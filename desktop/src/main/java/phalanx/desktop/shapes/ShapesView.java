@@ -116,9 +116,13 @@ public final class ShapesView extends VBox {
     Button after = tool("chord-after", "›");
     after.setAccessibleText("chord after");
     after.setOnAction(e -> workspace.select(workspace.selectedProperty().get() + 1));
-    pin.setOnAction(e -> workspace.togglePin());
+    pin.setOnAction(e -> workspace.pins().toggle());
     pinAll.setOnAction(
-        e -> workspace.selectedSlot().flatMap(Slot::shape).ifPresent(workspace::pinEverywhere));
+        e ->
+            workspace
+                .selectedSlot()
+                .flatMap(Slot::shape)
+                .ifPresent(workspace.pins()::pinEverywhere));
     title.setMinWidth(USE_PREF_SIZE);
     Button hear = tool("hear-shape", "Hear it H");
     hear.setOnAction(e -> hear());
@@ -207,7 +211,7 @@ public final class ShapesView extends VBox {
     List<ShapeCard> shown = new ArrayList<>();
     boolean pinned = workspace.selectedSlot().filter(Slot::pinned).isPresent();
     for (ShapeChoice choice : board.map(SlotBoard::choices).orElse(List.of())) {
-      ShapeCard card = new ShapeCard(shown.size() + 1, palette, workspace::pin);
+      ShapeCard card = new ShapeCard(shown.size() + 1, palette, workspace.pins()::pin);
       card.show(choice, pinned, workspace.viewing().leftHandedProperty().get());
       card.setPrefWidth(268);
       shown.add(card);
@@ -222,7 +226,7 @@ public final class ShapesView extends VBox {
     List<ShapeChoice> choices =
         workspace.boardProperty().get().map(SlotBoard::choices).orElse(List.of());
     if (number >= 1 && number <= choices.size()) {
-      workspace.pin(choices.get(number - 1).shape());
+      workspace.pins().pin(choices.get(number - 1).shape());
     }
   }
 }

@@ -58,7 +58,7 @@ public final class StripView extends ScrolledPictures {
     workspace.reviewProperty().addListener(o -> repaint());
     workspace.findings().currentProperty().addListener(o -> repaint());
     workspace.sound().placeProperty().addListener((o, before, now) -> follow(now));
-    workspace.sound().loopProperty().addListener(o -> repaint());
+    workspace.sound().loop().property().addListener(o -> repaint());
     setOnMousePressed(this::press);
     setOnMouseDragged(this::drag);
     setOnMouseReleased(e -> drop());
@@ -141,7 +141,7 @@ public final class StripView extends ScrolledPictures {
         workspace.fingerProperty().get(),
         marks(findings.open()),
         findings.currentProperty().get().map(f -> Set.copyOf(f.ticks())).orElse(Set.of()),
-        workspace.sound().loopProperty().get());
+        workspace.sound().loop().property().get());
   }
 
   /** One mark a tick, for what matters most there. */
@@ -221,7 +221,7 @@ public final class StripView extends ScrolledPictures {
     if (one != other || looping) {
       looping = true;
       LoopBars bars = new LoopBars(Math.min(one, other), Math.max(one, other));
-      workspace.sound().loopProperty().set(Optional.of(bars));
+      workspace.sound().loop().property().set(Optional.of(bars));
     }
   }
 

@@ -37,13 +37,13 @@ class WorkspaceTest {
             .findFirst()
             .orElseThrow()
             .shape();
-    workspace.pin(other);
+    workspace.pins().pin(other);
     assertThat(workspace.selectedSlot().orElseThrow().shape()).contains(other);
     workspace.undo();
     assertThat(workspace.selectedSlot().orElseThrow().shape()).contains(held);
     workspace.redo();
     assertThat(workspace.selectedSlot().orElseThrow().shape()).contains(other);
-    workspace.togglePin();
+    workspace.pins().toggle();
     assertThat(workspace.song().pins().shapes()).isEmpty();
   }
 

@@ -1,0 +1,38 @@
+package phalanx.desktop.model;
+
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.Optional;
+import phalanx.performance.Performance;
+import phalanx.sound.score.Score;
+
+/** The plans that are played, or were a moment ago; for several threads. */
+final class PlayedPlans {
+
+  /** Plans of which one is heard while the others wait for a bar line, or are given up. */
+  private static final int MOST_WAITING = 64;
+
+  /** A plan, and what is played of it. */
+  private record Planned(Score score, Performance performance) {}
+
+  private final Deque<Planned> known = new ArrayDeque<>();
+
+  /** What is played of a plan. */
+  Score score(Performance performance) {
+    Score score = Score.of(performance);
+    synchronized (known) {
+      known.addLast(new Planned(score, performance));
+      if (known.size() > MOST_WAITING) {
+        known.removeFirst();
+      }
+    }
+    return score;
+  }
+
+  /** The plan of which something is played. */
+  Optional<Performance> of(Score score) {
+    synchronized (known) {
+      return known.stream().filter(p -> p.score() == score).map(Planned::performance).findFirst();
+    }
+  }
+}

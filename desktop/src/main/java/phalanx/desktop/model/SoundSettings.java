@@ -1,0 +1,62 @@
+package phalanx.desktop.model;
+
+import javafx.beans.property.IntegerProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleIntegerProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import phalanx.sound.render.RenderOptions;
+import phalanx.sound.score.Sequencer.Clicks;
+import phalanx.sound.strings.Levels;
+
+/** How the song is heard, in the window and in a file: how fast, how loud, with which clicks. */
+public final class SoundSettings {
+
+  /** Slowest and fastest against the song's own tempo, per cent. */
+  public static final int SLOWEST = 30;
+
+  public static final int FASTEST = 150;
+
+  private final IntegerProperty percent = new SimpleIntegerProperty(100);
+  private final IntegerProperty countIn = new SimpleIntegerProperty();
+  private final ObjectProperty<Clicks> clicks = new SimpleObjectProperty<>(Clicks.NOTHING);
+  private final ObjectProperty<Levels> levels = new SimpleObjectProperty<>(Levels.USUAL);
+  private final ObjectProperty<RenderOptions> fileFormat =
+      new SimpleObjectProperty<>(RenderOptions.USUAL);
+
+  SoundSettings() {}
+
+  /** The tempo against the song's own, per cent. */
+  public IntegerProperty percentProperty() {
+    return percent;
+  }
+
+  /** The same as a factor. */
+  double tempo() {
+    return percent.get() / 100.0;
+  }
+
+  /** Bars of clicks before it begins. */
+  public IntegerProperty countInProperty() {
+    return countIn;
+  }
+
+  /** What the metronome clicks. */
+  public ObjectProperty<Clicks> clicksProperty() {
+    return clicks;
+  }
+
+  /** How loud each layer is. */
+  public ObjectProperty<Levels> levelsProperty() {
+    return levels;
+  }
+
+  /** Rate and size of samples of sound files. */
+  public ObjectProperty<RenderOptions> fileFormatProperty() {
+    return fileFormat;
+  }
+
+  /** How the song is written as sound: as it is heard now. */
+  public RenderOptions fileOptions() {
+    return fileFormat.get().asHeard(levels.get());
+  }
+}
