@@ -22,7 +22,9 @@ import picocli.CommandLine.Command;
       ConvertCommand.class,
       ShapesCommand.class,
       NameCommand.class,
-      ChordCommand.class
+      ChordCommand.class,
+      TuningCommand.class,
+      HarmonicsCommand.class
     })
 public final class PhalanxCommand {
 

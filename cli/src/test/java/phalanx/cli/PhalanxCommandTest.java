@@ -84,6 +84,47 @@ class PhalanxCommandTest {
     }
   }
 
+  /** Pitches of equal temperament: ISO 16. */
+  @Test
+  void tuningGivesPitchesPullAndTheWayThere() throws Exception {
+    assertThat(run("tuning", "D G D G B E", "--scale", "645", "--json")).isZero();
+    JsonNode answer = json(out.toString());
+    JsonNode low = answer.get("strings").get(0);
+    assertThat(low.fieldNames())
+        .toIterable()
+        .containsExactly("string", "note", "hz", "semitones", "tensionN", "standardN", "zone");
+    assertThat(low.get("note").asText()).isEqualTo("D2");
+    assertThat(low.get("hz").asDouble()).isEqualTo(73.416);
+    assertThat(low.get("semitones").asInt()).isEqualTo(-2);
+    assertThat(low.get("zone").asText()).isEqualTo("fit");
+    assertThat(answer.get("totalN").asDouble()).isLessThan(answer.get("standardTotalN").asDouble());
+    assertThat(answer.get("order")).hasSize(6);
+    assertThat(answer.get("steps")).hasSize(5);
+    for (JsonNode step : answer.get("steps")) {
+      assertThat(step.get("how").asText()).isIn("octave", "fret", "harmonic");
+      assertThat(step.get("cents").asDouble()).isZero();
+    }
+    out.getBuffer().setLength(0);
+    assertThat(run("tuning", "open-e-minor")).isZero();
+    assertThat(out.toString()).contains("E2", "kgf", "begin with", "strain the guitar");
+  }
+
+  @Test
+  void harmonicsOfAPitchAreAmongAll() throws Exception {
+    assertThat(run("harmonics", "--pitch", "E5", "--json")).isZero();
+    JsonNode some = json(out.toString()).get("nodes");
+    out.getBuffer().setLength(0);
+    assertThat(run("harmonics", "--json")).isZero();
+    JsonNode all = json(out.toString()).get("nodes");
+    assertThat(all).hasSize(102).containsAll(some);
+    assertThat(some).isNotEmpty().allMatch(n -> n.get("midi").asInt() == 76);
+    // ⑤ over fret 7 sounds E4, so E5 is ① at 12 and ⑤ at its sixth part.
+    assertThat(some).extracting(n -> n.get("string").asInt()).contains(1, 5);
+    out.getBuffer().setLength(0);
+    assertThat(run("harmonics", "--pitch", "C1")).isZero();
+    assertThat(out.toString()).contains("no natural harmonic sounds C1");
+  }
+
   @Test
   void aConvertedSongIsPlannedAsTheChartItCameFrom(@TempDir Path folder) throws Exception {
     Path chart =
@@ -239,6 +280,10 @@ class PhalanxCommandTest {
         "shapes C --capo 40",
         "shapes C --hand huge",
         "shapes C --frets 99",
+        "tuning standard --strings rope",
+        "tuning standard --scale 300",
+        "tuning standard --a4 nan",
+        "harmonics --pitch H9",
         "shapes C --limit -1",
         "name x32010 --limit -3",
         "shapes C --tuning E0,E0,E0,E0,E0,E0",
