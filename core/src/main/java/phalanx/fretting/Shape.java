@@ -27,6 +27,9 @@ public record Shape(List<Stop> stops) {
   public static final Shape NOTHING =
       new Shape(Collections.nCopies(Tuning.STRINGS, new Stop.Silent()));
 
+  /** All strings ring open. */
+  public static final Shape OPEN = new Shape(Collections.nCopies(Tuning.STRINGS, new Stop.Open()));
+
   public Shape {
     stops = List.copyOf(stops);
     if (stops.size() != Tuning.STRINGS) {

@@ -21,9 +21,12 @@ public final class Fretboard {
     this.guitar = guitar;
   }
 
-  /** Distance of the n-th fret from the nut for a string of the given length, both mm. */
-  public static double fretDistance(double scaleLength, int fret) {
-    return scaleLength * (1 - Math.pow(2, -fret / 12.0));
+  /**
+   * Distance of the n-th fret, or of a place between two, from the nut for a string of the given
+   * length, both mm.
+   */
+  public static double fretDistance(double scaleLength, double fret) {
+    return scaleLength * (1 - Math.pow(2, -fret / 12));
   }
 
   /** Highest fret that can be counted from the capo. */
@@ -33,6 +36,11 @@ public final class Fretboard {
 
   /** Distance of a fret from the nut, mm; fret 0 is the capo, or the nut without one. */
   public double fretX(int fret) {
+    return fretDistance(guitar.scaleLength(), fret + guitar.capo());
+  }
+
+  /** Distance from the nut of a place between frets where a string is only touched, mm. */
+  public double touchX(double fret) {
     return fretDistance(guitar.scaleLength(), fret + guitar.capo());
   }
 

@@ -14,7 +14,7 @@ import phalanx.theory.Pitch;
  * @param semitones above standard tuning, below where negative
  * @param newtons how hard it pulls
  * @param standardNewtons how hard it pulls in standard tuning on the same guitar
- * @param zone how that feels
+ * @param share of the pull the string is made for
  */
 public record StringPull(
     int string,
@@ -23,7 +23,7 @@ public record StringPull(
     int semitones,
     double newtons,
     double standardNewtons,
-    Zone zone) {
+    double share) {
 
   /** Scales that guitars are built with, mm. */
   public static final double SHORTEST_SCALE = 600;
@@ -82,7 +82,12 @@ public record StringPull(
         note.midi() - standard,
         newtons,
         set.newtons(string, Pitch.frequency(standard, a4), scaleLength),
-        Zone.of(newtons / set.madeFor(string)));
+        newtons / set.madeFor(string));
+  }
+
+  /** How that feels. */
+  public Zone zone() {
+    return Zone.of(share);
   }
 
   /** How hard it pulls, kilogram-force. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import phalanx.theory.NoteName;
+import phalanx.theory.NoteNaming;
 import phalanx.theory.Pitch;
 
 /**
@@ -67,6 +68,17 @@ public record Tuning(List<Pitch> strings) {
     } catch (IllegalArgumentException e) {
       return Optional.empty();
     }
+  }
+
+  /** The same, with notes as a player calls them. */
+  public static Optional<Tuning> parse(String text, NoteNaming naming) {
+    List<String> english = new ArrayList<>();
+    for (String word : text.trim().split("\\s+")) {
+      String octave = word.replaceFirst("^.*?(-?\\d?)$", "$1");
+      String name = word.substring(0, word.length() - octave.length());
+      english.add(naming.parse(name).map(NoteName::ascii).orElse("?") + octave);
+    }
+    return parse(String.join(" ", english));
   }
 
   private static Optional<Pitch> pitch(String word, int string) {

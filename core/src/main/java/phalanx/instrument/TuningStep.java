@@ -39,15 +39,21 @@ public record TuningStep(
   public record Check(
       int lowString, int lowFret, int highString, int highFret, double cents, double beats) {
 
-    String words() {
+    /** In a player's words. */
+    public String words() {
       return Phrase.of(
           "%s over fret %d and %s over fret %d then beat %.1f times a second",
           StringSign.of(lowString), lowFret, StringSign.of(highString), highFret, beats);
     }
   }
 
-  /** In a player's words: {@code ⑤ sounds an octave below ③}. */
+  /** In a player's words, with the check: {@code ⑤ sounds an octave below ③; …}. */
   public String words() {
+    return comparison() + check.map(c -> "; " + c.words()).orElse("");
+  }
+
+  /** What is compared, in a player's words: {@code ⑤ sounds an octave below ③}. */
+  public String comparison() {
     String other = StringSign.of(against) + (fret == 0 ? "" : " at fret " + fret);
     String said =
         switch (how) {
@@ -56,7 +62,7 @@ public record TuningStep(
           case HARMONIC ->
               " sounds like the harmonic of " + StringSign.of(against) + " over fret " + fret;
         };
-    return StringSign.of(string) + said + check.map(c -> "; " + c.words()).orElse("");
+    return StringSign.of(string) + said;
   }
 
   private String octaveWords() {

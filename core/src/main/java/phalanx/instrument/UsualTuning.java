@@ -6,9 +6,9 @@ import java.util.stream.Stream;
 /** Tunings that players use, by plain descriptions (common practice, no source). */
 public enum UsualTuning {
   STANDARD("standard", "standard", "E2 A2 D3 G3 B3 E4"),
-  DROP_D("drop-d", "low string a tone down", "D2 A2 D3 G3 B3 E4"),
-  DOUBLE_DROP_D("double-drop-d", "both outer strings a tone down", "D2 A2 D3 G3 B3 D4"),
-  DADGAD("dadgad", "D A D G A D, neither major nor minor", "D2 A2 D3 G3 A3 D4"),
+  DROP_D("drop-d", "⑥ a tone down", "D2 A2 D3 G3 B3 E4"),
+  DOUBLE_DROP_D("double-drop-d", "⑥ and ① a tone down", "D2 A2 D3 G3 B3 D4"),
+  DADGAD("dadgad", "neither major nor minor", "D2 A2 D3 G3 A3 D4"),
   DGDGBE("dgdgbe", "⑥ and ⑤ a tone down", "D2 G2 D3 G3 B3 E4"),
   OPEN_G("open-g", "open G", "D2 G2 D3 G3 B3 D4"),
   OPEN_D("open-d", "open D", "D2 A2 D3 F#3 A3 D4"),

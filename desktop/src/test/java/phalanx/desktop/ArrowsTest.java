@@ -106,6 +106,7 @@ class ArrowsTest {
               "phalanx.desktop.shapes..",
               "phalanx.desktop.picking..",
               "phalanx.desktop.melody..",
+              "phalanx.desktop.guitar..",
               "phalanx.desktop.strip..");
 
   @ArchTest

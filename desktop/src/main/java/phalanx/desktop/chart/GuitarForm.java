@@ -1,8 +1,6 @@
 package phalanx.desktop.chart;
 
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
@@ -14,7 +12,6 @@ import phalanx.desktop.model.Workspace;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
-import phalanx.theory.NoteName;
 import phalanx.theory.NoteNaming;
 
 /** Build, tuning and capo. */
@@ -45,7 +42,7 @@ final class GuitarForm {
         "Tuning",
         "six notes, ⑥ to ①, such as D A D G A D",
         s -> tuningWords(s.guitar().tuning()),
-        (s, t) -> tuning(t).map(n -> s.withGuitar(s.guitar().withTuning(n))));
+        (s, t) -> Tuning.parse(t, naming()).map(n -> s.withGuitar(s.guitar().withTuning(n))));
     form.choice(
         "capo-fret",
         "Capo",
@@ -72,17 +69,6 @@ final class GuitarForm {
 
   private String tuningWords(Tuning tuning) {
     return String.join(" ", tuning.strings().stream().map(p -> naming().name(p.name())).toList());
-  }
-
-  /** Six notes as the player calls them. */
-  private Optional<Tuning> tuning(String typed) {
-    List<String> english = new ArrayList<>();
-    for (String word : typed.split("\\s+")) {
-      String octave = word.replaceFirst("^.*?(-?\\d?)$", "$1");
-      String name = word.substring(0, word.length() - octave.length());
-      english.add(naming().parse(name).map(NoteName::ascii).orElse("?") + octave);
-    }
-    return Tuning.parse(String.join(" ", english));
   }
 
   private HBox capoStrings() {

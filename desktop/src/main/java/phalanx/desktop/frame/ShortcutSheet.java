@@ -10,6 +10,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import phalanx.desktop.arrange.ArrangePlace;
 import phalanx.desktop.chart.ChartPlace;
+import phalanx.desktop.guitar.GuitarPlace;
 import phalanx.desktop.melody.MelodyPlace;
 import phalanx.desktop.picking.PickingPlace;
 import phalanx.desktop.screen.Shortcut;
@@ -20,7 +21,7 @@ final class ShortcutSheet extends StackPane {
 
   private static final List<Shortcut> EVERYWHERE =
       List.of(
-          new Shortcut("Ctrl 1 to 5", "the screens, from Chart to Arrange"),
+          new Shortcut("Ctrl 1 to 6", "the screens, from Chart to Guitar"),
           new Shortcut("Ctrl Z, Ctrl Y", "undo, redo (or Ctrl Shift Z)"),
           new Shortcut("Ctrl N, Ctrl O", "new song, open"),
           new Shortcut("Ctrl S", "save (with Shift: save as)"),
@@ -40,7 +41,8 @@ final class ShortcutSheet extends StackPane {
             grid(new Group("Everywhere", EVERYWHERE), new Group("Arrange", ArrangePlace.SHORTCUTS)),
             grid(
                 new Group("Chart", ChartPlace.SHORTCUTS),
-                new Group("Shapes", ShapesPlace.SHORTCUTS)),
+                new Group("Shapes", ShapesPlace.SHORTCUTS),
+                new Group("Guitar", GuitarPlace.SHORTCUTS)),
             grid(
                 new Group("Picking", PickingPlace.SHORTCUTS),
                 new Group("Melody", MelodyPlace.SHORTCUTS)));

@@ -25,6 +25,7 @@ import phalanx.desktop.chart.ChartPlace;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.WholeScroll;
 import phalanx.desktop.files.Documents;
+import phalanx.desktop.guitar.GuitarPlace;
 import phalanx.desktop.melody.MelodyPlace;
 import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.Screen;
@@ -108,6 +109,7 @@ public final class Workbench extends StackPane {
         Screen.MELODY,
         () -> new MelodyPlace(workspace, palette, desk::chooseAndImport, desk::importTune));
     makers.put(Screen.ARRANGE, () -> new ArrangePlace(workspace, cursor, palette));
+    makers.put(Screen.GUITAR, () -> new GuitarPlace(workspace, palette));
     return makers;
   }
 
@@ -203,7 +205,7 @@ public final class Workbench extends StackPane {
           desk.save(() -> {});
         }
       }
-      case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5 -> open(Place.digit(event.getCode()));
+      case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5, DIGIT6 -> open(Place.digit(event.getCode()));
       default -> {
         return false;
       }

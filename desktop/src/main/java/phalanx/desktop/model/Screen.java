@@ -6,7 +6,8 @@ public enum Screen {
   SHAPES("Shapes", "fretting hand"),
   PICKING("Picking", "right hand"),
   MELODY("Melody", "tune on top"),
-  ARRANGE("Arrange", "both hands");
+  ARRANGE("Arrange", "both hands"),
+  GUITAR("Guitar", "tuning, strings");
 
   private final String title;
   private final String about;

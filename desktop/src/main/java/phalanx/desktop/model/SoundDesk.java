@@ -172,14 +172,21 @@ public final class SoundDesk {
 
   /** Lets a shape be heard. */
   public void hear(Shape shape) {
-    Guitar guitar = workspace.song().guitar();
+    hear(workspace.song().guitar(), shape);
+  }
+
+  /** Lets a shape be heard on another guitar than the song's. */
+  void hear(Guitar guitar, Shape shape) {
     Levels loud = settings.levelsProperty().get();
     sketch(() -> Start.plain(Sketch.shape(guitar, shape), loud));
   }
 
   /** Lets a place on the neck be heard; string 0 for ⑥ to 5 for ①. */
   public void hear(int string, int fret) {
-    Guitar guitar = workspace.song().guitar();
+    hear(workspace.song().guitar(), string, fret);
+  }
+
+  void hear(Guitar guitar, int string, int fret) {
     Levels loud = settings.levelsProperty().get();
     sketch(() -> Start.plain(Sketch.note(guitar, string, fret), loud));
   }

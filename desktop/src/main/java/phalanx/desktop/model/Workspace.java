@@ -59,6 +59,7 @@ public final class Workspace {
   private final MelodyDesk melody;
   private final FindingDesk findings;
   private final SoundDesk sound;
+  private final GuitarBench bench;
   private final FaultNotices faults;
   private boolean settling;
   private final ObservableList<String> problems = FXCollections.observableArrayList();
@@ -79,6 +80,7 @@ public final class Workspace {
     melody = new MelodyDesk(this, planner);
     findings = new FindingDesk(this, planner);
     sound = new SoundDesk(this, planner.interfaceThread());
+    bench = new GuitarBench(this);
   }
 
   /**
@@ -235,6 +237,11 @@ public final class Workspace {
   /** What is heard of the song. */
   public SoundDesk sound() {
     return sound;
+  }
+
+  /** The tuning that is looked at. */
+  public GuitarBench bench() {
+    return bench;
   }
 
   /** The tune as the Melody screen shows and changes it. */

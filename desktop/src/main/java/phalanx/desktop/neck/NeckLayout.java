@@ -94,6 +94,11 @@ final class NeckLayout {
     return along(board.fretX(fret));
   }
 
+  /** Where a string is touched between frets. */
+  double touchX(double fret) {
+    return along(board.touchX(fret));
+  }
+
   double tipX(int fret) {
     return along(board.fingertipX(fret));
   }

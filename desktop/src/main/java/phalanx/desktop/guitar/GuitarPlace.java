@@ -1,0 +1,52 @@
+package phalanx.desktop.guitar;
+
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.model.Workspace;
+import phalanx.desktop.screen.Place;
+import phalanx.desktop.screen.Shortcut;
+
+/** The Guitar screen. */
+public final class GuitarPlace extends Place<GuitarScreen, ByEarPanel> {
+
+  /** Its keys. */
+  public static final List<Shortcut> SHORTCUTS =
+      List.of(
+          new Shortcut("1 to 6", "hear that string"),
+          new Shortcut("H, T", "hear all six, hear the tone to tune to"),
+          new Shortcut("N", "the next string"));
+
+  private final Workspace workspace;
+
+  /** Puts the screen together. */
+  public GuitarPlace(Workspace workspace, Palette palette) {
+    super(new GuitarScreen(workspace, palette), new ByEarPanel(workspace));
+    this.workspace = workspace;
+    middle().setFocusTraversable(true);
+  }
+
+  @Override
+  public Node keyboard() {
+    return middle();
+  }
+
+  @Override
+  public boolean key(KeyEvent event) {
+    int string = digit(event.getCode());
+    if (string >= 1 && string <= 6) {
+      workspace.bench().hear(6 - string);
+    } else if (event.getCode() == KeyCode.H) {
+      workspace.bench().hearAll();
+    } else if (event.getCode() == KeyCode.T) {
+      workspace.bench().hearAgainst();
+    } else if (event.getCode() == KeyCode.N) {
+      workspace.bench().next();
+    } else {
+      return false;
+    }
+    return true;
+  }
+}

@@ -1,0 +1,133 @@
+package phalanx.desktop.guitar;
+
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+import phalanx.desktop.model.GuitarBench;
+import phalanx.desktop.model.GuitarBench.Sheet;
+import phalanx.desktop.model.Workspace;
+import phalanx.instrument.StringPull;
+import phalanx.instrument.StringSet;
+import phalanx.instrument.StringSign;
+import phalanx.theory.Phrase;
+
+/** The strings of the tuning on the bench: note, pitch, change, pull, and how that feels. */
+final class StringTable extends VBox {
+
+  private static final String[] HEADINGS = {
+    "string", "note", "Hz", "change", "pull, N", "slack · fit · tight", ""
+  };
+
+  private static final double WIDTH = 418;
+
+  private final Workspace workspace;
+  private final GuitarBench bench;
+  private final GridPane table = new GridPane();
+  private final Label sum = GuitarScreen.line("");
+  private final Label caution = GuitarScreen.line("");
+
+  StringTable(Workspace workspace) {
+    this.workspace = workspace;
+    bench = workspace.bench();
+    getStyleClass().add("bench-part");
+    Label title = new Label("Strings");
+    title.getStyleClass().add("form-title");
+    HBox head = new HBox(8, title, sets());
+    head.getStyleClass().add("form-row");
+    table.setId("string-table");
+    table.getStyleClass().add("bench-table");
+    sum.setId("pull-sum");
+    sum.setMaxWidth(WIDTH);
+    caution.setId("pull-caution");
+    caution.setMaxWidth(WIDTH);
+    caution.getStyleClass().setAll("label", "notice");
+    caution.managedProperty().bind(caution.visibleProperty());
+    getChildren().addAll(head, table, sum, caution);
+    bench.sheetProperty().addListener(o -> show());
+    workspace.viewing().namingProperty().addListener(o -> show());
+    show();
+  }
+
+  private ComboBox<StringSet> sets() {
+    ComboBox<StringSet> box = new ComboBox<>();
+    box.setId("string-set");
+    box.setAccessibleText("set of strings");
+    box.getStyleClass().add("form-field");
+    box.getItems().setAll(StringSet.values());
+    box.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(StringSet set) {
+            return set == null ? "" : set.words();
+          }
+
+          @Override
+          public StringSet fromString(String words) {
+            throw new UnsupportedOperationException("the box is not typed into");
+          }
+        });
+    box.valueProperty().bindBidirectional(bench.stringsProperty());
+    return box;
+  }
+
+  private void show() {
+    Sheet sheet = bench.sheetProperty().get();
+    table.getChildren().clear();
+    for (int c = 0; c < HEADINGS.length; c++) {
+      table.add(styled(HEADINGS[c], "bench-head"), c, 0);
+    }
+    for (int row = 1; row <= sheet.pulls().size(); row++) {
+      add(row, sheet.pulls().get(sheet.pulls().size() - row));
+    }
+    sum.setText(
+        Phrase.of(
+            "All six pull %.0f N (%.0f kgf), in standard tuning %.0f N, on a scale of %.0f mm. A capo leaves"
+                + " that as it is, but for what pressing the strings down adds.",
+            sheet.newtons(),
+            sheet.newtons() / StringSet.NEWTONS_PER_KGF,
+            sheet.standardNewtons(),
+            sheet.guitar().scaleLength()));
+    caution.setText(
+        "A string that goes up pulls harder and can break or strain the guitar. Mind the limits of"
+            + " its makers, slacken first where in doubt, keep the face away.");
+    caution.setVisible(sheet.goesUp());
+  }
+
+  private void add(int row, StringPull pull) {
+    String note = workspace.viewing().namingProperty().get().name(pull.note().name());
+    Label name = styled(note + pull.note().octave(), "bench-note");
+    Label change = styled(change(pull.semitones()), "where");
+    if (pull.semitones() != 0) {
+      name.getStyleClass().add("bench-moved");
+      change.getStyleClass().add("bench-moved");
+    }
+    Button hear = GuitarScreen.tool("hear-string-" + StringSign.number(pull.string()), "Hear");
+    hear.getStyleClass().add("small-tool");
+    hear.setAccessibleText("hear string " + StringSign.number(pull.string()));
+    hear.setOnAction(e -> bench.hear(pull.string()));
+    table.addRow(
+        row,
+        styled(StringSign.of(pull.string()), "where"),
+        name,
+        styled(Phrase.of("%.2f", pull.hz()), "where"),
+        change,
+        styled(Phrase.of("%.0f", pull.newtons()), "where"),
+        new PullGauge(pull),
+        hear);
+  }
+
+  private static String change(int semitones) {
+    return semitones < 0 ? "−" + -semitones : semitones == 0 ? "0" : "+" + semitones;
+  }
+
+  private static Label styled(String words, String style) {
+    Label label = new Label(words);
+    label.getStyleClass().add(style);
+    label.setMinWidth(USE_PREF_SIZE);
+    return label;
+  }
+}

@@ -1,0 +1,84 @@
+package phalanx.desktop.guitar;
+
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import phalanx.desktop.model.GuitarBench;
+import phalanx.desktop.model.Workspace;
+import phalanx.instrument.Tuning;
+import phalanx.instrument.UsualTuning;
+
+/** Tunings to lay on the bench: usual ones, and one of the player's own. */
+final class UsualTunings extends VBox {
+
+  private static final double CARD = 176;
+
+  private final Workspace workspace;
+  private final GuitarBench bench;
+  private final FlowPane cards = new FlowPane();
+
+  UsualTunings(Workspace workspace) {
+    this.workspace = workspace;
+    bench = workspace.bench();
+    getStyleClass().add("bench-part");
+    Label title = new Label("Tunings");
+    title.getStyleClass().add("form-title");
+    cards.getStyleClass().add("card-flow");
+    cards.setPrefWrapLength(2 * CARD + 8);
+    getChildren().addAll(title, own(), cards);
+    bench.sheetProperty().addListener(o -> show());
+    workspace.historyProperty().addListener(o -> show());
+    workspace.viewing().namingProperty().addListener(o -> show());
+    show();
+  }
+
+  private VBox own() {
+    TextField field = new TextField();
+    field.setId("own-tuning");
+    field.getStyleClass().add("form-field");
+    field.setPromptText("your own: six notes, ⑥ to ①");
+    Label fault = new Label();
+    fault.setId("own-tuning-fault");
+    fault.getStyleClass().add("form-fault");
+    fault.managedProperty().bind(fault.visibleProperty());
+    fault.setVisible(false);
+    field.setOnAction(
+        e -> {
+          var typed = Tuning.parse(field.getText(), workspace.viewing().namingProperty().get());
+          typed.ifPresent(bench.tuningProperty()::set);
+          fault.setVisible(typed.isEmpty());
+          fault.setText("six notes, each within an octave of standard");
+        });
+    return new VBox(3, field, fault);
+  }
+
+  private void show() {
+    cards.getChildren().clear();
+    for (UsualTuning usual : UsualTuning.values()) {
+      cards.getChildren().add(card(usual));
+    }
+  }
+
+  private Button card(UsualTuning usual) {
+    Label name = new Label(usual.words());
+    name.getStyleClass().add("card-fingers");
+    int changes = bench.changes(usual.tuning());
+    String moved = changes == 0 ? "as now" : changes == 1 ? "1 moves" : changes + " move";
+    String called = GuitarScreen.words(usual.tuning(), workspace.viewing().namingProperty().get());
+    Label notes = new Label(called + " · " + moved);
+    Button card = new Button();
+    card.setId("tuning-" + usual.word());
+    card.setGraphic(new VBox(name, notes));
+    card.setAccessibleText(usual.words() + ": " + notes.getText());
+    card.getStyleClass().add("card");
+    card.setPrefWidth(CARD);
+    card.setMinWidth(CARD);
+    if (usual.tuning().equals(bench.tuningProperty().get())) {
+      card.getStyleClass().add("chosen");
+    }
+    card.setOnAction(e -> bench.tuningProperty().set(usual.tuning()));
+    return card;
+  }
+}

@@ -1,0 +1,160 @@
+package phalanx.desktop.model;
+
+import java.util.List;
+import java.util.stream.IntStream;
+import javafx.beans.property.IntegerProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleIntegerProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import phalanx.fretting.Shape;
+import phalanx.instrument.Guitar;
+import phalanx.instrument.StringPull;
+import phalanx.instrument.StringSet;
+import phalanx.instrument.Tuning;
+import phalanx.instrument.TuningByEar;
+import phalanx.instrument.TuningStep;
+import phalanx.theory.Pitch;
+
+/** A tuning that is looked at, and tuned to, before the song uses it. */
+public final class GuitarBench {
+
+  private final Workspace workspace;
+  private final ObjectProperty<Tuning> tuning = new SimpleObjectProperty<>();
+  private final ObjectProperty<StringSet> strings = new SimpleObjectProperty<>();
+  private final IntegerProperty step = new SimpleIntegerProperty();
+  private final ReadOnlyObjectWrapper<Sheet> sheet = new ReadOnlyObjectWrapper<>();
+  private Guitar known;
+
+  /**
+   * What there is to know of the tuning on the bench.
+   *
+   * @param guitar the song's guitar tuned so
+   * @param pulls its strings, ⑥ to ①
+   * @param byEar the way there
+   */
+  public record Sheet(Guitar guitar, List<StringPull> pulls, TuningByEar byEar) {
+
+    /** How hard all strings pull together, newtons. */
+    public double newtons() {
+      return pulls.stream().mapToDouble(StringPull::newtons).sum();
+    }
+
+    /** The same in standard tuning. */
+    public double standardNewtons() {
+      return pulls.stream().mapToDouble(StringPull::standardNewtons).sum();
+    }
+
+    /** Whether a string is tuned higher than standard. */
+    public boolean goesUp() {
+      return pulls.stream().anyMatch(p -> p.semitones() > 0);
+    }
+  }
+
+  GuitarBench(Workspace workspace) {
+    this.workspace = workspace;
+    known = workspace.song().guitar();
+    tuning.set(known.tuning());
+    strings.set(StringSet.usual(known));
+    work();
+    workspace.historyProperty().addListener(o -> follow());
+    tuning.addListener(o -> work());
+    strings.addListener(o -> work());
+  }
+
+  /** Another song, or another guitar for it: its tuning comes onto the bench. */
+  private void follow() {
+    Guitar now = workspace.song().guitar();
+    if (!now.equals(known)) {
+      boolean built = !now.build().equals(known.build());
+      known = now;
+      if (built) {
+        strings.set(StringSet.usual(now));
+      }
+      tuning.set(now.tuning());
+      work();
+    }
+  }
+
+  private void work() {
+    Guitar guitar = known.withTuning(tuning.get());
+    List<StringPull> pulls =
+        StringPull.of(tuning.get(), strings.get(), guitar.scaleLength(), Pitch.A4_HZ);
+    Tuning from = isUsed() ? Tuning.STANDARD : known.tuning();
+    step.set(0);
+    sheet.set(new Sheet(guitar, pulls, TuningByEar.of(from, tuning.get(), pulls, Pitch.A4_HZ)));
+  }
+
+  /** The tuning on the bench. */
+  public ObjectProperty<Tuning> tuningProperty() {
+    return tuning;
+  }
+
+  /** The strings on the guitar. */
+  public ObjectProperty<StringSet> stringsProperty() {
+    return strings;
+  }
+
+  /** What there is to know of it. */
+  public ReadOnlyObjectProperty<Sheet> sheetProperty() {
+    return sheet.getReadOnlyProperty();
+  }
+
+  /** How far the player is in tuning: 0 for the first string, from a tone; then the steps. */
+  public IntegerProperty stepProperty() {
+    return step;
+  }
+
+  /** Whether the song uses the tuning already. */
+  public boolean isUsed() {
+    return tuning.get().equals(workspace.song().guitar().tuning());
+  }
+
+  /** How many strings another tuning changes against the song's. */
+  public int changes(Tuning other) {
+    return (int)
+        IntStream.range(0, Tuning.STRINGS)
+            .filter(s -> other.midi(s) != workspace.song().guitar().tuning().midi(s))
+            .count();
+  }
+
+  /** Tunes the song's guitar so; can be undone. */
+  public void use() {
+    Tuning wanted = tuning.get();
+    workspace.edit(s -> s.withGuitar(s.guitar().withTuning(wanted)));
+  }
+
+  /** Lets all open strings be heard, low to high. */
+  public void hearAll() {
+    workspace.sound().hear(uncapped(), Shape.OPEN);
+  }
+
+  /** Lets an open string be heard as it shall sound. */
+  public void hear(int string) {
+    workspace.sound().hear(uncapped(), string, 0);
+  }
+
+  /** Goes on to the next string, or begins again after the last. */
+  public void next() {
+    step.set((step.get() + 1) % (sheet.get().byEar().steps().size() + 1));
+  }
+
+  /** Lets that be heard which the string of this step is held against. */
+  public void hearAgainst() {
+    TuningByEar way = sheet.get().byEar();
+    if (step.get() == 0) {
+      hear(way.first());
+      return;
+    }
+    TuningStep now = way.steps().get(step.get() - 1);
+    boolean harmonic = now.how() == TuningStep.How.HARMONIC;
+    // Its harmonic sounds two octaves above the open string.
+    workspace.sound().hear(uncapped(), now.against(), harmonic ? 0 : now.fret());
+  }
+
+  /** Strings are tuned without a capo. */
+  private Guitar uncapped() {
+    return sheet.get().guitar().withCapo(0);
+  }
+}
