@@ -303,7 +303,7 @@ class ArrangeScreenTest {
     until(() -> selected().pinned());
     assertThat(pin.getText()).isEqualTo("Unpin shape");
     assertThat(robot.lookup("#card-1").queryAs(Button.class).getAccessibleText())
-        .contains("pinned by you");
+        .contains("your pin");
   }
 
   @Test

@@ -76,7 +76,7 @@ public final class ShapeCard extends Button {
 
   private static String costWords(ShapeChoice choice, boolean pinned) {
     if (choice.chosen()) {
-      return pinned ? "held now, pinned by you" : "held now";
+      return pinned ? "held: your pin" : "held now";
     }
     double extra = choice.extraCost();
     if (Math.abs(extra) < 0.005) {
