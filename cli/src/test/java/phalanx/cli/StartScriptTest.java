@@ -44,11 +44,12 @@ class StartScriptTest {
 
   @Test
   void whatIsNeitherAWordNorAFileIsAnsweredWithTheWordsThereAre() throws Exception {
-    Process process = new ProcessBuilder("../phalanx", "tuning").redirectErrorStream(true).start();
+    Process process =
+        new ProcessBuilder("../phalanx", "practise").redirectErrorStream(true).start();
     String said = new String(process.getInputStream().readAllBytes());
     assertThat(process.waitFor()).isEqualTo(2);
     assertThat(said)
-        .startsWith("“tuning” is neither a word nor a file.")
+        .startsWith("“practise” is neither a word nor a file.")
         .contains("plan", "check", "convert", "shapes", "name", "chord");
   }
 }
