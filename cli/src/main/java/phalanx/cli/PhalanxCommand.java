@@ -24,7 +24,8 @@ import picocli.CommandLine.Command;
       NameCommand.class,
       ChordCommand.class,
       TuningCommand.class,
-      HarmonicsCommand.class
+      HarmonicsCommand.class,
+      AdviseCommand.class
     })
 public final class PhalanxCommand {
 

@@ -126,6 +126,25 @@ class PhalanxCommandTest {
   }
 
   @Test
+  void adviceIsRankedAndSaysHowItIsNow(@TempDir Path folder) throws Exception {
+    Path chart =
+        Files.writeString(
+            folder.resolve("a.cho"), "{title: A}\n{key: F}\n{sog}\n| F | Bb |\n{eog}\n");
+    assertThat(run("advise", chart.toString(), "--capos", "0,1-3", "--keep-sound", "--json"))
+        .isZero();
+    JsonNode answer = json(out.toString());
+    assertThat(answer.get("now").get("key").asText()).isEqualTo("F");
+    assertThat(answer.get("ways")).hasSize(4);
+    double last = 0;
+    for (JsonNode way : answer.get("ways")) {
+      assertThat(way.get("sameSound").asBoolean()).isTrue();
+      assertThat(way.get("cost").asDouble()).isGreaterThanOrEqualTo(last);
+      last = way.get("cost").asDouble();
+    }
+    assertThat(err.toString()).contains("4 of 4 ways planned");
+  }
+
+  @Test
   void aConvertedSongIsPlannedAsTheChartItCameFrom(@TempDir Path folder) throws Exception {
     Path chart =
         Files.writeString(folder.resolve("a.cho"), "{title: A}\n{sog}\n|: C |1 F :|2 G |\n{eog}\n");
@@ -283,6 +302,7 @@ class PhalanxCommandTest {
         "tuning standard --strings rope",
         "tuning standard --scale 300",
         "tuning standard --a4 nan",
+        "advise",
         "harmonics --pitch H9",
         "shapes C --limit -1",
         "name x32010 --limit -3",

@@ -60,7 +60,8 @@ class ArrowsTest {
           "phalanx.arrangement.tune",
           "phalanx.arrangement.laying",
           "phalanx.arrangement.board",
-          "phalanx.review");
+          "phalanx.review",
+          "phalanx.advice");
 
   @ArchTest
   static void layersKnowOnlyWhatLiesBelow(JavaClasses all) {
