@@ -76,6 +76,16 @@ class GuitarScreenTest {
   }
 
   @Test
+  void anotherCapoLeavesTheBenchAsItIs(FxRobot robot) throws TimeoutException {
+    click(robot, "#tuning-open-g");
+    robot.interact(() -> window.workspace().edit(s -> s.withGuitar(s.guitar().withCapo(4))));
+    window.untilPlanned();
+    assertThat(window.workspace().bench().tuningProperty().get())
+        .isEqualTo(UsualTuning.OPEN_G.tuning());
+    assertThat(window.workspace().bench().sheetProperty().get().guitar().capo()).isEqualTo(4);
+  }
+
+  @Test
   void stringsThatGoUpComeWithACaution(FxRobot robot) {
     Node caution = robot.lookup("#pull-caution").query();
     assertThat(caution.isVisible()).isFalse();

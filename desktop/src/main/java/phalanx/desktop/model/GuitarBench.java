@@ -63,18 +63,20 @@ public final class GuitarBench {
     strings.addListener(o -> work());
   }
 
-  /** Another song, or another guitar for it: its tuning comes onto the bench. */
+  /** The song's guitar is another: where it is tuned otherwise, that comes onto the bench. */
   private void follow() {
-    Guitar now = workspace.song().guitar();
-    if (!now.equals(known)) {
-      boolean built = !now.build().equals(known.build());
-      known = now;
-      if (built) {
-        strings.set(StringSet.usual(now));
-      }
-      tuning.set(now.tuning());
-      work();
+    Guitar before = known;
+    known = workspace.song().guitar();
+    if (known.equals(before)) {
+      return;
     }
+    if (!known.build().equals(before.build())) {
+      strings.set(StringSet.usual(known));
+    }
+    if (!known.tuning().equals(before.tuning())) {
+      tuning.set(known.tuning());
+    }
+    work();
   }
 
   private void work() {
