@@ -110,9 +110,7 @@ final class AdviseCommand implements Callable<Integer> {
     for (String word : tunings.split(",")) {
       String asked = word.strip();
       wanted.add(
-          UsualTuning.of(asked)
-              .map(UsualTuning::tuning)
-              .or(() -> Tuning.parse(asked))
+          UsualTuning.read(asked)
               .orElseThrow(() -> usage("--tunings: \"" + asked + "\" is no tuning")));
     }
     return wanted.stream().distinct().toList();

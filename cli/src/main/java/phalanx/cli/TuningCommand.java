@@ -51,8 +51,8 @@ final class TuningCommand extends QueryCommand {
     List<StringPull> pulls = pulls(asked);
     TuningByEar byEar = byEar(asked, pulls);
     String rows = pulls.stream().map(this::row).collect(Collectors.joining("\n"));
-    double sum = pulls.stream().mapToDouble(StringPull::newtons).sum();
-    double standard = pulls.stream().mapToDouble(StringPull::standardNewtons).sum();
+    double sum = StringPull.newtons(pulls);
+    double standard = StringPull.standardNewtons(pulls);
     String steps =
         byEar.steps().stream().map(s -> "  " + s.words()).collect(Collectors.joining("\n"));
     return rows
@@ -67,15 +67,14 @@ final class TuningCommand extends QueryCommand {
         StringSign.of(p.string()),
         p.note(),
         p.hz(),
-        p.semitones() > 0 ? "+" + p.semitones() : String.valueOf(p.semitones()).replace('-', '−'),
+        p.changeWords(),
         p.newtons(),
         p.kilogramsForce(),
         p.zone().words());
   }
 
   private static String caution(List<StringPull> pulls) {
-    boolean up = pulls.stream().anyMatch(p -> p.semitones() > 0);
-    return up
+    return StringPull.goUp(pulls)
         ? "\nA string that goes up pulls harder and can break or strain the guitar: mind the limits of"
             + "\nits makers, and keep the face away."
         : "";
@@ -109,9 +108,7 @@ final class TuningCommand extends QueryCommand {
   }
 
   private static Tuning tuning(String asked) throws UnusableInput {
-    return UsualTuning.of(asked)
-        .map(UsualTuning::tuning)
-        .or(() -> Tuning.parse(asked))
+    return UsualTuning.read(asked)
         .orElseThrow(
             () ->
                 new UnusableInput(

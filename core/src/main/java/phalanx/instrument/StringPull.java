@@ -85,6 +85,26 @@ public record StringPull(
         newtons / set.madeFor(string));
   }
 
+  /** How far it is from standard tuning: {@code −2}, {@code 0}, {@code +1}. */
+  public String changeWords() {
+    return semitones < 0 ? "−" + -semitones : semitones == 0 ? "0" : "+" + semitones;
+  }
+
+  /** How hard strings pull together, newtons. */
+  public static double newtons(List<StringPull> pulls) {
+    return pulls.stream().mapToDouble(StringPull::newtons).sum();
+  }
+
+  /** The same in standard tuning. */
+  public static double standardNewtons(List<StringPull> pulls) {
+    return pulls.stream().mapToDouble(StringPull::standardNewtons).sum();
+  }
+
+  /** Whether a string is tuned higher than standard. */
+  public static boolean goUp(List<StringPull> pulls) {
+    return pulls.stream().anyMatch(p -> p.semitones() > 0);
+  }
+
   /** How that feels. */
   public Zone zone() {
     return Zone.of(share);

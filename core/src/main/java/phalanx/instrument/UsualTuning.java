@@ -41,8 +41,12 @@ public enum UsualTuning {
     return tuning;
   }
 
-  /** The tuning of a word of the command line. */
-  public static Optional<UsualTuning> of(String word) {
-    return Stream.of(values()).filter(t -> t.word.equals(word)).findFirst();
+  /** A tuning by its word on the command line, or by its six notes; empty for anything else. */
+  public static Optional<Tuning> read(String text) {
+    return Stream.of(values())
+        .filter(t -> t.word.equals(text))
+        .map(UsualTuning::tuning)
+        .findFirst()
+        .or(() -> Tuning.parse(text));
   }
 }

@@ -54,7 +54,6 @@ public final class GuitarScreen extends VBox {
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(header(), scroll);
     bench.sheetProperty().addListener(o -> show());
-    workspace.historyProperty().addListener(o -> show());
     workspace.viewing().namingProperty().addListener(o -> show());
     show();
   }

@@ -87,20 +87,20 @@ final class StringTable extends VBox {
         Phrase.of(
             "All six pull %.0f N (%.0f kgf), in standard tuning %.0f N, on a scale of %.0f mm. A capo leaves"
                 + " that as it is, but for what pressing the strings down adds.",
-            sheet.newtons(),
-            sheet.newtons() / StringSet.NEWTONS_PER_KGF,
-            sheet.standardNewtons(),
+            StringPull.newtons(sheet.pulls()),
+            StringPull.newtons(sheet.pulls()) / StringSet.NEWTONS_PER_KGF,
+            StringPull.standardNewtons(sheet.pulls()),
             sheet.guitar().scaleLength()));
     caution.setText(
         "A string that goes up pulls harder and can break or strain the guitar. Mind the limits of"
             + " its makers, slacken first where in doubt, keep the face away.");
-    caution.setVisible(sheet.goesUp());
+    caution.setVisible(StringPull.goUp(sheet.pulls()));
   }
 
   private void add(int row, StringPull pull) {
     String note = workspace.viewing().namingProperty().get().name(pull.note().name());
     Label name = styled(note + pull.note().octave(), "bench-note");
-    Label change = styled(change(pull.semitones()), "where");
+    Label change = styled(pull.changeWords(), "where");
     if (pull.semitones() != 0) {
       name.getStyleClass().add("bench-moved");
       change.getStyleClass().add("bench-moved");
@@ -118,10 +118,6 @@ final class StringTable extends VBox {
         styled(Phrase.of("%.0f", pull.newtons()), "where"),
         new PullGauge(pull),
         hear);
-  }
-
-  private static String change(int semitones) {
-    return semitones < 0 ? "−" + -semitones : semitones == 0 ? "0" : "+" + semitones;
   }
 
   private static Label styled(String words, String style) {

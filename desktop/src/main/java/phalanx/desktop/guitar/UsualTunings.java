@@ -29,7 +29,6 @@ final class UsualTunings extends VBox {
     cards.setPrefWrapLength(2 * CARD + 8);
     getChildren().addAll(title, own(), cards);
     bench.sheetProperty().addListener(o -> show());
-    workspace.historyProperty().addListener(o -> show());
     workspace.viewing().namingProperty().addListener(o -> show());
     show();
   }
@@ -56,12 +55,13 @@ final class UsualTunings extends VBox {
 
   private void show() {
     cards.getChildren().clear();
+    Tuning here = bench.sheetProperty().get().guitar().tuning();
     for (UsualTuning usual : UsualTuning.values()) {
-      cards.getChildren().add(card(usual));
+      cards.getChildren().add(card(usual, usual.tuning().equals(here)));
     }
   }
 
-  private Button card(UsualTuning usual) {
+  private Button card(UsualTuning usual, boolean chosen) {
     Label name = new Label(usual.words());
     name.getStyleClass().add("card-fingers");
     int changes = bench.changes(usual.tuning());
@@ -75,7 +75,7 @@ final class UsualTunings extends VBox {
     card.getStyleClass().add("card");
     card.setPrefWidth(CARD);
     card.setMinWidth(CARD);
-    if (usual.tuning().equals(bench.tuningProperty().get())) {
+    if (chosen) {
       card.getStyleClass().add("chosen");
     }
     card.setOnAction(e -> bench.tuningProperty().set(usual.tuning()));

@@ -34,23 +34,7 @@ public final class GuitarBench {
    * @param pulls its strings, ⑥ to ①
    * @param byEar the way there
    */
-  public record Sheet(Guitar guitar, List<StringPull> pulls, TuningByEar byEar) {
-
-    /** How hard all strings pull together, newtons. */
-    public double newtons() {
-      return pulls.stream().mapToDouble(StringPull::newtons).sum();
-    }
-
-    /** The same in standard tuning. */
-    public double standardNewtons() {
-      return pulls.stream().mapToDouble(StringPull::standardNewtons).sum();
-    }
-
-    /** Whether a string is tuned higher than standard. */
-    public boolean goesUp() {
-      return pulls.stream().anyMatch(p -> p.semitones() > 0);
-    }
-  }
+  public record Sheet(Guitar guitar, List<StringPull> pulls, TuningByEar byEar) {}
 
   GuitarBench(Workspace workspace) {
     this.workspace = workspace;

@@ -59,7 +59,7 @@ public final class Workspace {
   private final MelodyDesk melody;
   private final FindingDesk findings;
   private final SoundDesk sound;
-  private final GuitarBench bench;
+  private GuitarBench bench;
   private final FaultNotices faults;
   private boolean settling;
   private final ObservableList<String> problems = FXCollections.observableArrayList();
@@ -80,7 +80,6 @@ public final class Workspace {
     melody = new MelodyDesk(this, planner);
     findings = new FindingDesk(this, planner);
     sound = new SoundDesk(this, planner.interfaceThread());
-    bench = new GuitarBench(this);
   }
 
   /**
@@ -239,8 +238,11 @@ public final class Workspace {
     return sound;
   }
 
-  /** The tuning that is looked at. */
+  /** The tuning that is looked at; laid out when it is first asked for. */
   public GuitarBench bench() {
+    if (bench == null) {
+      bench = new GuitarBench(this);
+    }
     return bench;
   }
 

@@ -28,10 +28,8 @@ public final class GuitarJson {
     ObjectNode root = MAPPER.createObjectNode();
     ArrayNode strings = root.putArray("strings");
     pulls.forEach(p -> string(strings.addObject(), p));
-    root.put("totalN", rounded(pulls.stream().mapToDouble(StringPull::newtons).sum(), 1));
-    root.put(
-        "standardTotalN",
-        rounded(pulls.stream().mapToDouble(StringPull::standardNewtons).sum(), 1));
+    root.put("totalN", rounded(StringPull.newtons(pulls), 1));
+    root.put("standardTotalN", rounded(StringPull.standardNewtons(pulls), 1));
     ArrayNode order = root.putArray("order");
     byEar.order().forEach(s -> order.add(StringSign.number(s)));
     ArrayNode steps = root.putArray("steps");
