@@ -98,9 +98,9 @@ public final class ChangeCosts {
     return packed;
   }
 
-  /** For each string the fingers that hold it in some fingering of the shape's frets, as bits. */
+  /** For each finger the strings it holds in some fingering of the shape's frets, as bits. */
   private byte[] keepable(Shape shape) {
-    byte[] fingers = new byte[Tuning.STRINGS];
+    byte[] strings = new byte[FingerCode.THUMB + 1];
     int[] frets = new int[Tuning.STRINGS];
     for (int s = 0; s < Tuning.STRINGS; s++) {
       frets[s] = shape.fret(s).orElse(Shape.SILENT);
@@ -116,20 +116,21 @@ public final class ChangeCosts {
               }
               for (int g = 0; g < grips.count; g++) {
                 for (int s = grips.low[g]; s <= grips.high[g]; s++) {
-                  fingers[s] |= (byte) (1 << grips.finger[g]);
+                  strings[grips.finger[g]] |= (byte) (1 << s);
                 }
               }
             });
-    return fingers;
+    return strings;
   }
 
   /** Cost of a change for hands that have the time for it. */
   double unhurried(HandState from, HandState to) {
     double cost = 0;
+    int goingOn = from.goingOn(to);
     for (int f = 1; f <= FingerCode.THUMB; f++) {
       Motion motion = from.motion(to, f);
       cost += motionCost(motion, motion.travels() ? way(from, to, f) : 0);
-      cost += from.givesUp(to, f) ? HANDOVER : 0;
+      cost += from.givesUp(to, f, goingOn) ? HANDOVER : 0;
     }
     cost += shift(from, to) * SHIFT_PER_MM;
     return cost + (from.cutsOff(to) ? CUT_OFF : 0) + (from.losesSlur(to) ? SLUR_LOST : 0);
@@ -183,7 +184,7 @@ public final class ChangeCosts {
       if (cost > 0) {
         terms.add(Cost.term(move.words(), cost));
       }
-      if (a.givesUp(b, FingerCode.of(move.finger()))) {
+      if (a.givesUp(b, FingerCode.of(move.finger()), a.goingOn(b))) {
         String words = Phrase.of("%s gives up a note it could keep", move.name());
         terms.add(Cost.term(words, HANDOVER));
       }

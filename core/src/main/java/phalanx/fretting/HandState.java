@@ -13,8 +13,11 @@ final class HandState {
   /** Lowest fret a finger holds; 0 if none does. */
   final int lowestFret;
 
-  /** Strings by which fingers could hold them in some fingering of the same frets, as bits. */
+  /** By finger the strings it could hold in some fingering of the same frets, as bits. */
   private final byte[] keepable;
+
+  /** By finger the strings it lies across, as bits. */
+  private final int[] across = new int[FingerCode.THUMB + 1];
 
   private final byte[] frets = new byte[Tuning.STRINGS];
 
@@ -44,6 +47,7 @@ final class HandState {
       fret[f] = grip.fret();
       low[f] = grip.lowString();
       high[f] = grip.highString();
+      across[f] = (2 << high[f]) - (1 << low[f]);
       lowest = lowest == 0 ? grip.fret() : Math.min(lowest, grip.fret());
     }
     lowestFret = lowest;
@@ -66,12 +70,28 @@ final class HandState {
     return stance.losesSlur(to.stance);
   }
 
-  /** Whether a finger leaves a note that goes on under another finger, and need not. */
-  boolean givesUp(HandState to, int f) {
-    for (int s = low[f]; fret[f] > 0 && s <= high[f]; s++) {
-      boolean goesOn = frets[s] == fret[f] && to.frets[s] == fret[f];
-      boolean stays = to.fret[f] == fret[f] && to.low[f] <= s && s <= to.high[f];
-      if (goesOn && !stays && (to.keepable[s] >> f & 1) == 1) {
+  /** Strings that sound at the same fret in another state, as bits; silent ones among them. */
+  int goingOn(HandState to) {
+    int strings = 0;
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      strings |= frets[s] == to.frets[s] ? 1 << s : 0;
+    }
+    return strings;
+  }
+
+  /**
+   * Whether a finger leaves a note that goes on under another finger, and need not.
+   *
+   * @param goingOn the strings that go on, as bits
+   */
+  boolean givesUp(HandState to, int f, int goingOn) {
+    int left = goingOn & across[f] & to.keepable[f] & ~(to.fret[f] == fret[f] ? to.across[f] : 0);
+    return left != 0 && fret[f] > 0 && sounds(left, fret[f]);
+  }
+
+  private boolean sounds(int strings, int at) {
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      if ((strings >> s & 1) == 1 && frets[s] == at) {
         return true;
       }
     }

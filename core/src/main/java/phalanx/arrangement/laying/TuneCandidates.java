@@ -97,15 +97,40 @@ public final class TuneCandidates {
               q -> ShapeSearch.find(q, fit.reach()).candidates(EACH_TOP, 2))
           .forEach(r -> costs.putIfAbsent(r.shape(), r.cost() + heard.cost(r.shape())));
     }
-    List<RatedShape> rated = new ArrayList<>();
-    costs.forEach((shape, cost) -> rated.addAll(ways(query, shape, cost, tune, fit)));
-    rated.sort(Comparator.comparingDouble(RatedShape::cost));
-    List<RatedShape> best = new ArrayList<>(rated.subList(0, Math.min(limit, rated.size())));
+    return cheapest(query, base.all(), costs, tune, pin, limit, fit);
+  }
+
+  /** The cheapest ways over shapes that cost so much without the tune. */
+  private static Candidates cheapest(
+      ShapeQuery query,
+      boolean all,
+      Map<Shape, Double> costs,
+      SlotTune tune,
+      Optional<Shape> pin,
+      int limit,
+      TuneFit fit) {
+    List<Map.Entry<Shape, Double>> shapes = new ArrayList<>(costs.entrySet());
+    shapes.sort(Map.Entry.comparingByValue());
+    List<RatedShape> best = new ArrayList<>();
+    List<RatedShape> pinned = new ArrayList<>();
+    boolean complete = all;
+    for (Map.Entry<Shape, Double> entry : shapes) {
+      Shape shape = entry.getKey();
+      boolean isPinned = pin.equals(Optional.of(shape));
+      // The tune only adds to what a shape costs.
+      boolean late = best.size() == limit && entry.getValue() > best.get(limit - 1).cost();
+      if (!late || isPinned) {
+        List<RatedShape> ways = ways(query, shape, entry.getValue(), tune, fit);
+        best.addAll(ways);
+        pinned.addAll(isPinned ? ways : List.of());
+        best.sort(Comparator.comparingDouble(RatedShape::cost));
+      }
+      complete &= !late && best.size() <= limit;
+      best.subList(Math.min(limit, best.size()), best.size()).clear();
+    }
     // What the player pinned stays a candidate however the tune lies on it.
-    rated.stream()
-        .filter(r -> pin.equals(Optional.of(r.shape())) && !best.contains(r))
-        .forEach(best::add);
-    return Candidates.of(best, base.all() && best.size() == rated.size());
+    pinned.stream().filter(r -> !best.contains(r)).forEach(best::add);
+    return Candidates.of(best, complete);
   }
 
   /** A shape in every way that differs in what sounds on over a change. */

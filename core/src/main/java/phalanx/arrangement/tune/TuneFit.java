@@ -10,8 +10,6 @@ import java.util.Set;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Sung;
 import phalanx.fretting.AddedFinger;
-import phalanx.fretting.ChangeCosts;
-import phalanx.fretting.Grip;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.fretting.Stop;
@@ -29,18 +27,14 @@ public final class TuneFit {
   /** Cost of a note that no finger reaches. */
   static final double MISSED = 30;
 
-  /** Cost of each string the tune leaps over. */
-  private static final double LEAP = 0.04;
-
-  /** Cost of one finger taking the next note at another place. */
-  private static final double AGAIN = 0.2;
-
   private final TunePlaces places;
   private final TuneSlide slide;
+  private final TuneStep step;
 
   public TuneFit(Reach reach, boolean onTop) {
     places = new TunePlaces(reach, onTop);
     slide = new TuneSlide(places);
+    step = new TuneStep(reach);
   }
 
   /** As an arrangement's plan has it. */
@@ -67,18 +61,38 @@ public final class TuneFit {
   }
 
   /**
+   * Places for the notes that begin at a moment.
+   *
+   * @param here one for each note, empty for one out of reach
+   * @param reached those there are
+   */
+  private record Option(List<Optional<TunePlace>> here, List<TunePlace> reached, double cost) {
+
+    static final Option NONE = new Option(List.of(), List.of(), 0);
+
+    Optional<TunePlace> first() {
+      return here.get(0);
+    }
+
+    static Option of(List<Optional<TunePlace>> here) {
+      List<TunePlace> reached = here.stream().flatMap(Optional::stream).toList();
+      double cost = 0;
+      for (Optional<TunePlace> place : here) {
+        cost += place.map(TunePlace::cost).orElse(MISSED);
+      }
+      return new Option(here, reached, cost);
+    }
+  }
+
+  /**
    * A row of places up to a moment.
    *
-   * @param start the place of the first note, if that matters
-   * @param here the places of the notes that begin at the moment
+   * @param start number of the place of the first note among those it can have, if that matters
+   * @param at the places of the notes that begin at the moment
    */
-  private record Row(
-      double cost,
-      Optional<Row> before,
-      Optional<TunePlace> start,
-      List<Optional<TunePlace>> here) {
+  private record Row(double cost, Optional<Row> before, int start, Option at) {
 
-    static final Row EMPTY = new Row(0, Optional.empty(), Optional.empty(), List.of());
+    static final Row EMPTY = new Row(0, Optional.empty(), 0, Option.NONE);
   }
 
   /**
@@ -87,10 +101,19 @@ public final class TuneFit {
    * @param legato whether one before them sounds up to them
    * @param starts whether they begin the slot
    */
-  private record Moment(List<Sung> notes, boolean legato, boolean starts) {}
+  private record Moment(List<Sung> notes, boolean legato, boolean starts) {
 
-  /** What tells rows apart that lead to the same moment. */
-  private record End(Optional<TunePlace> start, List<Optional<TunePlace>> here) {}
+    Optional<Slur> slur() {
+      return notes.get(0).slur();
+    }
+
+    boolean slides() {
+      return legato && slur().equals(Optional.of(Slur.SLIDE));
+    }
+  }
+
+  /** What tells rows apart that lead to the same moment, in numbers. */
+  private record End(int start, int option) {}
 
   /** The cheapest way. */
   TuneWay way(Shape shape, int root, List<Sung> notes) {
@@ -121,9 +144,9 @@ public final class TuneFit {
       from = to;
     }
     Map<End, Row> best = new LinkedHashMap<>();
+    List<Optional<TunePlace>> ends = rows.stream().map(r -> r.at().first()).toList();
     for (Row row : rows) {
-      List<Optional<TunePlace>> end =
-          tune.edges().atEnd() ? row.here().subList(0, 1) : List.<Optional<TunePlace>>of();
+      int end = tune.edges().atEnd() ? ends.indexOf(row.at().first()) : 0;
       best.merge(new End(row.start(), end), row, TuneFit::cheaper);
     }
     return best.values().stream()
@@ -147,38 +170,46 @@ public final class TuneFit {
   private static TuneWay way(Row last) {
     List<Optional<TunePlace>> places = new ArrayList<>();
     for (Row r = last; r.before().isPresent(); r = r.before().get()) {
-      places.addAll(0, r.here());
+      places.addAll(0, r.at().here());
     }
     return new TuneWay(places, last.cost());
   }
 
   /** The rows one moment on. */
   private List<Row> next(Shape shape, int root, List<Row> rows, Moment moment) {
-    List<Sung> notes = moment.notes();
     Map<End, Row> best = new LinkedHashMap<>();
-    List<List<Optional<TunePlace>>> all = together(shape, root, notes);
+    List<Option> options = new ArrayList<>();
+    together(shape, root, moment.notes()).forEach(here -> options.add(Option.of(here)));
+    int plain = options.size();
+    List<Optional<TunePlace>> firsts = options.stream().map(Option::first).toList();
     for (Row row : rows) {
-      List<List<Optional<TunePlace>>> options = all;
-      Optional<List<Optional<TunePlace>>> slid =
-          moment.legato() && notes.get(0).slur().filter(s -> s == Slur.SLIDE).isPresent()
-              ? slide.of(shape, root, row.here(), notes)
-              : Optional.empty();
-      if (slid.isPresent()) {
-        options = new ArrayList<>(all);
-        options.add(slid.get());
+      for (int i = 0; i < plain; i++) {
+        int start = moment.starts() ? firsts.indexOf(firsts.get(i)) : row.start();
+        Row on = on(shape, row, options.get(i), start, moment);
+        best.merge(new End(start, i), on, TuneFit::cheaper);
       }
-      for (List<Optional<TunePlace>> here : options) {
-        Optional<TunePlace> start = moment.starts() ? here.get(0) : row.start();
-        double cost = row.cost() + cost(here) + step(shape, row.here(), here, moment);
-        Row on = new Row(cost, Optional.of(row), start, here);
-        best.merge(new End(start, here), on, TuneFit::cheaper);
+      int slid = moment.slides() ? slidTo(shape, root, row, moment, options) : 0;
+      if (slid >= plain) {
+        Row on = on(shape, row, options.get(slid), row.start(), moment);
+        best.merge(new End(row.start(), slid), on, TuneFit::cheaper);
       }
     }
     return List.copyOf(best.values());
   }
 
-  private static double cost(List<Optional<TunePlace>> here) {
-    return here.stream().mapToDouble(p -> p.map(TunePlace::cost).orElse(MISSED)).sum();
+  private Row on(Shape shape, Row row, Option option, int start, Moment moment) {
+    double stepped = step.cost(shape, row.at().reached(), option.reached(), moment.slur());
+    return new Row(row.cost() + option.cost() + stepped, Optional.of(row), start, option);
+  }
+
+  /**
+   * The number of the places to which the fingers of a row slide, which are put to the others if
+   * they are not among them; -1 if they cannot slide.
+   */
+  private int slidTo(Shape shape, int root, Row row, Moment moment, List<Option> options) {
+    Optional<Option> slid = slide.of(shape, root, row.at().here(), moment.notes()).map(Option::of);
+    slid.filter(o -> !options.contains(o)).ifPresent(options::add);
+    return slid.map(options::indexOf).orElse(-1);
   }
 
   /** The places of notes that begin together, as far as there is one for each. */
@@ -224,83 +255,12 @@ public final class TuneFit {
     return !AddedFinger.on(held, b.string(), b.fret(), reach()).equals(b.finger());
   }
 
-  private double step(
-      Shape shape,
-      List<Optional<TunePlace>> before,
-      List<Optional<TunePlace>> here,
-      Moment moment) {
-    List<TunePlace> last = before.stream().flatMap(Optional::stream).toList();
-    List<TunePlace> now = here.stream().flatMap(Optional::stream).toList();
-    if (last.isEmpty() || now.isEmpty()) {
-      return 0;
-    }
-    Optional<Slur> slur = moment.notes().get(0).slur();
-    if (slur.isPresent()) {
-      return ChangeCosts.SLUR_LOST
-          * now.stream()
-              .filter(p -> last.stream().noneMatch(b -> canSlur(shape, b, last, p, slur.get())))
-              .count();
-    }
-    double leap = LEAP * Math.abs(last.get(last.size() - 1).string() - now.get(0).string());
-    return leap
-        + now.stream()
-            .mapToDouble(p -> last.stream().mapToDouble(b -> again(b, p)).max().orElse(0))
-            .sum();
-  }
-
-  /** What it costs a finger to go on to another place. */
-  private double again(TunePlace from, TunePlace to) {
-    boolean same = from.string() == to.string() && from.fret() == to.fret();
-    return !same && to.finger().isPresent() && from.finger().equals(to.finger())
-        ? AGAIN + ChangeCosts.MOVE_PER_MM * reach().distance(from.grip(), to.grip())
-        : 0;
-  }
-
   /**
-   * Whether the fretting hand can make a note from one before it: on the same string, upwards for a
-   * hammer-on, downwards with both fingers down for a pull-off, by the same finger for a slide.
+   * Whether the fretting hand can make a note from one before it.
    *
    * @param together the notes that begin with the one before, itself among them
    */
   boolean canSlur(Shape shape, TunePlace from, List<TunePlace> together, TunePlace to, Slur slur) {
-    boolean string = from.string() == to.string();
-    boolean sameFinger = to.finger().isPresent() && from.finger().equals(to.finger());
-    return string
-        && switch (slur) {
-          case HAMMER_ON -> to.fret() > from.fret() && !sameFinger;
-          case PULL_OFF ->
-              to.fret() < from.fret() && !sameFinger && bothDown(shape, from, together, to);
-          case SLIDE -> to.fret() != from.fret() && sameFinger;
-        };
-  }
-
-  private boolean bothDown(Shape shape, TunePlace from, List<TunePlace> together, TunePlace to) {
-    List<TunePlace> others = together.stream().filter(p -> !p.equals(from)).toList();
-    if (to.inShape() || to.finger().isEmpty()) {
-      return to.left().isEmpty()
-          && together.stream().noneMatch(p -> p.left().contains(to.string()));
-    }
-    boolean elsewhere = shape.grips().containsKey(to.finger().get());
-    boolean leaves = together.stream().anyMatch(p -> !p.left().isEmpty());
-    if (elsewhere || from.inShape() || !to.left().isEmpty() || leaves) {
-      return false;
-    }
-    if (from.finger().isEmpty()
-        || !reach().spans(to.finger().get(), to.grip(), from.finger().get(), from.grip())) {
-      return false;
-    }
-    Shape held = shape.with(to.string(), new Stop.Pressed(to.fret(), to.finger().get()));
-    for (TunePlace other : others) {
-      if (!other.inShape() && other.finger().isPresent()) {
-        // A note that sounds on over a change may have had its finger elsewhere.
-        Grip down = held.grips().get(other.finger().get());
-        if (other.finger().equals(to.finger()) || down != null && down.fret() != other.fret()) {
-          return false;
-        }
-        held = held.with(other.string(), new Stop.Pressed(other.fret(), other.finger().get()));
-      }
-    }
-    return (others.isEmpty() || AddedFinger.together(held, reach()))
-        && AddedFinger.on(held, from.string(), from.fret(), reach()).equals(from.finger());
+    return step.canSlur(shape, from, together, to, slur);
   }
 }
