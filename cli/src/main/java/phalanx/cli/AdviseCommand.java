@@ -11,11 +11,13 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import phalanx.advice.Advised;
 import phalanx.advice.Advisor;
+import phalanx.advice.Ranked;
 import phalanx.advice.Way;
 import phalanx.formats.json.AdviceJson;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
 import phalanx.instrument.UsualTuning;
+import phalanx.review.TuneAway;
 import phalanx.song.Song;
 import phalanx.theory.Phrase;
 import picocli.CommandLine.Command;
@@ -33,7 +35,8 @@ import picocli.CommandLine.Spec;
 final class AdviseCommand implements Callable<Integer> {
 
   private static final Pattern FRETS = Pattern.compile("(\\d{1,2})(?:-(\\d{1,2}))?");
-  private static final int SHOWN = 12;
+
+  private static final int MOST = 9999;
 
   @Spec private CommandSpec spec;
 
@@ -58,31 +61,45 @@ final class AdviseCommand implements Callable<Integer> {
   @Option(names = "--keep-sound", description = "only ways that sound in the same key")
   private boolean keepSound;
 
+  @Option(
+      names = "--best",
+      paramLabel = "N",
+      defaultValue = "12",
+      description = "plan so many of the easiest to the end, 1 to 9999; 12 if left out")
+  private int best;
+
   @Option(names = "--json", description = "answer in JSON")
   private boolean json;
 
   @Override
   public Integer call() throws UnusableInput {
     PrintWriter err = spec.commandLine().getErr();
+    if (best < 1 || best > MOST) {
+      throw usage("--best: expected 1 to " + MOST);
+    }
     Song read = SongArgument.read(song, err);
     List<Way> ways = Advisor.ways(read, frets(), wanted(read), keepSound);
     Advised now = Advisor.now(read);
     AtomicInteger done = new AtomicInteger();
-    List<Advised> ranked =
-        Advisor.rank(read, ways, a -> progress(err, done.incrementAndGet(), ways), () -> false);
+    List<Ranked> ranked =
+        Advisor.rank(
+            read, ways, best, r -> progress(err, done.incrementAndGet(), ways), () -> false);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
       out.println(AdviceJson.write(now, ranked));
       return 0;
     }
     out.println("now        " + line(now));
-    ranked.stream().limit(SHOWN).forEach(a -> out.println("           " + line(a)));
+    ranked.stream()
+        .filter(Advised.class::isInstance)
+        .limit(best)
+        .forEach(r -> out.println("           " + line((Advised) r)));
     return 0;
   }
 
   private static void progress(PrintWriter err, int done, List<Way> ways) {
     if (done % 10 == 0 || done == ways.size()) {
-      err.println(Phrase.of("%d of %d ways planned", done, ways.size()));
+      err.println(Phrase.of("%d of %d ways weighed", done, ways.size()));
       err.flush();
     }
   }
@@ -99,7 +116,11 @@ final class AdviseCommand implements Callable<Integer> {
         a.tally().words(),
         a.openStrings(),
         ceiling,
-        a.sameSound() ? "  sounds as before" : "");
+        (a.sameSound() ? "  sounds as before" : "") + octave(a.way().octaves()));
+  }
+
+  private static String octave(int octaves) {
+    return octaves == 0 ? "" : "  tune " + TuneAway.moved(octaves);
   }
 
   private List<Tuning> wanted(Song read) {

@@ -141,7 +141,14 @@ class PhalanxCommandTest {
       assertThat(way.get("cost").asDouble()).isGreaterThanOrEqualTo(last);
       last = way.get("cost").asDouble();
     }
-    assertThat(err.toString()).contains("4 of 4 ways planned");
+    assertThat(err.toString()).contains("4 of 4 ways weighed");
+    out.getBuffer().setLength(0);
+    assertThat(run("advise", chart.toString(), "--capos", "0-3", "--best", "5", "--json")).isZero();
+    JsonNode any = json(out.toString());
+    assertThat(any.get("ways")).hasSizeBetween(5, 47).allMatch(w -> w.get("planned").asBoolean());
+    assertThat(any.get("ways").size() + any.get("outdone").size()).isEqualTo(4 * 12);
+    double fifth = any.get("ways").get(4).get("cost").asDouble();
+    assertThat(any.get("outdone")).allMatch(w -> w.get("costAtLeast").asDouble() >= fifth);
   }
 
   @Test

@@ -1,6 +1,5 @@
 package phalanx.advice;
 
-import java.util.Comparator;
 import java.util.Optional;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
@@ -29,13 +28,8 @@ public record Advised(
     Tally tally,
     Optional<Double> ceiling,
     double openStrings,
-    boolean sameSound) {
-
-  /** The easiest first; with the same cost the lower capo. */
-  public static final Comparator<Advised> EASIEST_FIRST =
-      Comparator.comparingDouble(Advised::costPerBar)
-          .thenComparing(a -> a.way().capo())
-          .thenComparing(a -> a.way().semitones());
+    boolean sameSound)
+    implements Ranked {
 
   static Advised of(Way way, Song before, Arrangement a) {
     Review review = Review.of(a);

@@ -41,6 +41,11 @@ public final class Candidates extends AbstractList<RatedShape> {
     return all;
   }
 
+  /** What the cheapest costs. */
+  public double least() {
+    return shapes.stream().mapToDouble(RatedShape::cost).min().orElseThrow();
+  }
+
   /** Where the fingers come to; worked out at the first call, for one guitar and hand. */
   HandState[] entries(ChangeCosts changes) {
     HandState[] known = entries;

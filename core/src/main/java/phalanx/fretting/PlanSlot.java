@@ -2,6 +2,7 @@ package phalanx.fretting;
 
 import java.util.List;
 import java.util.OptionalInt;
+import java.util.stream.IntStream;
 
 /**
  * One chord for a time, as the planner sees it.
@@ -25,6 +26,15 @@ public record PlanSlot(List<RatedShape> candidates, OptionalInt pinned, double c
 
   Candidates row() {
     return (Candidates) candidates;
+  }
+
+  /** What the cheapest candidate costs that may be chosen. */
+  public double least() {
+    return IntStream.range(0, candidates.size())
+        .filter(this::allows)
+        .mapToDouble(c -> candidates.get(c).cost())
+        .min()
+        .orElseThrow();
   }
 
   boolean allows(int candidate) {

@@ -35,6 +35,9 @@ public record Guitar(
   public static final Set<Integer> ALL_STRINGS =
       IntStream.range(0, Tuning.STRINGS).boxed().collect(Collectors.toUnmodifiableSet());
 
+  /** No neck leaves the body later. */
+  public static final int HIGHEST_BODY_JOIN = 16;
+
   /** Highest capo fret that leaves a neck worth playing. */
   public static final int HIGHEST_CAPO = 11;
 
@@ -51,7 +54,7 @@ public record Guitar(
     require(frets >= 12 && frets <= 24, "frets", frets);
     require(nutSpan > 0 && bridgeSpan >= nutSpan, "nut span", nutSpan);
     require(capo >= 0 && capo <= HIGHEST_CAPO, "capo", capo);
-    require(bodyJoin >= 10 && bodyJoin <= 16, "body join", bodyJoin);
+    require(bodyJoin >= 10 && bodyJoin <= HIGHEST_BODY_JOIN, "body join", bodyJoin);
     require(ALL_STRINGS.containsAll(capoStrings), "capo strings", capoStrings.size());
     // Without a fret there is nothing to be partial about.
     capoStrings = capo == 0 ? ALL_STRINGS : Set.copyOf(capoStrings);

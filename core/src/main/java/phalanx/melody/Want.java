@@ -23,4 +23,15 @@ public sealed interface Want {
    * @param fret from the capo, 0 open
    */
   record Place(int string, int fret) implements Want {}
+
+  /**
+   * The same so many octaves higher, on whatever string; a place stays what it is.
+   *
+   * @param by octaves, less than 0 for lower
+   */
+  default Want octaves(int by) {
+    return by != 0 && this instanceof Sound s
+        ? new Sound(new Pitch(s.pitch().name(), s.pitch().octave() + by), Optional.empty())
+        : this;
+  }
 }

@@ -69,6 +69,7 @@ public final class Remedies {
     TuneWays tune = new TuneWays(a, found);
     PatternWays pattern = new PatternWays(a, found);
     return switch (found.finding().rule()) {
+      case TuneAway.NAME -> List.of(TuneAway.ways(a));
       case TuneReach.NAME -> List.of(tune.elsewhere(), tune.leaveOut(), KeyWays.of(a));
       case TuneCutOff.NAME -> List.of(shapes, tune.anyString(), tune.shorten());
       case LostSlurs.NAME -> List.of(tune.oneString(), shapes, tune.pluck());

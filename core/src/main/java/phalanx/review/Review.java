@@ -20,6 +20,7 @@ public record Review(List<Found> findings, List<Found> accepted, TempoCeiling ce
       List.of(
           new MissingShapes(),
           new BrokenPins(),
+          new TuneAway(),
           new TuneReach(),
           new TuneCutOff(),
           new TuneOnTop(),

@@ -12,7 +12,6 @@ import phalanx.melody.BarTune;
 import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
 import phalanx.song.Song;
-import phalanx.theory.Pitch;
 import phalanx.theory.Ticks;
 
 /** Changes of the tune where a finding about it is. */
@@ -49,12 +48,6 @@ final class TuneWays {
     return bar(words, (tune, tick) -> tune.withNote(tick, edit));
   }
 
-  private static Want octave(Want want, int by) {
-    return want instanceof Want.Sound s
-        ? new Want.Sound(new Pitch(s.pitch().name(), s.pitch().octave() + by), s.string())
-        : want;
-  }
-
   private static Want onAnyString(Want want) {
     return want instanceof Want.Sound s ? new Want.Sound(s.pitch(), Optional.empty()) : want;
   }
@@ -73,13 +66,13 @@ final class TuneWays {
                 by ->
                     new WayOutOf(
                         "the whole tune an octave " + (by < 0 ? "lower" : "higher"),
-                        song -> song.withTune(song.tune().moved(w -> octave(w, by)))));
+                        song -> song.withTune(song.tune().octaves(by))));
     return Stream.of(
             anyString(),
-            bar("this bar’s tune an octave lower", (t, tick) -> t.moved(w -> octave(w, -1))),
-            bar("this bar’s tune an octave higher", (t, tick) -> t.moved(w -> octave(w, 1))),
+            bar("this bar’s tune an octave lower", (t, tick) -> t.moved(w -> w.octaves(-1))),
+            bar("this bar’s tune an octave higher", (t, tick) -> t.moved(w -> w.octaves(1))),
             whole,
-            thisNote("this note an octave lower", n -> n.moved(w -> octave(w, -1))))
+            thisNote("this note an octave lower", n -> n.moved(w -> w.octaves(-1))))
         .flatMap(w -> w);
   }
 

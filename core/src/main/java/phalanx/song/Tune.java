@@ -71,6 +71,15 @@ public record Tune(Map<Integer, BarTune> bars, boolean onTop) {
         onTop);
   }
 
+  /**
+   * The same so many octaves higher.
+   *
+   * @param by octaves, less than 0 for lower
+   */
+  public Tune octaves(int by) {
+    return by == 0 ? this : moved(want -> want.octaves(by));
+  }
+
   /** Only what stands in bars that are there. */
   Tune in(IntPredicate hasBar) {
     return new Tune(

@@ -1,21 +1,24 @@
 package phalanx.advice;
 
+import static java.util.stream.Collectors.toMap;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.laying.Arranger;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
 import phalanx.instrument.UsualTuning;
+import phalanx.melody.TuneNote;
 import phalanx.melody.TuneReader;
+import phalanx.melody.Want;
 import phalanx.review.Review;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
@@ -29,16 +32,22 @@ class AdvisorTest {
   private static Song song() {
     Tune tune =
         Tune.NONE
-            .with(1, TuneReader.read("f4 a c' a", Meter.FOUR_FOUR).tune())
-            .with(2, TuneReader.read("bb4 . d' .", Meter.FOUR_FOUR).tune());
+            .with(1, TuneReader.read("f4 a c a", Meter.FOUR_FOUR).tune())
+            .with(2, TuneReader.read("bb4 . d .", Meter.FOUR_FOUR).tune());
     return TestSongs.of("F | Bb | C7 | F")
         .withKey(Key.parse("F"))
         .withTune(tune)
         .withGuitar(Guitar.STEEL);
   }
 
+  private static final int ALL = 1000;
+
+  private static List<Ranked> ranked(Song song, List<Way> ways, int best) {
+    return Advisor.rank(song, ways, best, r -> {}, () -> false);
+  }
+
   private static List<Advised> ranked(Song song, List<Way> ways) {
-    return Advisor.rank(song, ways, a -> {}, () -> false);
+    return ranked(song, ways, ALL).stream().map(Advised.class::cast).toList();
   }
 
   @Test
@@ -49,7 +58,7 @@ class AdvisorTest {
             song, Set.of(0, 3), List.of(Tuning.STANDARD, UsualTuning.DROP_D.tuning()), false);
     assertThat(ways).hasSize(2 * 2 * 12).doesNotHaveDuplicates();
     List<Advised> ranked = ranked(song, ways);
-    assertThat(ranked).hasSameSizeAs(ways).isSortedAccordingTo(Advised.EASIEST_FIRST);
+    assertThat(ranked).hasSameSizeAs(ways).isSortedAccordingTo(Ranked.EASIEST_FIRST);
     for (Advised a : List.of(ranked.get(0), ranked.get(17), ranked.get(47))) {
       Arrangement alone = new Arranger().arrange(a.way().of(song));
       assertThat(a.costPerBar()).isCloseTo(alone.plan().cost() / 4, within(1e-9));
@@ -83,14 +92,61 @@ class AdvisorTest {
     assertThat(ranked.get(0).way().capo()).isPositive();
   }
 
+  /** What the bounds cut away could not have won: the same best ways as without them. */
   @Test
-  void newsComeAsTheyAreAndNothingIsBegunAfterCancelling() {
+  void theBestWaysAreThoseOfPlanningAllOfThem() {
+    for (Song song : List.of(song(), song().withGuitar(Guitar.NYLON.withCapo(2)))) {
+      List<Tuning> tunings = List.of(Tuning.STANDARD, UsualTuning.DADGAD.tuning());
+      List<Way> ways = Advisor.ways(song, List.of(0, 1, 3, 5, 8), tunings, false);
+      Map<Way, Double> costs =
+          ranked(song, ways).stream().collect(toMap(Advised::way, Advised::costPerBar));
+      List<Ranked> few = ranked(song, ways, 5);
+      assertThat(few).extracting(Ranked::way).containsExactlyInAnyOrderElementsOf(ways);
+      assertThat(few.subList(0, 5)).allMatch(Advised.class::isInstance);
+      assertThat(few.subList(0, 5))
+          .extracting(Ranked::costPerBar)
+          .isEqualTo(costs.values().stream().sorted().limit(5).toList());
+      List<Ranked> outdone = few.stream().filter(Outdone.class::isInstance).toList();
+      assertThat(outdone).hasSizeGreaterThan(ways.size() / 3);
+      assertThat(outdone)
+          .allMatch(r -> r.costPerBar() > few.get(4).costPerBar())
+          .allMatch(r -> r.costPerBar() <= costs.get(r.way()) + 1e-9);
+    }
+  }
+
+  @Test
+  void theAnswerIsTheSameWhateverThreadsDo() {
     Song song = song();
+    List<Way> ways = Advisor.ways(song, List.of(0, 2, 4), List.of(Tuning.STANDARD), false);
+    assertThat(ranked(song, ways, 3)).isEqualTo(ranked(song, ways, 3));
+  }
+
+  @Test
+  void newsComeAsTheyAreAndNothingComesAfterCancelling() {
+    Song song = song();
+    List<Way> ways = Advisor.ways(song, List.of(0, 3, 5), List.of(Tuning.STANDARD), false);
+    List<Ranked> news = Collections.synchronizedList(new ArrayList<>());
+    assertThat(Advisor.rank(song, ways, 3, news::add, () -> false))
+        .containsExactlyInAnyOrderElementsOf(news);
+    news.clear();
+    List<Ranked> some = Advisor.rank(song, ways, 3, news::add, () -> !news.isEmpty());
+    assertThat(some).hasSizeLessThan(ways.size());
+    assertThat(Advisor.rank(song, ways, 3, news::add, () -> true)).isEmpty();
+  }
+
+  /** A tune sung an octave above the guitar's treble strings is offered an octave lower. */
+  @Test
+  void aTuneThatLiesHighComesDown() {
+    Tune tune = Tune.NONE.with(1, TuneReader.read("e5 g5 c6 b5", Meter.FOUR_FOUR).tune());
+    Song song = TestSongs.of("C | G").withKey(Key.parse("C")).withTune(tune);
     List<Way> ways = Advisor.ways(song, List.of(0), List.of(Tuning.STANDARD), false);
-    List<Advised> news = Collections.synchronizedList(new ArrayList<>());
-    AtomicInteger asked = new AtomicInteger();
-    List<Advised> some = Advisor.rank(song, ways, news::add, () -> asked.incrementAndGet() > 3);
-    assertThat(some).hasSize(3).containsExactlyInAnyOrderElementsOf(news);
+    assertThat(ways.get(0)).isEqualTo(Way.now(song));
+    assertThat(ways.subList(1, ways.size())).isNotEmpty().allMatch(w -> w.octaves() == -1);
+    Song moved = ways.get(1).of(song);
+    assertThat(moved.key().orElseThrow().tonic().chroma()).isEqualTo(1);
+    TuneNote first = moved.tune().bars().get(1).notes().get(0);
+    // E5 up a half step and down an octave: F4.
+    assertThat(first.wants()).extracting(w -> ((Want.Sound) w).pitch().midi()).containsExactly(65);
   }
 
   @Test
@@ -98,10 +154,11 @@ class AdvisorTest {
     Song song = song();
     Arrangement planned = new Arranger().arrange(song);
     Song pinned = song.pin(planned.slots().get(0).played().ref(), planned.slots().get(0).held());
-    assertThat(new Way(0, 3, Tuning.STANDARD).of(pinned).pins()).isEqualTo(pinned.pins());
-    assertThat(new Way(2, 0, Tuning.STANDARD).of(pinned).pins().shapes()).isEmpty();
-    assertThat(new Way(0, 0, UsualTuning.DROP_D.tuning()).of(pinned).pins().shapes()).isEmpty();
+    assertThat(new Way(0, 3, Tuning.STANDARD, 0).of(pinned).pins()).isEqualTo(pinned.pins());
+    assertThat(new Way(2, 0, Tuning.STANDARD, 0).of(pinned).pins().shapes()).isEmpty();
+    assertThat(new Way(0, 0, UsualTuning.DROP_D.tuning(), 0).of(pinned).pins().shapes()).isEmpty();
     assertThat(Way.now(pinned).of(pinned)).isEqualTo(pinned);
-    assertThat(new Way(0, 0, Tuning.STANDARD).of(song.withKey(Optional.empty())).key()).isEmpty();
+    assertThat(new Way(0, 0, Tuning.STANDARD, 0).of(song.withKey(Optional.empty())).key())
+        .isEmpty();
   }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.DoubleSupplier;
 import java.util.stream.IntStream;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Remark;
@@ -14,9 +15,7 @@ import phalanx.arrangement.WayOut;
 import phalanx.arrangement.tune.SlotTune;
 import phalanx.arrangement.tune.TuneAlone;
 import phalanx.arrangement.tune.TuneFit;
-import phalanx.arrangement.tune.TuneLine;
 import phalanx.arrangement.tune.TuneWay;
-import phalanx.fretting.Candidates;
 import phalanx.fretting.ChangeCosts;
 import phalanx.fretting.Cost;
 import phalanx.fretting.FretRow;
@@ -64,58 +63,66 @@ public final class Arranger {
 
   /** Plans a song. */
   public Arrangement arrange(Song song) {
-    Timeline timeline = Timeline.of(song);
     ChangeCosts costs = changesFor(song);
-    int limit = SlotRows.limit(timeline);
-    PatternBook book = new PatternBook(song);
-    PlacedSteps placed = PlacedSteps.of(song, timeline, book);
-    List<List<Sung>> tunes = TuneLine.bySlot(TuneLine.of(song, timeline), timeline, placed.early());
     TuneFit fit = fitFor(costs.reach(), song.tune().onTop());
-    List<SlotTune> sung = new ArrayList<>();
-    List<PatternHeard> heard = new ArrayList<>();
-    for (int i = 0; i < timeline.slots().size(); i++) {
-      PlayedSlot slot = timeline.slots().get(i);
-      int to = slot.endTick() - (i + 1 < placed.early().length ? placed.early()[i + 1] : 0);
-      sung.add(SlotTune.of(tunes.get(i), slot.tick() - placed.early()[i], to));
-      boolean isSung = !tunes.get(i).isEmpty();
-      heard.add(PatternHeard.of(song, book, timeline.barOf(slot), slot, isSung));
-    }
-    double[] millis =
-        timeline.slots().stream()
-            .mapToDouble(s -> book.changeMillis(timeline.barOf(s), s))
-            .toArray();
-    List<Optional<Candidates>> fingered = rows.fingered(song, timeline, costs.reach());
+    SongSlots slots = SongSlots.of(song, rows, costs, fit);
     // No slot's row depends on another's, and finding them is half of the work.
     List<PlanSlot> planned =
-        IntStream.range(0, timeline.slots().size())
-            .parallel()
-            .mapToObj(
-                i ->
-                    rows.slot(
-                        song,
-                        timeline.slots().get(i),
-                        sung.get(i),
-                        heard.get(i),
-                        millis[i],
-                        limit,
-                        fit,
-                        fingered.get(i)))
-            .toList();
-    PlanProblem problem = new PlanProblem(planned, costs);
+        IntStream.range(0, slots.count()).parallel().mapToObj(slots::row).toList();
+    PlanProblem problem = slots.problem(planned);
     ShapePlan plan =
         last.map(before -> PlanSolver.solve(problem, before))
             .orElseGet(() -> PlanSolver.solve(problem));
     last = Optional.of(plan);
+    return laid(slots, plan);
+  }
+
+  /**
+   * Plans a song, but gives it up as soon as its plan is known to cost more than a limit. Of what
+   * was found only the shapes of its chords are kept.
+   *
+   * @param limit asked again and again, so that it may fall meanwhile
+   */
+  public Attempt attempt(Song song, DoubleSupplier limit) {
+    SongSlots slots = unkept(song);
+    PlanSearch search = new PlanSearch(slots, limit);
+    return search
+        .plan()
+        .<Attempt>map(plan -> new Attempt.Planned(laid(slots, plan)))
+        .orElseGet(() -> new Attempt.GivenUp(search.atLeast()));
+  }
+
+  /**
+   * What the plan of a song costs, or costs at least where that is more than a limit.
+   *
+   * @param limit asked again and again, so that it may fall meanwhile
+   */
+  public double cost(Song song, DoubleSupplier limit) {
+    PlanSearch search = new PlanSearch(unkept(song), limit);
+    return search.plan().map(ShapePlan::cost).orElseGet(search::atLeast);
+  }
+
+  private SongSlots unkept(Song song) {
+    ChangeCosts costs = changes(song);
+    TuneFit fit = new TuneFit(costs.reach(), song.tune().onTop());
+    return SongSlots.of(song, rows.withChords(), costs, fit);
+  }
+
+  private Arrangement laid(SongSlots known, ShapePlan plan) {
+    Song song = known.song();
+    Timeline timeline = known.timeline();
+    TuneFit fit = known.fit();
     List<Slot> slots = new ArrayList<>();
     List<TuneWay> ways = new ArrayList<>();
-    for (int i = 0; i < timeline.slots().size(); i++) {
+    for (int i = 0; i < known.count(); i++) {
       Shape shape = plan.chosen(i).shape();
-      slots.add(slot(song, timeline.slots().get(i), shape, tunes.get(i), costs.reach()));
-      ways.add(way(song, slots.get(i), plan.chosen(i), sung.get(i), fit));
+      slots.add(slot(song, timeline.slots().get(i), shape, known.tune(i), fit.reach()));
+      ways.add(way(song, slots.get(i), plan.chosen(i), known.sung().get(i), fit));
     }
-    tuneAlone(slots, ways, costs.reach());
-    LaidNotes sounding = new SongLaying(song, timeline, slots, placed, ways, fit).sounding();
-    WantedDamps damps = WantedDamps.of(song, timeline, sounding, costs.reach());
+    tuneAlone(slots, ways, fit.reach());
+    LaidNotes sounding =
+        new SongLaying(song, timeline, slots, known.placed(), ways, fit).sounding();
+    WantedDamps damps = WantedDamps.of(song, timeline, sounding, fit.reach());
     return new Arrangement(
         song,
         timeline,

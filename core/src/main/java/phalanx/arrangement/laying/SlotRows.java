@@ -61,11 +61,24 @@ final class SlotRows {
   /** A row of candidates under a pattern. */
   private record Heard(Candidates row, PatternHeard pattern) {}
 
-  private final Map<Asked, Candidates> known = new ConcurrentHashMap<>();
+  private final Map<Asked, Candidates> known;
   private final Map<Fretted, Candidates> fretRows = new ConcurrentHashMap<>();
   private final Map<Guided, Candidates> guidedRows = new ConcurrentHashMap<>();
   private final Map<Heard, Candidates> heardRows = new ConcurrentHashMap<>();
   private final TuneCandidates tunes = new TuneCandidates();
+
+  SlotRows() {
+    this(new ConcurrentHashMap<>());
+  }
+
+  private SlotRows(Map<Asked, Candidates> known) {
+    this.known = known;
+  }
+
+  /** Rows that share the shapes found for chords, and nothing else. */
+  SlotRows withChords() {
+    return new SlotRows(known);
+  }
 
   /** How many candidates a slot of a song has. */
   static int limit(Timeline timeline) {
@@ -108,6 +121,12 @@ final class SlotRows {
       pinned = row.get(c).shape().equals(pin.get()) ? OptionalInt.of(c) : pinned;
     }
     return new PlanSlot(row, pinned, changeMillis);
+  }
+
+  /** What the shapes of a slot's chord cost at least without pattern and tune. */
+  double leastAlone(Song song, PlayedSlot slot, int limit, Reach reach) {
+    boolean free = !song.pins().holds(slot.ref()) && slot.harmony() instanceof Harmony.Sounding;
+    return free ? candidates(song, slot.harmony(), limit, Optional.empty(), reach).least() : 0;
   }
 
   /**

@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import java.util.stream.Collectors;
 import phalanx.advice.Advised;
+import phalanx.advice.Ranked;
 import phalanx.theory.Key;
 import phalanx.theory.Mode;
 import phalanx.theory.Pitch;
@@ -17,33 +18,51 @@ public final class AdviceJson {
 
   private AdviceJson() {}
 
-  /** How the song is now, and other ways, the easiest first. */
-  public static String write(Advised now, List<Advised> ranked) {
+  /**
+   * How the song is now; other ways that were planned, the easiest first; then, by what they cost
+   * at least, those given up before their plan was whole, since others are easier.
+   */
+  public static String write(Advised now, List<Ranked> ranked) {
     ObjectNode root = MAPPER.createObjectNode();
     way(root.putObject("now"), now);
     ArrayNode ways = root.putArray("ways");
-    ranked.forEach(a -> way(ways.addObject(), a));
+    ArrayNode outdone = root.putArray("outdone");
+    for (Ranked r : ranked) {
+      if (r instanceof Advised a) {
+        way(ways.addObject(), a);
+      } else {
+        ObjectNode node = outdone.addObject();
+        setting(node, r);
+        node.put("costAtLeast", rounded(r.costPerBar(), 1000));
+        node.put("planned", false);
+      }
+    }
     return root.toString();
   }
 
   /** The key its shapes are in: {@code G}, {@code Am}; empty for a song without a key. */
-  public static String key(Advised a) {
-    return a.song().key().map(AdviceJson::key).orElse("");
+  public static String key(Ranked r) {
+    return r.song().key().map(AdviceJson::key).orElse("");
   }
 
   private static String key(Key key) {
     return key.tonic().ascii() + (key.mode() == Mode.MINOR ? "m" : "");
   }
 
-  private static void way(ObjectNode node, Advised a) {
-    node.put("key", key(a));
-    node.put("capo", a.way().capo());
+  private static void setting(ObjectNode node, Ranked r) {
+    node.put("key", key(r));
+    node.put("capo", r.way().capo());
     node.put(
         "tuning",
-        a.way().tuning().strings().stream()
+        r.way().tuning().strings().stream()
             .map(Pitch::name)
             .map(n -> n.ascii())
             .collect(Collectors.joining(" ")));
+    node.put("tuneOctave", r.way().octaves());
+  }
+
+  private static void way(ObjectNode node, Advised a) {
+    setting(node, a);
     node.put("cost", rounded(a.costPerBar(), 1000));
     node.put("hardestSpanMm", rounded(a.hardestSpan(), 10));
     node.put("findings", a.tally().hard());
@@ -56,7 +75,6 @@ public final class AdviceJson {
             t -> node.put("tempoCeiling", Math.floor(t)), () -> node.putNull("tempoCeiling"));
     node.put("openStrings", rounded(a.openStrings(), 100));
     node.put("sameSound", a.sameSound());
-    // Every way was planned as if the player had set it.
     node.put("planned", true);
   }
 
