@@ -17,7 +17,6 @@ import phalanx.formats.json.AdviceJson;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
 import phalanx.instrument.UsualTuning;
-import phalanx.review.TuneAway;
 import phalanx.song.Song;
 import phalanx.theory.Phrase;
 import picocli.CommandLine.Command;
@@ -116,11 +115,12 @@ final class AdviseCommand implements Callable<Integer> {
         a.tally().words(),
         a.openStrings(),
         ceiling,
-        (a.sameSound() ? "  sounds as before" : "") + octave(a.way().octaves()));
+        sound(a));
   }
 
-  private static String octave(int octaves) {
-    return octaves == 0 ? "" : "  tune " + TuneAway.moved(octaves);
+  private static String sound(Advised a) {
+    boolean same = a.sameSound() && a.tuneHigher() == 0;
+    return "  " + (same ? "sounds as before" : a.tuneWords());
   }
 
   private List<Tuning> wanted(Song read) {

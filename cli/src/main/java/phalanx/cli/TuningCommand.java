@@ -11,6 +11,7 @@ import phalanx.instrument.Tuning;
 import phalanx.instrument.TuningByEar;
 import phalanx.instrument.UsualTuning;
 import phalanx.theory.Phrase;
+import phalanx.theory.Pitch;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
@@ -24,9 +25,6 @@ import picocli.CommandLine.Option;
     },
     mixinStandardHelpOptions = true)
 final class TuningCommand extends QueryCommand {
-
-  private static final double LOWEST_A4 = 390;
-  private static final double HIGHEST_A4 = 490;
 
   @Option(
       names = "--strings",
@@ -101,7 +99,7 @@ final class TuningCommand extends QueryCommand {
     if (!(length >= StringPull.SHORTEST_SCALE && length <= StringPull.LONGEST_SCALE)) {
       throw usage("--scale: expected 600 to 680");
     }
-    if (!(a4 >= LOWEST_A4 && a4 <= HIGHEST_A4)) {
+    if (!(a4 >= Pitch.LOWEST_A4_HZ && a4 <= Pitch.HIGHEST_A4_HZ)) {
       throw usage("--a4: expected 390 to 490");
     }
     return StringPull.of(tuning(asked), set, length, a4);

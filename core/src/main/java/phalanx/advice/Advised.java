@@ -6,7 +6,9 @@ import phalanx.arrangement.Slot;
 import phalanx.fretting.Reach;
 import phalanx.review.Review;
 import phalanx.review.Tally;
+import phalanx.review.TuneAway;
 import phalanx.song.Song;
+import phalanx.theory.Phrase;
 
 /**
  * How hard a song is when it is played one way.
@@ -19,6 +21,7 @@ import phalanx.song.Song;
  * @param ceiling tempo up to which the hands hold, quarter notes a minute; empty without a limit
  * @param openStrings strings that ring open in a shape, on average
  * @param sameSound whether it still sounds in its key
+ * @param tuneHigher how much higher the tune sounds than now, semitones; 0 without a tune
  */
 public record Advised(
     Way way,
@@ -28,7 +31,8 @@ public record Advised(
     Tally tally,
     Optional<Double> ceiling,
     double openStrings,
-    boolean sameSound)
+    boolean sameSound,
+    int tuneHigher)
     implements Ranked {
 
   static Advised of(Way way, Song before, Arrangement a) {
@@ -48,7 +52,21 @@ public record Advised(
         review.tally(),
         review.ceiling().song(),
         a.slots().stream().mapToInt(Advised::open).average().orElse(0),
-        way.soundsAs(before));
+        way.soundsAs(before),
+        before.tune().isEmpty() ? 0 : way.tuneHigher(before));
+  }
+
+  /** How the tune sounds against now: empty where it sounds the same. */
+  public String tuneWords() {
+    int octaves = tuneHigher / 12;
+    if (tuneHigher == 0) {
+      return "";
+    }
+    String how =
+        tuneHigher % 12 == 0
+            ? TuneAway.moved(octaves)
+            : Phrase.of("%d %s", Math.abs(tuneHigher), tuneHigher > 0 ? "higher" : "lower");
+    return "the tune sounds " + how;
   }
 
   private static int open(Slot slot) {

@@ -1,10 +1,12 @@
 package phalanx.advice;
 
+import java.util.Comparator;
+import java.util.stream.IntStream;
 import phalanx.arrangement.tune.TuneOctave;
+import phalanx.chart.Retuning;
 import phalanx.chart.Transposition;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
-import phalanx.song.Pins;
 import phalanx.song.Song;
 
 /**
@@ -14,7 +16,7 @@ import phalanx.song.Song;
  * @param semitones how much higher the shapes are written, 0 to 11, taken within an octave
  * @param capo fret the capo lies on, 0 for none
  * @param tuning the open strings
- * @param octaves how far the tune is moved besides, octaves
+ * @param octaves how far the tune is written higher than its key takes it, octaves
  */
 public record Way(int semitones, int capo, Tuning tuning, int octaves) {
 
@@ -25,10 +27,23 @@ public record Way(int semitones, int capo, Tuning tuning, int octaves) {
     return new Way(0, song.guitar().capo(), song.guitar().tuning(), 0);
   }
 
-  /** A way with the tune in the octave in which it lies at hand. */
+  /**
+   * A way with the tune at hand: of octaves where it is, that in which it sounds most as before.
+   */
   static Way of(Song song, int semitones, int capo, Tuning tuning) {
-    Way asTyped = new Way(semitones, capo, tuning, 0);
-    return new Way(semitones, capo, tuning, TuneOctave.best(asTyped.of(song)));
+    Way plain = new Way(semitones, capo, tuning, 0);
+    Song played = plain.of(song);
+    return IntStream.rangeClosed(-1, 1)
+        .filter(o -> TuneOctave.isAtHand(played, o))
+        .mapToObj(o -> new Way(semitones, capo, tuning, o))
+        .min(Comparator.comparing(w -> Math.abs(w.tuneHigher(song))))
+        .orElseGet(() -> new Way(semitones, capo, tuning, TuneOctave.best(played)));
+  }
+
+  /** How much higher the tune sounds than it does now, semitones. */
+  public int tuneHigher(Song song) {
+    int moved = Transposition.tuneMoves(semitones);
+    return moved + OCTAVE * octaves + capo - song.guitar().capo();
   }
 
   /** Whether a song still sounds in its key. */
@@ -43,14 +58,13 @@ public record Way(int semitones, int capo, Tuning tuning, int octaves) {
 
   /**
    * The song played so. Chords, tune and pattern stay as they are but for the key; pins stay where
-   * chord and strings do.
+   * they still sound their chord.
    */
   public Song of(Song song) {
     Song moved = semitones == 0 ? song : Transposition.bySemitones(song, semitones);
-    Guitar guitar = song.guitar().withTuning(tuning);
-    boolean retuned = !tuning.equals(song.guitar().tuning());
-    Song tuned = moved.withGuitar(capo == song.guitar().capo() ? guitar : guitar.withCapo(capo));
-    Song sung = octaves == 0 ? tuned : tuned.withTune(tuned.tune().octaves(octaves));
-    return retuned ? sung.withPins(Pins.NONE) : sung;
+    Song tuned = Retuning.of(moved, tuning);
+    Guitar guitar = tuned.guitar();
+    Song placed = capo == guitar.capo() ? tuned : tuned.withGuitar(guitar.withCapo(capo));
+    return placed.withTune(placed.tune().octaves(octaves));
   }
 }

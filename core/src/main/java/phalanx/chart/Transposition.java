@@ -35,10 +35,19 @@ public final class Transposition {
         .withTune(song.tune().moved(want -> moved(want, interval, song)));
   }
 
+  /**
+   * How much higher the tune goes with chords that go up: the shorter way, so perhaps down.
+   *
+   * @param up semitones, 0 to 11
+   */
+  public static int tuneMoves(int up) {
+    return up > HALF_AN_OCTAVE ? up - OCTAVE : up;
+  }
+
   /** The tune goes the shorter way, up or down, but never out of hearing. */
   private static Want moved(Want want, Interval interval, Song song) {
     int up = interval.semitones();
-    int way = up > HALF_AN_OCTAVE ? up - OCTAVE : up;
+    int way = tuneMoves(up);
     if (want instanceof Want.Sound s && s.pitch().midi() + way < LOWEST_MIDI) {
       way = up;
     } else if (want instanceof Want.Sound s && s.pitch().midi() + way > HIGHEST_MIDI) {

@@ -77,6 +77,25 @@ public record Guitar(
         tuning, scaleLength, frets, nutSpan, bridgeSpan, fret, strings, bodyJoin, cutaway);
   }
 
+  /** The same guitar with another scale length, mm. */
+  public Guitar withScale(double length) {
+    return new Guitar(
+        tuning, length, frets, nutSpan, bridgeSpan, capo, capoStrings, bodyJoin, cutaway);
+  }
+
+  /** The same guitar with its strings further apart at the nut, mm, and at the bridge as far. */
+  public Guitar withNut(double span) {
+    double bridge = bridgeSpan + span - nutSpan;
+    return new Guitar(
+        tuning, scaleLength, frets, span, bridge, capo, capoStrings, bodyJoin, cutaway);
+  }
+
+  /** The same guitar with more or fewer frets. */
+  public Guitar withFrets(int number) {
+    return new Guitar(
+        tuning, scaleLength, number, nutSpan, bridgeSpan, capo, capoStrings, bodyJoin, cutaway);
+  }
+
   /** The same guitar tuned otherwise. */
   public Guitar withTuning(Tuning other) {
     return new Guitar(

@@ -1,5 +1,7 @@
 package phalanx.instrument;
 
+import java.util.Locale;
+
 /**
  * How far the fingers of a fretting hand reach from each other.
  *
@@ -8,12 +10,15 @@ package phalanx.instrument;
  * their 80th to 85th percentile, the limit just above the 99.5th.
  *
  * @param size what the player calls it
- * @param scale factor on the spans of a medium hand, 0.7 to 1.4
+ * @param scale factor on the widest spans of a medium hand, 0.7 to 1.4
+ * @param comfort factor on the comfortable spans of a medium hand, 0.6 to 1.5 and no more than
+ *     {@link #MOST_COMFORT} times the scale; the same as the scale unless it was measured
  * @param thumbOver whether the thumb may come over the neck to hold string ⑥
  * @param stretches whether spans beyond the limit, up to {@link #STRETCH} times, are allowed
  * @param pace how quickly the fingers change place
  */
-public record Hand(Size size, double scale, boolean thumbOver, boolean stretches, Pace pace) {
+public record Hand(
+    Size size, double scale, double comfort, boolean thumbOver, boolean stretches, Pace pace) {
 
   /** The three hands to choose from before measuring one's own. */
   public enum Size {
@@ -60,6 +65,15 @@ public record Hand(Size size, double scale, boolean thumbOver, boolean stretches
   public static final Hand MEDIUM = of(Size.MEDIUM, 1);
   public static final Hand LARGE = of(Size.LARGE, 1.10);
 
+  /** Comfortable spans stay below the widest ones up to this ratio of their factors. */
+  public static final double MOST_COMFORT = 1.4;
+
+  /** Least factor on the comfortable spans. */
+  public static final double LEAST_COMFORT_FACTOR = 0.6;
+
+  /** Largest factor on the comfortable spans. */
+  public static final double MOST_COMFORT_FACTOR = 1.5;
+
   /** How far beyond its limit a span may go where stretches are allowed. */
   public static final double STRETCH = 1.15;
 
@@ -86,6 +100,10 @@ public record Hand(Size size, double scale, boolean thumbOver, boolean stretches
     if (!(scale >= 0.7 && scale <= 1.4)) {
       throw new IllegalArgumentException("hand scale out of range: " + scale);
     }
+    double most = Math.min(MOST_COMFORT_FACTOR, MOST_COMFORT * scale);
+    if (!(comfort >= LEAST_COMFORT_FACTOR && comfort <= most)) {
+      throw new IllegalArgumentException("comfort of the hand out of range: " + comfort);
+    }
   }
 
   /** The hand of a size. */
@@ -99,7 +117,7 @@ public record Hand(Size size, double scale, boolean thumbOver, boolean stretches
   }
 
   private static Hand of(Size size, double scale) {
-    return new Hand(size, scale, true, false, Pace.USUAL);
+    return new Hand(size, scale, scale, true, false, Pace.USUAL);
   }
 
   /**
@@ -112,6 +130,26 @@ public record Hand(Size size, double scale, boolean thumbOver, boolean stretches
     return of(Size.MEASURED, spread / MEDIUM_SPREAD);
   }
 
+  /**
+   * A hand measured by its spread and by what lies easily on a neck; what is easier than any hand
+   * or harder is taken as the nearest there is.
+   *
+   * @param spread as for {@link #measured(double)}, mm
+   * @param easy from index to little finger where both lie easily, mm
+   */
+  public static Hand measured(double spread, double easy) {
+    double scale = spread / MEDIUM_SPREAD;
+    double most = Math.min(MOST_COMFORT_FACTOR, MOST_COMFORT * scale);
+    double factor = easy / COMFORTABLE[0][Finger.LITTLE.ordinal() - 1];
+    double comfort = Math.max(LEAST_COMFORT_FACTOR, Math.min(most, factor));
+    return new Hand(Size.MEASURED, scale, comfort, true, false, Pace.USUAL);
+  }
+
+  /** What the player calls it: {@code small}. */
+  public String words() {
+    return size.name().toLowerCase(Locale.ROOT);
+  }
+
   /** From index tip to little finger tip, spread on a table, mm. */
   public double spread() {
     return scale * MEDIUM_SPREAD;
@@ -119,27 +157,27 @@ public record Hand(Size size, double scale, boolean thumbOver, boolean stretches
 
   /** The same player with a hand of another size. */
   public Hand sizedAs(Hand other) {
-    return new Hand(other.size, other.scale, thumbOver, stretches, pace);
+    return new Hand(other.size, other.scale, other.comfort, thumbOver, stretches, pace);
   }
 
   /** With or without the thumb over the neck. */
   public Hand withThumbOver(boolean over) {
-    return new Hand(size, scale, over, stretches, pace);
+    return new Hand(size, scale, comfort, over, stretches, pace);
   }
 
   /** With or without spans beyond the limit. */
   public Hand withStretches(boolean allowed) {
-    return new Hand(size, scale, thumbOver, allowed, pace);
+    return new Hand(size, scale, comfort, thumbOver, allowed, pace);
   }
 
   /** With quicker or slower fingers. */
   public Hand withPace(Pace other) {
-    return new Hand(size, scale, thumbOver, stretches, other);
+    return new Hand(size, scale, comfort, thumbOver, stretches, other);
   }
 
   /** Span between two fingers that costs nothing, mm. The thumb has no measured span. */
   public double comfortable(Finger a, Finger b) {
-    return scale * COMFORTABLE[a.ordinal() - 1][b.ordinal() - 1];
+    return comfort * COMFORTABLE[a.ordinal() - 1][b.ordinal() - 1];
   }
 
   /** Widest span between two fingers without the stretch, mm. The thumb has no measured span. */

@@ -41,7 +41,9 @@ public final class TuneAway implements Rule {
             TuneOctave.notes(a.song()),
             where,
             moved(by),
-            then == 0 ? "all are at hand" : Phrase.of("%d are away from the hand", then));
+            then == 0
+                ? "all are at hand"
+                : Phrase.of("%d %s away from the hand", then, then == 1 ? "is" : "are"));
     Finding finding = new Finding(NAME, Grade.NOTE, words, now, then, "notes");
     return Found.at(a, finding, first.tick(), Optional.empty());
   }
@@ -52,7 +54,7 @@ public final class TuneAway implements Rule {
    * @param octaves one or two, less than 0 for lower
    */
   public static String moved(int octaves) {
-    return (Math.abs(octaves) == 1 ? "an octave " : Math.abs(octaves) + " octaves ")
+    return (Math.abs(octaves) == 1 ? "an octave " : "two octaves ")
         + (octaves < 0 ? "lower" : "higher");
   }
 

@@ -74,7 +74,7 @@ public record Song(
         Optional.empty(),
         "",
         key,
-        player,
+        player.withOwnHand(false),
         picking,
         feel,
         chart,
@@ -91,6 +91,11 @@ public record Song(
   /** The fretting hand. */
   public Hand hand() {
     return player.hand();
+  }
+
+  /** Whether it asks for this hand, whoever plays it. */
+  public boolean hasOwnHand() {
+    return player.ownHand();
   }
 
   /** How the picking hand shares the strings. */
@@ -231,6 +236,11 @@ public record Song(
   /** For another hand. */
   public Song withHand(Hand other) {
     return withPlayer(player.withHand(other));
+  }
+
+  /** The same song asking for its hand, or leaving that to who plays it. */
+  public Song withOwnHand(boolean own) {
+    return withPlayer(player.withOwnHand(own));
   }
 
   /** For another way of sharing the strings. */

@@ -15,6 +15,12 @@ public record Pitch(NoteName name, int octave) {
   /** Reference for A4, Hz. Source: ISO 16:1975. */
   public static final double A4_HZ = 440;
 
+  /** The lowest pitch of A4 anybody tunes to, Hz. */
+  public static final int LOWEST_A4_HZ = 390;
+
+  /** The highest, Hz. */
+  public static final int HIGHEST_A4_HZ = 490;
+
   private static final int A4_MIDI = 69;
   private static final Pattern WITH_OCTAVE = Pattern.compile("([A-G][#b♯♭]*)(-?\\d)");
 

@@ -21,7 +21,6 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
 import phalanx.desktop.model.Screen;
-import phalanx.instrument.Hand;
 import phalanx.song.Bar;
 import phalanx.song.Section;
 import phalanx.song.Swing;
@@ -203,20 +202,13 @@ class ChartScreenTest {
   }
 
   @Test
-  void theSettingsOfSongGuitarAndHandAreFields(FxRobot robot) {
+  void theSettingsOfTheSongAreFields(FxRobot robot) {
     fill(robot, "#title", "Ebb");
     fill(robot, "#meter", "6/8");
     fill(robot, "#tempo-field", "72");
-    fill(robot, "#tuning", "D A D G A D");
-    fill(robot, "#spread", "126");
-    click(robot, "#thumb-over");
     assertThat(window.workspace().song().title()).isEqualTo("Ebb");
     assertThat(window.workspace().song().meter()).hasToString("6/8");
     assertThat(window.workspace().song().tempo()).isEqualTo(72);
-    assertThat(window.workspace().song().guitar().tuning()).hasToString("D A D G A D");
-    assertThat(window.workspace().song().hand().scale()).isEqualTo(0.9);
-    assertThat(window.workspace().song().hand().size()).isEqualTo(Hand.Size.MEASURED);
-    assertThat(window.workspace().song().hand().thumbOver()).isFalse();
     fill(robot, "#meter", "6/7");
     assertThat(window.workspace().song().meter()).hasToString("6/8");
     assertThat(robot.lookup(".form-fault").queryAllAs(Label.class))
@@ -229,16 +221,6 @@ class ChartScreenTest {
   private static void fill(FxRobot robot, String id, String text) {
     robot.interact(() -> robot.lookup(id).queryAs(TextField.class).clear());
     click(robot, id).write(text, 0).type(KeyCode.ENTER);
-  }
-
-  @Test
-  void aPartialCapoStopsChosenStrings(FxRobot robot) {
-    robot.interact(() -> window.workspace().edit(s -> s.withGuitar(s.guitar().withCapo(2))));
-    click(robot, "#capo-string-6");
-    click(robot, "#capo-string-1");
-    assertThat(window.workspace().song().guitar().capoStrings())
-        .containsExactlyInAnyOrder(1, 2, 3, 4);
-    assertThat(text(robot, "#capo")).isEqualTo("Capo 2 on ⑤④③②");
   }
 
   @Test

@@ -198,4 +198,17 @@ class MelodyScreenTest {
         .contains("not XML");
     assertThat(window.workspace().song().tune().isEmpty()).isTrue();
   }
+
+  /** A tune typed as it is sung lies high: said at once, and moved with one click. */
+  @Test
+  void aTuneTypedHighComesDownWithOneClick(FxRobot robot) throws TimeoutException {
+    assertThat(OpenWindow.shows(robot, "#octave-offer")).isFalse();
+    click(robot, "#tune-text").write("d5 e g a").type(KeyCode.ENTER);
+    until(() -> OpenWindow.shows(robot, "#octave-offer"));
+    assertThat(text(robot, "#move-octave")).isEqualTo("The whole tune an octave lower");
+    click(robot, "#move-octave");
+    click(robot, "#tune-text").type(KeyCode.UP);
+    assertThat(typed(robot)).isEqualTo("d4 e g a");
+    until(() -> !OpenWindow.shows(robot, "#octave-offer"));
+  }
 }

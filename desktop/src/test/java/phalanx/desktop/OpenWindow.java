@@ -10,7 +10,6 @@ import javafx.event.Event;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
-import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.Dragboard;
@@ -61,7 +60,11 @@ final class OpenWindow {
   }
 
   static boolean shows(FxRobot robot, String id) {
-    return robot.lookup(id).tryQueryAs(Label.class).filter(Label::isVisible).isPresent();
+    return robot.lookup(id).tryQuery().filter(OpenWindow::isShown).isPresent();
+  }
+
+  private static boolean isShown(Node node) {
+    return node.isVisible() && (node.getParent() == null || isShown(node.getParent()));
   }
 
   /** The open song as a line of chart, section by section. */

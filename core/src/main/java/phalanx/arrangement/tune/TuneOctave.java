@@ -50,15 +50,24 @@ public final class TuneOctave {
   }
 
   /**
+   * Whether nearly all of the tune lies at hand, and all of it on the neck.
+   *
+   * @param octaves how far it is moved, octaves
+   */
+  public static boolean isAtHand(Song song, int octaves) {
+    return isOnNeck(song, octaves) && away(song, octaves) * ONE_IN <= notes(song);
+  }
+
+  /**
    * Octaves to move the tune so that it lies at hand; 0 where it does, or nothing better is. What
    * the neck has not is never better.
    */
   public static int best(Song song) {
-    int now = away(song, 0);
-    boolean onNeck = isOnNeck(song, 0);
-    if (onNeck && now * ONE_IN <= notes(song)) {
+    if (isAtHand(song, 0)) {
       return 0;
     }
+    int now = away(song, 0);
+    boolean onNeck = isOnNeck(song, 0);
     return IntStream.of(-1, 1, -2, 2)
         .filter(by -> isOnNeck(song, by) && (!onNeck || 2 * away(song, by) <= now))
         .boxed()

@@ -14,6 +14,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.FindingDesk;
@@ -48,10 +49,10 @@ final class FindingBar extends VBox {
     this.palette = palette;
     desk = workspace.findings();
     all = new FindingList(desk);
-    close = tool("finding-close", "×", desk::close);
+    close = Controls.smallTool("finding-close", "×", desk::close);
     close.setAccessibleText("look at no finding");
-    list = tool("finding-list", "List L", this::toggleList);
-    leave = tool("finding-leave", "Leave it …", this::leave);
+    list = Controls.smallTool("finding-list", "List L", this::toggleList);
+    leave = Controls.smallTool("finding-leave", "Leave it …", this::leave);
     setId("finding-bar");
     getStyleClass().add("finding-bar");
     words.setId("finding-words");
@@ -70,16 +71,16 @@ final class FindingBar extends VBox {
     noting =
         new HBox(
             note,
-            tool("finding-accept", "Leave it as it is", this::accept),
-            tool("finding-accept-all", "Leave all of this kind", this::acceptAll));
+            Controls.smallTool("finding-accept", "Leave it as it is", this::accept),
+            Controls.smallTool("finding-accept-all", "Leave all of this kind", this::acceptAll));
     noting.getStyleClass().add("arrange-header");
     HBox row =
         new ToolRow(
             words,
             kinds,
             list,
-            tool("finding-before", "‹", () -> desk.step(-1)),
-            tool("finding-next", "Next F", () -> desk.step(1)),
+            Controls.smallTool("finding-before", "‹", () -> desk.step(-1)),
+            Controls.smallTool("finding-next", "Next F", () -> desk.step(1)),
             leave,
             close);
     row.getStyleClass().add("arrange-header");
@@ -91,15 +92,6 @@ final class FindingBar extends VBox {
     desk.currentProperty().addListener(o -> moved());
     desk.remediesProperty().addListener(o -> show());
     show();
-  }
-
-  private static Button tool(String id, String words, Runnable does) {
-    Button button = new Button(words);
-    button.setId(id);
-    button.getStyleClass().addAll("tool", "small-tool");
-    button.setMinWidth(Region.USE_PREF_SIZE);
-    button.setOnAction(e -> does.run());
-    return button;
   }
 
   private static void setShown(Node node, boolean shown) {
@@ -245,7 +237,8 @@ final class FindingBar extends VBox {
     List<Node> buttons = new ArrayList<>();
     for (Remedy remedy : desk.remediesProperty().get().orElse(List.of())) {
       Button way =
-          tool("remedy-" + (buttons.size() + 1), remedy.line(before), () -> desk.take(remedy));
+          Controls.smallTool(
+              "remedy-" + (buttons.size() + 1), remedy.line(before), () -> desk.take(remedy));
       way.setTooltip(new Tooltip(remedy.details()));
       remedy.shape().ifPresent(s -> picture(way, s));
       way.setAccessibleText(remedy.details());

@@ -9,6 +9,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import phalanx.chart.Transposition;
+import phalanx.desktop.form.Form;
 import phalanx.desktop.model.Workspace;
 import phalanx.song.Feel;
 import phalanx.song.Song;
@@ -164,7 +165,7 @@ final class SongForm {
         e -> {
           int chosen = box.getSelectionModel().getSelectedIndex();
           if (chosen >= 0) {
-            workspace.edit(s -> Transposition.bySemitones(s, chosen + 1));
+            workspace.resettle(s -> Transposition.bySemitones(s, chosen + 1));
           }
         });
     workspace.historyProperty().addListener(o -> fill.run());

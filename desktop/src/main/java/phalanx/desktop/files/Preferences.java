@@ -17,6 +17,8 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.slf4j.LoggerFactory;
 import phalanx.formats.WholeFile;
+import phalanx.formats.songfile.HandFields;
+import phalanx.instrument.Hand;
 import phalanx.theory.NoteNaming;
 
 /**
@@ -25,13 +27,15 @@ import phalanx.theory.NoteNaming;
  * @param recent files opened or saved, the newest first
  * @param naming how the player calls the notes
  * @param leftHanded whether necks are drawn for a left-handed player
+ * @param hand the player's hand
  * @param knowsSteps whether the steps of a first start were done or put away
  */
 public record Preferences(
-    List<Path> recent, NoteNaming naming, boolean leftHanded, boolean knowsSteps) {
+    List<Path> recent, NoteNaming naming, boolean leftHanded, Hand hand, boolean knowsSteps) {
 
   /** Nothing remembered yet. */
-  static final Preferences NONE = new Preferences(List.of(), NoteNaming.ENGLISH, false, false);
+  static final Preferences NONE =
+      new Preferences(List.of(), NoteNaming.ENGLISH, false, Hand.MEDIUM, false);
 
   private static final int MOST_RECENT = 8;
   private static final String FILE = "preferences.json";
@@ -52,7 +56,11 @@ public record Preferences(
               .findFirst()
               .orElse(NoteNaming.ENGLISH);
       return new Preferences(
-          recent, naming, root.path("leftHanded").asBoolean(), root.path("knowsSteps").asBoolean());
+          recent,
+          naming,
+          root.path("leftHanded").asBoolean(),
+          HandFields.read(root.path("hand")).orElse(Hand.MEDIUM),
+          root.path("knowsSteps").asBoolean());
     } catch (NoSuchFileException e) {
       // Nothing was remembered yet.
       return NONE;
@@ -78,6 +86,7 @@ public record Preferences(
     recent.forEach(p -> files.add(p.toString()));
     root.put("naming", naming.name());
     root.put("leftHanded", leftHanded);
+    HandFields.write(root.putObject("hand"), hand);
     root.put("knowsSteps", knowsSteps);
     WholeFile.write(folder.file(FILE), root.toPrettyString());
   }
@@ -91,26 +100,32 @@ public record Preferences(
             .toList(),
         naming,
         leftHanded,
+        hand,
         knowsSteps);
   }
 
   /** With the steps of a first start done or put away. */
   public Preferences knowingSteps() {
-    return new Preferences(recent, naming, leftHanded, true);
+    return new Preferences(recent, naming, leftHanded, hand, true);
   }
 
   /** With notes called otherwise. */
   public Preferences withNaming(NoteNaming other) {
-    return new Preferences(recent, other, leftHanded, knowsSteps);
+    return new Preferences(recent, other, leftHanded, hand, knowsSteps);
   }
 
   /** With necks drawn for the left or the right hand. */
   public Preferences withLeftHanded(boolean left) {
-    return new Preferences(recent, naming, left, knowsSteps);
+    return new Preferences(recent, naming, left, hand, knowsSteps);
+  }
+
+  /** With the hand of the player. */
+  public Preferences withHand(Hand other) {
+    return new Preferences(recent, naming, leftHanded, other, knowsSteps);
   }
 
   /** The same as another object, so that everybody looks who waits for a change. */
   Preferences copy() {
-    return new Preferences(recent, naming, leftHanded, knowsSteps);
+    return new Preferences(recent, naming, leftHanded, hand, knowsSteps);
   }
 }

@@ -33,6 +33,10 @@ public final class Remembered {
     viewing
         .leftHandedProperty()
         .addListener((o, before, now) -> keep(preferences.get().withLeftHanded(now)));
+    workspace
+        .hands()
+        .playersProperty()
+        .addListener((o, before, now) -> keep(preferences.get().withHand(now)));
   }
 
   /** Takes over what was remembered, unless the player was quicker. */
@@ -43,6 +47,7 @@ public final class Remembered {
       preferences.set(found.copy());
       workspace.viewing().namingProperty().set(found.naming());
       workspace.viewing().leftHandedProperty().set(found.leftHanded());
+      workspace.hands().playersProperty().set(found.hand());
     }
   }
 

@@ -5,40 +5,40 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import phalanx.desktop.drawing.Controls;
+import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.GuitarBench;
 import phalanx.desktop.model.Workspace;
+import phalanx.fretting.FretRow;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.TuningByEar;
+import phalanx.instrument.TuningCheck;
 import phalanx.instrument.TuningStep;
 
 /** Beside the guitar: how the tuning on the bench is reached by ear, one string after the other. */
-public final class ByEarPanel extends VBox {
+final class ByEarPanel extends VBox {
 
+  private final Workspace workspace;
   private final GuitarBench bench;
   private final VBox steps = new VBox(6);
 
   ByEarPanel(Workspace workspace) {
+    this.workspace = workspace;
     bench = workspace.bench();
     setId("by-ear");
-    getStyleClass().add("inspector");
-    Label title = new Label("Tune by ear");
-    title.getStyleClass().add("inspector-title");
+    getStyleClass().add("side-part");
+    Label title = Controls.styled("Tune by ear", "inspector-title");
     Label about =
-        GuitarScreen.line(
+        Controls.line(
             "Without the capo. No string is further than two comparisons from the first.");
-    Button hear = GuitarScreen.tool("hear-against", "Hear the tone T");
-    hear.setOnAction(e -> bench.hearAgainst());
-    Button next = GuitarScreen.tool("next-string", "Next string N");
-    next.setOnAction(e -> bench.next());
-    HBox tools = new HBox(6, hear, next);
-    ScrollPane scroll = new ScrollPane(steps);
-    scroll.setFitToWidth(true);
-    scroll.setFocusTraversable(false);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    Button hear = Controls.tool("hear-against", "Hear the tone T", bench::hearAgainst);
+    Button next = Controls.tool("next-string", "Next string N", bench::next);
+    Button check = Controls.tool("hear-check", "Hear the check C", bench::hearCheck);
+    HBox tools = new ToolRow(hear, next, check);
+    tools.setSpacing(6);
+    ScrollPane scroll = Controls.scroll(steps);
     steps.getStyleClass().add("cards");
-    VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(title, about, tools, scroll);
     bench.sheetProperty().addListener(o -> show());
     bench.stepProperty().addListener(o -> show());
@@ -57,21 +57,26 @@ public final class ByEarPanel extends VBox {
       List<String> check = step.check().map(c -> List.of("Check: " + c.words())).orElse(List.of());
       steps.getChildren().add(step(s + 1, step.comparison(), check));
     }
+    bench.sheetProperty().get().check().ifPresent(c -> steps.getChildren().add(check(c)));
     steps
         .getChildren()
         .add(
-            GuitarScreen.line(
-                "Then all six together. The neck settles under another pull: go round once more after ten"
-                    + " minutes."));
+            Controls.line(
+                "The neck settles under another pull: go round once more after ten" + " minutes."));
+  }
+
+  /** All strings at once, in a chord that needs few fingers. */
+  private Label check(TuningCheck check) {
+    String name = workspace.viewing().namingProperty().get().name(check.root());
+    return Controls.wrapped(
+        "Now check: " + name + (check.minor() ? " minor" : "") + ", " + FretRow.text(check.frets()),
+        "step-title");
   }
 
   private VBox step(int number, String words, List<String> more) {
-    Label title = new Label((number + 1) + "  " + words);
-    title.getStyleClass().add("step-title");
-    title.setWrapText(true);
-    title.setMinHeight(USE_PREF_SIZE);
+    Label title = Controls.wrapped((number + 1) + "  " + words, "step-title");
     VBox box = new VBox(title);
-    more.forEach(m -> box.getChildren().add(GuitarScreen.line(m)));
+    more.forEach(m -> box.getChildren().add(Controls.line(m)));
     box.getStyleClass().add("step");
     if (bench.stepProperty().get() == number) {
       box.getStyleClass().add("now");

@@ -5,25 +5,28 @@ import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.model.AdviceDesk;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.screen.Place;
 import phalanx.desktop.screen.Shortcut;
 
 /** The Guitar screen. */
-public final class GuitarPlace extends Place<GuitarScreen, ByEarPanel> {
+public final class GuitarPlace extends Place<GuitarScreen, GuitarSide> {
 
   /** Its keys. */
   public static final List<Shortcut> SHORTCUTS =
       List.of(
           new Shortcut("1 to 6", "hear that string"),
           new Shortcut("H, T", "hear all six, hear the tone to tune to"),
-          new Shortcut("N", "the next string"));
+          new Shortcut("N, C", "the next string, hear the chord to check by"),
+          new Shortcut("F", "find ways to play it, or call that off"),
+          new Shortcut("P, U", "see the way looked at played, use it"));
 
   private final Workspace workspace;
 
   /** Puts the screen together. */
   public GuitarPlace(Workspace workspace, Palette palette) {
-    super(new GuitarScreen(workspace, palette), new ByEarPanel(workspace));
+    super(new GuitarScreen(workspace, palette), new GuitarSide(workspace, palette));
     this.workspace = workspace;
     middle().setFocusTraversable(true);
   }
@@ -45,8 +48,30 @@ public final class GuitarPlace extends Place<GuitarScreen, ByEarPanel> {
     } else if (event.getCode() == KeyCode.N) {
       workspace.bench().next();
     } else {
+      return advice(event.getCode());
+    }
+    return true;
+  }
+
+  private boolean advice(KeyCode key) {
+    AdviceDesk advice = workspace.advice();
+    if (key == KeyCode.C) {
+      workspace.bench().hearCheck();
+    } else if (key == KeyCode.F) {
+      beside().partProperty().set(GuitarSide.Part.ADVICE);
+      advice.toggle();
+    } else if (key == KeyCode.P && advice.chosenProperty().get().isPresent()) {
+      advice.previewingProperty().set(!advice.previewingProperty().get());
+    } else if (key == KeyCode.U && advice.chosenProperty().get().isPresent()) {
+      advice.apply();
+    } else {
       return false;
     }
     return true;
+  }
+
+  @Override
+  public void hidden() {
+    workspace.advice().previewingProperty().set(false);
   }
 }

@@ -1,5 +1,6 @@
 package phalanx.desktop.guitar;
 
+import java.util.List;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -8,13 +9,20 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.GuitarBench;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.neck.HarmonicsView;
+import phalanx.desktop.strip.StripPreview;
+import phalanx.instrument.Finger;
+import phalanx.instrument.Hand;
+import phalanx.instrument.HandMeasure;
 import phalanx.instrument.Tuning;
 import phalanx.theory.NoteNaming;
+import phalanx.theory.Phrase;
 
 /** The middle of the Guitar screen: the neck with its harmonics, the strings, usual tunings. */
 public final class GuitarScreen extends VBox {
@@ -25,12 +33,15 @@ public final class GuitarScreen extends VBox {
   private final Workspace workspace;
   private final GuitarBench bench;
   private final HarmonicsView neck;
+  private final StripPreview preview;
   private final Label about = new Label();
-  private final Button use = tool("use-tuning", "Use in this song");
+  private final Label span = Controls.line("");
+  private final Button use;
 
   GuitarScreen(Workspace workspace, Palette palette) {
     this.workspace = workspace;
     bench = workspace.bench();
+    use = Controls.tool("use-tuning", "Use in this song", bench::use);
     neck =
         new HarmonicsView(
             NECK_WIDTH, NECK_HEIGHT, palette, workspace.viewing().leftHandedProperty());
@@ -38,40 +49,29 @@ public final class GuitarScreen extends VBox {
     getStyleClass().add("arrange");
     setMinWidth(0);
     Label harmonics =
-        line(
-            "Diamonds: natural harmonics, larger where they speak more easily. Over fret 12 an octave,"
-                + " 7 and 19 an octave and a fifth, 5 two octaves, 4, 9 and 16 two octaves and a third;"
-                + " counted from the capo.");
+        Controls.line(
+            "Diamonds: natural harmonics, larger where they speak more easily; click one to hear"
+                + " it. Over fret 12 an octave, 7 and 19 an octave and a fifth, 5 two octaves,"
+                + " 4, 9 and 16 two octaves and a third; counted from the capo.");
     FlowPane below = new FlowPane(new StringTable(workspace), new UsualTunings(workspace));
     below.getStyleClass().add("bench-row");
-    VBox content = new VBox(neck, harmonics, below);
+    VBox content = new VBox(neck, harmonics, span, below);
     content.getStyleClass().add("bench");
-    ScrollPane scroll = new ScrollPane(content);
-    scroll.setFitToWidth(true);
-    scroll.setFocusTraversable(false);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    ScrollPane scroll = Controls.scroll(content);
+    preview = new StripPreview(workspace.viewing(), palette);
+    VBox.setVgrow(preview, Priority.ALWAYS);
     scroll.getStyleClass().add("bare");
-    VBox.setVgrow(scroll, Priority.ALWAYS);
-    getChildren().addAll(header(), scroll);
+    StackPane room = new StackPane(scroll, previewed());
+    VBox.setVgrow(room, Priority.ALWAYS);
+    getChildren().addAll(header(), room);
+    scroll.visibleProperty().bind(workspace.advice().previewingProperty().not());
+    workspace.advice().previewProperty().addListener((o, before, now) -> preview.show(now));
+    workspace.hands().measureProperty().addListener(o -> show());
+    workspace.historyProperty().addListener(o -> show());
+    neck.onTouch(bench::hear);
     bench.sheetProperty().addListener(o -> show());
     workspace.viewing().namingProperty().addListener(o -> show());
     show();
-  }
-
-  static Button tool(String id, String words) {
-    Button button = new Button(words);
-    button.setId(id);
-    button.getStyleClass().add("tool");
-    button.setMinWidth(USE_PREF_SIZE);
-    return button;
-  }
-
-  static Label line(String words) {
-    Label label = new Label(words);
-    label.getStyleClass().add("where");
-    label.setWrapText(true);
-    label.setMinHeight(USE_PREF_SIZE);
-    return label;
   }
 
   /** The notes of a tuning, ⑥ to ①, as the player calls them. */
@@ -79,6 +79,23 @@ public final class GuitarScreen extends VBox {
     return tuning.strings().stream()
         .map(p -> naming.name(p.name()))
         .collect(Collectors.joining(" "));
+  }
+
+  /** The way that is looked at, in place of the bench. */
+  private VBox previewed() {
+    Label title = Controls.styled("", "section-name");
+    AdviceWords words = new AdviceWords(workspace);
+    workspace
+        .advice()
+        .chosenProperty()
+        .addListener(
+            (o, before, now) ->
+                title.setText(
+                    now.map(way -> words.title(way) + ": looked at, not in the song yet")
+                        .orElse("")));
+    VBox room = new VBox(8, title, preview);
+    room.visibleProperty().bind(workspace.advice().previewingProperty());
+    return room;
   }
 
   private HBox header() {
@@ -89,10 +106,8 @@ public final class GuitarScreen extends VBox {
     about.getStyleClass().add("where");
     Region grow = new Region();
     HBox.setHgrow(grow, Priority.ALWAYS);
-    Button all = tool("hear-strings", "Hear all six H");
-    all.setOnAction(e -> bench.hearAll());
+    Button all = Controls.tool("hear-strings", "Hear all six H", bench::hearAll);
     use.getStyleClass().add("main-tool");
-    use.setOnAction(e -> bench.use());
     HBox header = new HBox(title, about, grow, all, use);
     header.getStyleClass().add("arrange-header");
     return header;
@@ -100,7 +115,20 @@ public final class GuitarScreen extends VBox {
 
   private void show() {
     NoteNaming naming = workspace.viewing().namingProperty().get();
-    neck.show(bench.sheetProperty().get().guitar());
+    Hand hand = workspace.hands().measured().orElse(workspace.song().hand());
+    span.setText(
+        Phrase.of(
+            "Band from fret 1: the %s hand spans %.0f mm from index to little finger with ease,"
+                + " %.0f mm at most.",
+            hand.words(),
+            hand.comfortable(Finger.INDEX, Finger.LITTLE),
+            hand.limit(Finger.INDEX, Finger.LITTLE)));
+    neck.show(
+        bench.sheetProperty().get().guitar(),
+        hand,
+        workspace.hands().measureProperty().get().isPresent()
+            ? List.of(1, HandMeasure.UPPER)
+            : List.of(1));
     String there = words(bench.tuningProperty().get(), naming);
     about.setText(
         bench.isUsed()

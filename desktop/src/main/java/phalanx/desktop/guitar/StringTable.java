@@ -3,10 +3,12 @@ package phalanx.desktop.guitar;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.Spinner;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
+import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.model.GuitarBench;
 import phalanx.desktop.model.GuitarBench.Sheet;
 import phalanx.desktop.model.Workspace;
@@ -14,6 +16,7 @@ import phalanx.instrument.StringPull;
 import phalanx.instrument.StringSet;
 import phalanx.instrument.StringSign;
 import phalanx.theory.Phrase;
+import phalanx.theory.Pitch;
 
 /** The strings of the tuning on the bench: note, pitch, change, pull, and how that feels. */
 final class StringTable extends VBox {
@@ -27,8 +30,8 @@ final class StringTable extends VBox {
   private final Workspace workspace;
   private final GuitarBench bench;
   private final GridPane table = new GridPane();
-  private final Label sum = GuitarScreen.line("");
-  private final Label caution = GuitarScreen.line("");
+  private final Label sum = Controls.line("");
+  private final Label caution = Controls.line("");
 
   StringTable(Workspace workspace) {
     this.workspace = workspace;
@@ -36,7 +39,9 @@ final class StringTable extends VBox {
     getStyleClass().add("bench-part");
     Label title = new Label("Strings");
     title.getStyleClass().add("form-title");
-    HBox head = new HBox(8, title, sets());
+    Label a4 = Controls.styled("A4, Hz", "where");
+    a4.setMinWidth(USE_PREF_SIZE);
+    HBox head = new HBox(8, title, sets(), a4, pitch());
     head.getStyleClass().add("form-row");
     table.setId("string-table");
     table.getStyleClass().add("bench-table");
@@ -74,6 +79,14 @@ final class StringTable extends VBox {
     return box;
   }
 
+  private Spinner<Integer> pitch() {
+    Spinner<Integer> spinner =
+        WholeSpinner.of("a4", Pitch.LOWEST_A4_HZ, Pitch.HIGHEST_A4_HZ, (int) bench.a4().get());
+    spinner.setPrefWidth(80);
+    spinner.valueProperty().addListener((o, before, hz) -> bench.a4().set(hz));
+    return spinner;
+  }
+
   private void show() {
     Sheet sheet = bench.sheetProperty().get();
     table.getChildren().clear();
@@ -105,10 +118,12 @@ final class StringTable extends VBox {
       name.getStyleClass().add("bench-moved");
       change.getStyleClass().add("bench-moved");
     }
-    Button hear = GuitarScreen.tool("hear-string-" + StringSign.number(pull.string()), "Hear");
-    hear.getStyleClass().add("small-tool");
+    Button hear =
+        Controls.smallTool(
+            "hear-string-" + StringSign.number(pull.string()),
+            "Hear",
+            () -> bench.hear(pull.string()));
     hear.setAccessibleText("hear string " + StringSign.number(pull.string()));
-    hear.setOnAction(e -> bench.hear(pull.string()));
     table.addRow(
         row,
         styled(StringSign.of(pull.string()), "where"),

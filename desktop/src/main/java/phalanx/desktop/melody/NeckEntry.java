@@ -5,7 +5,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -17,6 +16,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.board.NeckPlaces;
+import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.TuneEntry;
@@ -92,8 +92,8 @@ final class NeckEntry extends VBox {
         .getChildren()
         .addAll(
             dotted,
-            tool("entry-rest", "Rest", entry::rest),
-            tool("entry-back", "Back", entry::back),
+            Controls.smallTool("entry-rest", "Rest", entry::rest),
+            Controls.smallTool("entry-back", "Back", entry::back),
             grow,
             where);
     getChildren().addAll(tools, neck);
@@ -106,14 +106,6 @@ final class NeckEntry extends VBox {
   private static void style(javafx.scene.control.ButtonBase button) {
     button.getStyleClass().addAll("tool", "small-tool");
     button.setMinWidth(Region.USE_PREF_SIZE);
-  }
-
-  private static Button tool(String id, String words, Runnable does) {
-    Button button = new Button(words);
-    button.setId(id);
-    style(button);
-    button.setOnAction(e -> does.run());
-    return button;
   }
 
   private void key(KeyEvent event) {

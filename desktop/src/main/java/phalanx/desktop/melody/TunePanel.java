@@ -7,9 +7,9 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import phalanx.arrangement.board.TuneBoard;
+import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.model.Workspace;
 
 /** Beside the staves: what each note of the bar is, and where the hand finds it. */
@@ -25,11 +25,7 @@ public final class TunePanel extends VBox {
     getStyleClass().add("inspector");
     heading.getStyleClass().add("form-title");
     notes.getStyleClass().add("cards");
-    ScrollPane scroll = new ScrollPane(notes);
-    scroll.setFitToWidth(true);
-    scroll.setFocusTraversable(false);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    VBox.setVgrow(scroll, Priority.ALWAYS);
+    ScrollPane scroll = Controls.scroll(notes);
     Label form =
         new Label(
             "g4  a note with its octave; b d  the nearest\n"
@@ -54,7 +50,7 @@ public final class TunePanel extends VBox {
     Runnable read = () -> onTop.setSelected(workspace.song().tune().onTop());
     workspace.historyProperty().addListener(o -> read.run());
     read.run();
-    getChildren().addAll(heading, scroll, onTop, form);
+    getChildren().addAll(new OctaveOffer(workspace), heading, scroll, onTop, form);
     workspace.melody().boardProperty().addListener(o -> show());
     show();
   }

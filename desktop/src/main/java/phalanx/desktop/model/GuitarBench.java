@@ -1,21 +1,25 @@
 package phalanx.desktop.model;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
+import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import phalanx.chart.Retuning;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
+import phalanx.instrument.HarmonicNode;
 import phalanx.instrument.StringPull;
 import phalanx.instrument.StringSet;
 import phalanx.instrument.Tuning;
 import phalanx.instrument.TuningByEar;
+import phalanx.instrument.TuningCheck;
 import phalanx.instrument.TuningStep;
-import phalanx.theory.Pitch;
 
 /** A tuning that is looked at, and tuned to, before the song uses it. */
 public final class GuitarBench {
@@ -33,8 +37,10 @@ public final class GuitarBench {
    * @param guitar the song's guitar tuned so
    * @param pulls its strings, ⑥ to ①
    * @param byEar the way there
+   * @param check the chord it is checked by
    */
-  public record Sheet(Guitar guitar, List<StringPull> pulls, TuningByEar byEar) {}
+  public record Sheet(
+      Guitar guitar, List<StringPull> pulls, TuningByEar byEar, Optional<TuningCheck> check) {}
 
   GuitarBench(Workspace workspace) {
     this.workspace = workspace;
@@ -44,6 +50,7 @@ public final class GuitarBench {
     work();
     workspace.historyProperty().addListener(o -> follow());
     tuning.addListener(o -> work());
+    a4().addListener(o -> work());
     strings.addListener(o -> work());
   }
 
@@ -66,15 +73,25 @@ public final class GuitarBench {
   private void work() {
     Guitar guitar = known.withTuning(tuning.get());
     List<StringPull> pulls =
-        StringPull.of(tuning.get(), strings.get(), guitar.scaleLength(), Pitch.A4_HZ);
+        StringPull.of(tuning.get(), strings.get(), guitar.scaleLength(), a4().get());
     Tuning from = isUsed() ? Tuning.STANDARD : known.tuning();
     step.set(0);
-    sheet.set(new Sheet(guitar, pulls, TuningByEar.of(from, tuning.get(), pulls, Pitch.A4_HZ)));
+    sheet.set(
+        new Sheet(
+            guitar,
+            pulls,
+            TuningByEar.of(from, tuning.get(), pulls, a4().get()),
+            TuningCheck.of(guitar.tuning())));
   }
 
   /** The tuning on the bench. */
   public ObjectProperty<Tuning> tuningProperty() {
     return tuning;
+  }
+
+  /** The pitch it is tuned to: frequency of A4, Hz. */
+  public DoubleProperty a4() {
+    return workspace.sound().settings().a4Property();
   }
 
   /** The strings on the guitar. */
@@ -108,7 +125,7 @@ public final class GuitarBench {
   /** Tunes the song's guitar so; can be undone. */
   public void use() {
     Tuning wanted = tuning.get();
-    workspace.edit(s -> s.withGuitar(s.guitar().withTuning(wanted)));
+    workspace.resettle(s -> Retuning.of(s, wanted));
   }
 
   /** Lets all open strings be heard, low to high. */
@@ -119,6 +136,16 @@ public final class GuitarBench {
   /** Lets an open string be heard as it shall sound. */
   public void hear(int string) {
     workspace.sound().hear(uncapped(), string, 0);
+  }
+
+  /** Lets a natural harmonic of the song's guitar be heard, capo and all. */
+  public void hear(HarmonicNode node) {
+    workspace.sound().hearHarmonic(sheet.get().guitar(), node.string(), node.harmonic());
+  }
+
+  /** Lets the chord be heard by which all strings are checked. */
+  public void hearCheck() {
+    sheet.get().check().ifPresent(c -> workspace.sound().hear(uncapped(), c.frets()));
   }
 
   /** Goes on to the next string, or begins again after the last. */

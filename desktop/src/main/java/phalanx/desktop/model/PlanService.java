@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.concurrent.Executor;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
+import phalanx.advice.Advised;
+import phalanx.advice.Advisor;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.board.NeckPlaces;
 import phalanx.arrangement.board.PatternFall;
@@ -36,6 +38,8 @@ public final class PlanService {
   private final NewestAnswer places;
   private final NewestAnswer reviews;
   private final NewestAnswer remedies;
+  private final NewestAnswer previews;
+  private final NewestAnswer comparisons;
 
   /** For single chords, so that the song's plan stays known to the other. */
   private final Arranger alone = new Arranger();
@@ -59,6 +63,8 @@ public final class PlanService {
     places = new NewestAnswer(worker, interfaceThread);
     reviews = new NewestAnswer(worker, interfaceThread);
     remedies = new NewestAnswer(worker, interfaceThread);
+    previews = new NewestAnswer(worker, interfaceThread);
+    comparisons = new NewestAnswer(worker, interfaceThread);
   }
 
   /** Takes what goes wrong besides planning, with what did not work. */
@@ -121,6 +127,22 @@ public final class PlanService {
   /** Looks a plan through for what is hard in it. */
   void review(Performance played, Consumer<Review> answer) {
     reviews.ask(() -> Review.of(played), answer, fault("The hard spots could not be found"));
+  }
+
+  /** Plans a song that is only looked at. */
+  void preview(Song song, Consumer<Performance> answer) {
+    previews.ask(
+        () -> Performance.of(alone.arrange(song)),
+        answer,
+        fault("This way to play it could not be planned"));
+  }
+
+  /** Says how hard a song is, and how hard it would be otherwise. */
+  void compare(Song before, Song after, BiConsumer<Advised, Advised> answer) {
+    comparisons.ask(
+        () -> List.of(Advisor.now(before), Advisor.now(after)),
+        both -> answer.accept(both.get(0), both.get(1)),
+        fault("What would change could not be weighed"));
   }
 
   /** Tries ways out of a finding. */

@@ -17,6 +17,9 @@ public final class SlotRange {
    */
   public record Span(int from, int to) {
 
+    /** No chord at all. */
+    public static final Span NONE = new Span(0, -1);
+
     /** Whether more than one chord is selected. */
     public boolean isMany() {
       return to > from;

@@ -1,5 +1,6 @@
 package phalanx.desktop.model;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.function.Supplier;
@@ -134,6 +135,7 @@ public final class SoundDesk {
     double tempo = settings.tempo();
     Clicks clicked = settings.clicksProperty().get();
     Levels loud = settings.levelsProperty().get();
+    double a4 = settings.a4Property().get();
     cards.whenKnown(
         () ->
             player.play(
@@ -141,7 +143,14 @@ public final class SoundDesk {
                   Score score = plans.score(performance);
                   CountIn before = CountIn.of(score, score.barAt(from + 1e-6), counted);
                   return new Start(
-                      score, from, LoopBars.in(performance, round), before, tempo, clicked, loud);
+                      score,
+                      from,
+                      LoopBars.in(performance, round),
+                      before,
+                      tempo,
+                      clicked,
+                      loud,
+                      a4);
                 }));
   }
 
@@ -177,8 +186,14 @@ public final class SoundDesk {
 
   /** Lets a shape be heard on another guitar than the song's. */
   void hear(Guitar guitar, Shape shape) {
+    hear(guitar, shape.frets());
+  }
+
+  /** Lets frets be heard, from ⑥ to ①. */
+  void hear(Guitar guitar, List<Integer> frets) {
     Levels loud = settings.levelsProperty().get();
-    sketch(() -> Start.plain(Sketch.shape(guitar, shape), loud));
+    double a4 = settings.a4Property().get();
+    sketch(() -> Start.plain(Sketch.frets(guitar, frets), 1, loud, a4));
   }
 
   /** Lets a place on the neck be heard; string 0 for ⑥ to 5 for ①. */
@@ -188,18 +203,23 @@ public final class SoundDesk {
 
   void hear(Guitar guitar, int string, int fret) {
     Levels loud = settings.levelsProperty().get();
-    sketch(() -> Start.plain(Sketch.note(guitar, string, fret), loud));
+    double a4 = settings.a4Property().get();
+    sketch(() -> Start.plain(Sketch.note(guitar, string, fret), 1, loud, a4));
+  }
+
+  /** Lets a natural harmonic be heard; the octave is the second. */
+  void hearHarmonic(Guitar guitar, int string, int harmonic) {
+    Levels loud = settings.levelsProperty().get();
+    double a4 = settings.a4Property().get();
+    sketch(() -> Start.plain(Sketch.harmonic(guitar, string, harmonic), 1, loud, a4));
   }
 
   /** Lets a plan be heard that is not the song's, such as a pattern on one chord. */
   void hear(Supplier<Performance> other) {
     double tempo = settings.tempo();
     Levels loud = settings.levelsProperty().get();
-    sketch(
-        () -> {
-          Score score = Score.of(other.get());
-          return new Start(score, 0, Optional.empty(), CountIn.NONE, tempo, Clicks.NOTHING, loud);
-        });
+    double a4 = settings.a4Property().get();
+    sketch(() -> Start.plain(Score.of(other.get()), tempo, loud, a4));
   }
 
   private void sketch(Supplier<Start> start) {

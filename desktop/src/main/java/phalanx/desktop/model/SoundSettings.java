@@ -1,12 +1,15 @@
 package phalanx.desktop.model;
 
+import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import phalanx.sound.render.RenderOptions;
 import phalanx.sound.score.Sequencer.Clicks;
 import phalanx.sound.strings.Levels;
+import phalanx.theory.Pitch;
 
 /** How the song is heard, in the window and in a file: how fast, how loud, with which clicks. */
 public final class SoundSettings {
@@ -23,7 +26,14 @@ public final class SoundSettings {
   private final ObjectProperty<RenderOptions> fileFormat =
       new SimpleObjectProperty<>(RenderOptions.USUAL);
 
+  private final DoubleProperty a4 = new SimpleDoubleProperty(Pitch.A4_HZ);
+
   SoundSettings() {}
+
+  /** The pitch the guitar is tuned to: frequency of A4, Hz. */
+  public DoubleProperty a4Property() {
+    return a4;
+  }
 
   /** The tempo against the song's own, per cent. */
   public IntegerProperty percentProperty() {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
 import javafx.beans.property.IntegerProperty;
@@ -20,6 +21,7 @@ import javafx.collections.ObservableList;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
 import phalanx.arrangement.board.SlotBoard;
+import phalanx.chart.Retuning;
 import phalanx.performance.Performance;
 import phalanx.review.Review;
 import phalanx.song.Bar;
@@ -59,7 +61,9 @@ public final class Workspace {
   private final MelodyDesk melody;
   private final FindingDesk findings;
   private final SoundDesk sound;
+  private final HandDesk hands;
   private GuitarBench bench;
+  private AdviceDesk advice;
   private final FaultNotices faults;
   private boolean settling;
   private final ObservableList<String> problems = FXCollections.observableArrayList();
@@ -80,6 +84,7 @@ public final class Workspace {
     melody = new MelodyDesk(this, planner);
     findings = new FindingDesk(this, planner);
     sound = new SoundDesk(this, planner.interfaceThread());
+    hands = new HandDesk(this, planner);
   }
 
   /**
@@ -87,7 +92,8 @@ public final class Workspace {
    *
    * @param from the file it can be saved into, if it came from one
    */
-  public void open(Song song, Optional<Path> from, List<String> openProblems) {
+  public void open(Song opened, Optional<Path> from, List<String> openProblems) {
+    Song song = hands.fitted(opened);
     sound.leave();
     selected.set(0);
     problems.setAll(openProblems);
@@ -115,9 +121,31 @@ public final class Workspace {
         .ifPresent(id -> history.set(history.get().throughout(s -> s.withId(id))));
   }
 
+  /** Plans the song for the player's hand, unless it asks for its own; nothing to undo. */
+  void fitHand() {
+    if (!hands.fitted(song()).equals(song())) {
+      saved.set(hands.fitted(saved.get()));
+      become(history.get().throughout(hands::fitted));
+    }
+  }
+
   /** Changes the song; can be undone. */
   public void edit(UnaryOperator<Song> change) {
     become(history.get().edit(change));
+  }
+
+  /**
+   * Changes the song's key, capo or tuning; can be undone. What pins no longer hold then is said.
+   */
+  public void resettle(UnaryOperator<Song> change) {
+    Song before = song();
+    edit(change);
+    List<Retuning.Lost> lost = Retuning.lost(before, song(), viewing.namingProperty().get());
+    if (!lost.isEmpty()) {
+      problems.add(
+          "These pins no longer hold and were let go (undo brings them back): "
+              + lost.stream().map(Retuning.Lost::words).collect(Collectors.joining("; ")));
+    }
   }
 
   /** Takes the last change back. */
@@ -244,6 +272,19 @@ public final class Workspace {
       bench = new GuitarBench(this);
     }
     return bench;
+  }
+
+  /** The search for an easier key, capo or tuning; laid out when it is first asked for. */
+  public AdviceDesk advice() {
+    if (advice == null) {
+      advice = new AdviceDesk(this, planner, AdviceDesk::onItsOwn);
+    }
+    return advice;
+  }
+
+  /** The player's hand. */
+  public HandDesk hands() {
+    return hands;
   }
 
   /** The tune as the Melody screen shows and changes it. */

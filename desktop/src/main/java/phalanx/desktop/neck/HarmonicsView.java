@@ -1,8 +1,10 @@
 package phalanx.desktop.neck;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -10,6 +12,7 @@ import javafx.scene.layout.Region;
 import phalanx.desktop.drawing.CanvasWidth;
 import phalanx.desktop.drawing.Palette;
 import phalanx.fretting.Shape;
+import phalanx.instrument.Finger;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.instrument.HarmonicNode;
@@ -22,10 +25,16 @@ public final class HarmonicsView extends Canvas {
 
   private static final double SMALLEST = 2.6;
 
+  /** A click this near to a harmonic means it, px. */
+  private static final double TOUCH = 12;
+
   private final Palette palette;
   private final NeckPainter painter;
   private final ReadOnlyBooleanProperty leftHanded;
   private Optional<Guitar> guitar = Optional.empty();
+  private Hand hand = Hand.MEDIUM;
+  private List<Integer> spans = List.of();
+  private Optional<NeckLayout> shownLayout = Optional.empty();
 
   /**
    * A neck without a guitar yet.
@@ -48,14 +57,56 @@ public final class HarmonicsView extends Canvas {
     CanvasWidth.follow(this, room, beside, this::repaint);
   }
 
-  /** Shows a guitar. */
-  public void show(Guitar shown) {
+  /** Shows a guitar, and how far a hand spans on it from some frets. */
+  public void show(Guitar shown, Hand spanning, List<Integer> from) {
+    spans = from;
     guitar = Optional.of(shown);
+    hand = spanning;
     repaint();
   }
 
   private void repaint() {
     guitar.ifPresent(this::paint);
+  }
+
+  /** Calls back with the harmonic nearest to where the neck is clicked. */
+  public void onTouch(Consumer<HarmonicNode> touched) {
+    setOnMouseClicked(e -> nodeAt(e.getX(), e.getY()).ifPresent(touched));
+  }
+
+  private Optional<HarmonicNode> nodeAt(double x, double y) {
+    return guitar.stream()
+        .flatMap(g -> HarmonicNode.all(g).stream())
+        .filter(n -> distance(n, x, y) <= TOUCH)
+        .min(Comparator.comparingDouble(n -> distance(n, x, y)));
+  }
+
+  private double distance(HarmonicNode node, double x, double y) {
+    NeckLayout layout = shownLayout.orElseThrow();
+    double at = layout.touchX(node.fret());
+    return Math.hypot(at - x, layout.stringY(node.string(), at) - y);
+  }
+
+  /** From the index finger at a fret: how far the little finger goes with ease, and at most. */
+  private void paintSpan(NeckLayout layout, int fret) {
+    double from = layout.tipX(fret);
+    double ease = hand.comfortable(Finger.INDEX, Finger.LITTLE);
+    double most = hand.limit(Finger.INDEX, Finger.LITTLE);
+    double way = layout.isTurned() ? -1 : 1;
+    double end = from + way * layout.length(most);
+    band(layout, from, end, "reach-limit");
+    band(layout, from, from + way * layout.length(ease), "reach");
+  }
+
+  private void band(NeckLayout layout, double from, double to, String colour) {
+    GraphicsContext gc = getGraphicsContext2D();
+    gc.setFill(palette.get(colour));
+    gc.fillPolygon(
+        new double[] {from, to, to, from},
+        new double[] {
+          layout.woodTop(from), layout.woodTop(to), layout.woodBottom(to), layout.woodBottom(from)
+        },
+        4);
   }
 
   private void paint(Guitar shown) {
@@ -76,7 +127,9 @@ public final class HarmonicsView extends Canvas {
             List.of(),
             List.of(),
             OptionalInt.empty());
+    shownLayout = Optional.of(layout);
     painter.paint(open, layout, getWidth(), getHeight());
+    spans.stream().filter(f -> f <= layout.lastFret()).forEach(f -> paintSpan(layout, f));
     GraphicsContext gc = getGraphicsContext2D();
     gc.setStroke(palette.get("neck"));
     gc.setLineWidth(1);

@@ -7,6 +7,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.files.OwnShelf;
 import phalanx.desktop.model.PatternDesk;
@@ -45,29 +46,28 @@ final class PatternHeader extends ToolRow {
     bars.setMinWidth(Region.USE_PREF_SIZE);
     Region grow = new Region();
     HBox.setHgrow(grow, Priority.ALWAYS);
-    Button vary = tool("pattern-double", "Double to vary");
-    vary.setOnAction(e -> desk.become(PatternEdits.doubled(desk.shownProperty().get())));
-    Button halve = tool("pattern-halve", "Halve");
-    halve.setOnAction(e -> desk.become(PatternEdits.halved(desk.shownProperty().get())));
-    Button hear = tool("hear-pattern", "Hear it H");
-    hear.setOnAction(e -> desk.hear());
-    Button save = tool("save-mine", "Save as mine");
-    save.setOnAction(
-        e -> {
-          rename();
-          own.put(desk.shownProperty().get());
-        });
+    Button vary =
+        Controls.smallTool(
+            "pattern-double",
+            "Double to vary",
+            () -> desk.become(PatternEdits.doubled(desk.shownProperty().get())));
+    Button halve =
+        Controls.smallTool(
+            "pattern-halve",
+            "Halve",
+            () -> desk.become(PatternEdits.halved(desk.shownProperty().get())));
+    Button hear = Controls.smallTool("hear-pattern", "Hear it H", desk::hear);
+    Button save =
+        Controls.smallTool(
+            "save-mine",
+            "Save as mine",
+            () -> {
+              rename();
+              own.put(desk.shownProperty().get());
+            });
     getChildren().addAll(title, about, grow, bars, hear, halve, vary, save);
     desk.shownProperty().addListener(o -> tell());
     tell();
-  }
-
-  private static Button tool(String id, String words) {
-    Button button = new Button(words);
-    button.setId(id);
-    button.getStyleClass().addAll("tool", "small-tool");
-    button.setMinWidth(Region.USE_PREF_SIZE);
-    return button;
   }
 
   private void rename() {

@@ -6,6 +6,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import phalanx.arrangement.board.ShapeFilter;
 import phalanx.arrangement.board.ShapeFilter.Wish;
+import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.Workspace;
 
@@ -90,7 +91,7 @@ final class FilterRow extends ToolRow {
 
   /** A button that goes round: either, with, without. */
   private Button wish(String id, String what, Function<ShapeFilter, Wish> get, Change change) {
-    Button button = ShapesView.tool(id, what);
+    Button button = Controls.tool(id, what);
     Runnable show =
         () -> {
           Wish now = get.apply(filter());

@@ -10,6 +10,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.ShapeTrialModel;
 import phalanx.desktop.model.Workspace;
@@ -28,8 +29,8 @@ final class OwnShapeRow extends ToolRow {
   private final ShapeTrialModel trials;
   private final TextField frets = new TextField();
   private final Label verdict = ShapesView.label("trial-verdict", "where");
-  private final Button pinTrial = ShapesView.tool("pin-trial", "Pin these frets");
-  private final Button backFromTrial = ShapesView.tool("stop-trial", "Back");
+  private final Button pinTrial = Controls.tool("pin-trial", "Pin these frets");
+  private final Button backFromTrial = Controls.tool("stop-trial", "Back");
 
   OwnShapeRow(Workspace workspace, ShapeTrialModel trials) {
     this.workspace = workspace;

@@ -16,6 +16,7 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
 import phalanx.arrangement.board.ShapeChoice;
 import phalanx.arrangement.board.SlotBoard;
+import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.ShapeTrialModel;
 import phalanx.desktop.model.Workspace;
@@ -41,8 +42,8 @@ public final class ShapesView extends VBox {
   private final Label title = label("shapes-title", "section-name");
   private final Label place = label("shapes-place", "where");
   private final Label hand = label("shapes-hand", "where");
-  private final Button pin = tool("pin-held", "Pin shape");
-  private final Button pinAll = tool("pin-everywhere", "Pin everywhere this chord comes");
+  private final Button pin = Controls.tool("pin-held", "Pin shape");
+  private final Button pinAll = Controls.tool("pin-everywhere", "Pin everywhere this chord comes");
   private final FlowPane cards = new FlowPane();
   private final Label count = label("shapes-count", "where");
 
@@ -61,12 +62,8 @@ public final class ShapesView extends VBox {
     neck.onTouch((string, fret, together) -> trials.touch(string, fret));
     getStyleClass().addAll("arrange", "shapes");
     cards.getStyleClass().add("card-flow");
-    ScrollPane scroll = new ScrollPane(cards);
-    scroll.setFitToWidth(true);
-    scroll.setFocusTraversable(false);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    ScrollPane scroll = Controls.scroll(cards);
     scroll.getStyleClass().add("bare");
-    VBox.setVgrow(scroll, Priority.ALWAYS);
     hand.setWrapText(true);
     hand.setMinWidth(0);
     hand.setMinHeight(Region.USE_PREF_SIZE);
@@ -95,14 +92,6 @@ public final class ShapesView extends VBox {
     return label;
   }
 
-  static Button tool(String id, String words) {
-    Button button = new Button(words);
-    button.setId(id);
-    button.getStyleClass().add("tool");
-    button.setMinWidth(USE_PREF_SIZE);
-    return button;
-  }
-
   static Region grow() {
     Region region = new Region();
     HBox.setHgrow(region, Priority.ALWAYS);
@@ -110,10 +99,10 @@ public final class ShapesView extends VBox {
   }
 
   private HBox header() {
-    Button before = tool("chord-before", "‹");
+    Button before = Controls.tool("chord-before", "‹");
     before.setAccessibleText("chord before");
     before.setOnAction(e -> workspace.select(workspace.selectedProperty().get() - 1));
-    Button after = tool("chord-after", "›");
+    Button after = Controls.tool("chord-after", "›");
     after.setAccessibleText("chord after");
     after.setOnAction(e -> workspace.select(workspace.selectedProperty().get() + 1));
     pin.setOnAction(e -> workspace.pins().toggle());
@@ -124,7 +113,7 @@ public final class ShapesView extends VBox {
                 .flatMap(Slot::shape)
                 .ifPresent(workspace.pins()::pinEverywhere));
     title.setMinWidth(USE_PREF_SIZE);
-    Button hear = tool("hear-shape", "Hear it H");
+    Button hear = Controls.tool("hear-shape", "Hear it H");
     hear.setOnAction(e -> hear());
     HBox header = new HBox(before, after, title, place, grow(), hear, pinAll, pin);
     header.getStyleClass().add("arrange-header");

@@ -18,6 +18,7 @@ import phalanx.arrangement.WayOut;
 import phalanx.arrangement.board.SlotBoard;
 import phalanx.arrangement.board.SlotBoard.Difference;
 import phalanx.arrangement.board.SlotBoard.OtherPlan;
+import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.model.Workspace;
 import phalanx.fretting.Cost;
 import phalanx.song.Song;
@@ -46,11 +47,7 @@ public final class WhyPanel extends VBox {
     setId("why");
     getStyleClass().add("inspector");
     content.getStyleClass().add("why");
-    ScrollPane scroll = new ScrollPane(content);
-    scroll.setFitToWidth(true);
-    scroll.setFocusTraversable(false);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    VBox.setVgrow(scroll, Priority.ALWAYS);
+    ScrollPane scroll = Controls.scroll(content);
     getChildren().add(scroll);
     workspace.boardProperty().addListener(o -> show());
     workspace.viewing().namingProperty().addListener(o -> show());
@@ -72,26 +69,12 @@ public final class WhyPanel extends VBox {
     content.getChildren().setAll(rows);
   }
 
-  private static Label title(String words) {
-    Label label = new Label(words);
-    label.getStyleClass().add("form-title");
-    return label;
-  }
-
-  private static Label line(String words, String style) {
-    Label label = new Label(words);
-    label.getStyleClass().add(style);
-    label.setWrapText(true);
-    label.setMinHeight(USE_PREF_SIZE);
-    return label;
-  }
-
   private List<Node> nothingHeld(Slot slot) {
     List<Node> rows = new ArrayList<>();
-    rows.add(title("Nothing is held here"));
-    slot.remarks().forEach(r -> rows.add(line(r + ".", "where")));
+    rows.add(Controls.styled("Nothing is held here", "form-title"));
+    slot.remarks().forEach(r -> rows.add(Controls.wrapped(r + ".", "where")));
     if (!slot.waysOut().isEmpty()) {
-      rows.add(title("What would help"));
+      rows.add(Controls.styled("What would help", "form-title"));
     }
     for (WayOut way : slot.waysOut()) {
       Button button = new Button(way.words());
@@ -108,9 +91,9 @@ public final class WhyPanel extends VBox {
   private List<Node> why(List<Cost> why, boolean exact) {
     List<Node> rows = new ArrayList<>();
     double total = why.stream().mapToDouble(Cost::value).sum();
-    rows.add(title("Why this shape"));
+    rows.add(Controls.styled("Why this shape", "form-title"));
     rows.add(
-        line(
+        Controls.wrapped(
             "The plan takes the row of shapes that costs least over the whole song"
                 + (exact ? ". " : ", of the easiest of each chord. ")
                 + Phrase.of("This one and its changes come to %.2f.", total),
@@ -159,15 +142,15 @@ public final class WhyPanel extends VBox {
                     workspace.viewing().namingProperty().get().name(n.chord())
                         + (n.rootless() ? " without root" : ""))
             .collect(Collectors.joining(" · "));
-    Label label = line(words, "where");
+    Label label = Controls.wrapped(words, "where");
     label.setId("other-names");
-    return List.of(title("The same notes are called"), label);
+    return List.of(Controls.styled("The same notes are called", "form-title"), label);
   }
 
   private List<Node> others(List<OtherPlan> others) {
     List<Node> rows = new ArrayList<>();
     if (!others.isEmpty()) {
-      rows.add(title("The next best plans for the song"));
+      rows.add(Controls.styled("The next best plans for the song", "form-title"));
     }
     for (int i = 0; i < others.size(); i++) {
       OtherPlan plan = others.get(i);

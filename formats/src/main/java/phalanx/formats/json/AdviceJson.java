@@ -75,6 +75,7 @@ public final class AdviceJson {
             t -> node.put("tempoCeiling", Math.floor(t)), () -> node.putNull("tempoCeiling"));
     node.put("openStrings", rounded(a.openStrings(), 100));
     node.put("sameSound", a.sameSound());
+    node.put("tuneHigher", a.tuneHigher());
     node.put("planned", true);
   }
 

@@ -69,14 +69,23 @@ final class PlayerField {
 
   Hand hand(Field field) {
     Hand.Pace usual = Hand.Pace.USUAL;
+    double scale = faults.or(1.0, () -> field.at("scale").number(0.7, 1.4));
+    double most = Math.min(Hand.MOST_COMFORT_FACTOR, Hand.MOST_COMFORT * scale);
+    Supplier<Double> comfort = () -> field.at("comfort").number(Hand.LEAST_COMFORT_FACTOR, most);
     return new Hand(
         faults.or(Hand.Size.MEDIUM, () -> field.at("size").word(Hand.Size.class)),
-        faults.or(1.0, () -> field.at("scale").number(0.7, 1.4)),
+        scale,
+        field.maybe("comfort").isPresent() ? faults.or(scale, comfort) : scale,
         has(field, "thumbOver", true),
         has(field, "stretches", false),
         new Hand.Pace(
             millis(field, "reactionMs", usual.reactionMs(), 0),
             millis(field, "doublingMs", usual.doublingMs(), 10)));
+  }
+
+  /** Whether the song asks for its hand; one that does not say so does if it is none of a kind. */
+  boolean isOwn(Field field, Hand hand) {
+    return has(field, "own", !hand.equals(Hand.MEDIUM));
   }
 
   private boolean has(Field field, String name, boolean otherwise) {

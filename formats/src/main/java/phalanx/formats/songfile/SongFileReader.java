@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import phalanx.formats.FileProblem;
 import phalanx.formats.Unforeseen;
+import phalanx.instrument.Hand;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.HandSchool;
 import phalanx.picking.ThumbRoute;
@@ -106,13 +107,16 @@ public final class SongFileReader {
     ChartField chart = new ChartField(root.at("sections"), faults);
     List<Section> sections =
         root.at("sections").node().isArray() ? chart.sections(root.at("sections")) : List.of();
+    Optional<Field> handField = part(root, "hand");
+    Hand hand = handField.map(player::hand).orElse(plain.hand());
     Song song =
         plain
             .withTitle(faults.or(plain.title(), () -> root.at("title").text()))
             .withKey(root.maybe("key").flatMap(k -> faults.maybe(() -> key(k))))
             .withFeel(part(root, "feel").map(player::feel).orElse(plain.feel()))
             .withGuitar(part(root, "guitar").map(player::guitar).orElse(plain.guitar()))
-            .withHand(part(root, "hand").map(player::hand).orElse(plain.hand()))
+            .withHand(hand)
+            .withOwnHand(handField.filter(f -> player.isOwn(f, hand)).isPresent())
             .withLyrics(
                 root.maybe("lyrics").map(l -> faults.each(l::list, Field::text)).orElse(List.of()));
     // Settling mends what was written by hand: a section that is like another one gets its bars.

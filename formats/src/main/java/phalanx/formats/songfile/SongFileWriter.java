@@ -14,7 +14,6 @@ import phalanx.formats.json.ArrangementJson;
 import phalanx.fretting.FretRow;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
-import phalanx.instrument.Hand;
 import phalanx.instrument.StringSign;
 import phalanx.melody.TuneWriter;
 import phalanx.song.Bar;
@@ -60,7 +59,7 @@ public final class SongFileWriter {
             });
     feel(root.putObject("feel"), song.feel());
     guitar(root.putObject("guitar"), song.guitar());
-    hand(root.putObject("hand"), song.hand());
+    HandFields.write(root.putObject("hand"), song.hand()).put("own", song.hasOwnHand());
     ObjectNode picking = root.putObject("picking");
     picking.put("school", Words.of(song.school()));
     picking.put("thumb", Words.of(song.thumb()));
@@ -105,15 +104,6 @@ public final class SongFileWriter {
 
   private static String pitch(Pitch pitch) {
     return pitch.name().ascii() + pitch.octave();
-  }
-
-  private static void hand(ObjectNode node, Hand hand) {
-    node.put("size", Words.of(hand.size()));
-    node.put("scale", hand.scale());
-    node.put("thumbOver", hand.thumbOver());
-    node.put("stretches", hand.stretches());
-    node.put("reactionMs", hand.pace().reactionMs());
-    node.put("doublingMs", hand.pace().doublingMs());
   }
 
   private static void section(ObjectNode node, Section section) {

@@ -134,7 +134,7 @@ class SongFileTest {
                 Arbitraries.of(true, false))
             .as(
                 (spread, thumb) ->
-                    Hand.measured(spread)
+                    (thumb ? Hand.measured(spread) : Hand.measured(spread, spread / 2))
                         .withThumbOver(thumb)
                         .withStretches(!thumb)
                         .withPace(new Hand.Pace(40, 120)));
@@ -162,6 +162,7 @@ class SongFileTest {
                 full()
                     .withGuitar(guitar)
                     .withHand(hand)
+                    .withOwnHand(hand.thumbOver())
                     .withFeel(feel)
                     .withSchool(school)
                     .withPattern(pattern)

@@ -249,6 +249,7 @@ public final class Player implements AutoCloseable {
 
     private void playOn(Start start) throws CardTrouble, InterruptedException {
       Instrument instrument = new Instrument(start.score().guitar(), RATE, start.levels());
+      instrument.tuneTo(start.a4());
       Sequencer sequencer = new Sequencer(start.score(), instrument, start.levels());
       sequencer.tempo(start.tempo());
       sequencer.clicks(start.clicks());

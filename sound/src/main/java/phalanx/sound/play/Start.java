@@ -6,6 +6,7 @@ import phalanx.sound.score.Score;
 import phalanx.sound.score.Sequencer.Clicks;
 import phalanx.sound.score.Sequencer.Loop;
 import phalanx.sound.strings.Levels;
+import phalanx.theory.Pitch;
 
 /**
  * What is to be played, and how.
@@ -17,6 +18,7 @@ import phalanx.sound.strings.Levels;
  * @param tempo against the song's own, 0.3 to 1.5
  * @param clicks what the metronome clicks
  * @param levels how loud each layer is
+ * @param a4 frequency of A4, Hz
  */
 public record Start(
     Score score,
@@ -25,10 +27,16 @@ public record Start(
     CountIn countIn,
     double tempo,
     Clicks clicks,
-    Levels levels) {
+    Levels levels,
+    double a4) {
 
-  /** A score from its beginning, nothing but itself. */
+  /** A score from its beginning as it is written, at the usual pitch. */
   public static Start plain(Score score, Levels levels) {
-    return new Start(score, 0, Optional.empty(), CountIn.NONE, 1, Clicks.NOTHING, levels);
+    return plain(score, 1, levels, Pitch.A4_HZ);
+  }
+
+  /** A score from its beginning at a tempo against its own, nothing but itself. */
+  public static Start plain(Score score, double tempo, Levels levels, double a4) {
+    return new Start(score, 0, Optional.empty(), CountIn.NONE, tempo, Clicks.NOTHING, levels, a4);
   }
 }

@@ -2,7 +2,6 @@ package phalanx.sound.score;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.OptionalInt;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
@@ -25,17 +24,32 @@ public final class Sketch {
 
   /** A shape, its strings from low to high. */
   public static Score shape(Guitar guitar, Shape shape) {
+    return frets(guitar, shape.frets());
+  }
+
+  /** Frets from ⑥ to ①, {@link Shape#SILENT} for a string that does not sound. */
+  public static Score frets(Guitar guitar, List<Integer> frets) {
     List<Event> events = new ArrayList<>();
     for (int s = 0; s < Tuning.STRINGS; s++) {
-      OptionalInt fret = shape.fret(s);
-      if (fret.isPresent()) {
-        int midi = guitar.midi(s, fret.getAsInt());
+      if (frets.get(s) != Shape.SILENT) {
+        int midi = guitar.midi(s, frets.get(s));
         events.add(
             new Event.Pluck(
                 events.size() * SPREAD, s, midi, Plucker.FINGERTIP, Force.PLAIN, Layer.FINGERS));
       }
     }
     return Score.of(guitar, events, SHAPE);
+  }
+
+  /**
+   * A natural harmonic of a string, 0 for ⑥ to 5 for ①: its open sound so many times as high.
+   *
+   * @param harmonic 2 for the octave, 3 for the twelfth, and so on
+   */
+  public static Score harmonic(Guitar guitar, int string, int harmonic) {
+    double midi = guitar.midi(string, 0) + 12 * Math.log(harmonic) / Math.log(2);
+    Event pluck = new Event.Pluck(0, string, midi, Plucker.FINGERTIP, Force.PLAIN, Layer.TUNE);
+    return Score.of(guitar, List.of(pluck), SHAPE);
   }
 
   /** One note of a string, 0 for ⑥ to 5 for ①. */

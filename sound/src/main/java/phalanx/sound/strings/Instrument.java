@@ -36,6 +36,10 @@ public final class Instrument {
   private static final int A4_MIDI = 69;
 
   private final double rate;
+
+  /** How much higher everything sounds than at the usual pitch, as a factor. */
+  private double sharp = 1;
+
   private Guitar guitar;
   private Material material;
   private final StringVoice[] strings = new StringVoice[Tuning.STRINGS];
@@ -94,6 +98,19 @@ public final class Instrument {
     return A4 * Math.pow(2, (midi - A4_MIDI) / 12);
   }
 
+  /**
+   * Tunes it to another pitch than the usual one, from the next note on.
+   *
+   * @param a4 frequency of A4, Hz
+   */
+  public void tuneTo(double a4) {
+    sharp = a4 / A4;
+  }
+
+  private double sounding(double midi) {
+    return sharp * hertz(midi);
+  }
+
   /** Samples a second. */
   public double rate() {
     return rate;
@@ -116,7 +133,7 @@ public final class Instrument {
   }
 
   private LoopFilter filter(int string, double midi, boolean open) {
-    double hertz = hertz(midi);
+    double hertz = sounding(midi);
     return LoopFilter.of(
         hertz,
         rate,
@@ -136,7 +153,7 @@ public final class Instrument {
    * @param midi its pitch, capo included
    */
   public void pluck(int string, double midi, Plucker plucker, Force how, Layer layer) {
-    double period = rate / hertz(midi);
+    double period = rate / sounding(midi);
     double sounding =
         guitar.scaleLength() * Math.pow(2, -(midi - guitar.tuning().midi(string)) / 12);
     double from = plucker == Plucker.FLESH ? THUMB_MM : FINGER_MM;
@@ -156,7 +173,7 @@ public final class Instrument {
 
   /** A finger hammers on, or pulls off, what sounds on a string. */
   public void slur(int string, double midi, boolean pulled, Layer layer) {
-    double period = rate / hertz(midi);
+    double period = rate / sounding(midi);
     double share = pulled ? 0.15 : 0.4;
     double level = pulled ? PULLED : HAMMERED;
     double rounded = (pulled ? 2200 : 1400) / rate;
@@ -168,7 +185,7 @@ public final class Instrument {
 
   /** A sliding finger comes over a fret while the string sounds. */
   public void pass(int string, double midi) {
-    strings[string].pass(rate / hertz(midi), filter(string, midi, false));
+    strings[string].pass(rate / sounding(midi), filter(string, midi, false));
   }
 
   /**

@@ -83,7 +83,8 @@ class PlayerTest {
         CountIn.NONE,
         1,
         Clicks.NOTHING,
-        Levels.USUAL);
+        Levels.USUAL,
+        440);
   }
 
   @Test
@@ -178,7 +179,14 @@ class PlayerTest {
     player.play(
         () ->
             new Start(
-                start.score(), 0, start.loop(), CountIn.NONE, 0.5, Clicks.NOTHING, Levels.FILE));
+                start.score(),
+                0,
+                start.loop(),
+                CountIn.NONE,
+                0.5,
+                Clicks.NOTHING,
+                Levels.FILE,
+                440));
     until(() -> taken[0] > 30L * Player.RATE);
     player.stop();
     until(() -> card.open() == 0);

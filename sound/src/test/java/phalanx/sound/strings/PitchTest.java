@@ -8,11 +8,14 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import phalanx.instrument.Guitar;
 import phalanx.picking.Force;
 import phalanx.sound.Heard;
 import phalanx.sound.Layer;
 import phalanx.sound.Spectrum;
+import phalanx.sound.score.Event;
+import phalanx.sound.score.Sketch;
 
 /**
  * Pitches against equal temperament (ISO 16: A4 is 440 Hz, each semitone the twelfth root of two),
@@ -50,6 +53,28 @@ class PitchTest {
             .seconds(1.2);
     double[] ringing = Arrays.copyOfRange(sound, 2000, 2000 + (int) (Heard.RATE));
     return Spectrum.cents(new Spectrum(ringing, Heard.RATE).peakNear(want), want);
+  }
+
+  /** Overtones of an ideal string are whole multiples of its open frequency: physics. */
+  @ParameterizedTest
+  @ValueSource(ints = {2, 3, 4, 5})
+  void aHarmonicSoundsItsMultipleOfTheOpenString(int harmonic) {
+    Guitar guitar = Guitar.STEEL;
+    Event pluck = Sketch.harmonic(guitar, 1, harmonic).events().get(0);
+    double[] sound = new Heard(guitar).after(pluck::apply).seconds(1.2);
+    double want = 110.0 * harmonic;
+    double heard = new Spectrum(Arrays.copyOfRange(sound, 2000, 46_000), Heard.RATE).peakNear(want);
+    assertThat(Spectrum.cents(heard, want)).isBetween(-3.0, 3.0);
+  }
+
+  @Test
+  void anotherPitchOfA4MovesEveryNote() {
+    Heard heard = new Heard(Guitar.STEEL).after(i -> i.tuneTo(415));
+    heard.after(i -> i.pluck(1, 45, Plucker.NAIL, Force.PLAIN, Layer.TUNE));
+    double[] ringing = Arrays.copyOfRange(heard.seconds(1.2), 2000, 46_000);
+    double want = 415 / 4.0;
+    assertThat(Spectrum.cents(new Spectrum(ringing, Heard.RATE).peakNear(want), want))
+        .isBetween(-3.0, 3.0);
   }
 
   @Test

@@ -1,4 +1,4 @@
-package phalanx.desktop.chart;
+package phalanx.desktop.form;
 
 import java.util.List;
 import java.util.Optional;
@@ -17,13 +17,13 @@ import phalanx.desktop.model.Workspace;
 import phalanx.song.Song;
 
 /** Rows of a name and a field, each of which shows and changes one thing of the song. */
-final class Form extends GridPane {
+public final class Form extends GridPane {
 
   private final Workspace workspace;
   private final Label fault = new Label();
   private int row;
 
-  Form(Workspace workspace, String title) {
+  public Form(Workspace workspace, String title) {
     this.workspace = workspace;
     getStyleClass().add("form");
     Label heading = new Label(title);
@@ -36,7 +36,7 @@ final class Form extends GridPane {
   }
 
   /** Ends the form: what is wrong with a field is said here. */
-  Form done() {
+  public Form done() {
     add(fault, 0, row++, 2, 1);
     return this;
   }
@@ -55,7 +55,7 @@ final class Form extends GridPane {
    *
    * @param read the song with the text taken over; empty if it cannot be read
    */
-  TextField text(
+  public TextField text(
       String id,
       String name,
       String expected,
@@ -116,7 +116,7 @@ final class Form extends GridPane {
   }
 
   /** A choice among values. */
-  <T> ComboBox<T> choice(
+  public <T> ComboBox<T> choice(
       String id,
       String name,
       List<T> values,
@@ -143,7 +143,7 @@ final class Form extends GridPane {
   }
 
   /** A yes or no. */
-  CheckBox tick(
+  public CheckBox tick(
       String id,
       String name,
       String words,
@@ -157,7 +157,7 @@ final class Form extends GridPane {
   }
 
   /** A yes or no that is no part of the song. */
-  void tick(String id, String name, String words, BooleanProperty on) {
+  public void tick(String id, String name, String words, BooleanProperty on) {
     box(id, name, words).selectedProperty().bindBidirectional(on);
   }
 
@@ -170,7 +170,7 @@ final class Form extends GridPane {
   }
 
   /** Any other field under a name. */
-  void field(String name, Node field) {
+  public void field(String name, Node field) {
     place(name, field);
   }
 }

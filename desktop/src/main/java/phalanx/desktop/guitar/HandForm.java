@@ -1,12 +1,14 @@
-package phalanx.desktop.chart;
+package phalanx.desktop.guitar;
 
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
+import phalanx.desktop.form.Form;
 import phalanx.desktop.model.Workspace;
 import phalanx.instrument.Hand;
+import phalanx.song.Song;
 import phalanx.theory.Phrase;
 
 /** The fretting hand: its span, its pace, what it may do. */
@@ -27,7 +29,7 @@ final class HandForm {
   }
 
   private Form form() {
-    Form form = new Form(workspace, "Fretting hand");
+    Form form = new Form(workspace, "The player’s fretting hand");
     form.choice(
         "hand-size",
         "Size",
@@ -63,6 +65,8 @@ final class HandForm {
         "beyond the limit, warmed up",
         s -> s.hand().stretches(),
         (s, on) -> s.withHand(s.hand().withStretches(on)));
+    form.tick(
+        "own-hand", "This song", "has a hand of its own", Song::hasOwnHand, Song::withOwnHand);
     form.tick(
         "left-handed",
         "Drawn",

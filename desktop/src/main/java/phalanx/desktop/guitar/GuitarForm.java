@@ -1,6 +1,7 @@
-package phalanx.desktop.chart;
+package phalanx.desktop.guitar;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
@@ -8,13 +9,14 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import phalanx.desktop.drawing.ToolRow;
+import phalanx.desktop.form.Form;
 import phalanx.desktop.model.Workspace;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
-import phalanx.theory.NoteNaming;
+import phalanx.theory.Phrase;
 
-/** Build, tuning and capo. */
+/** The guitar's build and its capo. */
 final class GuitarForm {
 
   private final Workspace workspace;
@@ -29,7 +31,7 @@ final class GuitarForm {
   }
 
   private Form form() {
-    Form form = new Form(workspace, "Guitar");
+    Form form = new Form(workspace, "The guitar of this song");
     form.choice(
         "build",
         "Build",
@@ -38,11 +40,24 @@ final class GuitarForm {
         s -> s.guitar().build(),
         (s, g) -> s.withGuitar(s.guitar().builtAs(g)));
     form.text(
-        "tuning",
-        "Tuning",
-        "six notes, ⑥ to ①, such as D A D G A D",
-        s -> tuningWords(s.guitar().tuning()),
-        (s, t) -> Tuning.parse(t, naming()).map(n -> s.withGuitar(s.guitar().withTuning(n))));
+        "scale",
+        "Scale, mm",
+        "300 to 800 mm",
+        s -> Phrase.of("%.0f", s.guitar().scaleLength()),
+        (s, t) -> Optional.of(s.withGuitar(s.guitar().withScale(millimetres(t)))));
+    form.text(
+        "nut",
+        "Nut, mm",
+        "⑥ to ① at the nut, 20 to 80 mm",
+        s -> Phrase.of("%.1f", s.guitar().nutSpan()),
+        (s, t) -> Optional.of(s.withGuitar(s.guitar().withNut(millimetres(t)))));
+    form.choice(
+        "frets",
+        "Frets",
+        IntStream.rangeClosed(12, 24).boxed().toList(),
+        String::valueOf,
+        s -> s.guitar().frets(),
+        (s, n) -> s.withGuitar(s.guitar().withFrets(n)));
     form.choice(
         "capo-fret",
         "Capo",
@@ -67,8 +82,8 @@ final class GuitarForm {
     return form.done();
   }
 
-  private String tuningWords(Tuning tuning) {
-    return String.join(" ", tuning.strings().stream().map(p -> naming().name(p.name())).toList());
+  private static double millimetres(String typed) {
+    return Double.parseDouble(typed.replace(',', '.'));
   }
 
   private HBox capoStrings() {
@@ -100,9 +115,5 @@ final class GuitarForm {
       row.getChildren().add(button);
     }
     return row;
-  }
-
-  private NoteNaming naming() {
-    return workspace.viewing().namingProperty().get();
   }
 }

@@ -1,0 +1,131 @@
+package phalanx.desktop.guitar;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.property.BooleanProperty;
+import javafx.scene.control.Button;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import phalanx.advice.Advised;
+import phalanx.desktop.drawing.Controls;
+import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.drawing.ToolRow;
+import phalanx.desktop.model.AdviceDesk;
+import phalanx.desktop.model.Workspace;
+import phalanx.theory.Phrase;
+
+/**
+ * Beside the guitar: keys, capos and tunings in which the song is easier, found while one looks.
+ */
+final class AdvicePanel extends VBox {
+
+  private final AdviceDesk desk;
+  private final AdviceWords words;
+  private final Button find;
+  private final ProgressBar progress = new ProgressBar(0);
+  private final VBox cards = new VBox();
+  private final ChosenWay chosen;
+
+  AdvicePanel(Workspace workspace, Palette palette) {
+    desk = workspace.advice();
+    words = new AdviceWords(workspace);
+    chosen = new ChosenWay(workspace, palette);
+    setId("advice");
+    getStyleClass().add("side-part");
+    find = Controls.tool("find-ways", "", desk::toggle);
+    find.getStyleClass().add("main-tool");
+    progress.setId("advice-progress");
+    progress.setMaxWidth(Double.MAX_VALUE);
+    progress.getStyleClass().add("thin-progress");
+    HBox which =
+        new ToolRow(
+            toggle("any-key", "in any key", desk.anyKeyProperty()),
+            toggle("usual-tunings", "in usual tunings", desk.usualTuningsProperty()),
+            find);
+    which.setSpacing(6);
+    cards.getStyleClass().add("cards");
+    getChildren()
+        .addAll(
+            Controls.styled("Ways to play it", "inspector-title"),
+            which,
+            progress,
+            Controls.scroll(cards));
+    desk.stateProperty().addListener(o -> show());
+    desk.chosenProperty().addListener(o -> show());
+    workspace.viewing().namingProperty().addListener(o -> show());
+    show();
+  }
+
+  private static ToggleButton toggle(String id, String name, BooleanProperty on) {
+    ToggleButton button = new ToggleButton(name);
+    button.setId(id);
+    button.getStyleClass().addAll("tool", "small-tool");
+    button.setMinWidth(Region.USE_PREF_SIZE);
+    button.selectedProperty().bindBidirectional(on);
+    return button;
+  }
+
+  private void show() {
+    AdviceDesk.State state = desk.stateProperty().get();
+    find.setText(state.running() ? "Cancel F" : "Find ways F");
+    progress.setVisible(state.running());
+    progress.setProgress(state.all() == 0 ? -1 : state.done() / (double) state.all());
+    cards.getChildren().clear();
+    if (state.now().isEmpty()) {
+      String said =
+          state.running()
+              ? "Planning the song as it is …"
+              : "Plans the song, tune and all, with every capo up to fret 9"
+                  + " and ranks the ways by what they ask of the hands.";
+      cards.getChildren().add(Controls.line(said));
+      return;
+    }
+    Advised now = state.now().get();
+    cards.getChildren().add(Controls.line("As it is: " + words.now(now)));
+    double most = state.best().stream().mapToDouble(Advised::costPerBar).max().orElse(1);
+    double scale = Math.max(most, now.costPerBar());
+    for (int i = 0; i < state.best().size(); i++) {
+      cards.getChildren().add(card(i + 1, state.best().get(i), now, scale));
+    }
+    cards.getChildren().add(Controls.line(weighed(state)));
+  }
+
+  private static String weighed(AdviceDesk.State state) {
+    String others =
+        state.best().size() < AdviceDesk.SHOWN
+            ? ""
+            : " The others cost more; those were given up as soon as that was sure.";
+    return state.running()
+        ? Phrase.of("%d of %d ways weighed …", state.done(), state.all())
+        : Phrase.of(
+            "%d of %d ways weighed; one is shown of those that differ in their capo alone.%s",
+            state.done(), state.all(), others);
+  }
+
+  private VBox card(int number, Advised way, Advised now, double scale) {
+    boolean open = desk.chosenProperty().get().equals(Optional.of(way));
+    String title = words.title(way) + (way.way().equals(now.way()) ? ", as it is" : "");
+    Button card = new Button();
+    card.setId("way-" + number);
+    card.getStyleClass().add("card");
+    card.setMaxWidth(Double.MAX_VALUE);
+    VBox lines =
+        new VBox(
+            Controls.styled(title, "card-fingers"),
+            new CostBar(way.costPerBar() / scale, now.costPerBar() / scale));
+    List<String> more = words.lines(way, now);
+    more.forEach(l -> lines.getChildren().add(Controls.styled(l, "card-line")));
+    lines.setSpacing(2);
+    card.setGraphic(lines);
+    card.setAccessibleText(title + ", " + String.join(", ", more));
+    card.setOnAction(e -> desk.chosenProperty().set(open ? Optional.empty() : Optional.of(way)));
+    if (!open) {
+      return new VBox(card);
+    }
+    card.getStyleClass().add("chosen");
+    return new VBox(card, chosen);
+  }
+}

@@ -1,0 +1,86 @@
+package phalanx.desktop.guitar;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import phalanx.advice.Advised;
+import phalanx.desktop.model.Workspace;
+import phalanx.theory.NoteNaming;
+import phalanx.theory.Phrase;
+
+/** A way to play the song in words, old against new. */
+final class AdviceWords {
+
+  private final Workspace workspace;
+
+  AdviceWords(Workspace workspace) {
+    this.workspace = workspace;
+  }
+
+  /** Which way it is: {@code G shapes, capo 2}. */
+  String title(Advised way) {
+    NoteNaming naming = workspace.viewing().namingProperty().get();
+    String shapes = way.song().key().map(k -> k.text(naming) + " shapes, ").orElse(semitones(way));
+    String capo = way.way().capo() == 0 ? "no capo" : "capo " + way.way().capo();
+    return shapes + capo;
+  }
+
+  private static String semitones(Advised way) {
+    int up = way.way().semitones();
+    return up == 0 ? "as written, " : Phrase.of("%d semitones up, ", up);
+  }
+
+  /** What it asks of the hands, one figure after the other. */
+  String now(Advised now) {
+    return Phrase.of(
+        "%s · stretch %.0f mm · %s%s · %.1f strings open",
+        title(now),
+        now.hardestSpan(),
+        now.tally().words(),
+        now.ceiling().map(t -> Phrase.of(" · holds to %.0f", Math.floor(t))).orElse(""),
+        now.openStrings());
+  }
+
+  /** What is other than now. */
+  List<String> lines(Advised way, Advised now) {
+    List<String> lines = new ArrayList<>();
+    if (!way.way().tuning().equals(now.way().tuning())) {
+      NoteNaming naming = workspace.viewing().namingProperty().get();
+      lines.add("tuned " + GuitarScreen.words(way.way().tuning(), naming));
+    }
+    if (!way.tuneWords().isEmpty()) {
+      lines.add(way.tuneWords());
+    } else if (!way.sameSound()) {
+      lines.add("sounds in another key");
+    }
+    lines.add(spots(now, way));
+    lines.add(tempo(now, way));
+    lines.add(
+        Phrase.of(
+            "open %s · cost %s a bar",
+            change(Phrase.of("%.1f", now.openStrings()), Phrase.of("%.1f", way.openStrings())),
+            change(Phrase.of("%.1f", now.costPerBar()), Phrase.of("%.1f", way.costPerBar()))));
+    return lines;
+  }
+
+  /** Hardest stretch and hard spots, before and after. */
+  static String spots(Advised before, Advised after) {
+    return Phrase.of(
+        "stretch %s mm · hard spots %s",
+        change(Phrase.of("%.0f", before.hardestSpan()), Phrase.of("%.0f", after.hardestSpan())),
+        change(String.valueOf(before.tally().hard()), String.valueOf(after.tally().hard())));
+  }
+
+  /** The tempo both hands hold to, before and after. */
+  static String tempo(Advised before, Advised after) {
+    return "holds to " + change(ceiling(before.ceiling()), ceiling(after.ceiling()));
+  }
+
+  private static String ceiling(Optional<Double> tempo) {
+    return tempo.map(t -> Phrase.of("%.0f", Math.floor(t))).orElse("any tempo");
+  }
+
+  private static String change(String before, String after) {
+    return before.equals(after) ? after : before + " → " + after;
+  }
+}

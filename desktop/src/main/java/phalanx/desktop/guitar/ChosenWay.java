@@ -1,0 +1,80 @@
+package phalanx.desktop.guitar;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import phalanx.arrangement.Slot;
+import phalanx.desktop.drawing.Controls;
+import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.model.AdviceDesk;
+import phalanx.desktop.model.Viewing;
+import phalanx.desktop.model.Workspace;
+import phalanx.desktop.neck.ShapePicture;
+import phalanx.fretting.Shape;
+import phalanx.performance.Performance;
+
+/** The way that is looked at: its chords as they would be held, and what to do with it. */
+final class ChosenWay extends VBox {
+
+  /** Chords that are drawn. */
+  private static final int MOST = 9;
+
+  private final AdviceDesk desk;
+  private final Viewing viewing;
+  private final Palette palette;
+  private final FlowPane chords = new FlowPane();
+
+  ChosenWay(Workspace workspace, Palette palette) {
+    desk = workspace.advice();
+    viewing = workspace.viewing();
+    this.palette = palette;
+    setId("chosen-way");
+    getStyleClass().add("chosen-way");
+    chords.getStyleClass().add("chord-row");
+    ToggleButton preview = new ToggleButton("See it played P");
+    preview.setId("preview-way");
+    preview.getStyleClass().add("tool");
+    preview.setMinWidth(Region.USE_PREF_SIZE);
+    preview.selectedProperty().bindBidirectional(desk.previewingProperty());
+    HBox tools = new HBox(6, Controls.tool("use-way", "Use it in this song", desk::apply), preview);
+    getChildren().addAll(chords, tools);
+    desk.previewProperty().addListener(o -> show());
+    viewing.leftHandedProperty().addListener(o -> show());
+    viewing.namingProperty().addListener(o -> show());
+    show();
+  }
+
+  private void show() {
+    chords.getChildren().clear();
+    Optional<Performance> plan = desk.previewProperty().get();
+    if (plan.isEmpty()) {
+      chords.getChildren().add(Controls.line("planning …"));
+      return;
+    }
+    Map<String, Shape> held = new LinkedHashMap<>();
+    for (Slot slot : plan.get().arrangement().slots()) {
+      slot.shape()
+          .ifPresent(
+              s ->
+                  held.putIfAbsent(
+                      slot.played().harmony().label(viewing.namingProperty().get()), s));
+    }
+    held.entrySet().stream().limit(MOST).forEach(e -> chord(e.getKey(), e.getValue()));
+    if (held.size() > MOST) {
+      chords.getChildren().add(Controls.line("and " + (held.size() - MOST) + " more"));
+    }
+  }
+
+  private void chord(String name, Shape shape) {
+    ShapePicture picture = new ShapePicture(palette);
+    picture.show(shape, viewing.leftHandedProperty().get());
+    VBox box = new VBox(Controls.styled(name, "chord-name"), picture);
+    box.setAccessibleText(name + " held as " + shape);
+    chords.getChildren().add(box);
+  }
+}

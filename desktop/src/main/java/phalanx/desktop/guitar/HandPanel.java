@@ -1,0 +1,157 @@
+package phalanx.desktop.guitar;
+
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Spinner;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import phalanx.advice.Advised;
+import phalanx.desktop.drawing.Controls;
+import phalanx.desktop.model.HandDesk;
+import phalanx.desktop.model.Workspace;
+import phalanx.instrument.Hand;
+import phalanx.instrument.HandMeasure;
+import phalanx.theory.Phrase;
+
+/** Beside the guitar: the fretting hand, and how it is measured in three steps. */
+final class HandPanel extends VBox {
+
+  private final Workspace workspace;
+  private final HandDesk desk;
+  private final VBox measuring = new VBox();
+  private final javafx.scene.control.Label change = Controls.line("");
+
+  HandPanel(Workspace workspace) {
+    this.workspace = workspace;
+    desk = workspace.hands();
+    setId("hand-panel");
+    getStyleClass().add("side-part");
+    measuring.getStyleClass().add("side-part");
+    change.setId("hand-change");
+    VBox content = new VBox(HandForm.of(workspace), measuring, Controls.line(CAUTION));
+    content.getStyleClass().addAll("forms", "side-part");
+    getChildren().add(Controls.scroll(content));
+    desk.measureProperty()
+        .addListener(
+            (o, before, now) -> {
+              if (before.isPresent() != now.isPresent()) {
+                show();
+              }
+            });
+    desk.changeProperty().addListener(o -> tell());
+    show();
+  }
+
+  private static final String CAUTION =
+      "Warm up before wide stretches and long barres; stop when it hurts. Pain, tingling or"
+          + " numbness that lasts is for a doctor or physiotherapist.";
+
+  private void show() {
+    measuring.getChildren().clear();
+    if (desk.measureProperty().get().isEmpty()) {
+      measuring.getChildren().add(Controls.tool("measure-hand", "Measure my hand …", desk::begin));
+      return;
+    }
+    HandMeasure m = desk.measureProperty().get().get();
+    int frets = workspace.song().guitar().frets();
+    measuring
+        .getChildren()
+        .addAll(
+            Controls.styled("Measure it in three steps", "form-title"),
+            step(
+                "1  Spread it on a table: from index tip to little finger tip, mm",
+                spinner(
+                    "measure-spread",
+                    (int) Hand.LEAST_SPREAD,
+                    (int) Hand.MOST_SPREAD,
+                    (int) Math.round(m.spread()),
+                    n ->
+                        with(
+                            o -> new HandMeasure(n, o.fretFrom1(), o.fretFrom7(), o.thumbOver())))),
+            step(
+                "2  Without capo, index at fret 1, little finger on the same string where it still"
+                    + " lies easily: fret",
+                spinner(
+                    "measure-low",
+                    2,
+                    frets,
+                    m.fretFrom1(),
+                    n -> with(o -> new HandMeasure(o.spread(), n, o.fretFrom7(), o.thumbOver())))),
+            step(
+                "The same with the index at fret 7: fret",
+                spinner(
+                    "measure-high",
+                    HandMeasure.UPPER + 1,
+                    frets,
+                    m.fretFrom7(),
+                    n -> with(o -> new HandMeasure(o.spread(), o.fretFrom1(), n, o.thumbOver())))),
+            step("3  Round the neck", thumb(m)),
+            change,
+            new HBox(
+                6,
+                Controls.tool("accept-hand", "Use this hand", desk::accept),
+                Controls.tool("leave-hand", "Leave it as it is", desk::leave)));
+    tell();
+  }
+
+  private static VBox step(String words, javafx.scene.Node field) {
+    return new VBox(3, Controls.wrapped(words, "step-words"), field);
+  }
+
+  /** Takes a whole number. */
+  private interface Take {
+    void whole(int number);
+  }
+
+  private static Spinner<Integer> spinner(String id, int least, int most, int now, Take take) {
+    Spinner<Integer> spinner = WholeSpinner.of(id, least, most, now);
+    spinner.setPrefWidth(96);
+    spinner
+        .valueProperty()
+        .addListener(
+            (o, before, value) -> {
+              if (value != null) {
+                take.whole(value);
+              }
+            });
+    return spinner;
+  }
+
+  private CheckBox thumb(HandMeasure m) {
+    CheckBox box = new CheckBox("the thumb reaches over to ⑥");
+    box.setId("measure-thumb");
+    box.setSelected(m.thumbOver());
+    box.setOnAction(
+        e ->
+            with(o -> new HandMeasure(o.spread(), o.fretFrom1(), o.fretFrom7(), box.isSelected())));
+    return box;
+  }
+
+  private void with(UnaryOperator<HandMeasure> edit) {
+    desk.measureProperty().set(desk.measureProperty().get().map(edit));
+  }
+
+  private void tell() {
+    Optional<HandDesk.Change> known = desk.changeProperty().get();
+    Optional<Hand> hand = desk.measured();
+    if (hand.isEmpty()) {
+      return;
+    }
+    String spans =
+        Phrase.of(
+            "Index to little finger: %.0f mm with ease, %.0f mm at most.",
+            hand.get()
+                .comfortable(phalanx.instrument.Finger.INDEX, phalanx.instrument.Finger.LITTLE),
+            hand.get().limit(phalanx.instrument.Finger.INDEX, phalanx.instrument.Finger.LITTLE));
+    change.setText(
+        spans
+            + known
+                .map(c -> "\nIn this song: " + words(c.before(), c.after()))
+                .orElse("\nplanning the song with it …"));
+  }
+
+  private static String words(Advised before, Advised after) {
+    return AdviceWords.spots(before, after) + " · " + AdviceWords.tempo(before, after);
+  }
+}

@@ -1,0 +1,78 @@
+package phalanx.desktop.strip;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import javafx.scene.canvas.GraphicsContext;
+import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.drawing.ScrolledPictures;
+import phalanx.desktop.model.SlotRange;
+import phalanx.desktop.model.Viewing;
+import phalanx.performance.Performance;
+
+/** The two-hand strip of a plan that is only looked at: it scrolls and takes nothing. */
+public final class StripPreview extends ScrolledPictures {
+
+  private static final double ZOOM = 0.8;
+
+  private final Palette palette;
+  private final Viewing viewing;
+  private final Map<GraphicsContext, StripPainter> painters = new HashMap<>();
+  private Optional<Performance> played = Optional.empty();
+  private StripLayout layout;
+
+  /** A strip without a plan yet. */
+  public StripPreview(Viewing viewing, Palette palette) {
+    super("strip-preview");
+    this.palette = palette;
+    this.viewing = viewing;
+    setAccessibleText("strip of the way that is looked at");
+    viewing.namingProperty().addListener(o -> repaint());
+  }
+
+  /** Shows a plan. */
+  public void show(Optional<Performance> plan) {
+    played = plan;
+    rebuild();
+  }
+
+  @Override
+  protected double layOut(double width) {
+    if (played.isEmpty()) {
+      layout = null;
+      return -1;
+    }
+    layout = new StripLayout(played.get(), width, ZOOM);
+    return layout.height();
+  }
+
+  @Override
+  protected List<Double> cuts() {
+    return layout == null ? List.of() : layout.cuts();
+  }
+
+  @Override
+  protected void paint(GraphicsContext on, double top, double width, double height) {
+    StripChoice nothing =
+        new StripChoice(
+            SlotRange.Span.NONE,
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            List.of(),
+            Set.of(),
+            Optional.empty());
+    painters
+        .computeIfAbsent(on, g -> new StripPainter(g, palette))
+        .paint(
+            layout.arrangement(),
+            layout,
+            nothing,
+            viewing.namingProperty().get(),
+            top,
+            width,
+            height);
+  }
+}
