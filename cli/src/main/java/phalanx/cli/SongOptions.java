@@ -3,12 +3,15 @@ package phalanx.cli;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import phalanx.chart.Retuning;
 import phalanx.formats.patterns.PatternShelf;
+import phalanx.instrument.Guitar;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.HandSchool;
 import phalanx.picking.PickingStyle;
 import phalanx.song.Feel;
 import phalanx.song.Song;
+import phalanx.theory.NoteNaming;
 import phalanx.theory.Phrase;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -51,8 +54,12 @@ final class SongOptions {
 
   /** The song as the options have it. */
   Song adjusted(Song read) {
-    Song wanted =
-        read.withGuitar(options.guitar(read.guitar())).withHand(options.hand(read.hand()));
+    Guitar guitar = options.guitar(read.guitar());
+    Song retuned = Retuning.of(read, guitar.tuning());
+    for (Retuning.Lost lost : Retuning.lost(read, retuned, NoteNaming.ENGLISH)) {
+      spec.commandLine().getErr().println("the pin no longer holds, left out: " + lost.words());
+    }
+    Song wanted = retuned.withGuitar(guitar).withHand(options.hand(read.hand()));
     if (school != null) {
       if (!SCHOOLS.containsKey(school)) {
         throw usage("--school: expected two, three, four, line or pami, found " + school);

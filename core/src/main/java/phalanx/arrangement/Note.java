@@ -6,6 +6,7 @@ import phalanx.instrument.Finger;
 import phalanx.picking.Force;
 import phalanx.picking.PickFinger;
 import phalanx.song.NoteRef;
+import phalanx.technique.Technique;
 
 /**
  * One sounding note.
@@ -78,6 +79,30 @@ public record Note(
   /** The same note ringing for another time. */
   public Note lasting(int ticks) {
     return with(tick, ticks, attack);
+  }
+
+  /** The same note played with other techniques, at another fret and pitch if need be. */
+  public Note played(Set<Technique> how, int at, int sounding) {
+    return new Note(
+        tick,
+        lengthTicks,
+        string,
+        at,
+        sounding,
+        pick,
+        fretFinger,
+        part,
+        ref,
+        attack,
+        group,
+        how,
+        force,
+        delayTicks);
+  }
+
+  /** The harmonic it is, if it is one. */
+  public Optional<Technique> harmonic() {
+    return techniques.stream().filter(t -> t.higher() > 0).findFirst();
   }
 
   private Note with(int when, int ticks, Attack how) {

@@ -1,7 +1,9 @@
 package phalanx.arrangement;
 
 import java.util.Optional;
+import java.util.Set;
 import phalanx.melody.Slur;
+import phalanx.technique.Technique;
 
 /**
  * A note of the tune as it is played once.
@@ -14,6 +16,7 @@ import phalanx.melody.Slur;
  * @param slur how it is made from the note before, if it is not plucked
  * @param bar identity of the bar it is written in
  * @param barTick where in that bar it begins
+ * @param techniques what is special about how it is played
  */
 public record Sung(
     int tick,
@@ -23,15 +26,57 @@ public record Sung(
     String label,
     Optional<Slur> slur,
     int bar,
-    int barTick) {
+    int barTick,
+    Set<Technique> techniques) {
+
+  public Sung {
+    techniques = Set.copyOf(techniques);
+  }
+
+  /** A note with nothing special about it. */
+  public Sung(
+      int tick,
+      int endTick,
+      int midi,
+      Optional<Integer> string,
+      String label,
+      Optional<Slur> slur,
+      int bar,
+      int barTick) {
+    this(tick, endTick, midi, string, label, slur, bar, barTick, Set.of());
+  }
+
+  /** Whether it is a natural harmonic. */
+  public boolean isNatural() {
+    return techniques.stream().anyMatch(Technique.NaturalHarmonic.class::isInstance);
+  }
+
+  /** Whether a hand bends its string. */
+  public boolean isBent() {
+    return techniques.stream().anyMatch(Technique.Bend.class::isInstance);
+  }
+
+  /** Whether a fretting finger has to hold it: an open string neither bends nor shakes. */
+  public boolean isHeld() {
+    return isBent() || techniques.stream().anyMatch(Technique.Vibrato.class::isInstance);
+  }
+
+  /** The pitch that is fretted for it, counted from the capo: lower where the string is touched. */
+  public int frettedMidi() {
+    return midi
+        - techniques.stream()
+            .filter(Technique.TouchedHarmonic.class::isInstance)
+            .mapToInt(t -> (int) Math.round(t.higher()))
+            .sum();
+  }
 
   /** The same note at another time. */
   public Sung at(int from, int to) {
-    return new Sung(from, to, midi, string, label, slur, bar, barTick);
+    return new Sung(from, to, midi, string, label, slur, bar, barTick, techniques);
   }
 
   /** The same note going on for longer. */
   public Sung until(int end) {
-    return new Sung(tick, end, midi, string, label, slur, bar, barTick);
+    return new Sung(tick, end, midi, string, label, slur, bar, barTick, techniques);
   }
 }

@@ -3,6 +3,7 @@ package phalanx.instrument;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import phalanx.theory.Phrase;
 
 /**
  * A place where a string that is touched, not pressed, sounds one of its overtones. Physics of the
@@ -20,6 +21,9 @@ public record HarmonicNode(
 
   /** The highest overtone that speaks well enough to be played. */
   public static final int HIGHEST = 7;
+
+  /** A place this near to a fret is called by it. */
+  private static final double NEAR = 0.06;
 
   /** Every node of all strings, ⑥ to ①, along each string from the nut. */
   public static List<HarmonicNode> all(Guitar guitar) {
@@ -62,6 +66,12 @@ public record HarmonicNode(
 
   private static int greatestDivisor(int a, int b) {
     return b == 0 ? a : greatestDivisor(b, a % b);
+  }
+
+  /** Where it is touched, as players say it: {@code ② over 12}, {@code ⑤ over 3.2}. */
+  public String where() {
+    boolean onFret = Math.abs(fret - Math.rint(fret)) < NEAR;
+    return StringSign.of(string) + Phrase.of(onFret ? " over %.0f" : " over %.1f", fret);
   }
 
   /**

@@ -2,8 +2,10 @@ package phalanx.melody;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
+import phalanx.technique.Technique;
 
 /**
  * One note of the tune, or several at once.
@@ -13,9 +15,15 @@ import java.util.stream.Stream;
  * @param wants what sounds; one or more
  * @param slur how it is made from the note before, if it is not plucked
  * @param graces short notes just before it
+ * @param techniques what is special about how it is played
  */
 public record TuneNote(
-    int tick, int lengthTicks, List<Want> wants, Optional<Slur> slur, List<Want> graces) {
+    int tick,
+    int lengthTicks,
+    List<Want> wants,
+    Optional<Slur> slur,
+    List<Want> graces,
+    Set<Technique> techniques) {
 
   /** A guitar sounds this many notes at once. */
   public static final int MOST_TOGETHER = 6;
@@ -26,12 +34,29 @@ public record TuneNote(
   public TuneNote {
     wants = List.copyOf(wants);
     graces = List.copyOf(graces);
+    techniques = Set.copyOf(techniques);
     if (tick < 0 || lengthTicks < 1 || wants.isEmpty()) {
       throw new IllegalArgumentException("a note of the tune has a time, a length and a pitch");
     }
     if (wants.size() > MOST_TOGETHER || graces.size() > MOST_GRACES) {
       throw new IllegalArgumentException("too many notes at once, or before one");
     }
+  }
+
+  /** A note with nothing special about it. */
+  public TuneNote(
+      int tick, int lengthTicks, List<Want> wants, Optional<Slur> slur, List<Want> graces) {
+    this(tick, lengthTicks, wants, slur, graces, Set.of());
+  }
+
+  /** The same played with other techniques. */
+  public TuneNote played(Set<Technique> others) {
+    return new TuneNote(tick, lengthTicks, wants, slur, graces, others);
+  }
+
+  /** The same plucked, not slurred. */
+  public TuneNote plucked() {
+    return new TuneNote(tick, lengthTicks, wants, Optional.empty(), graces, techniques);
   }
 
   /** With every pitch and place changed. */
@@ -41,12 +66,13 @@ public record TuneNote(
         lengthTicks,
         wants.stream().map(change).toList(),
         slur,
-        graces.stream().map(change).toList());
+        graces.stream().map(change).toList(),
+        techniques);
   }
 
   /** With another length, more than 0. */
   public TuneNote lasting(int ticks) {
-    return new TuneNote(tick, ticks, wants, slur, graces);
+    return new TuneNote(tick, ticks, wants, slur, graces, techniques);
   }
 
   /** With one more sounding at the same time, unless it sounds already or six do. */
@@ -58,7 +84,8 @@ public record TuneNote(
             lengthTicks,
             Stream.concat(wants.stream(), Stream.of(more)).toList(),
             slur,
-            graces);
+            graces,
+            techniques);
   }
 
   /** When it ends in its bar. */

@@ -4,9 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import phalanx.instrument.Tuning;
+import phalanx.technique.Technique;
+import phalanx.technique.TechniqueText;
 import phalanx.theory.Letter;
 import phalanx.theory.Meter;
 import phalanx.theory.NoteName;
@@ -22,14 +25,16 @@ import phalanx.theory.Quoted;
  * a rest. A note is a letter with {@code #} or {@code b}, an octave number, or none for the nearest
  * to the note before, with {@code '} or {@code ,} for an octave higher or lower; {@code @2} puts it
  * on string 2. {@code 2:3} is string 2 at fret 3. {@code b+d} are two notes at once, {@code ^a},
- * {@code _g} and {@code /c} are hammered, pulled and slid to, {@code {b}c} has a short b before it.
+ * {@code _g} and {@code /c} are hammered, pulled and slid to, {@code {b}c} has a short b before it,
+ * {@code g4(v,pm)} is played with techniques ({@link TechniqueText}).
  */
 public final class TuneReader {
 
   private static final Pattern SOUND =
       Pattern.compile("([A-Ga-g])(##|bb|[#b♯♭]?)(\\d?)('{0,20}|,{0,20})(?:@([1-6]))?");
   private static final Pattern PLACE = Pattern.compile("([1-6]):(\\d{1,2})");
-  private static final Pattern NOTE = Pattern.compile("(?:\\{([^}]*)\\})?([\\^_/]?)(.+)");
+  private static final Pattern NOTE =
+      Pattern.compile("(?:\\{([^}]*)\\})?([\\^_/]?)([^(]+)(?:\\(([^()]*)\\))?");
 
   /** The first note without an octave is the nearest to this. */
   public static final Pitch MIDDLE = Pitch.parse("G4").orElseThrow();
@@ -197,7 +202,7 @@ public final class TuneReader {
       held += length;
     } else {
       TuneNote n = notes.remove(notes.size() - 1);
-      notes.add(new TuneNote(n.tick(), n.lengthTicks() + length, n.wants(), n.slur(), n.graces()));
+      notes.add(n.lasting(n.lengthTicks() + length));
     }
   }
 
@@ -224,10 +229,21 @@ public final class TuneReader {
       String words = "expected %d notes at once and %d short ones before them at most";
       problem(cell.column(), Phrase.of(words, TuneNote.MOST_TOGETHER, TuneNote.MOST_GRACES));
     }
+    Optional<Set<Technique>> techniques =
+        m.group(4) == null ? Optional.of(Set.of()) : TechniqueText.read(m.group(4));
+    if (techniques.isEmpty()) {
+      String words = "expected techniques that go together, such as (v), (b1) or (h), of: %s";
+      problem(cell.column() + m.start(4), Phrase.of(words, String.join(" ", TechniqueText.all())));
+    }
+    boolean touched =
+        techniques.isPresent() && techniques.get().stream().anyMatch(TechniqueText::isHarmonic);
+    if (touched && !m.group(2).isEmpty()) {
+      problem(cell.column(), "a harmonic is plucked: expected no " + m.group(2) + " before it");
+    }
     Optional<Slur> slur = m.group(2).isEmpty() ? Optional.empty() : Slur.of(m.group(2).charAt(0));
     return problems.size() > before || wants.isEmpty()
         ? Optional.empty()
-        : Optional.of(new TuneNote(tick, length, wants, slur, graces));
+        : Optional.of(new TuneNote(tick, length, wants, slur, graces, techniques.orElseThrow()));
   }
 
   private Optional<Want> want(String word, int column) {

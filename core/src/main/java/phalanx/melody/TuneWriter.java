@@ -8,6 +8,7 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import phalanx.instrument.Tuning;
+import phalanx.technique.TechniqueText;
 import phalanx.theory.Meter;
 import phalanx.theory.Pitch;
 import phalanx.theory.Ticks;
@@ -103,7 +104,9 @@ public final class TuneWriter {
           .append('}');
     }
     note.slur().ifPresent(s -> word.append(s.sign()));
-    return word.append(String.join("+", note.wants().stream().map(this::word).toList())).toString();
+    return word.append(String.join("+", note.wants().stream().map(this::word).toList()))
+        .append(TechniqueText.write(note.techniques()))
+        .toString();
   }
 
   private String word(Want want) {

@@ -97,9 +97,7 @@ final class TuneWays {
   }
 
   Stream<WayOutOf> pluck() {
-    return thisNote(
-        "pluck this note",
-        n -> new TuneNote(n.tick(), n.lengthTicks(), n.wants(), Optional.empty(), n.graces()));
+    return thisNote("pluck this note", TuneNote::plucked);
   }
 
   /** On the string of the note before it, or that one on the string of this. */

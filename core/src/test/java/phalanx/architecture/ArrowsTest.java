@@ -50,6 +50,7 @@ class ArrowsTest {
       List.of(
           "phalanx.theory",
           "phalanx.instrument",
+          "phalanx.technique",
           "phalanx.fretting",
           "phalanx.picking",
           "phalanx.melody",

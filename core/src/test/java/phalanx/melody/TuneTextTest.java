@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
@@ -14,6 +15,8 @@ import net.jqwik.api.Provide;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import phalanx.technique.Technique;
+import phalanx.technique.TechniqueText;
 import phalanx.theory.Meter;
 import phalanx.theory.Pitch;
 
@@ -144,6 +147,10 @@ class TuneTextTest {
         n % 11 == 0
             ? List.of(new Want.Sound(Pitch.parse("A5").orElseThrow(), Optional.empty()))
             : List.of();
-    return new TuneNote(start, length, List.of(want), slur, graces);
+    List<String> words = List.copyOf(TechniqueText.all());
+    boolean plain = n % 3 != 0 || slur.isPresent();
+    Set<Technique> techniques =
+        plain ? Set.of() : Set.of(TechniqueText.of(words.get(n % words.size())).orElseThrow());
+    return new TuneNote(start, length, List.of(want), slur, graces, techniques);
   }
 }

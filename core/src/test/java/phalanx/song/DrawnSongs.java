@@ -3,6 +3,8 @@ package phalanx.song;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import phalanx.melody.BarTune;
 import phalanx.melody.Slur;
 import phalanx.melody.TuneNote;
@@ -10,6 +12,8 @@ import phalanx.melody.Want;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.HandSchool;
 import phalanx.picking.ThumbRoute;
+import phalanx.technique.Technique;
+import phalanx.technique.TechniqueText;
 import phalanx.testing.Draws;
 import phalanx.theory.NoteName;
 import phalanx.theory.Pitch;
@@ -58,6 +62,26 @@ public final class DrawnSongs {
       List<TuneNote> rest =
           whole.notes().subList(Math.min(1, whole.notes().size()), whole.notes().size());
       tune = tune.with(bar, new BarTune(whole.heldTicks(), rest));
+    }
+    return song.withTune(tune);
+  }
+
+  /** A song whose tune is played with techniques, some of which no guitar has a place for. */
+  public static Song withTechniques(Draws draws) {
+    Song song = withTune(draws);
+    Tune tune = song.tune();
+    List<String> words = List.copyOf(TechniqueText.all());
+    for (int bar : new TreeSet<>(tune.bars().keySet())) {
+      BarTune whole = tune.bars().get(bar);
+      List<TuneNote> notes = new ArrayList<>();
+      for (TuneNote note : whole.notes()) {
+        Set<Technique> played =
+            draws.nextInt(2) == 0
+                ? Set.of()
+                : Set.of(TechniqueText.of(words.get(draws.nextInt(words.size()))).orElseThrow());
+        notes.add(note.played(played));
+      }
+      tune = tune.with(bar, new BarTune(whole.heldTicks(), notes));
     }
     return song.withTune(tune);
   }

@@ -29,6 +29,7 @@ import phalanx.advice.Ranked;
 import phalanx.desktop.model.AdviceDesk;
 import phalanx.desktop.model.HandDesk;
 import phalanx.instrument.Hand;
+import phalanx.instrument.HarmonicNode;
 import phalanx.instrument.StringPull;
 import phalanx.instrument.StringSet;
 import phalanx.instrument.Tuning;
@@ -263,5 +264,23 @@ class GuitarScreenTest {
     robot.interact(() -> window.workspace().bench().a4().set(432));
     assertThat(says(robot, "#string-table", "108.00")).isTrue();
     assertThat(window.workspace().sound().settings().a4Property().get()).isEqualTo(432);
+  }
+
+  @Test
+  void aHarmonicIsHeardAndShownWhereverItIs(FxRobot robot) throws TimeoutException {
+    HarmonicNode octave =
+        HarmonicNode.all(window.workspace().song().guitar()).stream()
+            .filter(n -> n.string() == 5 && n.harmonic() == 2)
+            .findFirst()
+            .orElseThrow();
+    robot.interact(() -> window.workspace().bench().touch(octave));
+    until(() -> window.workspace().sound().isHeard());
+    // Capo 2: F sharp, two octaves over it on the sixth string, and a third of the second's length.
+    assertThat(text(robot, "#harmonic-words"))
+        .startsWith("The harmonic F♯5")
+        .contains("① over 12")
+        .contains("⑥ over 5");
+    click(robot, "#tuning-open-g");
+    assertThat(text(robot, "#harmonic-words")).startsWith("Diamonds");
   }
 }

@@ -14,7 +14,6 @@ import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Group;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
-import phalanx.arrangement.Technique;
 import phalanx.arrangement.tune.TunePlace;
 import phalanx.arrangement.tune.TuneStrokes;
 import phalanx.fretting.Shape;
@@ -26,6 +25,7 @@ import phalanx.picking.Role;
 import phalanx.picking.Stroke;
 import phalanx.song.NoteRef;
 import phalanx.song.Song;
+import phalanx.technique.Technique;
 
 /** Turns what was laid and fingered into notes, gestures and the fingers a walking bass adds. */
 public final class LaidNotes {
@@ -67,7 +67,9 @@ public final class LaidNotes {
   }
 
   private static Beside step(TunePlace place) {
-    return new Beside(place.string(), place.fret(), place.finger(), place.left());
+    return place.node().isPresent()
+        ? new Beside(place.string(), 0, Optional.empty(), place.left())
+        : new Beside(place.string(), place.fret(), place.finger(), place.left());
   }
 
   /** The slots, with remarks where the pattern had to be bent. */
@@ -122,7 +124,7 @@ public final class LaidNotes {
                 .orElse(Integer.MAX_VALUE);
         note = beside(on, note, p, back);
       }
-      notes.add(note);
+      notes.add(played(note, p.played()));
     }
     if (rolls) {
       int low = struck.get(0).string();
@@ -132,6 +134,17 @@ public final class LaidNotes {
       int tick = on.placed().tick();
       gestures.add(new Gesture.Roll(tick, up ? low : high, up ? high : low, roll.stepTicks()));
     }
+  }
+
+  /** A note with its techniques, at the pitch that sounds with them. */
+  private Note played(Note n, Played how) {
+    if (how.techniques().isEmpty()) {
+      return n;
+    }
+    Set<Technique> all = new HashSet<>(n.techniques());
+    all.addAll(how.techniques());
+    int low = how.touchedAt().isPresent() ? song.guitar().midi(n.string(), 0) : n.midi();
+    return n.played(all, how.touchedAt().orElse(n.fret()), low + how.higher());
   }
 
   /** A note for which a finger comes down beside the shape, until it has to go back. */

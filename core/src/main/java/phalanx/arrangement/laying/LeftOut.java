@@ -34,8 +34,9 @@ final class LeftOut {
    * What the next strike lacks.
    *
    * @param tick when it stands in the song as written
+   * @param touches whether a finger was to touch a harmonic
    */
-  List<Remark> next(Strike strike, Fingered fingers, int tick) {
+  List<Remark> next(Strike strike, Fingered fingers, int tick, boolean touches) {
     List<Remark> remarks = new ArrayList<>();
     List<Integer> struck = new ArrayList<>(strike.strings());
     strike.thumb().ifPresent(struck::add);
@@ -49,7 +50,10 @@ final class LeftOut {
       }
     }
     if (!fingers.gesture() && !strike.gesture().isEmpty()) {
-      String words = "a hit or brush is left out: its fingers are not free in time";
+      String words =
+          touches
+              ? "a harmonic is left out: the index finger is not free in time to touch it"
+              : "a hit or brush is left out: its fingers are not free in time";
       Figure figure = millis(strike, strike.gesture().stream(), FingerAssignment.TOO_QUICK_MS);
       remarks.add(
           new Remark(

@@ -17,6 +17,7 @@ import phalanx.song.NoteRef;
  * @param rings until when a note of the tune rings
  * @param slur how the fretting hand makes it alone, if it does
  * @param slurredFrom when the note it is slurred from begins
+ * @param played what is special about it
  */
 record Plucked(
     int string,
@@ -25,11 +26,20 @@ record Plucked(
     Optional<Beside> step,
     Optional<Integer> rings,
     Optional<Slur> slur,
-    Optional<Integer> slurredFrom) {
+    Optional<Integer> slurredFrom,
+    Played played) {
 
   /** A stroke of the pattern. */
   Plucked(int string, Stroke.Pluck pluck, NoteRef ref, Optional<Beside> step) {
-    this(string, pluck, ref, step, Optional.empty(), Optional.empty(), Optional.empty());
+    this(
+        string,
+        pluck,
+        ref,
+        step,
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Played.PLAIN);
   }
 
   /** When its finger is down: for a pull-off to it with the note before already. */
@@ -43,13 +53,20 @@ record Plucked(
   Plucked leaving(Set<Integer> strings) {
     boolean slides = slur.filter(s -> s == Slur.SLIDE).isPresent();
     Optional<Beside> more = slides ? step.map(s -> s.leaving(strings)) : step;
-    return new Plucked(string, pluck, ref, more, rings, slur, slurredFrom);
+    return new Plucked(string, pluck, ref, more, rings, slur, slurredFrom, played);
   }
 
   /** With its finger apart from the others beside the shape. */
   Plucked apart(Shape shape, List<Beside> others) {
     return new Plucked(
-        string, pluck, ref, step.map(s -> s.apart(shape, others)), rings, slur, slurredFrom);
+        string,
+        pluck,
+        ref,
+        step.map(s -> s.apart(shape, others)),
+        rings,
+        slur,
+        slurredFrom,
+        played);
   }
 
   /** Whether the thumb's own row asks for it. */
@@ -59,6 +76,8 @@ record Plucked(
 
   /** A slurred note needs no finger of the picking hand; any other is left out without one. */
   boolean isMade(Fingered fingers) {
-    return slur.isPresent() || fingers.finger(string).isPresent();
+    return slur.isPresent()
+        || fingers.finger(string).isPresent()
+            && (!played.isTouchedByPicking() || fingers.gesture());
   }
 }

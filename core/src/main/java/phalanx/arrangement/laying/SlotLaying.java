@@ -171,7 +171,8 @@ public final class SlotLaying {
         beside,
         Optional.of(struck.endTick()),
         struck.slur(),
-        struck.slurredFrom());
+        struck.slurredFrom(),
+        Played.of(struck.note(), place));
   }
 
   /** A hit that would stop the tune is left out. */

@@ -242,14 +242,20 @@ public final class SongLaying {
     Optional<Integer> thumb =
         on.plucks().stream().filter(Plucked::byThumb).map(Plucked::string).findFirst();
     Map<Integer, PickFinger> wanted = new HashMap<>();
+    Set<PickFinger> gesture = new HashSet<>();
     List<Integer> strings = new ArrayList<>();
     for (Plucked p : on.plucks()) {
       if (!p.byThumb() && p.slur().isEmpty()) {
         strings.add(p.string());
         p.pluck().finger().ifPresent(f -> wanted.put(p.string(), f));
+        if (p.played().isTouchedByPicking()) {
+          // The index finger touches; the ring finger plucks behind it, or the thumb.
+          gesture.add(PickFinger.I);
+          boolean ring = song.school().fingers().contains(PickFinger.A);
+          wanted.put(p.string(), ring ? PickFinger.A : PickFinger.P);
+        }
       }
     }
-    Set<PickFinger> gesture = new HashSet<>();
     on.brush().ifPresent(b -> gesture.addAll(b.touch().fingers()));
     on.hit().ifPresent(h -> gesture.addAll(h.hit().fingers()));
     int tick = clock.evened(on.placed().tick(), 0);
@@ -276,8 +282,14 @@ public final class SongLaying {
       SlotLaying laying = laying(laid.get(i).placed().slot()).orElseThrow();
       laying.remarks().addAll(tune.remarks(laid.get(i).placed().slot()));
       int tick = laid.get(i).placed().tick();
-      laying.remarks().addAll(left.next(strikes.get(i), fingers.get(i), tick));
+      laying
+          .remarks()
+          .addAll(left.next(strikes.get(i), fingers.get(i), tick, touches(laid.get(i))));
     }
+  }
+
+  private static boolean touches(Laid on) {
+    return on.plucks().stream().anyMatch(p -> p.played().isTouchedByPicking());
   }
 
   /** A note that is slurred from one that no finger could pluck in time is not there either. */

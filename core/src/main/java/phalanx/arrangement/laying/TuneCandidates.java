@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import phalanx.arrangement.Sung;
 import phalanx.arrangement.tune.SlotTune;
@@ -18,6 +19,7 @@ import phalanx.fretting.ShapeQuery;
 import phalanx.fretting.ShapeSearch;
 import phalanx.melody.Slur;
 import phalanx.picking.StringRoles;
+import phalanx.technique.Technique;
 
 /**
  * The shapes of a chord with one way each to play the tune there, rated together. A shape comes in
@@ -34,7 +36,12 @@ public final class TuneCandidates {
 
   /** What of a note counts for its place. */
   private record Voice(
-      int midi, Optional<Integer> string, boolean together, boolean legato, Optional<Slur> slur) {}
+      int midi,
+      Optional<Integer> string,
+      boolean together,
+      boolean legato,
+      Optional<Slur> slur,
+      Set<Technique> techniques) {}
 
   private record Asked(
       ShapeQuery query,
@@ -71,7 +78,8 @@ public final class TuneCandidates {
       Sung note = tune.notes().get(n);
       boolean together = n > 0 && tune.notes().get(n - 1).tick() == note.tick();
       boolean legato = TuneFit.legato(tune.notes(), n);
-      voices.add(new Voice(note.midi(), note.string(), together, legato, note.slur()));
+      voices.add(
+          new Voice(note.midi(), note.string(), together, legato, note.slur(), note.techniques()));
     }
     return known.computeIfAbsent(
         new Asked(query, base, voices, tune.edges(), pin, fit.onTop()),
@@ -89,7 +97,12 @@ public final class TuneCandidates {
     Map<Shape, Double> costs = new LinkedHashMap<>();
     base.forEach(r -> costs.put(r.shape(), r.cost()));
     List<Integer> pitches =
-        tune.notes().stream().map(Sung::midi).distinct().limit(MOST_TOPS).toList();
+        tune.notes().stream()
+            .filter(n -> !n.isNatural())
+            .map(Sung::frettedMidi)
+            .distinct()
+            .limit(MOST_TOPS)
+            .toList();
     for (int midi : pitches) {
       int sounding = midi + query.guitar().capo();
       tops.computeIfAbsent(

@@ -104,6 +104,7 @@ public record SlotTune(List<Sung> notes, Edges edges) {
     Shape left = shape.without(place.left());
     return place
         .finger()
+        .filter(f -> place.node().isEmpty())
         .map(f -> left.with(place.string(), new Stop.Pressed(place.fret(), f)))
         .orElseGet(() -> left.with(place.string(), new Stop.Open()));
   }

@@ -135,6 +135,13 @@ public final class TuneAlone {
   /** Every place of one note, with each finger that could take it. */
   private List<Way> single(Sung note) {
     List<Way> ways = new ArrayList<>();
+    if (note.isNatural()) {
+      new HarmonicPlaces(reach)
+          .of(Shape.NOTHING, -1, note.midi()).stream()
+              .filter(p -> note.string().filter(s -> s != p.string()).isEmpty())
+              .forEach(p -> ways.add(new Way(List.of(Optional.of(p)), 0, p.cost())));
+      return ways.isEmpty() ? List.of(missed(1)) : ways;
+    }
     for (int string = 0; string < Tuning.STRINGS; string++) {
       int fret = fret(note, string);
       if (fret == 0) {
@@ -155,9 +162,10 @@ public final class TuneAlone {
 
   /** The fret of a note on a string; -1 where it does not lie there, or is not wanted there. */
   private int fret(Sung note, int string) {
-    int fret = note.midi() - reach.guitar().shapeMidi(string, 0);
+    int fret = note.frettedMidi() - reach.guitar().shapeMidi(string, 0);
     boolean wanted = note.string().filter(s -> s != string).isEmpty();
-    return wanted && fret >= 0 && fret <= reach.highestFret() ? fret : -1;
+    int lowest = note.isHeld() ? 1 : 0;
+    return wanted && !note.isNatural() && fret >= lowest && fret <= reach.highestFret() ? fret : -1;
   }
 
   private static TunePlace place(int string, int fret, Optional<Finger> finger) {

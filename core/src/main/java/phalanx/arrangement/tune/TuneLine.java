@@ -11,6 +11,7 @@ import phalanx.song.Song;
 import phalanx.song.Timeline;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.song.TunePitches;
+import phalanx.technique.TechniqueText;
 import phalanx.theory.Ticks;
 
 /** The tune of a song with the repeats unrolled. */
@@ -73,9 +74,15 @@ public final class TuneLine {
         sound.pitch().midi(),
         sound.string(),
         sound.pitch().toString(),
-        note.slur(),
+        isHarmonic(note) ? Optional.empty() : note.slur(),
         bar.written(),
-        note.tick());
+        note.tick(),
+        note.techniques());
+  }
+
+  /** A harmonic is plucked, whatever is written. */
+  private static boolean isHarmonic(TuneNote note) {
+    return note.techniques().stream().anyMatch(TechniqueText::isHarmonic);
   }
 
   /** The notes that end with the bar before go on into this one. */

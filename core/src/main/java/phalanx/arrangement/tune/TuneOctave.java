@@ -7,6 +7,7 @@ import phalanx.instrument.Tuning;
 import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
 import phalanx.song.Song;
+import phalanx.technique.TechniqueText;
 
 /**
  * In which octave a tune lies at hand: on the neck below fret 7 of string ①, where the shapes of
@@ -97,6 +98,12 @@ public final class TuneOctave {
   }
 
   private static IntStream top(TuneNote note) {
+    // A harmonic lies where its node is, whatever its pitch.
+    boolean touched = note.techniques().stream().anyMatch(TechniqueText::isHarmonic);
+    return touched ? IntStream.empty() : fretted(note);
+  }
+
+  private static IntStream fretted(TuneNote note) {
     return note.wants().stream()
         .flatMapToInt(
             w -> w instanceof Want.Sound s ? IntStream.of(s.pitch().midi()) : IntStream.empty())

@@ -5,6 +5,7 @@ import java.util.Set;
 import phalanx.fretting.Grip;
 import phalanx.fretting.Stance;
 import phalanx.instrument.Finger;
+import phalanx.instrument.HarmonicNode;
 
 /**
  * Where a note of the tune lies beside a shape that is held.
@@ -15,6 +16,7 @@ import phalanx.instrument.Finger;
  * @param inShape whether the shape sounds it anyway
  * @param left strings whose finger leaves them for this note
  * @param cost what it costs, without unit
+ * @param node the node at which the string is touched, for a natural harmonic
  */
 public record TunePlace(
     int string,
@@ -22,15 +24,29 @@ public record TunePlace(
     Optional<Finger> finger,
     boolean inShape,
     Set<Integer> left,
-    double cost) {
+    double cost,
+    Optional<HarmonicNode> node) {
 
   public TunePlace {
     left = Set.copyOf(left);
   }
 
-  /** The place without what is done for it. */
+  /** A place where the string is pressed or open. */
+  public TunePlace(
+      int string,
+      int fret,
+      Optional<Finger> finger,
+      boolean inShape,
+      Set<Integer> left,
+      double cost) {
+    this(string, fret, finger, inShape, left, cost, Optional.empty());
+  }
+
+  /** The place without what is done for it; a string that was touched rings on open. */
   Stance.Voice voice() {
-    return new Stance.Voice(string, fret, finger);
+    return node.isPresent()
+        ? new Stance.Voice(string, 0, Optional.empty())
+        : new Stance.Voice(string, fret, finger);
   }
 
   /** What its finger holds. */

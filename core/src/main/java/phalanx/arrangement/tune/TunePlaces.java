@@ -45,6 +45,7 @@ final class TunePlaces {
 
   private final Reach reach;
   private final boolean onTop;
+  private final HarmonicPlaces harmonics;
   private final Map<Asked, List<TunePlace>> known = new ConcurrentHashMap<>();
 
   /**
@@ -55,6 +56,7 @@ final class TunePlaces {
   TunePlaces(Reach reach, boolean onTop) {
     this.reach = reach;
     this.onTop = onTop;
+    harmonics = new HarmonicPlaces(reach);
   }
 
   Reach reach() {
@@ -67,10 +69,18 @@ final class TunePlaces {
 
   /** Every place of a note, those on another string than the player wants left out. */
   List<TunePlace> of(Shape shape, int root, Sung note) {
-    List<TunePlace> all = of(shape, root, note.midi());
-    return note.string().isEmpty()
-        ? all
-        : all.stream().filter(p -> p.string() == note.string().get()).toList();
+    List<TunePlace> all =
+        note.isNatural()
+            ? harmonics.of(shape, root, note.midi())
+            : of(shape, root, note.frettedMidi());
+    if (note.string().isEmpty() && !note.isHeld()) {
+      return all;
+    }
+    return all.stream()
+        .filter(p -> note.string().isEmpty() || p.string() == note.string().get())
+        .filter(p -> !note.isHeld() || p.finger().isPresent())
+        .map(p -> note.isBent() ? BendPlaces.bent(shape, p) : p)
+        .toList();
   }
 
   /** Every place of a pitch counted from the capo. */

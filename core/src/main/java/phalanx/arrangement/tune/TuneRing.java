@@ -39,6 +39,10 @@ public final class TuneRing {
     if (!place.inShape() && (place.finger().isPresent() || !place.left().isEmpty())) {
       beside = Math.max(beside, struck.endTick());
     }
+    if (struck.note().isBent()) {
+      int pushed = BendPlaces.towards(place.string());
+      away[pushed] = Math.max(away[pushed], Math.min(struck.endTick(), slotEnd));
+    }
     for (int s : place.left()) {
       away[s] = Math.max(away[s], Math.min(struck.endTick(), slotEnd));
     }

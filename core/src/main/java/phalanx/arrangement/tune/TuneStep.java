@@ -75,7 +75,9 @@ final class TuneStep {
    * @param together the notes that begin with the one before, itself among them
    */
   boolean canSlur(Shape shape, TunePlace from, List<TunePlace> together, TunePlace to, Slur slur) {
-    boolean string = from.string() == to.string();
+    // What is touched is plucked, and leaves nothing to pull off from.
+    boolean touched = from.node().isPresent() || to.node().isPresent();
+    boolean string = from.string() == to.string() && !touched;
     boolean sameFinger = to.finger().isPresent() && from.finger().equals(to.finger());
     return string
         && switch (slur) {

@@ -12,6 +12,7 @@ import phalanx.arrangement.Remark;
 import phalanx.arrangement.Slot;
 import phalanx.arrangement.Sung;
 import phalanx.instrument.Guitar;
+import phalanx.instrument.HarmonicNode;
 import phalanx.instrument.Tuning;
 import phalanx.melody.Slur;
 import phalanx.theory.Phrase;
@@ -116,6 +117,9 @@ public final class TuneStrokes {
   }
 
   private boolean canSlur(int index, Struck from, TunePlace to, Slur slur) {
+    if (from.place().node().isPresent()) {
+      return false;
+    }
     Slot slot = slots.get(index);
     int n = slot.tune().indexOf(from.note());
     Optional<TunePlace> here = n < 0 ? Optional.empty() : ways.get(index).places().get(n);
@@ -143,15 +147,7 @@ public final class TuneStrokes {
     int n = index < 0 ? -1 : slots.get(index).tune().indexOf(note);
     return n >= 0
         && n < ways.get(index).places().size()
-        && ways.get(index)
-            .places()
-            .get(n)
-            .filter(
-                p ->
-                    p.string() == place.string()
-                        && p.fret() == place.fret()
-                        && p.finger().equals(place.finger()))
-            .isPresent();
+        && ways.get(index).places().get(n).filter(p -> p.voice().equals(place.voice())).isPresent();
   }
 
   private void outOfReach(int slot, Sung note) {
@@ -160,14 +156,23 @@ public final class TuneStrokes {
         slot,
         new Remark(
             Remark.Kind.TUNE_REACH,
-            "the tune’s " + note.label() + where(note.midi()),
+            "the tune’s " + note.label() + where(note),
             Optional.of(note.tick()),
             note.string(),
             Optional.of(new Remark.Figure(0, quarters, "quarters"))));
   }
 
   /** Whether any hand could reach a pitch on this guitar. */
-  private String where(int midi) {
+  private String where(Sung note) {
+    if (note.isNatural()) {
+      boolean some =
+          !HarmonicNode.sounding(fit.reach().guitar(), note.midi() + fit.reach().guitar().capo())
+              .isEmpty();
+      return some
+          ? " is out of reach: its string is held or the thumb’s"
+          : " is no natural harmonic of any open string";
+    }
+    int midi = note.frettedMidi();
     Guitar guitar = fit.reach().guitar();
     int lowest =
         IntStream.range(0, Tuning.STRINGS).map(s -> guitar.shapeMidi(s, 0)).min().orElse(0);

@@ -1,6 +1,7 @@
 package phalanx.arrangement.laying;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.HashMap;
 import java.util.List;
@@ -18,9 +19,11 @@ import phalanx.fretting.Reach;
 import phalanx.instrument.Finger;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.HandSchool;
+import phalanx.picking.PickFinger;
 import phalanx.song.DrawnSongs;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
+import phalanx.technique.Technique;
 import phalanx.testing.Draws;
 
 /** What holds for every arrangement of a tune, over random tunes, chords and patterns. */
@@ -31,6 +34,59 @@ class TuneLawsTest {
   @Property(tries = 150)
   void bothHandsCanDoWhatTheTuneAsks(@ForAll Draws draws) {
     laws(ARRANGER.arrange(DrawnSongs.withTune(draws)));
+  }
+
+  @Property(tries = 150)
+  void bothHandsCanDoWhatTechniquesAsk(@ForAll Draws draws) {
+    Arrangement a = ARRANGER.arrange(DrawnSongs.withTechniques(draws));
+    laws(a);
+    touchingFingersHaveOneJob(a);
+    harmonicsSoundTheirOvertones(a);
+    bentStringsHaveRoom(a);
+  }
+
+  /** The index finger touches, so that it plucks nothing at that time, and another plucks. */
+  private static void touchingFingersHaveOneJob(Arrangement a) {
+    for (Note note : a.notes()) {
+      boolean touched =
+          note.techniques().stream().anyMatch(Technique.TouchedHarmonic.class::isInstance)
+              || note.harmonic().isPresent() && note.fretFinger().isEmpty();
+      if (touched) {
+        assertThat(a.notesFrom(note.tick(), note.tick() + 1))
+            .as("%s", note)
+            .noneMatch(n -> n.isPickedBy(PickFinger.I));
+      }
+    }
+  }
+
+  /** Physics of the ideal string: a node of the n-th overtone sounds n times the open pitch. */
+  private static void harmonicsSoundTheirOvertones(Arrangement a) {
+    for (Note note : a.notes()) {
+      for (Technique technique : note.techniques()) {
+        int open = a.song().guitar().midi(note.string(), 0);
+        if (technique instanceof Technique.NaturalHarmonic h) {
+          double overtone = open + 12 * Math.log(h.harmonic()) / Math.log(2);
+          assertThat((double) note.midi()).isCloseTo(overtone, within(0.5));
+          double touch = 12 * Math.log(1 / (1 - (double) h.node() / h.harmonic())) / Math.log(2);
+          assertThat((double) note.fret()).isCloseTo(touch, within(0.5));
+        } else if (technique instanceof Technique.TouchedHarmonic h) {
+          int above = Map.of(12, 12, 7, 19, 5, 24).get(h.above());
+          assertThat(note.midi()).isEqualTo(open + note.fret() + above);
+        }
+      }
+    }
+  }
+
+  private static void bentStringsHaveRoom(Arrangement a) {
+    for (Note bent : a.notes()) {
+      if (bent.techniques().stream().anyMatch(Technique.Bend.class::isInstance)) {
+        assertThat(bent.fretFinger()).isPresent();
+        int pushed = bent.string() >= 3 ? bent.string() - 1 : bent.string() + 1;
+        assertThat(a.notesFrom(bent.tick(), bent.tick() + 1))
+            .as("%s", bent)
+            .noneMatch(n -> n.string() == pushed && n.part() != Note.Part.TUNE);
+      }
+    }
   }
 
   /**
@@ -152,7 +208,11 @@ class TuneLawsTest {
       if (note.isEmpty()) {
         assertThat(remarks)
             .as("%s at %d", sung.label(), sung.tick())
-            .anyMatch(r -> r.contains("out of reach") || r.contains("left out"));
+            .anyMatch(
+                r ->
+                    r.contains("out of reach")
+                        || r.contains("left out")
+                        || r.contains("no natural"));
       } else if (note.get().tick() + note.get().lengthTicks() < sung.endTick()) {
         assertThat(remarks)
             .as("%s at %d", sung.label(), sung.tick())

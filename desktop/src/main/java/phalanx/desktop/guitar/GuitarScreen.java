@@ -11,6 +11,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import phalanx.chart.Transposition;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.GuitarBench;
@@ -20,9 +21,12 @@ import phalanx.desktop.strip.StripPreview;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Hand;
 import phalanx.instrument.HandMeasure;
+import phalanx.instrument.HarmonicNode;
 import phalanx.instrument.Tuning;
+import phalanx.theory.NoteName;
 import phalanx.theory.NoteNaming;
 import phalanx.theory.Phrase;
+import phalanx.theory.Pitch;
 
 /** The middle of the Guitar screen: the neck with its harmonics, the strings, usual tunings. */
 public final class GuitarScreen extends VBox {
@@ -35,6 +39,7 @@ public final class GuitarScreen extends VBox {
   private final HarmonicsView neck;
   private final StripPreview preview;
   private final Label about = new Label();
+  private final Label harmonics = Controls.line("");
   private final Label span = Controls.line("");
   private final Button use;
 
@@ -46,13 +51,9 @@ public final class GuitarScreen extends VBox {
         new HarmonicsView(
             NECK_WIDTH, NECK_HEIGHT, palette, workspace.viewing().leftHandedProperty());
     neck.fill(this, 48);
+    harmonics.setId("harmonic-words");
     getStyleClass().add("arrange");
     setMinWidth(0);
-    Label harmonics =
-        Controls.line(
-            "Diamonds: natural harmonics, larger where they speak more easily; click one to hear"
-                + " it. Over fret 12 an octave, 7 and 19 an octave and a fifth, 5 two octaves,"
-                + " 4, 9 and 16 two octaves and a third; counted from the capo.");
     FlowPane below = new FlowPane(new StringTable(workspace), new UsualTunings(workspace));
     below.getStyleClass().add("bench-row");
     VBox content = new VBox(neck, harmonics, span, below);
@@ -68,7 +69,8 @@ public final class GuitarScreen extends VBox {
     workspace.advice().previewProperty().addListener((o, before, now) -> preview.show(now));
     workspace.hands().measureProperty().addListener(o -> show());
     workspace.historyProperty().addListener(o -> show());
-    neck.onTouch(bench::hear);
+    neck.onTouch(bench::touch);
+    bench.touchedProperty().addListener(o -> show());
     bench.sheetProperty().addListener(o -> show());
     workspace.viewing().namingProperty().addListener(o -> show());
     show();
@@ -113,8 +115,36 @@ public final class GuitarScreen extends VBox {
     return header;
   }
 
+  private String named(int midi, NoteNaming naming) {
+    NoteName name = Transposition.keys(workspace.song()).get(0).nameOf(Math.floorMod(midi, 12));
+    return naming.name(name) + Pitch.of(midi, name).octave();
+  }
+
+  /** What the diamonds are, or every place of the harmonic that was touched. */
+  private String harmonicWords(NoteNaming naming) {
+    return bench
+        .touchedProperty()
+        .get()
+        .map(
+            node ->
+                Phrase.of(
+                    "The harmonic %s, %+.0f cents from the fretted note: %s.",
+                    named(node.midi(), naming),
+                    node.cents(),
+                    HarmonicNode.sounding(bench.sheetProperty().get().guitar(), node.midi())
+                        .stream()
+                        .map(HarmonicNode::where)
+                        .collect(Collectors.joining(", "))))
+        .orElse(
+            "Diamonds: natural harmonics, larger where they speak more easily; click one to hear"
+                + " it and see all its places. Over fret 12 an octave, 7 and 19 an octave and a"
+                + " fifth, 5 two octaves, 4, 9 and 16 two octaves and a third; counted from the"
+                + " capo.");
+  }
+
   private void show() {
     NoteNaming naming = workspace.viewing().namingProperty().get();
+    harmonics.setText(harmonicWords(naming));
     Hand hand = workspace.hands().measured().orElse(workspace.song().hand());
     span.setText(
         Phrase.of(
@@ -128,7 +158,8 @@ public final class GuitarScreen extends VBox {
         hand,
         workspace.hands().measureProperty().get().isPresent()
             ? List.of(1, HandMeasure.UPPER)
-            : List.of(1));
+            : List.of(1),
+        bench.touchedProperty().get());
     String there = words(bench.tuningProperty().get(), naming);
     about.setText(
         bench.isUsed()

@@ -29,7 +29,7 @@ final class HandPanel extends VBox {
     getStyleClass().add("side-part");
     measuring.getStyleClass().add("side-part");
     change.setId("hand-change");
-    VBox content = new VBox(HandForm.of(workspace), measuring, Controls.line(CAUTION));
+    VBox content = new VBox(HandForm.of(workspace), measuring);
     content.getStyleClass().addAll("forms", "side-part");
     getChildren().add(Controls.scroll(content));
     desk.measureProperty()
@@ -42,10 +42,6 @@ final class HandPanel extends VBox {
     desk.changeProperty().addListener(o -> tell());
     show();
   }
-
-  private static final String CAUTION =
-      "Warm up before wide stretches and long barres; stop when it hurts. Pain, tingling or"
-          + " numbness that lasts is for a doctor or physiotherapist.";
 
   private void show() {
     measuring.getChildren().clear();

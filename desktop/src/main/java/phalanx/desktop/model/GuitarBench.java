@@ -29,6 +29,8 @@ public final class GuitarBench {
   private final ObjectProperty<StringSet> strings = new SimpleObjectProperty<>();
   private final IntegerProperty step = new SimpleIntegerProperty();
   private final ReadOnlyObjectWrapper<Sheet> sheet = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<Optional<HarmonicNode>> touched =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
   private Guitar known;
 
   /**
@@ -76,6 +78,7 @@ public final class GuitarBench {
         StringPull.of(tuning.get(), strings.get(), guitar.scaleLength(), a4().get());
     Tuning from = isUsed() ? Tuning.STANDARD : known.tuning();
     step.set(0);
+    touched.set(Optional.empty());
     sheet.set(
         new Sheet(
             guitar,
@@ -138,8 +141,14 @@ public final class GuitarBench {
     workspace.sound().hear(uncapped(), string, 0);
   }
 
+  /** The harmonic that was touched last, as long as the guitar is the same. */
+  public ReadOnlyObjectProperty<Optional<HarmonicNode>> touchedProperty() {
+    return touched.getReadOnlyProperty();
+  }
+
   /** Lets a natural harmonic of the song's guitar be heard, capo and all. */
-  public void hear(HarmonicNode node) {
+  public void touch(HarmonicNode node) {
+    touched.set(Optional.of(node));
     workspace.sound().hearHarmonic(sheet.get().guitar(), node.string(), node.harmonic());
   }
 

@@ -118,7 +118,9 @@ public final class TuneEntry {
     int length = here.map(TuneNote::lengthTicks).orElse(Math.min(length(), barTicks() - tick));
     TuneNote note =
         here.map(n -> n.moved(w -> want))
-            .map(n -> new TuneNote(tick, length, List.of(want), n.slur(), n.graces()))
+            .map(
+                n ->
+                    new TuneNote(tick, length, List.of(want), n.slur(), n.graces(), n.techniques()))
             .orElse(new TuneNote(tick, length, List.of(want), Optional.empty(), List.of()));
     edit(t -> t.placing(note));
     advance(tick + length);

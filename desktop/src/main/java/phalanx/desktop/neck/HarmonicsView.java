@@ -34,6 +34,7 @@ public final class HarmonicsView extends Canvas {
   private Optional<Guitar> guitar = Optional.empty();
   private Hand hand = Hand.MEDIUM;
   private List<Integer> spans = List.of();
+  private Optional<HarmonicNode> sameAs = Optional.empty();
   private Optional<NeckLayout> shownLayout = Optional.empty();
 
   /**
@@ -57,8 +58,9 @@ public final class HarmonicsView extends Canvas {
     CanvasWidth.follow(this, room, beside, this::repaint);
   }
 
-  /** Shows a guitar, and how far a hand spans on it from some frets. */
-  public void show(Guitar shown, Hand spanning, List<Integer> from) {
+  /** Shows a guitar, how far a hand spans on it from some frets, and all places of one harmonic. */
+  public void show(Guitar shown, Hand spanning, List<Integer> from, Optional<HarmonicNode> same) {
+    sameAs = same;
     spans = from;
     guitar = Optional.of(shown);
     hand = spanning;
@@ -143,6 +145,13 @@ public final class HarmonicsView extends Canvas {
         double[] down = {y, y - half, y, y + half};
         gc.fillPolygon(across, down, 4);
         gc.strokePolygon(across, down, 4);
+        if (sameAs.filter(s -> s.midi() == node.midi()).isPresent()) {
+          gc.setStroke(palette.get("finger"));
+          gc.setLineWidth(2);
+          gc.strokeOval(x - half - 3, y - half - 3, 2 * half + 6, 2 * half + 6);
+          gc.setStroke(palette.get("neck"));
+          gc.setLineWidth(1);
+        }
       }
     }
   }

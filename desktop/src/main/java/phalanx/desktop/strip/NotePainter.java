@@ -30,6 +30,7 @@ final class NotePainter {
   private final GraphicsContext gc;
   private final Palette palette;
   private final Lettering ink;
+  private final TechniquePainter techniques;
   private Arrangement arrangement;
   private StripLayout layout;
   private StripChoice choice;
@@ -38,6 +39,7 @@ final class NotePainter {
     this.gc = gc;
     this.palette = palette;
     ink = new Lettering(gc, palette);
+    techniques = new TechniquePainter(gc, palette);
   }
 
   /** Draws tails, damps, slurs, notes; the letters below follow the marks. */
@@ -147,18 +149,35 @@ final class NotePainter {
           2 * StripPainter.RING + 7);
     }
     gc.setFill(palette.get("paper"));
-    gc.fillOval(
-        x - StripPainter.RING, y - StripPainter.RING, 2 * StripPainter.RING, 2 * StripPainter.RING);
     gc.setStroke(palette.stroke(note.pick()));
     gc.setLineWidth(tune ? 2.4 : 1.3);
-    gc.strokeOval(
-        x - StripPainter.RING, y - StripPainter.RING, 2 * StripPainter.RING, 2 * StripPainter.RING);
+    if (note.harmonic().isPresent()) {
+      diamond(x, y);
+    } else {
+      double around = 2 * StripPainter.RING;
+      gc.fillOval(x - StripPainter.RING, y - StripPainter.RING, around, around);
+      gc.strokeOval(x - StripPainter.RING, y - StripPainter.RING, around, around);
+    }
+    techniques.paint(note, x, y, endOf(system, note));
     Font font = tune ? TypeFace.bold(10.5) : TypeFace.plain(10.5);
     ink.centre(String.valueOf(note.fret()), x, y + 3.8, font, "text");
     if (OtherString.isWanted(arrangement.song(), note)) {
       gc.setFill(palette.get("attention"));
       gc.fillOval(x + StripPainter.RING - 2, y - StripPainter.RING - 2, 5, 5);
     }
+  }
+
+  /** A touched string, as everywhere where music is written down. */
+  private void diamond(double x, double y) {
+    double half = StripPainter.RING + 3;
+    double[] across = {x - half, x, x + half, x};
+    double[] down = {y, y - half, y, y + half};
+    gc.fillPolygon(across, down, 4);
+    gc.strokePolygon(across, down, 4);
+  }
+
+  private double endOf(StripSystem system, Note note) {
+    return layout.x(system, Math.min(note.endTick(), system.endTick()) - 1);
   }
 
   /** Where a dragged note would be. */

@@ -12,7 +12,6 @@ import phalanx.arrangement.Group;
 import phalanx.arrangement.Hold;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
-import phalanx.arrangement.Technique;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Finger;
 import phalanx.instrument.StringSign;
@@ -21,6 +20,7 @@ import phalanx.performance.Performance;
 import phalanx.performance.Sounded;
 import phalanx.picking.PickFinger;
 import phalanx.song.Harmony;
+import phalanx.technique.Technique;
 import phalanx.theory.Ticks;
 
 /** An arrangement as JSON. Strings are numbered as players do, 6 the lowest. */

@@ -5,6 +5,7 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.audiveris.proxymusic.HammerOnPullOff;
 import org.audiveris.proxymusic.Notations;
 import org.audiveris.proxymusic.Note;
@@ -16,6 +17,7 @@ import org.audiveris.proxymusic.TiedType;
 import phalanx.instrument.Tuning;
 import phalanx.melody.Slur;
 import phalanx.melody.Want;
+import phalanx.technique.Technique;
 import phalanx.theory.Letter;
 import phalanx.theory.NoteName;
 import phalanx.theory.Pitch;
@@ -31,6 +33,7 @@ import phalanx.theory.Pitch;
  * @param string the string it is to be on
  * @param tied whether it goes on from a note of the same pitch
  * @param slur how it is made from the note before
+ * @param techniques what is special about how it is played
  */
 record ScoreNote(
     String voice,
@@ -40,7 +43,8 @@ record ScoreNote(
     Optional<Pitch> pitch,
     Optional<Integer> string,
     boolean tied,
-    Optional<Slur> slur) {
+    Optional<Slur> slur,
+    Set<Technique> techniques) {
 
   /** More sharps or flats than a note name has; a file with more is damaged. */
   private static final int MOST_ALTERED = 2;
@@ -71,12 +75,21 @@ record ScoreNote(
   static ScoreNote of(Note note, String voice, int staff, int tick, int lengthTicks) {
     Optional<Pitch> pitch = isPitched(note) ? Optional.of(pitch(note)) : Optional.empty();
     return new ScoreNote(
-        voice, staff, tick, lengthTicks, pitch, string(note), isTied(note), slur(note));
+        voice,
+        staff,
+        tick,
+        lengthTicks,
+        pitch,
+        string(note),
+        isTied(note),
+        slur(note),
+        TechniqueXml.of(note));
   }
 
   /** The same note at another pitch. */
   ScoreNote at(Pitch other) {
-    return new ScoreNote(voice, staff, tick, lengthTicks, Optional.of(other), string, tied, slur);
+    return new ScoreNote(
+        voice, staff, tick, lengthTicks, Optional.of(other), string, tied, slur, techniques);
   }
 
   /** Whether it only ornaments the note it stands before. */

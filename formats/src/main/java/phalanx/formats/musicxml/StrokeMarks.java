@@ -16,9 +16,9 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Group;
 import phalanx.arrangement.Note;
-import phalanx.arrangement.Technique;
 import phalanx.picking.Force;
 import phalanx.picking.Touch;
+import phalanx.technique.Technique;
 
 /** Arpeggio arrows for rolls and brushes, accents, and the marks of techniques. */
 final class StrokeMarks {

@@ -9,9 +9,12 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.BiConsumer;
+import java.util.stream.Collectors;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
+import phalanx.technique.Technique;
+import phalanx.technique.TechniqueText;
 import phalanx.theory.Phrase;
 import phalanx.theory.Pitch;
 
@@ -118,7 +121,13 @@ final class TuneBars {
       graces.subList(0, graces.size() - TuneNote.MOST_GRACES).clear();
     }
     Optional<phalanx.melody.Slur> slur = fresh.stream().flatMap(n -> n.slur().stream()).findFirst();
-    TuneNote note = new TuneNote(tick, end - tick, wants, slur, graces);
+    Set<Technique> techniques =
+        fresh.stream().flatMap(n -> n.techniques().stream()).collect(Collectors.toSet());
+    if (!TechniqueText.areTogether(techniques)) {
+      remark.accept(tick, "its techniques do not go together: the note is played plainly");
+      techniques = Set.of();
+    }
+    TuneNote note = new TuneNote(tick, end - tick, wants, slur, graces, techniques);
     graces.clear();
     return note;
   }

@@ -147,6 +147,7 @@ final class VoiceXml {
       if (piece.first()) {
         StrokeMarks.mark(notations, played, arrangement);
         SlurMarks.mark(notations, played, arrangement);
+        TechniqueXml.mark(note, notations, played.techniques());
       }
       if (piece.first() || staff == Staff.TABLATURE) {
         notations.getTiedOrSlurOrTuplet().add(technical(played, piece.first()));

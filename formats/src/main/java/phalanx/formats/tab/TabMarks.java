@@ -11,11 +11,11 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Damp;
 import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Note;
-import phalanx.arrangement.Technique;
 import phalanx.instrument.StringSign;
 import phalanx.picking.Force;
 import phalanx.picking.HitKind;
 import phalanx.picking.Touch;
+import phalanx.technique.Technique;
 import phalanx.theory.Phrase;
 
 /** The signs under the letters of a text tablature, and what they mean. */
@@ -31,6 +31,11 @@ final class TabMarks {
           HitKind.HEEL_MUTE, "H");
 
   private TabMarks() {}
+
+  /** A fret as tablature writes it: in angle brackets where the string is touched. */
+  static String fret(Note note) {
+    return note.harmonic().isPresent() ? "<" + note.fret() + ">" : String.valueOf(note.fret());
+  }
 
   /** The signs of one instant; empty for plain strokes. */
   static String at(List<Gesture> gestures, List<Note> notes, List<Damp> damps) {

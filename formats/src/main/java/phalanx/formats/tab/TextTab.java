@@ -30,6 +30,8 @@ public final class TextTab {
   /** Characters for one time at which something is struck: two for a fret, one between. */
   private static final int STEP = 3;
 
+  private static final int WIDE_STEP = 5;
+
   private static final int MARGIN = 3;
 
   private final Arrangement arrangement;
@@ -93,7 +95,7 @@ public final class TextTab {
   }
 
   private int width(PlayedBar bar) {
-    return times(bar).size() * STEP + 2;
+    return times(bar).size() * step(bar) + 2;
   }
 
   /** Every time of a bar that has a column of its own: what is struck, the beats, the chords. */
@@ -166,10 +168,10 @@ public final class TextTab {
     if (arrangement.timeline().beginsTempo(bar)) {
       put(chords, column + 1, "(" + Phrase.of("%.0f", bar.tempo()) + " a minute)");
     }
-    slots(bar).forEach(s -> put(chords, column + column(times, s.played().tick()), symbol(s)));
+    slots(bar).forEach(s -> put(chords, column + column(bar, times, s.played().tick()), symbol(s)));
     for (Meter.Syllable word : bar.count()) {
       if (times.contains(word.tick())) {
-        put(count, column + column(times, word.tick()), word.word());
+        put(count, column + column(bar, times, word.tick()), word.word());
       }
     }
     for (int tick : new TreeSet<>(notes(bar).map(Note::tick).toList())) {
@@ -179,7 +181,7 @@ public final class TextTab {
               .map(Note::letter)
               .distinct()
               .collect(Collectors.joining());
-      put(letters, column + column(times, tick), together);
+      put(letters, column + column(bar, times, tick), together);
     }
   }
 
@@ -193,13 +195,18 @@ public final class TextTab {
               notes(bar).filter(n -> n.tick() == tick).toList(),
               damps(bar).filter(d -> d.tick() == tick).toList());
       if (!mark.isEmpty()) {
-        put(line, column + column(times, tick), mark);
+        put(line, column + column(bar, times, tick), mark);
       }
     }
   }
 
-  private static int column(List<Integer> times, int tick) {
-    return 1 + times.indexOf(tick) * STEP;
+  /** From column to column: further where frets in brackets need the room. */
+  private int step(PlayedBar bar) {
+    return notes(bar).anyMatch(n -> n.harmonic().isPresent()) ? WIDE_STEP : STEP;
+  }
+
+  private int column(PlayedBar bar, List<Integer> times, int tick) {
+    return 1 + times.indexOf(tick) * step(bar);
   }
 
   private static String symbol(Slot slot) {
@@ -229,8 +236,8 @@ public final class TextTab {
         .filter(n -> n.string() == string)
         .forEach(
             n -> {
-              int at = column(times, n.tick());
-              String fret = String.valueOf(n.fret());
+              int at = column(bar, times, n.tick());
+              String fret = TabMarks.fret(n);
               dashes.replace(at, at + fret.length(), fret);
             });
     line.append(dashes).append('|');

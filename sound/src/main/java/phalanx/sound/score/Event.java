@@ -7,10 +7,7 @@ import phalanx.sound.strings.Beat;
 import phalanx.sound.strings.Instrument;
 import phalanx.sound.strings.Plucker;
 
-/**
- * Something done to the instrument. Harmonics, bends, vibrato and palm mutes to come are events of
- * their own: each says here what it does to the strings.
- */
+/** Something done to the instrument. What techniques do is made of these, too. */
 public sealed interface Event {
 
   /** When, seconds from the start of the song at its own tempo. */

@@ -96,9 +96,11 @@ public record Score(Guitar guitar, List<Event> events, List<Double> bars) {
       Plucker plucker = note.isPickedBy(PickFinger.P) ? Plucker.FLESH : Plucker.NAIL;
       // Where a slur lost the note it came from it is a soft note of its own.
       Force force = note.attack().isSlur() ? Force.SOFT : note.force();
-      events.add(
-          new Event.Pluck(sounded.onset(), note.string(), note.midi(), plucker, force, layer));
+      double midi = TechniqueEvents.midi(note);
+      plucker = TechniqueEvents.plucker(note, plucker);
+      events.add(new Event.Pluck(sounded.onset(), note.string(), midi, plucker, force, layer));
     }
+    events.addAll(TechniqueEvents.of(sounded, layer));
   }
 
   /** Fret by fret, so that the last is reached when its note is due. */

@@ -1,0 +1,52 @@
+package phalanx.arrangement.laying;
+
+import java.util.HashSet;
+import java.util.OptionalInt;
+import java.util.Set;
+import phalanx.arrangement.Sung;
+import phalanx.arrangement.tune.TunePlace;
+import phalanx.instrument.HarmonicNode;
+import phalanx.technique.Technique;
+
+/**
+ * What is special about a pluck of the tune, with its place on the neck found.
+ *
+ * @param techniques the techniques
+ * @param touchedAt the fret nearest to where an open string is touched, from the capo
+ * @param isTouchedByPicking whether the index finger of the picking hand touches while another
+ *     plucks
+ */
+record Played(Set<Technique> techniques, OptionalInt touchedAt, boolean isTouchedByPicking) {
+
+  static final Played PLAIN = new Played(Set.of(), OptionalInt.empty(), false);
+
+  Played {
+    techniques = Set.copyOf(techniques);
+  }
+
+  static Played of(Sung note, TunePlace place) {
+    if (note.techniques().isEmpty()) {
+      return PLAIN;
+    }
+    Set<Technique> techniques = new HashSet<>();
+    boolean picking = false;
+    for (Technique technique : note.techniques()) {
+      boolean natural = technique instanceof Technique.NaturalHarmonic && place.node().isPresent();
+      HarmonicNode node = place.node().orElse(null);
+      techniques.add(
+          natural ? new Technique.NaturalHarmonic(node.harmonic(), node.node()) : technique);
+      picking |=
+          technique instanceof Technique.TouchedHarmonic || natural && place.finger().isEmpty();
+    }
+    OptionalInt at =
+        place.node().isPresent()
+            ? OptionalInt.of((int) Math.round(place.node().get().fret()))
+            : OptionalInt.empty();
+    return new Played(techniques, at, picking);
+  }
+
+  /** How many semitones above its fretted or open string it sounds. */
+  int higher() {
+    return (int) Math.round(techniques.stream().mapToDouble(Technique::higher).sum());
+  }
+}

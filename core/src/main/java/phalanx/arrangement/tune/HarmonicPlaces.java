@@ -1,0 +1,131 @@
+package phalanx.arrangement.tune;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import phalanx.fretting.AddedFinger;
+import phalanx.fretting.Grip;
+import phalanx.fretting.Reach;
+import phalanx.fretting.Shape;
+import phalanx.instrument.Finger;
+import phalanx.instrument.HarmonicNode;
+import phalanx.instrument.Tuning;
+
+/**
+ * Where a natural harmonic lies: on an open string, touched by a free finger of the fretting hand
+ * where one can be there, else by the index finger of the picking hand. Weights are by judgement.
+ */
+final class HarmonicPlaces {
+
+  /** Cost of each overtone above the octave, which speaks less easily. */
+  private static final double OVERTONE = 0.1;
+
+  /** Cost of a finger that comes to touch. */
+  private static final double TOUCH = 0.25;
+
+  /** The picking hand has to touch and pluck with two fingers. */
+  private static final double TWO_FINGERS = 0.6;
+
+  /** Cost of a string that a finger leaves to be open. */
+  private static final double FREED = 0.35;
+
+  /** Where the picking hand can touch and still pluck behind. */
+  private static final double LOWEST_TOUCH = 4.9;
+
+  private static final double HIGHEST_TOUCH = 19.1;
+
+  /** The picking hand finds the octave most easily. */
+  private static final int OCTAVE_FRET = 12;
+
+  private final Reach reach;
+
+  HarmonicPlaces(Reach reach) {
+    this.reach = reach;
+  }
+
+  /**
+   * Every place of a natural harmonic.
+   *
+   * @param root the string the thumb starts on, which stays the bass's
+   * @param midi its pitch counted from the capo
+   */
+  List<TunePlace> of(Shape shape, int root, int midi) {
+    int sounding = midi + reach.guitar().capo();
+    List<TunePlace> places = new ArrayList<>();
+    for (int s = root + 1; s < Tuning.STRINGS; s++) {
+      int string = s;
+      List<HarmonicNode> nodes =
+          HarmonicNode.sounding(reach.guitar(), sounding).stream()
+              .filter(n -> n.string() == string)
+              .toList();
+      if (!nodes.isEmpty() && !isBarred(shape, string)) {
+        nodes.stream()
+            .flatMap(n -> touched(shape, n).stream())
+            .min(Comparator.comparingDouble(TunePlace::cost))
+            .ifPresent(places::add);
+        picked(shape, nodes).ifPresent(places::add);
+      }
+    }
+    return places;
+  }
+
+  private static boolean isBarred(Shape shape, int string) {
+    return shape.grips().values().stream()
+        .anyMatch(g -> g.isBarre() && g.lowString() <= string && string <= g.highString());
+  }
+
+  /** The fretting hand touches. */
+  private Optional<TunePlace> touched(Shape shape, HarmonicNode node) {
+    int string = node.string();
+    int fret = (int) Math.round(node.fret());
+    Set<Integer> left = freed(shape, string);
+    Optional<Finger> finger =
+        fret > reach.highestFret()
+            ? Optional.empty()
+            : AddedFinger.on(shape.without(left), string, fret, reach);
+    return finger.map(
+        f -> {
+          double cost = cost(node, left) + TOUCH + away(shape.without(left), string, fret);
+          return new TunePlace(string, fret, finger, false, left, cost, Optional.of(node));
+        });
+  }
+
+  /** How far it lies from what is held, in a tenth of a hand. */
+  private double away(Shape shape, int string, int fret) {
+    Grip there = new Grip(fret, string, string);
+    return shape.grips().values().stream()
+        .mapToDouble(g -> reach.distance(g, there) / 1000)
+        .min()
+        .orElse(0);
+  }
+
+  /** The picking hand touches, and plucks behind. */
+  private Optional<TunePlace> picked(Shape shape, List<HarmonicNode> nodes) {
+    Set<Integer> left = freed(shape, nodes.get(0).string());
+    return nodes.stream()
+        .filter(n -> n.fret() >= LOWEST_TOUCH && n.fret() <= HIGHEST_TOUCH)
+        .min(Comparator.comparingDouble(n -> Math.abs(n.fret() - OCTAVE_FRET)))
+        .map(
+            n ->
+                new TunePlace(
+                    n.string(),
+                    0,
+                    Optional.empty(),
+                    false,
+                    left,
+                    cost(n, left) + TWO_FINGERS,
+                    Optional.of(n)));
+  }
+
+  private static Set<Integer> freed(Shape shape, int string) {
+    return new HashSet<>(shape.finger(string).isPresent() ? Stream.of(string).toList() : List.of());
+  }
+
+  private static double cost(HarmonicNode node, Set<Integer> left) {
+    return OVERTONE * (node.harmonic() - 2) + (left.isEmpty() ? 0 : FREED);
+  }
+}

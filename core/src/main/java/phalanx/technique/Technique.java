@@ -1,0 +1,266 @@
+package phalanx.technique;
+
+import java.util.OptionalInt;
+
+/**
+ * Something special about how a note is played, beside how it starts and what it is struck with. A
+ * value of its own each; its word in files, its word in a tune's text and its sign stand here.
+ */
+public sealed interface Technique {
+
+  /** Its word in files. */
+  String word();
+
+  /** Its word behind a note of a tune, {@code g4(v)}; empty for what no tune's text asks for. */
+  String text();
+
+  /** Its sign under the strings of a text tablature. */
+  String sign();
+
+  /** What the sign means, in the player's words. */
+  String meaning();
+
+  /** Semitones from the fretted or open string up to what sounds; 0 unless it is a harmonic. */
+  default double higher() {
+    return 0;
+  }
+
+  /** Cut short by a hand laid on its string: a rest follows. */
+  record Stopped() implements Technique {
+    @Override
+    public String word() {
+      return "stopped";
+    }
+
+    @Override
+    public String text() {
+      return "";
+    }
+
+    @Override
+    public String sign() {
+      return ".";
+    }
+
+    @Override
+    public String meaning() {
+      return "stopped short";
+    }
+  }
+
+  /** Softer than the rest. */
+  record Soft() implements Technique {
+    @Override
+    public String word() {
+      return "soft";
+    }
+
+    @Override
+    public String text() {
+      return "";
+    }
+
+    @Override
+    public String sign() {
+      return ",";
+    }
+
+    @Override
+    public String meaning() {
+      return "soft";
+    }
+  }
+
+  /** Damped by the heel of the picking hand on the bridge: short and dull. */
+  record PalmMute() implements Technique {
+    @Override
+    public String word() {
+      return "palm-mute";
+    }
+
+    @Override
+    public String text() {
+      return "pm";
+    }
+
+    @Override
+    public String sign() {
+      return "PM";
+    }
+
+    @Override
+    public String meaning() {
+      return "damped by the heel of the hand";
+    }
+  }
+
+  /**
+   * The fretting finger rocks while the note sounds.
+   *
+   * @param wide whether further than usual
+   */
+  record Vibrato(boolean wide) implements Technique {
+    @Override
+    public String word() {
+      return wide ? "wide-vibrato" : "vibrato";
+    }
+
+    @Override
+    public String text() {
+      return wide ? "vw" : "v";
+    }
+
+    @Override
+    public String sign() {
+      return wide ? "~~" : "~";
+    }
+
+    @Override
+    public String meaning() {
+      return wide ? "wide vibrato" : "vibrato";
+    }
+  }
+
+  /**
+   * The string is pushed aside, so that it sounds higher.
+   *
+   * @param quarters how far, in quarters of a whole tone, 1 to 6
+   * @param release whether it is let back while it sounds
+   * @param before whether it is pushed before the pluck
+   */
+  record Bend(int quarters, boolean release, boolean before) implements Technique {
+
+    /** Furthest push, quarters of a whole tone. */
+    public static final int MOST = 6;
+
+    public Bend {
+      if (quarters < 1 || quarters > MOST) {
+        throw new IllegalArgumentException("bend out of range: " + quarters);
+      }
+    }
+
+    /** How far, semitones. */
+    public double semitones() {
+      return quarters / 2.0;
+    }
+
+    @Override
+    public String word() {
+      return (before ? "pre" : "") + "bend-" + quarters + (release ? "-release" : "");
+    }
+
+    @Override
+    public String text() {
+      return (before ? "p" : "") + "b" + tones() + (release ? "r" : "");
+    }
+
+    @Override
+    public String sign() {
+      return text();
+    }
+
+    /** How far in whole tones as players write it: {@code 1/4}, {@code 1}, {@code 1.5}. */
+    private String tones() {
+      int whole = quarters / 4;
+      return switch (quarters % 4) {
+        case 0 -> String.valueOf(whole);
+        case 1 -> whole == 0 ? "1/4" : whole + ".25";
+        case 2 -> whole == 0 ? "1/2" : whole + ".5";
+        default -> whole == 0 ? "3/4" : whole + ".75";
+      };
+    }
+
+    @Override
+    public String meaning() {
+      return (before ? "bent before the pluck by " : "bent by ")
+          + (quarters == 4 ? "a whole tone" : quarters == 2 ? "a half tone" : tones() + " tones")
+          + (release ? " and let back" : "");
+    }
+  }
+
+  /**
+   * An open string touched at a node, so that an overtone sounds.
+   *
+   * @param harmonic the overtone, 2 for the octave; 0 while the plan has yet to choose its place
+   * @param node which of its nodes, from the nut, 1 to harmonic − 1; 0 with no place yet
+   */
+  record NaturalHarmonic(int harmonic, int node) implements Technique {
+
+    /** A harmonic that the plan finds a place for. */
+    public static final NaturalHarmonic ANYWHERE = new NaturalHarmonic(0, 0);
+
+    @Override
+    public String word() {
+      return "natural-harmonic";
+    }
+
+    @Override
+    public String text() {
+      return "h";
+    }
+
+    @Override
+    public String sign() {
+      return "<>";
+    }
+
+    @Override
+    public String meaning() {
+      return "natural harmonic, touched over the fret in brackets";
+    }
+
+    @Override
+    public double higher() {
+      return harmonic == 0 ? 0 : 12 * Math.log(harmonic) / Math.log(2);
+    }
+  }
+
+  /**
+   * A fretted string touched by the picking hand so many frets above, plucked behind that.
+   *
+   * @param above 12, 7 or 5
+   */
+  record TouchedHarmonic(int above) implements Technique {
+
+    /** The overtone that sounds over a touch so many frets above, by the ideal string. */
+    public static OptionalInt overtone(int above) {
+      return switch (above) {
+        case 12 -> OptionalInt.of(2);
+        case 7 -> OptionalInt.of(3);
+        case 5 -> OptionalInt.of(4);
+        default -> OptionalInt.empty();
+      };
+    }
+
+    public TouchedHarmonic {
+      if (overtone(above).isEmpty()) {
+        throw new IllegalArgumentException("no harmonic is touched " + above + " frets above");
+      }
+    }
+
+    @Override
+    public String word() {
+      return "touched-harmonic-" + above;
+    }
+
+    @Override
+    public String text() {
+      return "t" + above;
+    }
+
+    @Override
+    public String sign() {
+      return "<" + above + ">";
+    }
+
+    @Override
+    public String meaning() {
+      return "the picking hand touches " + above + " frets above the fret in brackets";
+    }
+
+    @Override
+    public double higher() {
+      return 12 * Math.log(overtone(above).getAsInt()) / Math.log(2);
+    }
+  }
+}

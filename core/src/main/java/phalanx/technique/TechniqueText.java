@@ -1,0 +1,92 @@
+package phalanx.technique;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** The words of techniques behind a note of a tune: {@code (v)}, {@code (b1r,pm)}. */
+public final class TechniqueText {
+
+  private static final Map<String, Technique> BY_WORD = words();
+
+  private TechniqueText() {}
+
+  private static Map<String, Technique> words() {
+    List<Technique> all = new ArrayList<>();
+    all.add(Technique.NaturalHarmonic.ANYWHERE);
+    for (int above : new int[] {12, 7, 5}) {
+      all.add(new Technique.TouchedHarmonic(above));
+    }
+    for (boolean yes : new boolean[] {false, true}) {
+      all.add(new Technique.Vibrato(yes));
+      for (int quarters = 1; quarters <= Technique.Bend.MOST; quarters++) {
+        all.add(new Technique.Bend(quarters, yes, false));
+        all.add(new Technique.Bend(quarters, yes, true));
+      }
+    }
+    all.add(new Technique.PalmMute());
+    Map<String, Technique> words = new LinkedHashMap<>();
+    all.forEach(t -> words.put(t.text(), t));
+    return words;
+  }
+
+  /** The words there are. */
+  public static Set<String> all() {
+    return BY_WORD.keySet();
+  }
+
+  /** The technique of a word. */
+  public static Optional<Technique> of(String word) {
+    return Optional.ofNullable(BY_WORD.get(word));
+  }
+
+  /**
+   * Reads words with commas between them; empty if one of them is none, or two exclude each other.
+   */
+  public static Optional<Set<Technique>> read(String text) {
+    Set<Technique> techniques = new HashSet<>();
+    for (String word : text.split(",", -1)) {
+      Optional<Technique> read = of(word.strip());
+      if (read.isEmpty()) {
+        return Optional.empty();
+      }
+      techniques.add(read.get());
+    }
+    return areTogether(techniques) ? Optional.of(techniques) : Optional.empty();
+  }
+
+  /**
+   * Whether one note can have them all: one harmonic, one bend, one vibrato; no bend of a harmonic.
+   */
+  public static boolean areTogether(Set<Technique> techniques) {
+    long harmonics = techniques.stream().filter(TechniqueText::isHarmonic).count();
+    long bends = techniques.stream().filter(Technique.Bend.class::isInstance).count();
+    long vibratos = techniques.stream().filter(Technique.Vibrato.class::isInstance).count();
+    return harmonics <= 1
+        && bends <= 1
+        && vibratos <= 1
+        && (harmonics == 0 || bends + vibratos == 0);
+  }
+
+  /** Whether a technique makes an overtone sound. */
+  public static boolean isHarmonic(Technique technique) {
+    return technique instanceof Technique.NaturalHarmonic
+        || technique instanceof Technique.TouchedHarmonic;
+  }
+
+  /** The words of techniques as they are read back, in brackets; nothing where there are none. */
+  public static String write(Set<Technique> techniques) {
+    return techniques.isEmpty()
+        ? ""
+        : techniques.stream()
+            .map(Technique::text)
+            .filter(t -> !t.isEmpty())
+            .sorted()
+            .collect(Collectors.joining(",", "(", ")"));
+  }
+}

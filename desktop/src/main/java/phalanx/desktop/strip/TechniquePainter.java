@@ -1,0 +1,88 @@
+package phalanx.desktop.strip;
+
+import javafx.scene.canvas.GraphicsContext;
+import phalanx.arrangement.Note;
+import phalanx.desktop.drawing.Lettering;
+import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.drawing.TypeFace;
+import phalanx.technique.Technique;
+
+/** Draws the signs of techniques behind a note; a harmonic is the diamond around its fret. */
+final class TechniquePainter {
+
+  /** From the middle of a note to its sign, px. */
+  private static final double BESIDE = 11;
+
+  private static final double WAVE = 5;
+  private static final double HEIGHT = 2.6;
+
+  private final GraphicsContext gc;
+  private final Palette palette;
+  private final Lettering ink;
+
+  TechniquePainter(GraphicsContext gc, Palette palette) {
+    this.gc = gc;
+    this.palette = palette;
+    ink = new Lettering(gc, palette);
+  }
+
+  /**
+   * Draws what is special about a note.
+   *
+   * @param end where it ends along its string
+   */
+  void paint(Note note, double x, double y, double end) {
+    for (Technique technique : note.techniques()) {
+      if (technique instanceof Technique.Vibrato v) {
+        wave(x + BESIDE, end, y - BESIDE, v.wide() ? 2 * HEIGHT : HEIGHT);
+      } else if (technique instanceof Technique.Bend bend) {
+        bend(bend, x, y);
+      } else if (technique instanceof Technique.PalmMute) {
+        ink.centre("PM", x, y + BESIDE + 6, TypeFace.bold(8.5), "text-2");
+      } else if (technique instanceof Technique.TouchedHarmonic touched) {
+        String words = "+" + touched.above();
+        ink.left(words, x + BESIDE, y - 3, TypeFace.bold(8.5), "text-2");
+      }
+    }
+  }
+
+  private void wave(double from, double to, double y, double height) {
+    gc.setStroke(palette.get("text"));
+    gc.setLineWidth(1.2);
+    gc.beginPath();
+    gc.moveTo(from, y);
+    for (double x = from; x + WAVE <= Math.max(to, from + 3 * WAVE); x += WAVE) {
+      gc.quadraticCurveTo(x + WAVE / 4, y - height, x + WAVE / 2, y);
+      gc.quadraticCurveTo(x + 3 * WAVE / 4, y + height, x + WAVE, y);
+    }
+    gc.stroke();
+  }
+
+  /** An arrow up by so many tones, and down again where the string is let back. */
+  private void bend(Technique.Bend bend, double x, double y) {
+    double from = x + BESIDE - 2;
+    double top = y - BESIDE - 1;
+    gc.setStroke(palette.get("text"));
+    gc.setLineWidth(1.3);
+    double to = bend.before() ? from : from + 7;
+    gc.beginPath();
+    gc.moveTo(from, y);
+    gc.quadraticCurveTo(to, y, to, top);
+    gc.stroke();
+    head(to, top, -1);
+    if (bend.release()) {
+      gc.beginPath();
+      gc.moveTo(to, top);
+      gc.quadraticCurveTo(to + 7, top, to + 7, y - 4);
+      gc.stroke();
+      head(to + 7, y - 4, 1);
+    }
+    String tones = bend.text().replaceAll("[pbr]", "");
+    ink.left(tones, to + 3, top - 1, TypeFace.bold(8.5), "text");
+  }
+
+  private void head(double x, double y, int way) {
+    gc.strokeLine(x - 2.5, y - way * 3.0, x, y);
+    gc.strokeLine(x + 2.5, y - way * 3.0, x, y);
+  }
+}

@@ -1,0 +1,135 @@
+package phalanx.formats.musicxml;
+
+import jakarta.xml.bind.JAXBElement;
+import java.math.BigDecimal;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.audiveris.proxymusic.Bend;
+import org.audiveris.proxymusic.Harmonic;
+import org.audiveris.proxymusic.Mute;
+import org.audiveris.proxymusic.Notations;
+import org.audiveris.proxymusic.Note;
+import org.audiveris.proxymusic.ObjectFactory;
+import org.audiveris.proxymusic.Ornaments;
+import org.audiveris.proxymusic.Play;
+import org.audiveris.proxymusic.StartStopContinue;
+import org.audiveris.proxymusic.Technical;
+import org.audiveris.proxymusic.WavyLine;
+import phalanx.technique.Technique;
+
+/**
+ * Harmonics, bends, vibrato and palm mute as MusicXML 4.0 has them: harmonic and bend among the
+ * technical marks, a wavy line among the ornaments, a mute among what is played. It has one wavy
+ * line, so a wide vibrato comes back as a plain one, and does not say how far above its fret a
+ * harmonic is touched, so that comes back as the octave.
+ */
+final class TechniqueXml {
+
+  private static final ObjectFactory FACTORY = new ObjectFactory();
+  private static final int OCTAVE = 12;
+  private static final int QUARTERS_A_SEMITONE = 2;
+
+  private TechniqueXml() {}
+
+  /** Marks a note with what is special about it. */
+  static void mark(Note xml, Notations notations, Set<Technique> techniques) {
+    Technical technical = FACTORY.createTechnical();
+    Ornaments ornaments = FACTORY.createOrnaments();
+    techniques.stream()
+        .sorted(Comparator.comparing(Technique::word))
+        .forEach(t -> mark(xml, technical, ornaments, t));
+    if (!technical.getUpBowOrDownBowOrHarmonic().isEmpty()) {
+      notations.getTiedOrSlurOrTuplet().add(technical);
+    }
+    if (!ornaments.getTrillMarkOrTurnOrDelayedTurn().isEmpty()) {
+      notations.getTiedOrSlurOrTuplet().add(ornaments);
+    }
+  }
+
+  private static void mark(Note xml, Technical technical, Ornaments ornaments, Technique t) {
+    if (t.higher() > 0) {
+      technical.getUpBowOrDownBowOrHarmonic().add(harmonic(t));
+    } else if (t instanceof Technique.Bend bend) {
+      technical.getUpBowOrDownBowOrHarmonic().add(FACTORY.createTechnicalBend(bend(bend)));
+    } else if (t instanceof Technique.Vibrato) {
+      for (StartStopContinue end : List.of(StartStopContinue.START, StartStopContinue.STOP)) {
+        WavyLine line = FACTORY.createWavyLine();
+        line.setType(end);
+        ornaments.getTrillMarkOrTurnOrDelayedTurn().add(FACTORY.createOrnamentsWavyLine(line));
+      }
+    } else if (t instanceof Technique.PalmMute) {
+      Play play = FACTORY.createPlay();
+      play.getIpaOrMuteOrSemiPitched().add(Mute.PALM);
+      xml.setPlay(play);
+    }
+  }
+
+  private static JAXBElement<Harmonic> harmonic(Technique t) {
+    Harmonic harmonic = FACTORY.createHarmonic();
+    if (t instanceof Technique.NaturalHarmonic) {
+      harmonic.setNatural(FACTORY.createEmpty());
+    } else {
+      harmonic.setArtificial(FACTORY.createEmpty());
+    }
+    harmonic.setSoundingPitch(FACTORY.createEmpty());
+    return FACTORY.createTechnicalHarmonic(harmonic);
+  }
+
+  private static Bend bend(Technique.Bend bent) {
+    Bend bend = FACTORY.createBend();
+    bend.setBendAlter(BigDecimal.valueOf(bent.semitones()).stripTrailingZeros());
+    if (bent.before()) {
+      bend.setPreBend(FACTORY.createEmpty());
+    }
+    if (bent.release()) {
+      bend.setRelease(FACTORY.createRelease());
+    }
+    return bend;
+  }
+
+  /** What is special about a note of a score, as far as its marks go together. */
+  static Set<Technique> of(Note xml) {
+    Set<Technique> techniques = new HashSet<>();
+    for (Notations notations : xml.getNotations()) {
+      for (Object mark : notations.getTiedOrSlurOrTuplet()) {
+        if (mark instanceof Technical t) {
+          t.getUpBowOrDownBowOrHarmonic().forEach(m -> technical(m.getValue(), techniques));
+        } else if (mark instanceof Ornaments o) {
+          o.getTrillMarkOrTurnOrDelayedTurn().stream()
+              .map(JAXBElement::getValue)
+              .filter(m -> m instanceof WavyLine w && w.getType() == StartStopContinue.START)
+              .forEach(m -> techniques.add(new Technique.Vibrato(false)));
+        }
+      }
+    }
+    if (xml.getPlay() != null && xml.getPlay().getIpaOrMuteOrSemiPitched().contains(Mute.PALM)) {
+      techniques.add(new Technique.PalmMute());
+    }
+    return techniques;
+  }
+
+  private static void technical(Object mark, Set<Technique> techniques) {
+    if (mark instanceof Harmonic h) {
+      techniques.add(
+          h.getArtificial() == null
+              ? Technique.NaturalHarmonic.ANYWHERE
+              : new Technique.TouchedHarmonic(OCTAVE));
+    } else if (mark instanceof Bend b) {
+      bent(b).ifPresent(techniques::add);
+    }
+  }
+
+  /** A bend by a quarter of a tone up to one and a half; another is left out. */
+  private static Optional<Technique> bent(Bend bend) {
+    double by = bend.getBendAlter() == null ? 0 : bend.getBendAlter().doubleValue();
+    long quarters = Math.round(QUARTERS_A_SEMITONE * by);
+    return quarters < 1 || quarters > Technique.Bend.MOST
+        ? Optional.empty()
+        : Optional.of(
+            new Technique.Bend(
+                (int) quarters, bend.getRelease() != null, bend.getPreBend() != null));
+  }
+}
