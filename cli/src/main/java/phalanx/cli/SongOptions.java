@@ -33,7 +33,9 @@ final class SongOptions {
           "line",
           HandSchool.LINE_PLAYING,
           "pami",
-          HandSchool.LINE_FROM_THUMB);
+          HandSchool.LINE_FROM_THUMB,
+          "pick",
+          HandSchool.PICK_AND_FINGERS);
 
   @Spec(Spec.Target.MIXEE)
   private CommandSpec spec;
@@ -42,8 +44,9 @@ final class SongOptions {
 
   @Option(
       names = "--school",
-      paramLabel = "two|three|four|line|pami",
-      description = "thumb and how many fingers, or lines by i m, or by p a m i")
+      paramLabel = "two|three|four|line|pami|pick",
+      description =
+          "thumb and how many fingers, lines by i m or by p a m i, or a pick with fingers")
   private String school;
 
   @Option(names = "--pattern", paramLabel = "NAME", description = "picking pattern")
@@ -62,7 +65,7 @@ final class SongOptions {
     Song wanted = retuned.withGuitar(guitar).withHand(options.hand(read.hand()));
     if (school != null) {
       if (!SCHOOLS.containsKey(school)) {
-        throw usage("--school: expected two, three, four, line or pami, found " + school);
+        throw usage("--school: expected two, three, four, line, pami or pick, found " + school);
       }
       wanted = wanted.withSchool(SCHOOLS.get(school));
     }

@@ -78,7 +78,8 @@ final class Fingerings {
       List<Fingered> all) {
     Set<PickFinger> busy = gesture ? strike.gesture() : Set.of();
     boolean crossed = thumb.isPresent() && strings.stream().anyMatch(s -> s < thumb.get());
-    if (crossed || thumb.isPresent() && busy.contains(PickFinger.P)) {
+    boolean held = busy.stream().anyMatch(school.holding()::contains);
+    if (crossed || held || thumb.isPresent() && busy.contains(PickFinger.P)) {
       return;
     }
     Set<PickFinger> free = EnumSet.copyOf(school.fingers());
@@ -87,6 +88,7 @@ final class Fingerings {
       free.add(PickFinger.P);
     }
     free.removeAll(busy);
+    free.removeAll(school.holding());
     if (thumb.isPresent()) {
       free.remove(PickFinger.P);
     }

@@ -2,6 +2,7 @@ package phalanx.picking;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Set;
 
 /** How a player shares the strings among the fingers of the picking hand (common practice). */
 public enum HandSchool {
@@ -26,7 +27,16 @@ public enum HandSchool {
    * that the hand arrives closed for a brush.
    */
   LINE_FROM_THUMB(
-      "line p a m i", List.of(PickFinger.I, PickFinger.M, PickFinger.A), new double[0], 4);
+      "line p a m i", List.of(PickFinger.I, PickFinger.M, PickFinger.A), new double[0], 4),
+  /**
+   * A pick between thumb and index finger strikes what the thumb had, m, a and c the rest: m on ③,
+   * a on ②, c on ①. The index finger holds the pick and does nothing else.
+   */
+  PICK_AND_FINGERS(
+      "pick and fingers",
+      List.of(PickFinger.M, PickFinger.A, PickFinger.C),
+      new double[] {3, 4, 5},
+      0.1);
 
   /** In a line of two fingers the ring finger is for blocks only. */
   private static final double RING_IN_A_LINE = 3;
@@ -60,11 +70,21 @@ public enum HandSchool {
     return fingers;
   }
 
+  /** Fingers that hold something and so do nothing else. */
+  Set<PickFinger> holding() {
+    return hasPick() ? Set.of(PickFinger.I) : Set.of();
+  }
+
+  /** Whether the thumb's strokes are those of a pick. */
+  public boolean hasPick() {
+    return this == PICK_AND_FINGERS;
+  }
+
   /** The finger that is nearest to a string, 0 for ⑥ to 5 for ①. */
   public PickFinger atHome(int string) {
     return fingers.stream()
         .min(Comparator.comparingDouble(f -> away(f, string)))
-        .orElse(PickFinger.I);
+        .orElse(PickFinger.M);
   }
 
   /** Whether the thumb also plays notes of a line. */

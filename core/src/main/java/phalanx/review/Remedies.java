@@ -75,6 +75,7 @@ public final class Remedies {
       case LostSlurs.NAME -> List.of(tune.oneString(), shapes, tune.pluck());
       case TuneOnTop.NAME ->
           List.of(PinWays.of(a, found), pattern.leaveOut(), shapes, tune.anyVoice());
+      case HardBends.NAME -> List.of(tune.anyString(), tune.unbent());
       case LateChanges.NAME ->
           List.of(shapes, tune.anyString(), pattern.thumbAloneBefore(), slower(a, found));
       case FingersTooSoon.NAME ->

@@ -27,6 +27,7 @@ public record Review(List<Found> findings, List<Found> accepted, TempoCeiling ce
           new LostSlurs(),
           new LateChanges(),
           new Stretches(),
+          new HardBends(),
           new ForeignBass(),
           new RingsOver(),
           new DeadStrings(),

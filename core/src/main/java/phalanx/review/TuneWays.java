@@ -3,6 +3,7 @@ package phalanx.review;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
@@ -12,6 +13,7 @@ import phalanx.melody.BarTune;
 import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
 import phalanx.song.Song;
+import phalanx.technique.Technique;
 import phalanx.theory.Ticks;
 
 /** Changes of the tune where a finding about it is. */
@@ -94,6 +96,17 @@ final class TuneWays {
     return bar(
         "let the note end at the change",
         (tune, tick) -> tune.withNote(tick, n -> n.lasting(Math.max(1, rings))));
+  }
+
+  /** The same note as it is fretted. */
+  Stream<WayOutOf> unbent() {
+    return thisNote(
+        "do not bend this note",
+        n ->
+            n.played(
+                n.techniques().stream()
+                    .filter(t -> !(t instanceof Technique.Bend))
+                    .collect(Collectors.toSet())));
   }
 
   Stream<WayOutOf> pluck() {

@@ -40,6 +40,23 @@ class FingerAssignmentTest {
         .isEqualTo("imac");
   }
 
+  /** A pick with m, a and c: the index finger holds it (common practice, no source). */
+  @Test
+  void aPickLeavesTheIndexFingerOut() {
+    HandSchool school = HandSchool.PICK_AND_FINGERS;
+    assertThat(letters(List.of(strike(0, 3), strike(0.5, 4), strike(1, 5)), school))
+        .isEqualTo("mac");
+    Strike wanted =
+        new Strike(0, Optional.of(0), List.of(3), Map.of(3, PickFinger.I), Set.of(), Map.of());
+    assertThat(letters(List.of(wanted), school)).isEqualTo("pm");
+    Strike tapped =
+        new Strike(0, Optional.of(0), List.of(), Map.of(), Set.of(PickFinger.I), Map.of());
+    assertThat(FingerAssignment.assign(List.of(tapped), school, 90))
+        .singleElement()
+        .satisfies(f -> assertThat(f.gesture()).isFalse())
+        .satisfies(f -> assertThat(f.fingers()).hasSize(1));
+  }
+
   /** Lines are played by strict alternation of i and m, on whatever strings (common practice). */
   @Test
   void alternatesStrictlyInALine() {
@@ -167,6 +184,7 @@ class FingerAssignmentTest {
       for (int string : strike.strings()) {
         PickFinger finger = PickFinger.values()[rest % 5];
         rest /= 5;
+        allowed &= !(school.hasPick() && finger == PickFinger.I);
         allowed &=
             school.fingers().contains(finger)
                 || strike.wanted().containsValue(finger)
@@ -177,6 +195,8 @@ class FingerAssignmentTest {
       for (int k = 1; k < rising.size(); k++) {
         allowed &= rising.get(k).compareTo(rising.get(k - 1)) > 0;
       }
+      // The index finger holds the pick: what needs it cannot be done.
+      allowed &= !(school.hasPick() && strike.gesture().contains(PickFinger.I));
       if (allowed && rising.stream().noneMatch(strike.gesture()::contains)) {
         ways.add(new Fingered(fingers, true));
       }

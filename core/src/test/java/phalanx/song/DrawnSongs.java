@@ -21,6 +21,15 @@ import phalanx.theory.Pitch;
 /** Songs put together from a row of choices, for laws. */
 public final class DrawnSongs {
 
+  /** Without a pick, which drawn techniques may bring. */
+  private static final List<HandSchool> SCHOOLS =
+      List.of(
+          HandSchool.THUMB_AND_TWO,
+          HandSchool.THUMB_AND_THREE,
+          HandSchool.THUMB_AND_FOUR,
+          HandSchool.LINE_PLAYING,
+          HandSchool.LINE_FROM_THUMB);
+
   private static final int BAR = 20160;
   private static final List<String> CHORDS =
       List.of("G", "D/F#", "Em7", "C", "Am7", "D7", "F", "Bm", "A7");
@@ -30,7 +39,7 @@ public final class DrawnSongs {
 
   /** One to four bars of chords with a tune over them, slurs, grace notes and notes at once. */
   public static Song withTune(Draws draws) {
-    HandSchool school = draws.of(List.of(HandSchool.values()));
+    HandSchool school = draws.of(SCHOOLS);
     ThumbRoute thumb = draws.of(List.of(ThumbRoute.values()));
     AlternatingThumb pattern = draws.of(List.of(AlternatingThumb.values()));
     int bars = 1 + draws.nextInt(4);
@@ -83,7 +92,8 @@ public final class DrawnSongs {
       }
       tune = tune.with(bar, new BarTune(whole.heldTicks(), notes));
     }
-    return song.withTune(tune);
+    HandSchool school = draws.nextInt(4) == 1 ? HandSchool.PICK_AND_FINGERS : song.school();
+    return song.withTune(tune).withSchool(school);
   }
 
   private static BarTune bar(Draws draws) {

@@ -52,7 +52,9 @@ final class LeftOut {
     if (!fingers.gesture() && !strike.gesture().isEmpty()) {
       String words =
           touches
-              ? "a harmonic is left out: the index finger is not free in time to touch it"
+              ? school.hasPick()
+                  ? "a harmonic is left out: the index finger holds the pick and cannot touch it"
+                  : "a harmonic is left out: the index finger is not free in time to touch it"
               : "a hit or brush is left out: its fingers are not free in time";
       Figure figure = millis(strike, strike.gesture().stream(), FingerAssignment.TOO_QUICK_MS);
       remarks.add(

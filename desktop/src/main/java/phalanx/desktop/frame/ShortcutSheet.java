@@ -31,6 +31,15 @@ final class ShortcutSheet extends StackPane {
           new Shortcut("Tab", "next control"),
           new Shortcut("F1", "this sheet"));
 
+  private static final List<Shortcut> SIGNS =
+      List.of(
+          new Shortcut("◇ round a fret", "the string is touched: a harmonic"),
+          new Shortcut("+12 +7 +5", "the picking hand touches so far above"),
+          new Shortcut("↑ 1/2  1", "bent by so many tones; ↓ and let back"),
+          new Shortcut("~ over a note", "vibrato; higher waves: wide"),
+          new Shortcut("PM", "damped by the heel of the hand"),
+          new Shortcut("‖ with a letter", "the string is stopped, and by what"));
+
   private record Group(String title, List<Shortcut> keys) {}
 
   ShortcutSheet() {
@@ -45,7 +54,8 @@ final class ShortcutSheet extends StackPane {
                 new Group("Guitar", GuitarPlace.SHORTCUTS)),
             grid(
                 new Group("Picking", PickingPlace.SHORTCUTS),
-                new Group("Melody", MelodyPlace.SHORTCUTS)));
+                new Group("Melody", MelodyPlace.SHORTCUTS),
+                new Group("Signs on the strip", SIGNS)));
     columns.getStyleClass().add("sheet-columns");
     Label title = new Label("Keys");
     title.getStyleClass().add("section-name");

@@ -54,8 +54,10 @@ public record Score(Guitar guitar, List<Event> events, List<Double> bars) {
   public static Score of(Performance performance) {
     List<Event> events = new ArrayList<>();
     Sounded[] before = new Sounded[Tuning.STRINGS];
+    boolean pick = performance.arrangement().song().school().hasPick();
+    Plucker thumb = pick ? Plucker.PICK : Plucker.FLESH;
     for (Sounded note : performance.notes()) {
-      start(events, note, before[note.note().string()]);
+      start(events, note, before[note.note().string()], thumb);
       end(events, note);
       before[note.note().string()] = note;
     }
@@ -83,7 +85,7 @@ public record Score(Guitar guitar, List<Event> events, List<Double> bars) {
     return all;
   }
 
-  private static void start(List<Event> events, Sounded sounded, Sounded before) {
+  private static void start(List<Event> events, Sounded sounded, Sounded before, Plucker thumb) {
     Note note = sounded.note();
     Layer layer = Layer.of(note);
     boolean slurred = note.attack().isSlur() && sounded.from().isPresent();
@@ -93,7 +95,7 @@ public record Score(Guitar guitar, List<Event> events, List<Double> bars) {
       boolean pulled = note.attack() == Attack.PULLED;
       events.add(new Event.Slur(sounded.onset(), note.string(), note.midi(), pulled, layer));
     } else {
-      Plucker plucker = note.isPickedBy(PickFinger.P) ? Plucker.FLESH : Plucker.NAIL;
+      Plucker plucker = note.isPickedBy(PickFinger.P) ? thumb : Plucker.NAIL;
       // Where a slur lost the note it came from it is a soft note of its own.
       Force force = note.attack().isSlur() ? Force.SOFT : note.force();
       double midi = TechniqueEvents.midi(note);
