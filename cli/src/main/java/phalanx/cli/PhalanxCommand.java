@@ -25,6 +25,7 @@ import picocli.CommandLine.Command;
       ChordCommand.class,
       TuningCommand.class,
       HarmonicsCommand.class,
+      HarpCommand.class,
       AdviseCommand.class
     })
 public final class PhalanxCommand {

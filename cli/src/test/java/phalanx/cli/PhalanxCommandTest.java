@@ -126,6 +126,24 @@ class PhalanxCommandTest {
   }
 
   @Test
+  void aHarpRunNamesItsNotesAndItsScale() throws Exception {
+    assertThat(run("harp", "5 5 5 5 5 5", "--order", "4 6* 3 5* 2 4* 1 3*", "--json")).isZero();
+    JsonNode answer = json(out.toString());
+    assertThat(answer.get("scale").asText()).isEqualTo("A minor pentatonic");
+    JsonNode first = answer.get("notes").get(0);
+    assertThat(first.get("string").asInt()).isEqualTo(4);
+    assertThat(first.get("midi").asInt()).isEqualTo(55);
+    assertThat(first.get("pick").asText()).isEqualTo("a");
+    assertThat(first.get("touchFret").isNull()).isTrue();
+    assertThat(answer.get("notes").get(1).get("touchFret").asInt()).isEqualTo(17);
+    out.getBuffer().setLength(0);
+    assertThat(run("harp", "x54555")).isZero();
+    assertThat(out.toString()).contains("touched over");
+    assertThat(run("harp", "x32010", "--order", "4 6*")).isEqualTo(2);
+    assertThat(err.toString()).contains("string 6 does not sound");
+  }
+
+  @Test
   void adviceIsRankedAndSaysHowItIsNow(@TempDir Path folder) throws Exception {
     Path chart =
         Files.writeString(

@@ -51,6 +51,15 @@ public record Sung(
     return techniques.stream().anyMatch(Technique.NaturalHarmonic.class::isInstance);
   }
 
+  /**
+   * Whether the index finger of the picking hand touches it.
+   *
+   * @param fretting whether a finger of the fretting hand is at its place
+   */
+  public boolean isTouchedByPicking(boolean fretting) {
+    return isNatural() ? !fretting : frettedMidi() != midi;
+  }
+
   /** Whether a hand bends its string. */
   public boolean isBent() {
     return techniques.stream().anyMatch(Technique.Bend.class::isInstance);

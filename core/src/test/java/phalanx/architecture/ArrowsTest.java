@@ -56,6 +56,7 @@ class ArrowsTest {
           "phalanx.melody",
           "phalanx.song",
           "phalanx.chart",
+          "phalanx.colour",
           "phalanx.arrangement",
           "phalanx.performance",
           "phalanx.arrangement.tune",

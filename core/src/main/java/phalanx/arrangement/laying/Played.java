@@ -29,20 +29,17 @@ record Played(Set<Technique> techniques, OptionalInt touchedAt, boolean isTouche
       return PLAIN;
     }
     Set<Technique> techniques = new HashSet<>();
-    boolean picking = false;
     for (Technique technique : note.techniques()) {
       boolean natural = technique instanceof Technique.NaturalHarmonic && place.node().isPresent();
       HarmonicNode node = place.node().orElse(null);
       techniques.add(
           natural ? new Technique.NaturalHarmonic(node.harmonic(), node.node()) : technique);
-      picking |=
-          technique instanceof Technique.TouchedHarmonic || natural && place.finger().isEmpty();
     }
     OptionalInt at =
         place.node().isPresent()
             ? OptionalInt.of((int) Math.round(place.node().get().fret()))
             : OptionalInt.empty();
-    return new Played(techniques, at, picking);
+    return new Played(techniques, at, note.isTouchedByPicking(place.finger().isPresent()));
   }
 
   /** How many semitones above its fretted or open string it sounds. */

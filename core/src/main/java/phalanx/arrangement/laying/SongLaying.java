@@ -22,6 +22,7 @@ import phalanx.picking.FingerAssignment;
 import phalanx.picking.Fingered;
 import phalanx.picking.Pattern;
 import phalanx.picking.PickFinger;
+import phalanx.picking.Role;
 import phalanx.picking.Roll;
 import phalanx.picking.Strike;
 import phalanx.picking.StringRoles;
@@ -31,9 +32,13 @@ import phalanx.song.Harmony;
 import phalanx.song.Song;
 import phalanx.song.Timeline;
 import phalanx.song.Timeline.PlayedBar;
+import phalanx.theory.Ticks;
 
 /** Lays patterns on the shapes of a song and fingers them. Private to one arrangement. */
 public final class SongLaying {
+
+  /** Up to this string, ③, the thumb plucks what the index finger touches. */
+  private static final int LOWEST_OF_RING = 3;
 
   private final Song song;
   private final Timeline timeline;
@@ -248,10 +253,15 @@ public final class SongLaying {
       if (!p.byThumb() && p.slur().isEmpty()) {
         strings.add(p.string());
         p.pluck().finger().ifPresent(f -> wanted.put(p.string(), f));
+        if (p.pluck().role() == Role.TUNE && isNearTouch(on.placed().tick())) {
+          wanted.put(p.string(), PickFinger.A);
+        }
         if (p.played().isTouchedByPicking()) {
-          // The index finger touches; the ring finger plucks behind it, or the thumb.
+          // The index finger touches; behind it the thumb plucks the lower strings, where it is
+          // free, and the ring finger the others.
           gesture.add(PickFinger.I);
-          boolean ring = song.school().fingers().contains(PickFinger.A);
+          boolean low = p.string() <= LOWEST_OF_RING && thumb.isEmpty();
+          boolean ring = song.school().fingers().contains(PickFinger.A) && !low;
           wanted.put(p.string(), ring ? PickFinger.A : PickFinger.P);
         }
       }
@@ -286,6 +296,15 @@ public final class SongLaying {
           .remarks()
           .addAll(left.next(strikes.get(i), fingers.get(i), tick, touches(laid.get(i))));
     }
+  }
+
+  /**
+   * Whether the index finger is on its way from or to a harmonic, so that the ring finger plucks.
+   */
+  private boolean isNearTouch(int tick) {
+    return song.school().fingers().contains(PickFinger.A)
+        && tune.touches().subSet(tick - Ticks.PER_QUARTER, tick + Ticks.PER_QUARTER + 1).stream()
+            .anyMatch(t -> t != tick);
   }
 
   private static boolean touches(Laid on) {

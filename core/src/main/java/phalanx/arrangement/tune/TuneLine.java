@@ -10,7 +10,6 @@ import phalanx.melody.Want;
 import phalanx.song.Song;
 import phalanx.song.Timeline;
 import phalanx.song.Timeline.PlayedBar;
-import phalanx.song.TunePitches;
 import phalanx.technique.TechniqueText;
 import phalanx.theory.Ticks;
 
@@ -67,7 +66,7 @@ public final class TuneLine {
   private static Sung sung(Want want, TuneNote note, PlayedBar bar, int end, Song song) {
     int tick = bar.startTick() + note.tick();
     int until = bar.startTick() + end;
-    Want.Sound sound = TunePitches.of(song, want);
+    Want.Sound sound = TouchedPlaces.of(song, want, note.techniques());
     return new Sung(
         tick,
         until,

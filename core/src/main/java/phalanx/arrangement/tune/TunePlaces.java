@@ -16,6 +16,7 @@ import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Tuning;
+import phalanx.technique.TechniqueText;
 
 /**
  * Where a note of the tune lies over a shape: on a string of its own, on an open string, under a
@@ -69,10 +70,17 @@ final class TunePlaces {
 
   /** Every place of a note, those on another string than the player wants left out. */
   List<TunePlace> of(Shape shape, int root, Sung note) {
+    // The bass keeps its string, unless the player wants a harmonic there.
+    int below =
+        note.string()
+            .filter(
+                s -> s <= root && note.techniques().stream().anyMatch(TechniqueText::isHarmonic))
+            .map(s -> s - 1)
+            .orElse(root);
     List<TunePlace> all =
         note.isNatural()
-            ? harmonics.of(shape, root, note.midi())
-            : of(shape, root, note.frettedMidi());
+            ? harmonics.of(shape, below, note.midi())
+            : of(shape, below, note.frettedMidi());
     if (note.string().isEmpty() && !note.isHeld()) {
       return all;
     }

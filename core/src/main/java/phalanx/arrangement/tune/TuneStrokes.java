@@ -4,8 +4,10 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.NavigableSet;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.function.BiConsumer;
 import java.util.stream.IntStream;
 import phalanx.arrangement.Remark;
@@ -49,6 +51,7 @@ public final class TuneStrokes {
   private final List<TuneWay> ways;
   private final TreeMap<Integer, List<Struck>> at = new TreeMap<>();
   private final Map<Integer, Integer> slotAt = new HashMap<>();
+  private final NavigableSet<Integer> touches = new TreeSet<>();
   private final Map<Integer, List<Remark>> remarks = new HashMap<>();
 
   /**
@@ -95,6 +98,9 @@ public final class TuneStrokes {
         at.computeIfAbsent(tick, t -> new ArrayList<>()).add(struck);
         if (begins) {
           now.add(struck);
+          if (note.isTouchedByPicking(place.get().finger().isPresent())) {
+            touches.add(tick);
+          }
         }
         slotAt.put(tick, index);
       }
@@ -222,6 +228,11 @@ public final class TuneStrokes {
     Map<Integer, Integer> struck = new TreeMap<>(slotAt);
     struck.keySet().removeIf(t -> at.get(t).stream().noneMatch(Struck::begins));
     return struck;
+  }
+
+  /** The times at which the picking hand touches a harmonic. */
+  public NavigableSet<Integer> touches() {
+    return touches;
   }
 
   /** The times at which one goes on into a new slot. */

@@ -1,0 +1,125 @@
+package phalanx.colour;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Note;
+import phalanx.arrangement.laying.Arranger;
+import phalanx.fretting.FretRow;
+import phalanx.instrument.Guitar;
+import phalanx.melody.BarTune;
+import phalanx.picking.PatternReader;
+import phalanx.picking.PickFinger;
+import phalanx.song.SlotRef;
+import phalanx.song.Song;
+import phalanx.song.TestSongs;
+import phalanx.song.Tune;
+import phalanx.theory.Meter;
+import phalanx.theory.NoteName;
+import phalanx.theory.ScaleNaming;
+
+class HarpRunTest {
+
+  private static final List<Integer> BARRE = List.of(5, 5, 5, 5, 5, 5);
+
+  private static HarpRun run(List<Integer> frets, String order) {
+    return HarpRun.of(frets, HarpRun.order(order).orElseThrow(), Guitar.STEEL);
+  }
+
+  /**
+   * A barre at fret 5 in standard tuning: an A minor pentatonic run (common practice, no source).
+   */
+  @Test
+  void aBarreAtFretFiveRunsUpAMinorPentatonic() {
+    HarpRun run = run(BARRE, "4 6* 3 5* 2 4* 1 3*");
+    assertThat(run.scale()).contains("A minor pentatonic");
+    // G3 A3 C4 D4 E4 G4 A4 C5, a step of the scale each.
+    assertThat(run.notes())
+        .extracting(HarpRun.HarpNote::midi)
+        .containsExactly(55, 57, 60, 62, 64, 67, 69, 72);
+    assertThat(run.notes())
+        .extracting(HarpRun.HarpNote::pick)
+        .startsWith(PickFinger.A, PickFinger.P, PickFinger.A);
+    assertThat(run.notes().get(1).touchFret()).contains(17);
+  }
+
+  /** Over D9 held x54555: its eight pitches, D's ninth chord without other notes. */
+  @Test
+  void aNinthChordNamesItsEightPitches() {
+    HarpRun run = run(List.of(-1, 5, 4, 5, 5, 5), "3 5* 2 4* 1 3* 2 4*");
+    assertThat(run.notes())
+        .extracting(n -> n.name().toString())
+        .containsExactly("C", "D", "E", "F♯", "A", "C", "E", "F♯");
+    assertThat(run.scale()).isPresent();
+  }
+
+  @Test
+  void proposalsAlternateAndUseSoundingStringsOnly() {
+    for (String frets : List.of("555555", "x54555", "x32010", "320003", "xx0232")) {
+      List<Integer> shape = frets.chars().map(c -> c == 'x' ? -1 : c - '0').boxed().toList();
+      for (List<HarpRun.Step> order : HarpRun.proposals(shape)) {
+        HarpRun run = HarpRun.of(shape, order, Guitar.STEEL);
+        for (int i = 1; i < order.size(); i++) {
+          assertThat(order.get(i).touched()).isNotEqualTo(order.get(i - 1).touched());
+          assertThat(order.get(i).string()).isNotEqualTo(order.get(i - 1).string());
+        }
+        assertThat(run.notes()).hasSameSizeAs(order);
+        assertThat(HarpRun.order(HarpRun.text(order))).contains(order);
+      }
+    }
+    assertThat(HarpRun.proposals(BARRE)).hasSize(6);
+  }
+
+  @Test
+  void whatIsNoOrderOrSilentIsRefused() {
+    assertThat(HarpRun.order("7 1*")).isEmpty();
+    assertThat(HarpRun.order("")).isEmpty();
+    assertThatThrownBy(() -> run(List.of(-1, 3, 2, 0, 1, 0), "4 6*"))
+        .hasMessageContaining("string 6 does not sound");
+  }
+
+  /** In a song the run is played as it was built, its touching finger free for every note. */
+  @Test
+  void aRunIsPlayedOverTheHeldShape() {
+    HarpRun run = run(BARRE, "4 6* 3 5* 2 4* 1 3*");
+    List<BarTune> bars = run.bars(Meter.FOUR_FOUR);
+    assertThat(bars).hasSize(1);
+    Song song =
+        TestSongs.of("Am7")
+            .withTempo(70)
+            .withPattern(
+                PatternReader.read("name: rest\nmetre: 4/4\nthumb | . | . | . | . |\n")
+                    .patterns()
+                    .get(0))
+            .withTune(Tune.NONE.withOnTop(false).with(1, bars.get(0)))
+            .pin(new SlotRef(1, 0), new FretRow(BARRE));
+    Arrangement a = new Arranger().arrange(song);
+    assertThat(a.notes()).extracting(Note::midi).containsExactly(55, 57, 60, 62, 64, 67, 69, 72);
+    assertThat(a.notes().stream().filter(n -> n.harmonic().isPresent()))
+        .hasSize(4)
+        .allMatch(n -> n.isPickedBy(PickFinger.P));
+    assertThat(a.notes()).noneMatch(n -> n.isPickedBy(PickFinger.I));
+  }
+
+  /** Names of scales by their steps: common practice, no source. */
+  @ParameterizedTest
+  @CsvSource({
+    "C, '0 2 4 5 7 9 11', C major",
+    "A, '9 0 2 4 7', A minor pentatonic",
+    "C, '0 3 5 6 7 10', C blues scale",
+    "G, '7 9 11 0 2 4 5', G Mixolydian",
+    "D, '2 4 6', D major pentatonic"
+  })
+  void scalesAreNamedByTheirSteps(String root, String chromas, String name) {
+    List<Integer> notes =
+        java.util.Arrays.stream(chromas.split(" ")).map(Integer::valueOf).toList();
+    assertThat(ScaleNaming.of(notes, List.of(NoteName.parse(root).orElseThrow())))
+        .isEqualTo(Optional.of(name));
+  }
+}
