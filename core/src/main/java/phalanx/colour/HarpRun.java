@@ -13,7 +13,12 @@ import phalanx.instrument.Tuning;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
+import phalanx.picking.PatternReader;
 import phalanx.picking.PickFinger;
+import phalanx.picking.PickingStyle;
+import phalanx.song.Patterns;
+import phalanx.song.SlotRef;
+import phalanx.song.Song;
 import phalanx.technique.Technique;
 import phalanx.theory.Key;
 import phalanx.theory.Meter;
@@ -68,13 +73,18 @@ public record HarpRun(List<HarpNote> notes, Optional<String> scale) {
    * @param fret where the shape holds it, from the capo, 0 open
    * @param touched whether it is touched an octave above
    * @param midi its sounding pitch, capo included
-   * @param name what it is called
+   * @param name what it is called, counted from the capo as chords are
    */
   public record HarpNote(int string, int fret, boolean touched, int midi, NoteName name) {
 
     /** The fret over which it is touched, if it is. */
     public Optional<Integer> touchFret() {
       return touched ? Optional.of(fret + ABOVE) : Optional.empty();
+    }
+
+    /** The same, called as a scale has it. */
+    private HarpNote named(ScaleNaming.Scale scale) {
+      return new HarpNote(string, fret, touched, midi, scale.key().nameOf(name.chroma()));
     }
 
     /** The finger that plucks it. */
@@ -144,41 +154,65 @@ public record HarpRun(List<HarpNote> notes, Optional<String> scale) {
             "string " + (Tuning.STRINGS - step.string()) + " does not sound in this shape");
       }
       int midi = guitar.midi(step.string(), fret) + (step.touched() ? ABOVE : 0);
-      notes.add(new HarpNote(step.string(), fret, step.touched(), midi, name(midi)));
+      NoteName name = C.nameOf(chroma(guitar, step.string(), fret));
+      notes.add(new HarpNote(step.string(), fret, step.touched(), midi, name));
     }
     List<NoteName> roots = new ArrayList<>();
     for (int s = 0; s < Tuning.STRINGS; s++) {
       if (frets.get(s) != Shape.SILENT) {
-        roots.add(name(guitar.midi(s, frets.get(s))));
+        roots.add(C.nameOf(chroma(guitar, s, frets.get(s))));
       }
     }
     List<Integer> chromas = notes.stream().map(n -> n.name().chroma()).toList();
-    return new HarpRun(notes, ScaleNaming.of(chromas, roots));
+    Optional<ScaleNaming.Scale> scale = ScaleNaming.of(chromas, roots);
+    List<HarpNote> named =
+        scale.map(s -> notes.stream().map(n -> n.named(s)).toList()).orElse(notes);
+    return new HarpRun(named, scale.map(ScaleNaming.Scale::words));
   }
 
-  private static NoteName name(int midi) {
-    return C.nameOf(Math.floorMod(midi, ABOVE));
+  private static int chroma(Guitar guitar, int string, int fret) {
+    return Math.floorMod(guitar.shapeMidi(string, fret), ABOVE);
   }
 
-  /** The run as the tune of as many bars of a metre as it takes, in eighths. */
-  public List<BarTune> bars(Meter meter) {
+  /**
+   * The run as the tune of one bar, in eighths, or in sixteenths where it has more notes; what
+   * still finds no room is left out.
+   */
+  public BarTune bar(Meter meter) {
     int eighth = Ticks.PER_QUARTER / 2;
-    List<BarTune> bars = new ArrayList<>();
-    List<TuneNote> bar = new ArrayList<>();
-    int tick = 0;
+    int step = notes.size() * eighth <= meter.barTicks() ? eighth : eighth / 2;
+    List<TuneNote> tune = new ArrayList<>();
     for (HarpNote note : notes) {
-      if (tick + eighth > meter.barTicks()) {
-        bars.add(new BarTune(0, bar));
-        bar = new ArrayList<>();
-        tick = 0;
+      int tick = step * tune.size();
+      if (tick + step <= meter.barTicks()) {
+        Set<Technique> played =
+            note.touched() ? Set.of(new Technique.TouchedHarmonic(ABOVE)) : Set.of();
+        Want place = new Want.Place(note.string(), note.fret());
+        tune.add(new TuneNote(tick, step, List.of(place), Optional.empty(), List.of(), played));
       }
-      Set<Technique> played =
-          note.touched() ? Set.of(new Technique.TouchedHarmonic(ABOVE)) : Set.of();
-      Want place = new Want.Place(note.string(), note.fret());
-      bar.add(new TuneNote(tick, eighth, List.of(place), Optional.empty(), List.of(), played));
-      tick += eighth;
     }
-    bars.add(new BarTune(0, bar));
-    return bars;
+    return new BarTune(0, tune);
+  }
+
+  /**
+   * A song with the run as the tune of one bar, over the shape held there, which is pinned; the
+   * pattern rests in that bar.
+   *
+   * @param at the chord over which it is played, the first of its bar
+   */
+  public Song into(Song song, SlotRef at, Shape held) {
+    Meter meter = song.chart().meters(song.meter()).get(at.bar());
+    Patterns.Scope bar = new Patterns.Scope.OfBar(at.bar());
+    return song.withTune(song.tune().with(at.bar(), bar(meter)))
+        .withPatterns(song.patterns().with(bar, rest(meter)))
+        .pin(at, held);
+  }
+
+  /** A bar in which the pattern plays nothing. */
+  private static PickingStyle rest(Meter meter) {
+    String cells = " . |".repeat(meter.count());
+    return PatternReader.read("name: rest\nmetre: " + meter + "\nthumb |" + cells + "\n")
+        .patterns()
+        .get(0);
   }
 }

@@ -13,6 +13,26 @@ public final class ScaleNaming {
 
   private static final int OCTAVE = 12;
 
+  /**
+   * A scale with its name.
+   *
+   * @param root what it is built on
+   * @param kind what it is called on any root
+   * @param major whether it has a major third
+   */
+  public record Scale(NoteName root, String kind, boolean major) {
+
+    /** {@code A minor pentatonic}. */
+    public String words() {
+      return root + " " + kind;
+    }
+
+    /** The key in which its notes are spelled. */
+    public Key key() {
+      return new Key(root, major ? Mode.MAJOR : Mode.MINOR);
+    }
+  }
+
   /** From few notes to many, so that the first that has all of some notes is the closest. */
   private static final Map<String, List<Integer>> SCALES = scales();
 
@@ -41,20 +61,20 @@ public final class ScaleNaming {
   }
 
   /**
-   * The scale in words, {@code A minor pentatonic}: one that has these notes and no others on the
-   * first root that has one, else the smallest that has them all.
+   * The scale that notes make: one that has these notes and no others on the first root that has
+   * one, else the smallest that has them all.
    *
    * @param chromas the notes, 0 for C to 11
    * @param roots notes that it may be built on, the likeliest first
    */
-  public static Optional<String> of(Collection<Integer> chromas, List<NoteName> roots) {
+  public static Optional<Scale> of(Collection<Integer> chromas, List<NoteName> roots) {
     Set<Integer> all = new HashSet<>(chromas);
     for (boolean exactly : new boolean[] {true, false}) {
       for (NoteName root : roots) {
         for (Map.Entry<String, List<Integer>> scale : SCALES.entrySet()) {
           Set<Integer> notes = on(root, scale.getValue());
           if (notes.containsAll(all) && (!exactly || notes.size() == all.size())) {
-            return Optional.of(root + " " + scale.getKey());
+            return Optional.of(new Scale(root, scale.getKey(), scale.getValue().contains(4)));
           }
         }
       }

@@ -11,11 +11,12 @@ import org.junit.jupiter.params.provider.CsvSource;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.laying.Arranger;
-import phalanx.fretting.FretRow;
+import phalanx.fretting.Reach;
+import phalanx.fretting.Shape;
+import phalanx.fretting.ShapeTrial;
 import phalanx.instrument.Guitar;
-import phalanx.melody.BarTune;
-import phalanx.picking.PatternReader;
 import phalanx.picking.PickFinger;
+import phalanx.review.Review;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
@@ -88,23 +89,27 @@ class HarpRunTest {
   @Test
   void aRunIsPlayedOverTheHeldShape() {
     HarpRun run = run(BARRE, "4 6* 3 5* 2 4* 1 3*");
-    List<BarTune> bars = run.bars(Meter.FOUR_FOUR);
-    assertThat(bars).hasSize(1);
-    Song song =
-        TestSongs.of("Am7")
-            .withTempo(70)
-            .withPattern(
-                PatternReader.read("name: rest\nmetre: 4/4\nthumb | . | . | . | . |\n")
-                    .patterns()
-                    .get(0))
-            .withTune(Tune.NONE.withOnTop(false).with(1, bars.get(0)))
-            .pin(new SlotRef(1, 0), new FretRow(BARRE));
+    Song song = TestSongs.of("Am7").withTempo(70);
+    Shape held = ShapeTrial.fingerings(BARRE, new Reach(song.guitar(), song.hand())).get(0).shape();
+    song = run.into(song.withTune(Tune.NONE.withOnTop(false)), new SlotRef(1, 0), held);
     Arrangement a = new Arranger().arrange(song);
     assertThat(a.notes()).extracting(Note::midi).containsExactly(55, 57, 60, 62, 64, 67, 69, 72);
     assertThat(a.notes().stream().filter(n -> n.harmonic().isPresent()))
         .hasSize(4)
         .allMatch(n -> n.isPickedBy(PickFinger.P));
     assertThat(a.notes()).noneMatch(n -> n.isPickedBy(PickFinger.I));
+    assertThat(a.slots().get(0).held()).isEqualTo(held);
+    assertThat(Review.of(a).tally().hard()).isZero();
+  }
+
+  /** A long run goes into its bar in sixteenths; a short bar takes as much as it has room for. */
+  @Test
+  void aRunFitsItsBar() {
+    HarpRun twice = run(BARRE, "4 6* 3 5* 2 4* 1 3* 2 4* 3 5* 4 6*");
+    assertThat(twice.bar(Meter.FOUR_FOUR).notes()).hasSize(14);
+    assertThat(twice.bar(Meter.parse("3/4").orElseThrow()).notes()).hasSize(12);
+    assertThat(run(BARRE, "4 6* 3 5*").bar(Meter.FOUR_FOUR).notes())
+        .allMatch(n -> n.lengthTicks() == 2520);
   }
 
   /** Names of scales by their steps: common practice, no source. */
@@ -119,7 +124,9 @@ class HarpRunTest {
   void scalesAreNamedByTheirSteps(String root, String chromas, String name) {
     List<Integer> notes =
         java.util.Arrays.stream(chromas.split(" ")).map(Integer::valueOf).toList();
-    assertThat(ScaleNaming.of(notes, List.of(NoteName.parse(root).orElseThrow())))
+    assertThat(
+            ScaleNaming.of(notes, List.of(NoteName.parse(root).orElseThrow()))
+                .map(ScaleNaming.Scale::words))
         .isEqualTo(Optional.of(name));
   }
 }

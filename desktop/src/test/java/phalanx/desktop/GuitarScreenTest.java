@@ -275,11 +275,12 @@ class GuitarScreenTest {
             .orElseThrow();
     robot.interact(() -> window.workspace().bench().touch(octave));
     until(() -> window.workspace().sound().isHeard());
-    // Capo 2: F sharp, two octaves over it on the sixth string, and a third of the second's length.
+    // Capo 2: F sharp, which the fifth string has as its sixth partial near the capo.
     assertThat(text(robot, "#harmonic-words"))
         .startsWith("The harmonic F♯5")
         .contains("① over 12")
-        .contains("⑥ over 5");
+        .contains("⑤ over 3.2")
+        .doesNotContain("over 31");
     click(robot, "#tuning-open-g");
     assertThat(text(robot, "#harmonic-words")).startsWith("Diamonds");
   }

@@ -208,4 +208,21 @@ class ShapesScreenTest {
     until(() -> selected().shape().isPresent());
     assertThat(robot.lookup("#way-out-1").tryQuery()).isEmpty();
   }
+
+  @Test
+  void aHarpRunOverTheShapeIsHeardAndPutIntoTheBar(FxRobot robot) throws TimeoutException {
+    String notes = text(robot, "#harp-notes");
+    assertThat(notes).contains("°").contains(" · ");
+    click(robot, "#hear-harp");
+    until(() -> window.workspace().sound().isHeard());
+    robot.interact(() -> window.workspace().sound().stop());
+    click(robot, "#put-harp");
+    window.untilPlanned();
+    int bar = window.arrangement().slots().get(0).played().ref().bar();
+    assertThat(window.workspace().song().tune().bars().get(bar).notes())
+        .anyMatch(n -> !n.techniques().isEmpty());
+    assertThat(window.arrangement().notes()).anyMatch(n -> n.harmonic().isPresent());
+    press(robot, KeyCode.CONTROL, KeyCode.Z);
+    assertThat(window.workspace().song().tune().bars()).doesNotContainKey(bar);
+  }
 }

@@ -34,6 +34,9 @@ public final class GuitarScreen extends VBox {
   private static final double NECK_WIDTH = 826;
   private static final double NECK_HEIGHT = 196;
 
+  /** Further up no neck goes. */
+  private static final double HIGHEST = 24;
+
   private final Workspace workspace;
   private final GuitarBench bench;
   private final HarmonicsView neck;
@@ -133,6 +136,7 @@ public final class GuitarScreen extends VBox {
                     node.cents(),
                     HarmonicNode.sounding(bench.sheetProperty().get().guitar(), node.midi())
                         .stream()
+                        .filter(n -> n.fret() <= HIGHEST)
                         .map(HarmonicNode::where)
                         .collect(Collectors.joining(", "))))
         .orElse(

@@ -11,6 +11,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import phalanx.arrangement.Slot;
+import phalanx.colour.HarpRun;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
 import phalanx.performance.Performance;
@@ -212,6 +213,14 @@ public final class SoundDesk {
     Levels loud = settings.levelsProperty().get();
     double a4 = settings.a4Property().get();
     sketch(() -> Start.plain(Sketch.harmonic(guitar, string, harmonic), 1, loud, a4));
+  }
+
+  /** Lets a harp run be heard. */
+  void hear(HarpRun run) {
+    Guitar guitar = workspace.song().guitar();
+    Levels loud = settings.levelsProperty().get();
+    double a4 = settings.a4Property().get();
+    sketch(() -> Start.plain(Sketch.run(guitar, run), 1, loud, a4));
   }
 
   /** Lets a plan be heard that is not the song's, such as a pattern on one chord. */

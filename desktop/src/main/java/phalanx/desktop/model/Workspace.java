@@ -64,6 +64,7 @@ public final class Workspace {
   private final HandDesk hands;
   private GuitarBench bench;
   private AdviceDesk advice;
+  private HarpDesk harp;
   private final FaultNotices faults;
   private boolean settling;
   private final ObservableList<String> problems = FXCollections.observableArrayList();
@@ -280,6 +281,14 @@ public final class Workspace {
       advice = new AdviceDesk(this, planner, AdviceDesk::onItsOwn);
     }
     return advice;
+  }
+
+  /** Harp runs over the selected chord; laid out when first asked for. */
+  public HarpDesk harp() {
+    if (harp == null) {
+      harp = new HarpDesk(this);
+    }
+    return harp;
   }
 
   /** The player's hand. */

@@ -73,6 +73,7 @@ public final class ShapesView extends VBox {
             neck,
             hand,
             new OwnShapeRow(workspace, trials),
+            new HarpRow(workspace),
             new FilterRow(workspace, count),
             scroll);
     workspace.arrangementProperty().addListener(o -> show());

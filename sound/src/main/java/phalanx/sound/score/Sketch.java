@@ -2,6 +2,7 @@ package phalanx.sound.score;
 
 import java.util.ArrayList;
 import java.util.List;
+import phalanx.colour.HarpRun;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
@@ -14,6 +15,9 @@ public final class Sketch {
 
   /** From string to string of a shape, s. */
   private static final double SPREAD = 0.07;
+
+  /** From note to note of a run, s. */
+  private static final double RUN = 0.25;
 
   /** How long a shape and a note are left to ring, s. */
   private static final double SHAPE = 2;
@@ -39,6 +43,17 @@ public final class Sketch {
       }
     }
     return Score.of(guitar, events, SHAPE);
+  }
+
+  /** A harp run, plain notes and harmonics equally loud, all ringing on. */
+  public static Score run(Guitar guitar, HarpRun run) {
+    List<Event> events = new ArrayList<>();
+    for (HarpRun.HarpNote note : run.notes()) {
+      double at = events.size() * RUN;
+      Plucker plucker = note.touched() ? Plucker.NAIL : Plucker.FINGERTIP;
+      events.add(new Event.Pluck(at, note.string(), note.midi(), plucker, Force.PLAIN, Layer.TUNE));
+    }
+    return Score.of(guitar, events, events.size() * RUN + SHAPE);
   }
 
   /**

@@ -1,0 +1,82 @@
+package phalanx.desktop.model;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.property.IntegerProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleIntegerProperty;
+import phalanx.arrangement.Slot;
+import phalanx.colour.HarpRun;
+import phalanx.fretting.Shape;
+
+/** Harp runs over the shape of the selected chord, one of which the player looks at. */
+public final class HarpDesk {
+
+  private final Workspace workspace;
+  private final IntegerProperty chosen = new SimpleIntegerProperty();
+  private final ReadOnlyObjectWrapper<List<Proposal>> proposals =
+      new ReadOnlyObjectWrapper<>(List.of());
+
+  /**
+   * A run that goes over the shape.
+   *
+   * @param order its strings as they are written
+   */
+  public record Proposal(String order, HarpRun run) {}
+
+  HarpDesk(Workspace workspace) {
+    this.workspace = workspace;
+    workspace.arrangementProperty().addListener(o -> propose());
+    workspace.selectedProperty().addListener(o -> propose());
+    propose();
+  }
+
+  private void propose() {
+    Optional<Shape> held = workspace.selectedSlot().flatMap(Slot::shape);
+    proposals.set(held.map(this::over).orElse(List.of()));
+  }
+
+  private List<Proposal> over(Shape held) {
+    return HarpRun.proposals(held.frets()).stream()
+        .map(
+            order ->
+                new Proposal(
+                    HarpRun.text(order),
+                    HarpRun.of(held.frets(), order, workspace.song().guitar())))
+        .toList();
+  }
+
+  /** The runs there are; none over a shape of few strings. */
+  public ReadOnlyObjectProperty<List<Proposal>> proposalsProperty() {
+    return proposals.getReadOnlyProperty();
+  }
+
+  /** The place of the one looked at. */
+  public IntegerProperty chosenProperty() {
+    return chosen;
+  }
+
+  /** The one looked at. */
+  public Optional<Proposal> looked() {
+    List<Proposal> all = proposals.get();
+    return all.isEmpty()
+        ? Optional.empty()
+        : Optional.of(all.get(Math.floorMod(chosen.get(), all.size())));
+  }
+
+  /** Lets it be heard. */
+  public void hear() {
+    looked().ifPresent(p -> workspace.sound().hear(p.run()));
+  }
+
+  /** Makes it the tune of the selected chord's bar; can be undone. */
+  public void put() {
+    Optional<Slot> slot = workspace.selectedSlot();
+    looked()
+        .ifPresent(
+            p ->
+                slot.ifPresent(
+                    s -> workspace.edit(song -> p.run().into(song, s.played().ref(), s.held()))));
+  }
+}

@@ -1,0 +1,74 @@
+package phalanx.desktop.shapes;
+
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import phalanx.desktop.drawing.Controls;
+import phalanx.desktop.drawing.ToolRow;
+import phalanx.desktop.model.HarpDesk;
+import phalanx.desktop.model.Workspace;
+import phalanx.theory.NoteNaming;
+
+/** A harp run over the shape held: plain notes and harmonics touched an octave above, in turn. */
+final class HarpRow extends ToolRow {
+
+  private final Workspace workspace;
+  private final HarpDesk desk;
+  private final ComboBox<String> order = new ComboBox<>();
+  private final Label notes = ShapesView.label("harp-notes", "where");
+  private boolean filling;
+
+  HarpRow(Workspace workspace) {
+    this.workspace = workspace;
+    desk = workspace.harp();
+    Label name = new Label("Harp run");
+    name.getStyleClass().add("row-name");
+    name.setTooltip(
+        new Tooltip(
+            "the ring finger plucks a string, the thumb the next one while the index finger"
+                + " touches it 12 frets above (*)"));
+    order.setId("harp-order");
+    order.setAccessibleText("order of the strings, a star where touched");
+    order.getStyleClass().add("form-field");
+    order.setMinWidth(190);
+    order.setOnAction(
+        e -> {
+          if (!filling && order.getSelectionModel().getSelectedIndex() >= 0) {
+            desk.chosenProperty().set(order.getSelectionModel().getSelectedIndex());
+          }
+        });
+    Button hear = Controls.smallTool("hear-harp", "Hear", desk::hear);
+    Button put = Controls.smallTool("put-harp", "Put into this bar", desk::put);
+    getChildren().addAll(name, order, hear, put, notes);
+    setSpacing(6);
+    setAlignment(Pos.CENTER_LEFT);
+    managedProperty().bind(visibleProperty());
+    desk.proposalsProperty().addListener(o -> show());
+    desk.chosenProperty().addListener(o -> show());
+    workspace.viewing().namingProperty().addListener(o -> show());
+    show();
+  }
+
+  private void show() {
+    filling = true;
+    order
+        .getItems()
+        .setAll(desk.proposalsProperty().get().stream().map(HarpDesk.Proposal::order).toList());
+    setVisible(desk.looked().isPresent());
+    NoteNaming naming = workspace.viewing().namingProperty().get();
+    desk.looked()
+        .ifPresent(
+            p -> {
+              order.setValue(p.order());
+              String pitches =
+                  p.run().notes().stream()
+                      .map(n -> naming.name(n.name()) + (n.touched() ? "°" : ""))
+                      .collect(Collectors.joining(" "));
+              notes.setText(pitches + p.run().scale().map(s -> " · " + s).orElse(""));
+            });
+    filling = false;
+  }
+}
