@@ -3,10 +3,14 @@ package phalanx.picking;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import phalanx.instrument.Tuning;
+import phalanx.technique.Technique;
+import phalanx.technique.TechniqueText;
 
 /** The words of a written pattern, one in a cell: reads and writes what stands in a row. */
 final class Cell {
@@ -26,7 +30,8 @@ final class Cell {
   /** The sign for nothing. */
   static final String NOTHING = ".";
 
-  private static final Pattern ON_ROLE = Pattern.compile("([opimac])(?:~([2-8])(?:/([2-8]))?)?");
+  private static final Pattern ON_ROLE =
+      Pattern.compile("([opimac])(?:~([2-8])(?:/([2-8]))?)?(?::([a-z0-9,]+))?");
   private static final Pattern SWEEP = Pattern.compile("([1-6])-([1-6])(n?)");
   private static final Pattern ROLLING = Pattern.compile("([/\\\\])([1-8]?)");
   private static final Pattern FORCED = Pattern.compile("\\((.+)\\)|(.+)!");
@@ -129,11 +134,23 @@ final class Cell {
     if (!m.matches()) {
       return Optional.empty();
     }
-    if (m.group(2) != null) {
+    if (m.group(2) != null && m.group(4) == null) {
       int parts = m.group(3) == null ? USUAL_PARTS : Integer.parseInt(m.group(3));
       return Optional.of(new Stroke.Tremolo(role, force, Integer.parseInt(m.group(2)), parts));
     }
-    return Optional.of(new Stroke.Pluck(role, force, PickFinger.lettered(m.group(1))));
+    return techniques(m)
+        .map(t -> new Stroke.Pluck(role, force, PickFinger.lettered(m.group(1)), t));
+  }
+
+  /** What is special about a stroke; empty for a word that is none or not for strokes. */
+  private static Optional<Set<Technique>> techniques(Matcher m) {
+    if (m.group(4) == null) {
+      return Optional.of(Set.of());
+    }
+    return m.group(2) != null
+        ? Optional.empty()
+        : TechniqueText.read(m.group(4))
+            .filter(all -> all.stream().allMatch(TechniqueText::isOfStrokes));
   }
 
   /** The row a stroke stands in. */
@@ -175,7 +192,10 @@ final class Cell {
 
   private static String word(Stroke stroke) {
     if (stroke instanceof Stroke.Pluck p) {
-      return p.finger().map(PickFinger::letter).orElse("o");
+      String words =
+          p.techniques().stream().map(Technique::text).sorted().collect(Collectors.joining(","));
+      String letter = p.finger().map(PickFinger::letter).orElse("o");
+      return words.isEmpty() ? letter : letter + ":" + words;
     } else if (stroke instanceof Stroke.Tremolo t) {
       return "o~" + t.strokes() + (t.parts() == USUAL_PARTS ? "" : "/" + t.parts());
     } else if (stroke instanceof Stroke.Brush b) {
@@ -197,7 +217,9 @@ final class Cell {
       case BRUSH -> "a brush such as 6-1, 1-4n, or a dot";
       case ROLL -> "/ or \\ with a speed of 1 to 8, or a dot";
       case NEXT -> "> where the next chord comes early, or a dot";
-      default -> "o for a stroke, a finger’s letter, = to stop, or a dot";
+      default ->
+          "o for a stroke, a finger’s letter, either with :pm, :slap, :pop or :t12 behind it,"
+              + " = to stop, or a dot";
     };
   }
 }

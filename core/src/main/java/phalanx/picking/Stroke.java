@@ -2,6 +2,7 @@ package phalanx.picking;
 
 import java.util.Optional;
 import java.util.Set;
+import phalanx.technique.Technique;
 
 /** One thing the picking hand does at an instant. */
 public sealed interface Stroke {
@@ -20,8 +21,24 @@ public sealed interface Stroke {
    * A string plucked. Several at one instant are a pinch or a block.
    *
    * @param finger the finger the player insists on, if one
+   * @param techniques what is special about it
    */
-  record Pluck(Role role, Force force, Optional<PickFinger> finger) implements OnRole {
+  record Pluck(Role role, Force force, Optional<PickFinger> finger, Set<Technique> techniques)
+      implements OnRole {
+
+    public Pluck {
+      techniques = Set.copyOf(techniques);
+    }
+
+    /** A stroke with nothing special about it. */
+    public Pluck(Role role, Force force, Optional<PickFinger> finger) {
+      this(role, force, finger, Set.of());
+    }
+
+    /** The same played with other techniques. */
+    public Pluck played(Set<Technique> others) {
+      return new Pluck(role, force, finger, others);
+    }
 
     /** A plain stroke; the finger follows from the hand school. */
     public static Pluck of(Role role) {

@@ -74,7 +74,7 @@ final class PatternWays {
             .map(
                 s ->
                     s instanceof Stroke.Pluck p
-                        ? new Stroke.Pluck(p.role(), p.force(), Optional.empty())
+                        ? new Stroke.Pluck(p.role(), p.force(), Optional.empty(), p.techniques())
                         : s)
             .toList();
     return Stream.of(new WayOutOf("any finger here", song -> changing(song, free)));

@@ -94,6 +94,52 @@ public sealed interface Technique {
     }
   }
 
+  /** The thumb strikes the string against the neck. */
+  record Slap() implements Technique {
+    @Override
+    public String word() {
+      return "slap";
+    }
+
+    @Override
+    public String text() {
+      return "slap";
+    }
+
+    @Override
+    public String sign() {
+      return "sl";
+    }
+
+    @Override
+    public String meaning() {
+      return "slapped by the thumb";
+    }
+  }
+
+  /** The string is pulled away from below, so that it snaps back. */
+  record Pop() implements Technique {
+    @Override
+    public String word() {
+      return "pop";
+    }
+
+    @Override
+    public String text() {
+      return "pop";
+    }
+
+    @Override
+    public String sign() {
+      return "pop";
+    }
+
+    @Override
+    public String meaning() {
+      return "pulled from below, so that it snaps";
+    }
+  }
+
   /**
    * The fretting finger rocks while the note sounds.
    *

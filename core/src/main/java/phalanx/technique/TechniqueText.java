@@ -30,6 +30,8 @@ public final class TechniqueText {
       }
     }
     all.add(new Technique.PalmMute());
+    all.add(new Technique.Slap());
+    all.add(new Technique.Pop());
     Map<String, Technique> words = new LinkedHashMap<>();
     all.forEach(t -> words.put(t.text(), t));
     return words;
@@ -70,12 +72,21 @@ public final class TechniqueText {
     return harmonics <= 1
         && bends <= 1
         && vibratos <= 1
-        && (harmonics == 0 || bends + vibratos == 0);
+        && (harmonics == 0 || bends + vibratos == 0)
+        && !(techniques.contains(new Technique.Slap()) && techniques.contains(new Technique.Pop()));
   }
 
   /** Whether a technique makes an overtone sound. */
   public static boolean isHarmonic(Technique technique) {
     return technique instanceof Technique.NaturalHarmonic
+        || technique instanceof Technique.TouchedHarmonic;
+  }
+
+  /** Whether a stroke of a pattern can have a technique: what needs no place of its own. */
+  public static boolean isOfStrokes(Technique technique) {
+    return technique instanceof Technique.PalmMute
+        || technique instanceof Technique.Slap
+        || technique instanceof Technique.Pop
         || technique instanceof Technique.TouchedHarmonic;
   }
 

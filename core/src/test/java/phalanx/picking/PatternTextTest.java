@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import net.jqwik.api.Arbitraries;
@@ -17,6 +18,7 @@ import net.jqwik.api.constraints.Size;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import phalanx.technique.Technique;
 import phalanx.theory.Meter;
 
 class PatternTextTest {
@@ -222,5 +224,22 @@ class PatternTextTest {
         .list()
         .ofMaxSize(7)
         .map(lines -> String.join("\n", lines));
+  }
+
+  @Test
+  void strokesHaveTechniquesThatNeedNoPlaceOfTheirOwn() {
+    String text =
+        "name: x\nmetre: 4/4\nupper | . | (m:pop) | . | o:t12 |\nthumb | o:pm | p:slap! | o:pm | . |\n";
+    PatternReader.Result read = PatternReader.read(text);
+    assertThat(read.problems()).isEmpty();
+    WrittenPattern pattern = read.patterns().get(0);
+    assertThat(PatternEdits.step(pattern.pattern(), 0).strokes())
+        .containsExactly(Stroke.Pluck.of(Role.THUMB).played(Set.of(new Technique.PalmMute())));
+    assertThat(PatternReader.read(PatternWriter.write(pattern)).patterns().get(0))
+        .isEqualTo(pattern);
+    for (String word : List.of("o:h", "o:b1", "o:v", "o:", "o:pm,slap,pop", "o~3:pm")) {
+      String wrong = text.replace("o:pm |", word + " |");
+      assertThat(PatternReader.read(wrong).problems()).as(word).isNotEmpty();
+    }
   }
 }

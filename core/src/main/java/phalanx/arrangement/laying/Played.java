@@ -6,6 +6,7 @@ import java.util.Set;
 import phalanx.arrangement.Sung;
 import phalanx.arrangement.tune.TunePlace;
 import phalanx.instrument.HarmonicNode;
+import phalanx.picking.Stroke;
 import phalanx.technique.Technique;
 
 /**
@@ -22,6 +23,15 @@ record Played(Set<Technique> techniques, OptionalInt touchedAt, boolean isTouche
 
   Played {
     techniques = Set.copyOf(techniques);
+  }
+
+  /** A stroke of a pattern. */
+  static Played of(Stroke.Pluck pluck) {
+    boolean touched =
+        pluck.techniques().stream().anyMatch(Technique.TouchedHarmonic.class::isInstance);
+    return pluck.techniques().isEmpty()
+        ? PLAIN
+        : new Played(pluck.techniques(), OptionalInt.empty(), touched);
   }
 
   static Played of(Sung note, TunePlace place) {

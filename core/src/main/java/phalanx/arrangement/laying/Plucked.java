@@ -39,7 +39,7 @@ record Plucked(
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),
-        Played.PLAIN);
+        Played.of(pluck));
   }
 
   /** When its finger is down: for a pull-off to it with the note before already. */

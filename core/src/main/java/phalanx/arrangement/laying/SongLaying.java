@@ -250,6 +250,9 @@ public final class SongLaying {
     Set<PickFinger> gesture = new HashSet<>();
     List<Integer> strings = new ArrayList<>();
     for (Plucked p : on.plucks()) {
+      if (p.byThumb() && p.played().isTouchedByPicking()) {
+        gesture.add(PickFinger.I);
+      }
       if (!p.byThumb() && p.slur().isEmpty()) {
         strings.add(p.string());
         p.pluck().finger().ifPresent(f -> wanted.put(p.string(), f));

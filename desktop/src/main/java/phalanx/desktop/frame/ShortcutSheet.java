@@ -37,7 +37,7 @@ final class ShortcutSheet extends StackPane {
           new Shortcut("+12 +7 +5", "the picking hand touches so far above"),
           new Shortcut("↑ 1/2  1", "bent by so many tones; ↓ and let back"),
           new Shortcut("~ over a note", "vibrato; higher waves: wide"),
-          new Shortcut("PM", "damped by the heel of the hand"),
+          new Shortcut("PM · sl · pop", "palm mute · slapped · snapped from below"),
           new Shortcut("‖ with a letter", "the string is stopped, and by what"));
 
   private record Group(String title, List<Shortcut> keys) {}

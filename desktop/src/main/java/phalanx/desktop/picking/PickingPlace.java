@@ -27,6 +27,7 @@ public final class PickingPlace extends Place<WholeScroll, ShelfPanel> {
           new Shortcut("/ \\", "roll upwards, downwards: quicker, slower"),
           new Shortcut("Shift ↑ ↓", "brush down, up: all strings, fewer"),
           new Shortcut("n", "the brush by nails or thumb"),
+          new Shortcut("u, s, t", "palm mute, slap, touched 12 above"),
           new Shortcut("x", "hit: click, palm, nail, tip, slap, heel"),
           new Shortcut(">", "the next chord comes here"),
           new Shortcut("Delete", "take out what is there"),

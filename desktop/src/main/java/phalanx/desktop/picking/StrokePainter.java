@@ -1,6 +1,7 @@
 package phalanx.desktop.picking;
 
 import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import phalanx.desktop.drawing.HitSigns;
@@ -14,6 +15,7 @@ import phalanx.picking.PickFinger;
 import phalanx.picking.Role;
 import phalanx.picking.Roll;
 import phalanx.picking.Stroke;
+import phalanx.technique.Technique;
 
 /** Draws what happens at one instant of the grid: chips, pinches, rolls, brushes, hits. */
 final class StrokePainter {
@@ -126,6 +128,11 @@ final class StrokePainter {
     ink.centre(letter, x, y + 4.5, TypeFace.boldItalic(width < 24 ? 12 : 14.5), tint);
     if (on.force() == Force.ACCENTED) {
       ink.centre(">", x, y - CHIP_HEIGHT / 2 - 1, TypeFace.bold(12), "text");
+    }
+    if (on instanceof Stroke.Pluck p && !p.techniques().isEmpty()) {
+      String signs =
+          p.techniques().stream().map(Technique::sign).sorted().collect(Collectors.joining(" "));
+      ink.centre(signs, x, y + CHIP_HEIGHT / 2 + 9, TypeFace.bold(9), "text-2");
     }
     if (on instanceof Stroke.Tremolo t) {
       double right = layout.x(tick + (t.strokes() - 1) * picture.meter().beatTicks() / t.parts());

@@ -3,6 +3,7 @@ package phalanx.desktop.picking;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import phalanx.desktop.model.PatternDesk;
 import phalanx.picking.Force;
 import phalanx.picking.HitKind;
@@ -14,6 +15,7 @@ import phalanx.picking.Roll;
 import phalanx.picking.Stroke;
 import phalanx.picking.Touch;
 import phalanx.picking.WrittenPattern;
+import phalanx.technique.Technique;
 
 /** What can be done with one place of the grid. The letters are those of the written form. */
 final class StrokeTools {
@@ -93,6 +95,9 @@ final class StrokeTools {
       case "~" -> row.role().ifPresent(r -> toggle(tremolo(r), tick));
       case "/" -> roll(true, tick);
       case "\\" -> roll(false, tick);
+      case "u" -> technique(row, tick, new Technique.PalmMute());
+      case "s" -> technique(row, tick, new Technique.Slap());
+      case "t" -> technique(row, tick, new Technique.TouchedHarmonic(12));
       case "n" -> nails(tick);
       case ">" -> desk.take(PatternEdits.early(pattern(), tick));
       default -> {
@@ -100,6 +105,18 @@ final class StrokeTools {
       }
     }
     return true;
+  }
+
+  /** Gives a stroke a technique, or takes it from it. */
+  private void technique(GridLayout.Row row, int tick, Technique technique) {
+    at(row, tick)
+        .filter(Stroke.Pluck.class::isInstance)
+        .map(Stroke.Pluck.class::cast)
+        .ifPresent(
+            p -> {
+              boolean has = p.techniques().contains(technique);
+              toggle(p.played(has ? Set.of() : Set.of(technique)), tick);
+            });
   }
 
   private static Stroke tremolo(Role role) {
@@ -134,7 +151,7 @@ final class StrokeTools {
 
   private static Stroke with(Stroke stroke, Force force) {
     if (stroke instanceof Stroke.Pluck p) {
-      return new Stroke.Pluck(p.role(), force, p.finger());
+      return new Stroke.Pluck(p.role(), force, p.finger(), p.techniques());
     } else if (stroke instanceof Stroke.Tremolo t) {
       return new Stroke.Tremolo(t.role(), force, t.strokes(), t.parts());
     } else if (stroke instanceof Stroke.Brush b) {

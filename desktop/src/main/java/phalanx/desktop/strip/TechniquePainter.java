@@ -37,13 +37,20 @@ final class TechniquePainter {
         wave(x + BESIDE, end, y - BESIDE, v.wide() ? 2 * HEIGHT : HEIGHT);
       } else if (technique instanceof Technique.Bend bend) {
         bend(bend, x, y);
-      } else if (technique instanceof Technique.PalmMute) {
-        ink.centre("PM", x, y + BESIDE + 6, TypeFace.bold(8.5), "text-2");
+      } else if (isBelow(technique)) {
+        ink.centre(technique.sign(), x, y + BESIDE + 6, TypeFace.bold(8.5), "text-2");
       } else if (technique instanceof Technique.TouchedHarmonic touched) {
         String words = "+" + touched.above();
         ink.left(words, x + BESIDE, y - 3, TypeFace.bold(8.5), "text-2");
       }
     }
+  }
+
+  /** Signs of a picking hand that does something to the string itself. */
+  private static boolean isBelow(Technique technique) {
+    return technique instanceof Technique.PalmMute
+        || technique instanceof Technique.Slap
+        || technique instanceof Technique.Pop;
   }
 
   private void wave(double from, double to, double y, double height) {

@@ -14,17 +14,19 @@ import org.audiveris.proxymusic.Notations;
 import org.audiveris.proxymusic.Note;
 import org.audiveris.proxymusic.ObjectFactory;
 import org.audiveris.proxymusic.Ornaments;
+import org.audiveris.proxymusic.OtherPlacementText;
 import org.audiveris.proxymusic.Play;
 import org.audiveris.proxymusic.StartStopContinue;
 import org.audiveris.proxymusic.Technical;
 import org.audiveris.proxymusic.WavyLine;
 import phalanx.technique.Technique;
+import phalanx.technique.TechniqueText;
 
 /**
  * Harmonics, bends, vibrato and palm mute as MusicXML 4.0 has them: harmonic and bend among the
- * technical marks, a wavy line among the ornaments, a mute among what is played. It has one wavy
- * line, so a wide vibrato comes back as a plain one, and does not say how far above its fret a
- * harmonic is touched, so that comes back as the octave.
+ * technical marks, slap and pop there as other ones, a wavy line among the ornaments, a mute among
+ * what is played. It has one wavy line, so a wide vibrato comes back as a plain one, and does not
+ * say how far above its fret a harmonic is touched, so that comes back as the octave.
  */
 final class TechniqueXml {
 
@@ -60,6 +62,10 @@ final class TechniqueXml {
         line.setType(end);
         ornaments.getTrillMarkOrTurnOrDelayedTurn().add(FACTORY.createOrnamentsWavyLine(line));
       }
+    } else if (t instanceof Technique.Slap || t instanceof Technique.Pop) {
+      OtherPlacementText other = FACTORY.createOtherPlacementText();
+      other.setValue(t.word());
+      technical.getUpBowOrDownBowOrHarmonic().add(FACTORY.createTechnicalOtherTechnical(other));
     } else if (t instanceof Technique.PalmMute) {
       Play play = FACTORY.createPlay();
       play.getIpaOrMuteOrSemiPitched().add(Mute.PALM);
@@ -117,6 +123,8 @@ final class TechniqueXml {
           h.getArtificial() == null
               ? Technique.NaturalHarmonic.ANYWHERE
               : new Technique.TouchedHarmonic(OCTAVE));
+    } else if (mark instanceof OtherPlacementText other && other.getValue() != null) {
+      TechniqueText.of(other.getValue().strip()).ifPresent(techniques::add);
     } else if (mark instanceof Bend b) {
       bent(b).ifPresent(techniques::add);
     }

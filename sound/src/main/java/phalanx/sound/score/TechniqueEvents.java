@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import phalanx.arrangement.Note;
 import phalanx.performance.Sounded;
+import phalanx.picking.Force;
+import phalanx.picking.HitKind;
 import phalanx.sound.Layer;
 import phalanx.sound.strings.Plucker;
 import phalanx.technique.Technique;
@@ -48,10 +50,17 @@ final class TechniqueEvents {
     return midi;
   }
 
-  /** A string that is touched or muted is plucked without its brightest part. */
+  /** What leaves the string: a muted one is dull, a slapped one as bright as can be. */
   static Plucker plucker(Note note, Plucker usual) {
-    boolean muted = note.techniques().stream().anyMatch(Technique.PalmMute.class::isInstance);
-    return muted ? Plucker.FLESH : usual;
+    for (Technique technique : note.techniques()) {
+      if (technique instanceof Technique.PalmMute) {
+        return Plucker.FLESH;
+      } else if (technique instanceof Technique.Slap || technique instanceof Technique.Pop) {
+        // Against the frets the string sounds as bright as under a pick.
+        return Plucker.PICK;
+      }
+    }
+    return usual;
   }
 
   /** What happens while a note sounds. */
@@ -65,6 +74,8 @@ final class TechniqueEvents {
       } else if (technique instanceof Technique.PalmMute) {
         double at = sounded.onset() + STEP;
         events.add(new Event.Stop(at, sounded.note().string(), MUTED, layer));
+      } else if (technique instanceof Technique.Slap) {
+        events.add(new Event.Hit(sounded.onset(), HitKind.THUMB_SLAP, Force.SOFT));
       }
     }
     return events;
