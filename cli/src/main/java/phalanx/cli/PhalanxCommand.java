@@ -26,6 +26,7 @@ import picocli.CommandLine.Command;
       TuningCommand.class,
       HarmonicsCommand.class,
       HarpCommand.class,
+      FillsCommand.class,
       AdviseCommand.class
     })
 public final class PhalanxCommand {

@@ -126,6 +126,22 @@ class PhalanxCommandTest {
   }
 
   @Test
+  void fillsAreFingeredOverAChord() throws Exception {
+    assertThat(run("fills", "G", "--beats", "1", "--json")).isZero();
+    JsonNode fills = json(out.toString()).get("fills");
+    assertThat(fills.size()).isGreaterThanOrEqualTo(4);
+    for (JsonNode fill : fills) {
+      assertThat(fill.get("beats").asInt()).isEqualTo(1);
+      assertThat(fill.get("colour").asText()).isIn("major", "bluesy");
+      assertThat(fill.get("findings").asInt()).isZero();
+      assertThat(fill.get("notes").size()).isGreaterThan(1);
+      assertThat(fill.get("widestSpanMm").isNumber()).isTrue();
+    }
+    assertThat(run("fills", "Q")).isEqualTo(1);
+    assertThat(run("fills", "G", "--beats", "0")).isEqualTo(2);
+  }
+
+  @Test
   void aHarpRunNamesItsNotesAndItsScale() throws Exception {
     assertThat(run("harp", "5 5 5 5 5 5", "--order", "4 6* 3 5* 2 4* 1 3*", "--json")).isZero();
     JsonNode answer = json(out.toString());

@@ -1,0 +1,125 @@
+package phalanx.cli;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
+import phalanx.advice.FittedFill;
+import phalanx.arrangement.laying.Arranger;
+import phalanx.chart.ChartReader;
+import phalanx.chart.Notation;
+import phalanx.colour.Fill;
+import phalanx.formats.fills.FillShelf;
+import phalanx.formats.json.FillJson;
+import phalanx.instrument.Guitar;
+import phalanx.instrument.StringSign;
+import phalanx.song.Bar;
+import phalanx.song.Chart;
+import phalanx.song.Section;
+import phalanx.song.SlotRef;
+import phalanx.song.Song;
+import phalanx.theory.Chord;
+import phalanx.theory.Key;
+import phalanx.theory.Meter;
+import phalanx.theory.Phrase;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** {@code phalanx fills CHORD}: short runs for the end of a phrase, as both hands play them. */
+@Command(
+    name = "fills",
+    description = "short runs for the end of a phrase over a chord",
+    mixinStandardHelpOptions = true)
+final class FillsCommand implements Callable<Integer> {
+
+  /** Quarters a minute at which they are fingered. */
+  private static final double TEMPO = 100;
+
+  @Spec private CommandSpec spec;
+
+  @Mixin private GuitarOptions options;
+
+  @Parameters(paramLabel = "CHORD", description = "a chord, such as G or D7")
+  private String asked;
+
+  @Option(names = "--key", paramLabel = "KEY", description = "the key its notes are named in")
+  private String key;
+
+  @Option(names = "--beats", paramLabel = "N", description = "only those of so many quarters")
+  private Integer beats;
+
+  @Option(names = "--json", description = "answer in JSON")
+  private boolean json;
+
+  @Override
+  public Integer call() throws UnusableInput {
+    Chord chord = ChordCommand.chord(asked);
+    if (beats != null && (beats < 1 || beats > Fill.MOST_BEATS)) {
+      throw usage("--beats: expected 1 to " + Fill.MOST_BEATS);
+    }
+    Arranger arranger = new Arranger();
+    List<FittedFill> fitted = new ArrayList<>();
+    for (Fill fill : FillShelf.all()) {
+      if (beats == null || fill.beats() == beats) {
+        Song song = song(chord, Math.max(4, fill.beats()));
+        for (Fill.Colour colour : Fill.Colour.values()) {
+          FittedFill.of(arranger, song, first(song), chord.root(), fill, colour)
+              .ifPresent(fitted::add);
+        }
+      }
+    }
+    spec.commandLine().getOut().println(json ? FillJson.write(fitted) : text(fitted));
+    return 0;
+  }
+
+  private Song song(Chord chord, int quarters) {
+    Song plain = Song.untitled();
+    Meter meter = new Meter(quarters, 4);
+    List<Bar> bars =
+        ChartReader.read(chord.ascii(), Notation.in(meter), Optional::of).bars().stream()
+            .map(b -> b.withId(1))
+            .toList();
+    Chart chart = new Chart(List.of(Section.of(2, "", bars)));
+    Song song =
+        plain
+            .withGuitar(options.guitar(Guitar.STEEL))
+            .withHand(options.hand(plain.hand()))
+            .withFeel(plain.feel().withMeter(meter).withTempo(TEMPO))
+            .withKey(key == null ? Optional.empty() : Optional.of(key()));
+    return song.editChart(c -> chart);
+  }
+
+  private Key key() {
+    return Key.parse(key)
+        .orElseThrow(() -> usage("--key: expected a key such as G or Am, found \"" + key + "\""));
+  }
+
+  private static SlotRef first(Song song) {
+    return new SlotRef(song.chart().bars().get(0).id(), 0);
+  }
+
+  private static String text(List<FittedFill> fitted) {
+    return fitted.stream().map(FillsCommand::line).collect(Collectors.joining("\n"));
+  }
+
+  private static String line(FittedFill f) {
+    String notes =
+        f.notes().stream()
+            .map(n -> StringSign.of(n.string()) + n.fret())
+            .collect(Collectors.joining(" "));
+    String hard = f.hard().isEmpty() ? "" : "  hard: " + f.hard().get(0).finding().message();
+    return Phrase.of(
+        "%-22s %-7s %d beats  %s%s",
+        f.fill().name(), f.colour().word(), f.fill().beats(), notes, hard);
+  }
+
+  private ParameterException usage(String message) {
+    return new ParameterException(spec.commandLine(), message);
+  }
+}

@@ -1,0 +1,104 @@
+package phalanx.colour;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import phalanx.theory.NoteName;
+
+/**
+ * Reads fills from open text: {@code name:}, {@code about:}, {@code beats:}, {@code major:}, {@code
+ * bluesy:}, a line each; {@code name:} begins a fill, {@code #} a remark.
+ */
+public final class FillReader {
+
+  private static final Pattern LINE = Pattern.compile("\\s*(\\w+)\\s*:\\s*(.*?)\\s*");
+  private static final int MIDDLE_C = 60;
+  private static final NoteName C = NoteName.parse("C").orElseThrow();
+
+  private final List<Fill> fills = new ArrayList<>();
+  private final List<Problem> problems = new ArrayList<>();
+  private final Map<String, String> words = new java.util.HashMap<>();
+  private int begun;
+
+  private FillReader() {}
+
+  /**
+   * Something that could not be read.
+   *
+   * @param line from 1
+   */
+  public record Problem(int line, String message) {}
+
+  /** The fills that could be read, and what could not. */
+  public record Result(List<Fill> fills, List<Problem> problems) {}
+
+  /** Reads a file's text. */
+  public static Result read(String text) {
+    FillReader reader = new FillReader();
+    String[] lines = text.split("\\R", -1);
+    for (int n = 0; n < lines.length; n++) {
+      reader.line(lines[n], n + 1);
+    }
+    reader.end();
+    return new Result(List.copyOf(reader.fills), List.copyOf(reader.problems));
+  }
+
+  private void line(String line, int number) {
+    if (line.isBlank() || line.strip().startsWith("#")) {
+      return;
+    }
+    Matcher m = LINE.matcher(line);
+    if (!m.matches()
+        || !List.of("name", "about", "beats", "major", "bluesy").contains(m.group(1))) {
+      problems.add(new Problem(number, "expected name, about, beats, major or bluesy and a colon"));
+      return;
+    }
+    if (m.group(1).equals("name")) {
+      end();
+      begun = number;
+    }
+    words.put(m.group(1), m.group(2));
+  }
+
+  private void end() {
+    if (words.isEmpty()) {
+      return;
+    }
+    Optional<Fill> fill = fill();
+    fill.ifPresent(fills::add);
+    words.clear();
+  }
+
+  private Optional<Fill> fill() {
+    Map<Fill.Colour, String> lines = new EnumMap<>(Fill.Colour.class);
+    for (Fill.Colour colour : Fill.Colour.values()) {
+      if (words.containsKey(colour.word())) {
+        lines.put(colour, words.get(colour.word()));
+      }
+    }
+    String beats = words.getOrDefault("beats", "");
+    boolean whole = words.containsKey("name") && beats.matches("[1-8]") && lines.size() == 2;
+    if (!whole) {
+      String wanted = "a fill has a name, 1 to 8 beats, a line in major and a bluesy one";
+      problems.add(new Problem(Math.max(1, begun), wanted));
+      return Optional.empty();
+    }
+    Fill fill =
+        new Fill(
+            words.get("name"), words.getOrDefault("about", ""), Integer.parseInt(beats), lines);
+    for (Fill.Colour colour : Fill.Colour.values()) {
+      var read = fill.read(colour, MIDDLE_C, C);
+      if (!read.problems().isEmpty() || read.tune().notes().isEmpty()) {
+        String message = read.problems().isEmpty() ? "no notes" : read.problems().get(0).message();
+        problems.add(
+            new Problem(begun, "“" + fill.name() + "”, " + colour.word() + ": " + message));
+        return Optional.empty();
+      }
+    }
+    return Optional.of(fill);
+  }
+}

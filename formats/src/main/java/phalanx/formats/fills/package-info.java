@@ -1,0 +1,2 @@
+/** The fills that ship with the program. */
+package phalanx.formats.fills;
