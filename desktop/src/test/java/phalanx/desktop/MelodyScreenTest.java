@@ -211,4 +211,26 @@ class MelodyScreenTest {
     assertThat(typed(robot)).isEqualTo("d4 e g a");
     until(() -> !OpenWindow.shows(robot, "#octave-offer"));
   }
+
+  @Test
+  void aFillIsChosenHeardAndPutIntoTheBar(FxRobot robot) throws TimeoutException {
+    window.untilPlanned();
+    click(robot, "#part-fills");
+    click(robot, "#fill-beats-2");
+    assertThat(OpenWindow.shows(robot, "#fill-half-a-walk")).isFalse();
+    click(robot, "#fill-home-in-four");
+    until(() -> window.workspace().fills().answerProperty().get().known());
+    assertThat(text(robot, "#fill-says")).contains("nothing is hard");
+    click(robot, "#hear-fill");
+    until(() -> window.workspace().sound().isHeard());
+    robot.interact(() -> window.workspace().sound().stop());
+    click(robot, "#fill-bluesy");
+    until(() -> window.workspace().fills().answerProperty().get().known());
+    click(robot, "#put-fill");
+    window.untilPlanned();
+    int bar = window.arrangement().slots().get(0).played().ref().bar();
+    assertThat(window.workspace().song().tune().bars().get(bar).notes()).hasSize(4);
+    press(robot, KeyCode.CONTROL, KeyCode.Z);
+    assertThat(window.workspace().song().tune().isEmpty()).isTrue();
+  }
 }

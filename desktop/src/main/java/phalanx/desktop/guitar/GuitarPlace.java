@@ -9,9 +9,10 @@ import phalanx.desktop.model.AdviceDesk;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.screen.Place;
 import phalanx.desktop.screen.Shortcut;
+import phalanx.desktop.screen.SideTabs;
 
 /** The Guitar screen. */
-public final class GuitarPlace extends Place<GuitarScreen, GuitarSide> {
+public final class GuitarPlace extends Place<GuitarScreen, SideTabs> {
 
   /** Its keys. */
   public static final List<Shortcut> SHORTCUTS =
@@ -26,7 +27,7 @@ public final class GuitarPlace extends Place<GuitarScreen, GuitarSide> {
 
   /** Puts the screen together. */
   public GuitarPlace(Workspace workspace, Palette palette) {
-    super(new GuitarScreen(workspace, palette), new GuitarSide(workspace, palette));
+    super(new GuitarScreen(workspace, palette), GuitarSide.of(workspace, palette));
     this.workspace = workspace;
     middle().setFocusTraversable(true);
   }
@@ -58,7 +59,7 @@ public final class GuitarPlace extends Place<GuitarScreen, GuitarSide> {
     if (key == KeyCode.C) {
       workspace.bench().hearCheck();
     } else if (key == KeyCode.F) {
-      beside().partProperty().set(GuitarSide.Part.ADVICE);
+      beside().openProperty().set(GuitarSide.ADVICE);
       advice.toggle();
     } else if (key == KeyCode.P && advice.chosenProperty().get().isPresent()) {
       advice.previewingProperty().set(!advice.previewingProperty().get());

@@ -4,22 +4,27 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.function.Consumer;
 import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.screen.Place;
 import phalanx.desktop.screen.Shortcut;
+import phalanx.desktop.screen.SideTabs;
 import phalanx.formats.SongFiles;
 
 /** The Melody screen. */
-public final class MelodyPlace extends Place<MelodyScreen, TunePanel> {
+public final class MelodyPlace extends Place<MelodyScreen, SideTabs> {
 
   /** Its keys. */
   public static final List<Shortcut> SHORTCUTS =
       List.of(
           new Shortcut("Enter, ↓", "keep the bar, on to the next"),
           new Shortcut("↑", "the bar before"),
-          new Shortcut("Esc", "the bar as it was"));
+          new Shortcut("Esc", "the bar as it was"),
+          new Shortcut("B", "fills: major or bluesy"));
 
+  private final Workspace workspace;
   private final Consumer<Path> importTune;
 
   /**
@@ -30,13 +35,30 @@ public final class MelodyPlace extends Place<MelodyScreen, TunePanel> {
    */
   public MelodyPlace(
       Workspace workspace, Palette palette, Runnable chooseTune, Consumer<Path> importTune) {
-    super(new MelodyScreen(workspace, palette, chooseTune), new TunePanel(workspace));
+    super(
+        new MelodyScreen(workspace, palette, chooseTune),
+        new SideTabs(
+            "melody-side",
+            List.of(
+                new SideTabs.Tab("part-notes", "Notes", () -> new TunePanel(workspace)),
+                new SideTabs.Tab("part-fills", "Fills", () -> new FillPanel(workspace)))));
+    this.workspace = workspace;
     this.importTune = importTune;
   }
 
   @Override
   public Node keyboard() {
     return middle().field();
+  }
+
+  /** With the keyboard on a card of the shelf the colour is switched. */
+  @Override
+  public boolean key(KeyEvent event) {
+    boolean colour = event.getCode() == KeyCode.B;
+    if (colour) {
+      workspace.fills().switchColour();
+    }
+    return colour;
   }
 
   /** A score gives its tune. */

@@ -22,7 +22,7 @@ public final class TunePanel extends VBox {
   public TunePanel(Workspace workspace) {
     this.workspace = workspace;
     setId("tune-panel");
-    getStyleClass().add("inspector");
+    getStyleClass().add("side-part");
     heading.getStyleClass().add("form-title");
     notes.getStyleClass().add("cards");
     ScrollPane scroll = Controls.scroll(notes);

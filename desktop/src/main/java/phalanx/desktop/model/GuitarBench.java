@@ -154,7 +154,7 @@ public final class GuitarBench {
 
   /** Lets the chord be heard by which all strings are checked. */
   public void hearCheck() {
-    sheet.get().check().ifPresent(c -> workspace.sound().hear(uncapped(), c.frets()));
+    sheet.get().check().ifPresent(c -> workspace.sound().hearFrets(uncapped(), c.frets()));
   }
 
   /** Goes on to the next string, or begins again after the last. */

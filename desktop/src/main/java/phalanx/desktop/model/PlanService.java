@@ -1,11 +1,13 @@
 package phalanx.desktop.model;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import phalanx.advice.Advised;
 import phalanx.advice.Advisor;
+import phalanx.advice.FittedFill;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.board.NeckPlaces;
 import phalanx.arrangement.board.PatternFall;
@@ -13,13 +15,16 @@ import phalanx.arrangement.board.ShapeFilter;
 import phalanx.arrangement.board.SlotBoard;
 import phalanx.arrangement.board.TuneBoard;
 import phalanx.arrangement.laying.Arranger;
+import phalanx.colour.Fill;
 import phalanx.performance.Performance;
 import phalanx.picking.WrittenPattern;
 import phalanx.review.Found;
 import phalanx.review.Remedies;
 import phalanx.review.Remedy;
 import phalanx.review.Review;
+import phalanx.song.SlotRef;
 import phalanx.song.Song;
+import phalanx.theory.NoteName;
 
 /** Plans songs away from the interface's thread; only the newest question is answered. */
 public final class PlanService {
@@ -40,6 +45,7 @@ public final class PlanService {
   private final NewestAnswer remedies;
   private final NewestAnswer previews;
   private final NewestAnswer comparisons;
+  private final NewestAnswer fills;
 
   /** For single chords, so that the song's plan stays known to the other. */
   private final Arranger alone = new Arranger();
@@ -65,6 +71,7 @@ public final class PlanService {
     remedies = new NewestAnswer(worker, interfaceThread);
     previews = new NewestAnswer(worker, interfaceThread);
     comparisons = new NewestAnswer(worker, interfaceThread);
+    fills = new NewestAnswer(worker, interfaceThread);
   }
 
   /** Takes what goes wrong besides planning, with what did not work. */
@@ -143,6 +150,20 @@ public final class PlanService {
         () -> List.of(Advisor.now(before), Advisor.now(after)),
         both -> answer.accept(both.get(0), both.get(1)),
         fault("What would change could not be weighed"));
+  }
+
+  /** Tries a fill at the end of a bar, over its last chord. */
+  void fill(
+      Song song,
+      SlotRef at,
+      NoteName root,
+      Fill fill,
+      Fill.Colour colour,
+      Consumer<Optional<FittedFill>> answer) {
+    fills.ask(
+        () -> FittedFill.of(alone, song, at, root, fill, colour),
+        answer,
+        fault("The fill could not be tried"));
   }
 
   /** Tries ways out of a finding. */

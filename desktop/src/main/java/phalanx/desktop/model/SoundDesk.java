@@ -10,11 +10,13 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
+import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.colour.HarpRun;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
 import phalanx.performance.Performance;
+import phalanx.song.Song;
 import phalanx.sound.play.Card;
 import phalanx.sound.play.Heard;
 import phalanx.sound.play.Player;
@@ -187,11 +189,11 @@ public final class SoundDesk {
 
   /** Lets a shape be heard on another guitar than the song's. */
   void hear(Guitar guitar, Shape shape) {
-    hear(guitar, shape.frets());
+    hearFrets(guitar, shape.frets());
   }
 
   /** Lets frets be heard, from ⑥ to ①. */
-  void hear(Guitar guitar, List<Integer> frets) {
+  void hearFrets(Guitar guitar, List<Integer> frets) {
     Levels loud = settings.levelsProperty().get();
     double a4 = settings.a4Property().get();
     sketch(() -> Start.plain(Sketch.frets(guitar, frets), 1, loud, a4));
@@ -213,6 +215,16 @@ public final class SoundDesk {
     Levels loud = settings.levelsProperty().get();
     double a4 = settings.a4Property().get();
     sketch(() -> Start.plain(Sketch.harmonic(guitar, string, harmonic), 1, loud, a4));
+  }
+
+  /** Lets some notes of a plan be heard, as they follow each other at the song's tempo. */
+  void hear(List<Note> notes) {
+    Song song = workspace.song();
+    Levels loud = settings.levelsProperty().get();
+    double a4 = settings.a4Property().get();
+    double tempo = song.tempo();
+    Guitar guitar = song.guitar();
+    sketch(() -> Start.plain(Sketch.notes(guitar, notes, tempo), 1, loud, a4));
   }
 
   /** Lets a harp run be heard. */

@@ -22,6 +22,7 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
 import phalanx.arrangement.board.SlotBoard;
 import phalanx.chart.Retuning;
+import phalanx.formats.fills.FillShelf;
 import phalanx.performance.Performance;
 import phalanx.review.Review;
 import phalanx.song.Bar;
@@ -65,6 +66,7 @@ public final class Workspace {
   private GuitarBench bench;
   private AdviceDesk advice;
   private HarpDesk harp;
+  private FillDesk fills;
   private final FaultNotices faults;
   private boolean settling;
   private final ObservableList<String> problems = FXCollections.observableArrayList();
@@ -281,6 +283,14 @@ public final class Workspace {
       advice = new AdviceDesk(this, planner, AdviceDesk::onItsOwn);
     }
     return advice;
+  }
+
+  /** The shelf of fills; laid out when first asked for. */
+  public FillDesk fills() {
+    if (fills == null) {
+      fills = new FillDesk(this, planner, FillShelf.all());
+    }
+    return fills;
   }
 
   /** Harp runs over the selected chord; laid out when first asked for. */

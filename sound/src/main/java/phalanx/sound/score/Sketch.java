@@ -2,6 +2,8 @@ package phalanx.sound.score;
 
 import java.util.ArrayList;
 import java.util.List;
+import phalanx.arrangement.Attack;
+import phalanx.arrangement.Note;
 import phalanx.colour.HarpRun;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
@@ -9,6 +11,7 @@ import phalanx.instrument.Tuning;
 import phalanx.picking.Force;
 import phalanx.sound.Layer;
 import phalanx.sound.strings.Plucker;
+import phalanx.theory.Ticks;
 
 /** Short scores to hear one thing by. */
 public final class Sketch {
@@ -43,6 +46,29 @@ public final class Sketch {
       }
     }
     return Score.of(guitar, events, SHAPE);
+  }
+
+  /** Notes of a plan one after the other, at a tempo in quarters a minute; slurs are slurred. */
+  public static Score notes(Guitar guitar, List<Note> notes, double tempo) {
+    List<Event> events = new ArrayList<>();
+    int from = notes.stream().mapToInt(Note::tick).min().orElse(0);
+    double end = 0;
+    for (Note note : notes) {
+      double at = Ticks.millis((long) note.tick() - from, tempo) / 1000;
+      end = Math.max(end, at);
+      boolean pulled = note.attack() == Attack.PULLED;
+      events.add(
+          note.attack().isSlur()
+              ? new Event.Slur(at, note.string(), note.midi(), pulled, Layer.TUNE)
+              : new Event.Pluck(
+                  at,
+                  note.string(),
+                  TechniqueEvents.midi(note),
+                  Plucker.NAIL,
+                  note.force(),
+                  Layer.TUNE));
+    }
+    return Score.of(guitar, events, end + SHAPE);
   }
 
   /** A harp run, plain notes and harmonics equally loud, all ringing on. */
