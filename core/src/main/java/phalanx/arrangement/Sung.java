@@ -48,7 +48,7 @@ public record Sung(
 
   /** Whether it is a natural harmonic. */
   public boolean isNatural() {
-    return techniques.stream().anyMatch(Technique.NaturalHarmonic.class::isInstance);
+    return has(Technique.NaturalHarmonic.class);
   }
 
   /**
@@ -62,16 +62,24 @@ public record Sung(
 
   /** Whether a hand bends its string. */
   public boolean isBent() {
-    return techniques.stream().anyMatch(Technique.Bend.class::isInstance);
+    return has(Technique.Bend.class);
   }
 
   /** Whether a fretting finger has to hold it: an open string neither bends nor shakes. */
   public boolean isHeld() {
-    return isBent() || techniques.stream().anyMatch(Technique.Vibrato.class::isInstance);
+    return isBent() || has(Technique.Vibrato.class);
+  }
+
+  private boolean has(Class<? extends Technique> kind) {
+    // Nearly every note has none, and the planner asks often.
+    return !techniques.isEmpty() && techniques.stream().anyMatch(kind::isInstance);
   }
 
   /** The pitch that is fretted for it, counted from the capo: lower where the string is touched. */
   public int frettedMidi() {
+    if (techniques.isEmpty()) {
+      return midi;
+    }
     return midi
         - techniques.stream()
             .filter(Technique.TouchedHarmonic.class::isInstance)

@@ -70,6 +70,9 @@ final class TunePlaces {
 
   /** Every place of a note, those on another string than the player wants left out. */
   List<TunePlace> of(Shape shape, int root, Sung note) {
+    if (note.techniques().isEmpty()) {
+      return onString(of(shape, root, note.midi()), note.string());
+    }
     // The bass keeps its string, unless the player wants a harmonic there.
     int below =
         note.string()
@@ -81,14 +84,14 @@ final class TunePlaces {
         note.isNatural()
             ? harmonics.of(shape, below, note.midi())
             : of(shape, below, note.frettedMidi());
-    if (note.string().isEmpty() && !note.isHeld()) {
-      return all;
-    }
-    return all.stream()
-        .filter(p -> note.string().isEmpty() || p.string() == note.string().get())
+    return onString(all, note.string()).stream()
         .filter(p -> !note.isHeld() || p.finger().isPresent())
         .map(p -> note.isBent() ? BendPlaces.bent(shape, p) : p)
         .toList();
+  }
+
+  private static List<TunePlace> onString(List<TunePlace> all, Optional<Integer> string) {
+    return string.isEmpty() ? all : all.stream().filter(p -> p.string() == string.get()).toList();
   }
 
   /** Every place of a pitch counted from the capo. */

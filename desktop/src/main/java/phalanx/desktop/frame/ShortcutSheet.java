@@ -3,6 +3,7 @@ package phalanx.desktop.frame;
 import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
@@ -67,8 +68,11 @@ final class ShortcutSheet extends StackPane {
     caution.getStyleClass().add("where");
     VBox sheet = new VBox(title, columns, caution);
     sheet.getStyleClass().add("sheet");
-    sheet.setMaxSize(1180, Region.USE_PREF_SIZE);
-    getChildren().add(sheet);
+    // In a small window the sheet scrolls.
+    ScrollPane scroll = new ScrollPane(sheet);
+    scroll.getStyleClass().add("sheet-scroll");
+    scroll.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+    getChildren().add(scroll);
     setAlignment(Pos.CENTER);
     setVisible(false);
     setOnMousePressed(e -> setVisible(false));

@@ -65,7 +65,7 @@ class OwnPatternsTest {
     assertThat(OwnPatterns.read(folder).problems())
         .first()
         .hasToString(
-            "mine.pattern:3:9: expected o for a stroke, a finger’s letter, = to stop, or a dot,"
-                + " found “ö”");
+            "mine.pattern:3:9: expected o for a stroke, a finger’s letter, either with :pm, :slap,"
+                + " :pop or :t12 behind it, = to stop, or a dot, found “ö”");
   }
 }
