@@ -25,6 +25,8 @@ final class JobWords {
           "o",
           "|",
           "o~3",
+          "o:pm",
+          "p:slap,t7",
           "6-1n",
           "/",
           ">",

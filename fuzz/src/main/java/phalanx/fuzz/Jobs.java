@@ -15,6 +15,8 @@ import java.util.zip.ZipOutputStream;
 import phalanx.chart.ChartLine;
 import phalanx.chart.ChartReader;
 import phalanx.chart.Notation;
+import phalanx.colour.Fill;
+import phalanx.colour.FillReader;
 import phalanx.formats.FileProblem;
 import phalanx.formats.SongReading;
 import phalanx.formats.chordpro.ChordProReader;
@@ -35,6 +37,7 @@ import phalanx.song.Tune;
 import phalanx.theory.ChordReader;
 import phalanx.theory.ChordReading;
 import phalanx.theory.Meter;
+import phalanx.theory.NoteName;
 import phalanx.theory.NoteNaming;
 
 /** The readers of the program, each with what it reads every day. */
@@ -68,13 +71,18 @@ final class Jobs {
         new Job(
             "tune",
             texts(TUNE, "c", ". . - b"),
-            List.of("[", "]", "'", ",", "+", "{a}", "^"),
+            List.of("[", "]", "'", ",", "+", "{a}", "^", "(h)", "(t12)", "(b1r,pm)", "(v", ")"),
             this::tune),
         new Job(
             "pattern",
             files("formats/src/main/resources", ".pattern", ".patterns", ".txt"),
             JobWords.PATTERN,
             this::pattern),
+        new Job(
+            "fill",
+            files("formats/src/main/resources", ".fills"),
+            List.of("name: x\n", "beats: 2\n", "major: 5 3\n", "bluesy: b3\n", "b7", ",", "(h)"),
+            this::fill),
         new Job(
             "tuning",
             texts("E A D G B E", "D2 A2 D3 G3 A3 D4"),
@@ -186,6 +194,16 @@ final class Jobs {
     PatternReader.Result read = PatternReader.read(text(input));
     read.problems().forEach(p -> said(p.message(), p.line(), p.column()));
     return () -> read.patterns().stream().limit(3).forEach(this::played);
+  }
+
+  private Runnable fill(byte[] input) {
+    FillReader.Result read = FillReader.read(text(input));
+    read.problems().forEach(p -> said(p.message(), p.line(), 1));
+    NoteName root = NoteName.parse("G").orElseThrow();
+    return () ->
+        read.fills().stream()
+            .limit(3)
+            .forEach(f -> kept.check(sung(f.over(Fill.Colour.BLUESY, 55, root))));
   }
 
   private void played(WrittenPattern pattern) {

@@ -47,6 +47,7 @@ public final class FillDesk {
     colour.addListener(o -> fit());
     workspace.selectedProperty().addListener(o -> fit());
     workspace.arrangementProperty().addListener(o -> fit());
+    workspace.screenProperty().addListener(o -> fit());
   }
 
   /** The fills of the length that is asked for. */
@@ -89,8 +90,10 @@ public final class FillDesk {
 
   private void fit() {
     answer.set(new Answer(false, Optional.empty()));
+    // Each try plans the song anew, so only where it is looked at.
+    boolean looked = workspace.screenProperty().get() == Screen.MELODY;
     Optional<Place> place = place();
-    if (chosen.get().isPresent() && place.isPresent()) {
+    if (looked && chosen.get().isPresent() && place.isPresent()) {
       Place at = place.get();
       planner.fill(
           workspace.song(),
