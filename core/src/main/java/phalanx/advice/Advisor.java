@@ -178,6 +178,9 @@ public final class Advisor {
         arrangers.computeIfAbsent(new Setting(way.capo(), way.tuning()), s -> new Arranger());
     Song played = way.of(song);
     Attempt attempt = arranger.attempt(played, limit(limit));
+    if (cancelled.getAsBoolean()) {
+      return List.of();
+    }
     return told(
         List.of(
             attempt instanceof Attempt.Planned p
