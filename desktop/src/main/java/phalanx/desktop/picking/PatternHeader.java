@@ -88,7 +88,7 @@ final class PatternHeader extends ToolRow {
     WrittenPattern shown = desk.shownProperty().get();
     title.setText(shownTitle(shown));
     // Letters of the name are narrower than the columns a field counts in.
-    title.setPrefColumnCount(Math.max(SHORTEST, shownTitle(shown).length() * 3 / 4));
+    title.setPrefColumnCount(Math.max(SHORTEST, shownTitle(shown).length()));
     about.setText(shown.words());
     bars.setText(shown.bars() == 1 ? "one bar" : shown.bars() + " bars");
   }

@@ -28,6 +28,7 @@ final class StrokeBar extends ToolRow {
             sign("soft", "("),
             sign("stop", "="),
             sign("tremolo", "~"),
+            sign("mute", "u"),
             sign("roll", "/"),
             sign("roll", "\\"),
             brush("brush", "⇧↑", true),
