@@ -2,6 +2,7 @@ package phalanx.colour;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,7 +22,7 @@ public final class FillReader {
 
   private final List<Fill> fills = new ArrayList<>();
   private final List<Problem> problems = new ArrayList<>();
-  private final Map<String, String> words = new java.util.HashMap<>();
+  private final Map<String, String> words = new HashMap<>();
   private int begun;
 
   private FillReader() {}

@@ -25,118 +25,49 @@ public sealed interface Technique {
     return 0;
   }
 
-  /** Cut short by a hand laid on its string: a rest follows. */
-  record Stopped() implements Technique {
+  /** Techniques that are what they are, without figures. */
+  enum Plain implements Technique {
+    /** Cut short by a hand laid on its string: a rest follows. */
+    STOPPED("stopped", "", ".", "stopped short"),
+    /** Softer than the rest. */
+    SOFT("soft", "", ",", "soft"),
+    /** Damped by the heel of the picking hand on the bridge: short and dull. */
+    PALM_MUTE("palm-mute", "pm", "PM", "damped by the heel of the hand"),
+    /** The thumb strikes the string against the neck. */
+    SLAP("slap", "slap", "sl", "slapped by the thumb"),
+    /** The string is pulled away from below, so that it snaps back. */
+    POP("pop", "pop", "pop", "pulled from below, so that it snaps");
+
+    private final String word;
+    private final String text;
+    private final String sign;
+    private final String meaning;
+
+    Plain(String word, String text, String sign, String meaning) {
+      this.word = word;
+      this.text = text;
+      this.sign = sign;
+      this.meaning = meaning;
+    }
+
     @Override
     public String word() {
-      return "stopped";
+      return word;
     }
 
     @Override
     public String text() {
-      return "";
+      return text;
     }
 
     @Override
     public String sign() {
-      return ".";
+      return sign;
     }
 
     @Override
     public String meaning() {
-      return "stopped short";
-    }
-  }
-
-  /** Softer than the rest. */
-  record Soft() implements Technique {
-    @Override
-    public String word() {
-      return "soft";
-    }
-
-    @Override
-    public String text() {
-      return "";
-    }
-
-    @Override
-    public String sign() {
-      return ",";
-    }
-
-    @Override
-    public String meaning() {
-      return "soft";
-    }
-  }
-
-  /** Damped by the heel of the picking hand on the bridge: short and dull. */
-  record PalmMute() implements Technique {
-    @Override
-    public String word() {
-      return "palm-mute";
-    }
-
-    @Override
-    public String text() {
-      return "pm";
-    }
-
-    @Override
-    public String sign() {
-      return "PM";
-    }
-
-    @Override
-    public String meaning() {
-      return "damped by the heel of the hand";
-    }
-  }
-
-  /** The thumb strikes the string against the neck. */
-  record Slap() implements Technique {
-    @Override
-    public String word() {
-      return "slap";
-    }
-
-    @Override
-    public String text() {
-      return "slap";
-    }
-
-    @Override
-    public String sign() {
-      return "sl";
-    }
-
-    @Override
-    public String meaning() {
-      return "slapped by the thumb";
-    }
-  }
-
-  /** The string is pulled away from below, so that it snaps back. */
-  record Pop() implements Technique {
-    @Override
-    public String word() {
-      return "pop";
-    }
-
-    @Override
-    public String text() {
-      return "pop";
-    }
-
-    @Override
-    public String sign() {
-      return "pop";
-    }
-
-    @Override
-    public String meaning() {
-      return "pulled from below, so that it snaps";
+      return meaning;
     }
   }
 

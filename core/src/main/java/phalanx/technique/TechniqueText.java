@@ -29,9 +29,9 @@ public final class TechniqueText {
         all.add(new Technique.Bend(quarters, yes, true));
       }
     }
-    all.add(new Technique.PalmMute());
-    all.add(new Technique.Slap());
-    all.add(new Technique.Pop());
+    all.add(Technique.Plain.PALM_MUTE);
+    all.add(Technique.Plain.SLAP);
+    all.add(Technique.Plain.POP);
     Map<String, Technique> words = new LinkedHashMap<>();
     all.forEach(t -> words.put(t.text(), t));
     return words;
@@ -73,7 +73,7 @@ public final class TechniqueText {
         && bends <= 1
         && vibratos <= 1
         && (harmonics == 0 || bends + vibratos == 0)
-        && !(techniques.contains(new Technique.Slap()) && techniques.contains(new Technique.Pop()));
+        && !(techniques.contains(Technique.Plain.SLAP) && techniques.contains(Technique.Plain.POP));
   }
 
   /** Whether a technique makes an overtone sound. */
@@ -84,9 +84,9 @@ public final class TechniqueText {
 
   /** Whether a stroke of a pattern can have a technique: what needs no place of its own. */
   public static boolean isOfStrokes(Technique technique) {
-    return technique instanceof Technique.PalmMute
-        || technique instanceof Technique.Slap
-        || technique instanceof Technique.Pop
+    return technique == Technique.Plain.PALM_MUTE
+        || technique == Technique.Plain.SLAP
+        || technique == Technique.Plain.POP
         || technique instanceof Technique.TouchedHarmonic;
   }
 

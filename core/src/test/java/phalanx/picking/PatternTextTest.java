@@ -234,7 +234,7 @@ class PatternTextTest {
     assertThat(read.problems()).isEmpty();
     WrittenPattern pattern = read.patterns().get(0);
     assertThat(PatternEdits.step(pattern.pattern(), 0).strokes())
-        .containsExactly(Stroke.Pluck.of(Role.THUMB).played(Set.of(new Technique.PalmMute())));
+        .containsExactly(Stroke.Pluck.of(Role.THUMB).played(Set.of(Technique.Plain.PALM_MUTE)));
     assertThat(PatternReader.read(PatternWriter.write(pattern)).patterns().get(0))
         .isEqualTo(pattern);
     for (String word : List.of("o:h", "o:b1", "o:v", "o:", "o:pm,slap,pop", "o~3:pm")) {

@@ -195,10 +195,10 @@ public final class LaidNotes {
   private Set<Technique> techniques(int string, int until, Force force) {
     Set<Technique> techniques = new HashSet<>();
     if (cuts.isStopped(string, until)) {
-      techniques.add(new Technique.Stopped());
+      techniques.add(Technique.Plain.STOPPED);
     }
     if (force == Force.SOFT) {
-      techniques.add(new Technique.Soft());
+      techniques.add(Technique.Plain.SOFT);
     }
     return techniques;
   }

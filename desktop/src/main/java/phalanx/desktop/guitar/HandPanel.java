@@ -2,7 +2,9 @@ package phalanx.desktop.guitar;
 
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
 import javafx.scene.control.Spinner;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -10,6 +12,7 @@ import phalanx.advice.Advised;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.model.HandDesk;
 import phalanx.desktop.model.Workspace;
+import phalanx.instrument.Finger;
 import phalanx.instrument.Hand;
 import phalanx.instrument.HandMeasure;
 import phalanx.theory.Phrase;
@@ -20,7 +23,7 @@ final class HandPanel extends VBox {
   private final Workspace workspace;
   private final HandDesk desk;
   private final VBox measuring = new VBox();
-  private final javafx.scene.control.Label change = Controls.line("");
+  private final Label change = Controls.line("");
 
   HandPanel(Workspace workspace) {
     this.workspace = workspace;
@@ -91,7 +94,7 @@ final class HandPanel extends VBox {
     tell();
   }
 
-  private static VBox step(String words, javafx.scene.Node field) {
+  private static VBox step(String words, Node field) {
     return new VBox(3, Controls.wrapped(words, "step-words"), field);
   }
 
@@ -137,9 +140,8 @@ final class HandPanel extends VBox {
     String spans =
         Phrase.of(
             "Index to little finger: %.0f mm with ease, %.0f mm at most.",
-            hand.get()
-                .comfortable(phalanx.instrument.Finger.INDEX, phalanx.instrument.Finger.LITTLE),
-            hand.get().limit(phalanx.instrument.Finger.INDEX, phalanx.instrument.Finger.LITTLE));
+            hand.get().comfortable(Finger.INDEX, Finger.LITTLE),
+            hand.get().limit(Finger.INDEX, Finger.LITTLE));
     change.setText(
         spans
             + known

@@ -1,6 +1,7 @@
 package phalanx.desktop.melody;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
@@ -96,7 +97,7 @@ final class FillPanel extends VBox {
     Label about = Controls.styled(fill.about() + " · " + beats, "card-line");
     Label degrees = Controls.styled(fill.lines().get(desk.colourProperty().get()), "card-line");
     Button card = new Button();
-    card.setId("fill-" + fill.name().toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
+    card.setId("fill-" + fill.name().toLowerCase(Locale.ROOT).replace(' ', '-'));
     card.setGraphic(new VBox(name, about, degrees));
     card.getStyleClass().add("card");
     card.setMaxWidth(Double.MAX_VALUE);

@@ -36,7 +36,7 @@ public final class TunePanel extends VBox {
                 + "^b  hammered      _a  pulled      /c  slid to\n"
                 + "{a}b  a short a before      /2:5+3:5  both slid\n"
                 + "e5(h)  harmonic    g4(t12)  touched 12 above\n"
-                + "d4(b1)  bent a tone  (b1/2r) and back  (pb1) before\n"
+                + "d4(b1)  bent a tone   (b1/2r)  and back\n"
                 + "(v)  vibrato   (vw)  wide   (pm)  palm mute\n"
                 + "On the neck: touch a place to put it in,\n"
                 + "with Shift together with the note before;\n"

@@ -95,8 +95,8 @@ final class StrokeTools {
       case "~" -> row.role().ifPresent(r -> toggle(tremolo(r), tick));
       case "/" -> roll(true, tick);
       case "\\" -> roll(false, tick);
-      case "u" -> technique(row, tick, new Technique.PalmMute());
-      case "s" -> technique(row, tick, new Technique.Slap());
+      case "u" -> technique(row, tick, Technique.Plain.PALM_MUTE);
+      case "s" -> technique(row, tick, Technique.Plain.SLAP);
       case "t" -> technique(row, tick, new Technique.TouchedHarmonic(12));
       case "n" -> nails(tick);
       case ">" -> desk.take(PatternEdits.early(pattern(), tick));

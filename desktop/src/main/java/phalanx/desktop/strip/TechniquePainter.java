@@ -48,9 +48,9 @@ final class TechniquePainter {
 
   /** Signs of a picking hand that does something to the string itself. */
   private static boolean isBelow(Technique technique) {
-    return technique instanceof Technique.PalmMute
-        || technique instanceof Technique.Slap
-        || technique instanceof Technique.Pop;
+    return technique == Technique.Plain.PALM_MUTE
+        || technique == Technique.Plain.SLAP
+        || technique == Technique.Plain.POP;
   }
 
   private void wave(double from, double to, double y, double height) {

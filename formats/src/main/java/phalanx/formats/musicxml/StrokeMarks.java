@@ -26,12 +26,11 @@ final class StrokeMarks {
   private static final ObjectFactory FACTORY = new ObjectFactory();
 
   /** The mark of each technique that MusicXML 4.0 has one for (its chapter on articulations). */
-  private static final Map<
-          Class<? extends Technique>, Function<EmptyPlacement, JAXBElement<EmptyPlacement>>>
+  private static final Map<Technique, Function<EmptyPlacement, JAXBElement<EmptyPlacement>>>
       TECHNIQUES =
           Map.of(
-              Technique.Stopped.class, FACTORY::createArticulationsStaccato,
-              Technique.Soft.class, FACTORY::createArticulationsUnstress);
+              Technique.Plain.STOPPED, FACTORY::createArticulationsStaccato,
+              Technique.Plain.SOFT, FACTORY::createArticulationsUnstress);
 
   private StrokeMarks() {}
 
@@ -48,7 +47,7 @@ final class StrokeMarks {
     }
     note.techniques().stream()
         .sorted(Comparator.comparing(Technique::word))
-        .map(t -> TECHNIQUES.get(t.getClass()))
+        .map(t -> TECHNIQUES.get(t))
         .filter(Objects::nonNull)
         .forEach(mark -> marks.add(mark.apply(FACTORY.createEmptyPlacement())));
     if (!marks.isEmpty()) {

@@ -62,11 +62,11 @@ final class TechniqueXml {
         line.setType(end);
         ornaments.getTrillMarkOrTurnOrDelayedTurn().add(FACTORY.createOrnamentsWavyLine(line));
       }
-    } else if (t instanceof Technique.Slap || t instanceof Technique.Pop) {
+    } else if (t == Technique.Plain.SLAP || t == Technique.Plain.POP) {
       OtherPlacementText other = FACTORY.createOtherPlacementText();
       other.setValue(t.word());
       technical.getUpBowOrDownBowOrHarmonic().add(FACTORY.createTechnicalOtherTechnical(other));
-    } else if (t instanceof Technique.PalmMute) {
+    } else if (t == Technique.Plain.PALM_MUTE) {
       Play play = FACTORY.createPlay();
       play.getIpaOrMuteOrSemiPitched().add(Mute.PALM);
       xml.setPlay(play);
@@ -112,7 +112,7 @@ final class TechniqueXml {
       }
     }
     if (xml.getPlay() != null && xml.getPlay().getIpaOrMuteOrSemiPitched().contains(Mute.PALM)) {
-      techniques.add(new Technique.PalmMute());
+      techniques.add(Technique.Plain.PALM_MUTE);
     }
     return techniques;
   }

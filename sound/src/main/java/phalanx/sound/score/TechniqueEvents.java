@@ -53,9 +53,9 @@ final class TechniqueEvents {
   /** What leaves the string: a muted one is dull, a slapped one as bright as can be. */
   static Plucker plucker(Note note, Plucker usual) {
     for (Technique technique : note.techniques()) {
-      if (technique instanceof Technique.PalmMute) {
+      if (technique == Technique.Plain.PALM_MUTE) {
         return Plucker.FLESH;
-      } else if (technique instanceof Technique.Slap || technique instanceof Technique.Pop) {
+      } else if (technique == Technique.Plain.SLAP || technique == Technique.Plain.POP) {
         // Against the frets the string sounds as bright as under a pick.
         return Plucker.PICK;
       }
@@ -71,10 +71,10 @@ final class TechniqueEvents {
         rock(events, sounded, layer, v.wide());
       } else if (technique instanceof Technique.Bend b) {
         bend(events, sounded, layer, b);
-      } else if (technique instanceof Technique.PalmMute) {
+      } else if (technique == Technique.Plain.PALM_MUTE) {
         double at = sounded.onset() + STEP;
         events.add(new Event.Stop(at, sounded.note().string(), MUTED, layer));
-      } else if (technique instanceof Technique.Slap) {
+      } else if (technique == Technique.Plain.SLAP) {
         events.add(new Event.Hit(sounded.onset(), HitKind.THUMB_SLAP, Force.SOFT));
       }
     }

@@ -17,6 +17,7 @@ import phalanx.picking.AlternatingThumb;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
 import phalanx.sound.Heard;
+import phalanx.sound.Layer;
 import phalanx.sound.Spectrum;
 
 /** What a note of a tune sounds like with its techniques, from its text to the samples. */
@@ -144,7 +145,7 @@ class TechniqueSoundTest {
   @Test
   void theScoreKeepsOneStopForEveryEnding() {
     Sounded muted = note("d4(pm) . . .");
-    assertThat(TechniqueEvents.of(muted, phalanx.sound.Layer.TUNE))
+    assertThat(TechniqueEvents.of(muted, Layer.TUNE))
         .singleElement()
         .satisfies(e -> assertThat(e.at()).isCloseTo(muted.onset(), within(0.01)));
   }
