@@ -140,7 +140,7 @@ public final class PhalanxApp extends Application {
     if (keeping != null) {
       keeping.stop();
     }
-    workspace.sound().close();
+    workspace.desks().sound().close();
     planner.shutdownNow();
     worker.shutdownNow();
     disk.shutdown();

@@ -76,7 +76,7 @@ class EditLatencyTest {
   void everyEditIsSeenInTheStripAlsoWhileItPlays(FxRobot robot)
       throws TimeoutException, IOException {
     until(() -> window.arrangement() != null && !window.arrangement().slots().isEmpty());
-    SoundDesk sound = window.workspace().sound();
+    SoundDesk sound = window.workspace().desks().sound();
     press(robot, KeyCode.CONTROL, KeyCode.DIGIT5);
     // No click on the node: the line may be running there, see OpenWindow.bounds.
     robot.interact(() -> robot.lookup("#strip").query().requestFocus());

@@ -56,7 +56,7 @@ class FindingsScreenTest {
   }
 
   private FindingDesk desk() {
-    return workspace().findings();
+    return workspace().desks().findings();
   }
 
   /** Each finding has its ways out below it, or words that there is none; never nothing. */

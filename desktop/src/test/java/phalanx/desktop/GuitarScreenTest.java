@@ -93,9 +93,10 @@ class GuitarScreenTest {
     click(robot, "#tuning-open-g");
     robot.interact(() -> window.workspace().edit(s -> s.withGuitar(s.guitar().withCapo(4))));
     window.untilPlanned();
-    assertThat(window.workspace().bench().tuningProperty().get())
+    assertThat(window.workspace().desks().bench().tuningProperty().get())
         .isEqualTo(UsualTuning.OPEN_G.tuning());
-    assertThat(window.workspace().bench().sheetProperty().get().guitar().capo()).isEqualTo(4);
+    assertThat(window.workspace().desks().bench().sheetProperty().get().guitar().capo())
+        .isEqualTo(4);
   }
 
   @Test
@@ -114,7 +115,7 @@ class GuitarScreenTest {
     assertThat(robot.lookup("#own-tuning-fault").query().isVisible()).isTrue();
     robot.write(" B E").type(KeyCode.ENTER);
     assertThat(robot.lookup("#own-tuning-fault").query().isVisible()).isFalse();
-    assertThat(window.workspace().bench().tuningProperty().get())
+    assertThat(window.workspace().desks().bench().tuningProperty().get())
         .isEqualTo(Tuning.parse("C G D G B E").orElseThrow());
   }
 
@@ -123,24 +124,25 @@ class GuitarScreenTest {
     click(robot, "#tuning-drop-d");
     click(robot, "#part-by-ear");
     robot.interact(() -> robot.lookup("#string-table").query().getParent().requestFocus());
-    assertThat(window.workspace().bench().stepProperty().get()).isZero();
+    assertThat(window.workspace().desks().bench().stepProperty().get()).isZero();
     click(robot, "#next-string");
-    assertThat(window.workspace().bench().stepProperty().get()).isEqualTo(1);
+    assertThat(window.workspace().desks().bench().stepProperty().get()).isEqualTo(1);
     Labeled now = robot.lookup("#step-now .step-title").queryAs(Labeled.class);
     assertThat(now.getText()).startsWith("2  ④ sounds like ⑤ at fret 5");
     click(robot, "#hear-against");
-    until(() -> window.workspace().sound().isHeard());
-    robot.interact(() -> window.workspace().sound().stop());
-    until(() -> !window.workspace().sound().isHeard());
+    until(() -> window.workspace().desks().sound().isHeard());
+    robot.interact(() -> window.workspace().desks().sound().stop());
+    until(() -> !window.workspace().desks().sound().isHeard());
     robot.type(KeyCode.DIGIT6);
-    until(() -> window.workspace().sound().isHeard());
+    until(() -> window.workspace().desks().sound().isHeard());
   }
 
   @Test
   void otherStringsPullOtherwise(FxRobot robot) {
     String steel = text(robot, "#pull-sum");
-    robot.interact(() -> window.workspace().bench().stringsProperty().set(StringSet.NYLON_NORMAL));
-    List<StringPull> pulls = window.workspace().bench().sheetProperty().get().pulls();
+    robot.interact(
+        () -> window.workspace().desks().bench().stringsProperty().set(StringSet.NYLON_NORMAL));
+    List<StringPull> pulls = window.workspace().desks().bench().sheetProperty().get().pulls();
     double sum = pulls.stream().mapToDouble(StringPull::newtons).sum();
     assertThat(text(robot, "#pull-sum"))
         .isNotEqualTo(steel)
@@ -148,7 +150,7 @@ class GuitarScreenTest {
   }
 
   private AdviceDesk.State advice() {
-    return window.workspace().advice().stateProperty().get();
+    return window.workspace().desks().advice().stateProperty().get();
   }
 
   @Test
@@ -161,7 +163,7 @@ class GuitarScreenTest {
     Advised first = advice().best().get(0);
     assertThat(first.sameSound()).isTrue();
     click(robot, "#way-1");
-    until(() -> window.workspace().advice().previewProperty().get().isPresent());
+    until(() -> window.workspace().desks().advice().previewProperty().get().isPresent());
     assertThat(robot.lookup("#chosen-way .chord-name").queryAll()).isNotEmpty();
     assertThat(window.workspace().song()).isEqualTo(before);
     click(robot, "#preview-way");
@@ -225,7 +227,7 @@ class GuitarScreenTest {
           spread.getEditor().setText("112");
           spread.commitValue();
         });
-    HandDesk hands = window.workspace().hands();
+    HandDesk hands = window.workspace().desks().hands();
     until(() -> hands.changeProperty().get().isPresent());
     assertThat(text(robot, "#hand-change")).contains("90 mm at most").contains("In this song");
     assertThat(window.workspace().song().hand()).isEqualTo(Hand.MEDIUM);
@@ -261,9 +263,9 @@ class GuitarScreenTest {
   @Test
   void anotherPitchTunesTableAndSound(FxRobot robot) {
     assertThat(says(robot, "#string-table", "110.00")).isTrue();
-    robot.interact(() -> window.workspace().bench().a4().set(432));
+    robot.interact(() -> window.workspace().desks().bench().a4().set(432));
     assertThat(says(robot, "#string-table", "108.00")).isTrue();
-    assertThat(window.workspace().sound().settings().a4Property().get()).isEqualTo(432);
+    assertThat(window.workspace().desks().sound().settings().a4Property().get()).isEqualTo(432);
   }
 
   @Test
@@ -273,8 +275,8 @@ class GuitarScreenTest {
             .filter(n -> n.string() == 5 && n.harmonic() == 2)
             .findFirst()
             .orElseThrow();
-    robot.interact(() -> window.workspace().bench().touch(octave));
-    until(() -> window.workspace().sound().isHeard());
+    robot.interact(() -> window.workspace().desks().bench().touch(octave));
+    until(() -> window.workspace().desks().sound().isHeard());
     // Capo 2: F sharp, which the fifth string has as its sixth partial near the capo.
     assertThat(text(robot, "#harmonic-words"))
         .startsWith("The harmonic F♯5")

@@ -67,7 +67,7 @@ class MelodyScreenTest {
   @Test
   void aBarIsTypedKeptAndPlayedOnTop(FxRobot robot) throws TimeoutException {
     robot.write("g4 . b d");
-    assertThat(window.workspace().melody().previewProperty().get().notes()).hasSize(3);
+    assertThat(window.workspace().desks().melody().previewProperty().get().notes()).hasSize(3);
     assertThat(tune(1).isSilent()).isTrue();
     robot.type(KeyCode.ENTER);
     assertThat(tune(1).notes()).hasSize(3);
@@ -108,7 +108,7 @@ class MelodyScreenTest {
   void whatCannotBeReadIsSaidWithItsPlaceAndTheRestStays(FxRobot robot) {
     robot.write("g4 . x d");
     assertThat(text(robot, "#tune-trouble")).startsWith("at sign 6: expected a note such as");
-    assertThat(window.workspace().melody().previewProperty().get().notes()).hasSize(2);
+    assertThat(window.workspace().desks().melody().previewProperty().get().notes()).hasSize(2);
     robot.type(KeyCode.ESCAPE);
     assertThat(typed(robot)).isEmpty();
   }
@@ -135,17 +135,17 @@ class MelodyScreenTest {
   @Test
   void theStaffIsClickedAndShownAsNumbers(FxRobot robot) throws TimeoutException {
     click(robot, "#section-2");
-    int bar = window.workspace().melody().bar();
+    int bar = window.workspace().desks().melody().bar();
     click(robot, "#tune-numbers");
     click(robot, "#staves");
-    until(() -> window.workspace().melody().bar() != 0);
+    until(() -> window.workspace().desks().melody().bar() != 0);
     assertThat(
             robot
                 .lookup("#tune-numbers")
                 .queryAs(javafx.scene.control.ToggleButton.class)
                 .isSelected())
         .isTrue();
-    assertThat(window.workspace().melody().entry().caretProperty().get()).isNotNegative();
+    assertThat(window.workspace().desks().melody().entry().caretProperty().get()).isNotNegative();
     assertThat(bar).isPositive();
   }
 
@@ -182,7 +182,7 @@ class MelodyScreenTest {
                             Tune.NONE.with(
                                 1, TuneReader.read("g4 a b d", Meter.FOUR_FOUR).tune())))));
     click(robot, "#section-2");
-    int bar = window.workspace().melody().bar();
+    int bar = window.workspace().desks().melody().bar();
     OpenWindow.drop(robot, stage, score);
     until(() -> robot.lookup("#imported-undo").tryQuery().isPresent());
     assertThat(robot.lookup("#imported .label").queryLabeled().getText())
@@ -219,13 +219,13 @@ class MelodyScreenTest {
     click(robot, "#fill-beats-2");
     assertThat(OpenWindow.shows(robot, "#fill-half-a-walk")).isFalse();
     click(robot, "#fill-home-in-four");
-    until(() -> window.workspace().fills().answerProperty().get().known());
+    until(() -> window.workspace().desks().fills().answerProperty().get().known());
     assertThat(text(robot, "#fill-says")).contains("nothing is hard");
     click(robot, "#hear-fill");
-    until(() -> window.workspace().sound().isHeard());
-    robot.interact(() -> window.workspace().sound().stop());
+    until(() -> window.workspace().desks().sound().isHeard());
+    robot.interact(() -> window.workspace().desks().sound().stop());
     click(robot, "#fill-bluesy");
-    until(() -> window.workspace().fills().answerProperty().get().known());
+    until(() -> window.workspace().desks().fills().answerProperty().get().known());
     click(robot, "#put-fill");
     window.untilPlanned();
     int bar = window.arrangement().slots().get(0).played().ref().bar();

@@ -59,7 +59,7 @@ class SoundTest {
   }
 
   private SoundDesk sound() {
-    return window.workspace().sound();
+    return window.workspace().desks().sound();
   }
 
   private static String words(FxRobot robot, String id) {

@@ -47,7 +47,7 @@ public final class ArrangePlace extends Place<ArrangeView, Inspector> {
     if (code == KeyCode.P) {
       workspace.pins().toggle();
     } else if (code == KeyCode.F) {
-      workspace.findings().step(event.isShiftDown() ? -1 : 1);
+      workspace.desks().findings().step(event.isShiftDown() ? -1 : 1);
     } else if (code == KeyCode.L) {
       middle().toggleFindings();
     } else if (digit(code) > 0) {

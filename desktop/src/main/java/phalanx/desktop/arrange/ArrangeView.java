@@ -94,14 +94,14 @@ public final class ArrangeView extends VBox {
             s -> s.pattern().title(),
             () -> PatternShelf.in(workspace.song().meter()),
             ArrangeView::patternWords,
-            (song, style) -> workspace.patterns().inForce(song, style));
+            (song, style) -> workspace.desks().patterns().inForce(song, style));
     // What is in force here may be this section's, bar's or chord's alone.
     pattern.textProperty().unbind();
     pattern
         .textProperty()
         .bind(
             Bindings.createStringBinding(
-                () -> workspace.patterns().inForce().title(),
+                () -> workspace.desks().patterns().inForce().title(),
                 workspace.historyProperty(),
                 workspace.arrangementProperty(),
                 workspace.selectedProperty()));

@@ -47,7 +47,7 @@ final class FindingBar extends VBox {
   FindingBar(Workspace workspace, Palette palette) {
     this.workspace = workspace;
     this.palette = palette;
-    desk = workspace.findings();
+    desk = workspace.desks().findings();
     all = new FindingList(desk);
     close = Controls.smallTool("finding-close", "×", desk::close);
     close.setAccessibleText("look at no finding");

@@ -51,7 +51,7 @@ public final class ChartView extends ScrolledCanvas {
     cursor.barProperty().addListener(o -> showCursor());
     cursor.anchorProperty().addListener(o -> repaint());
     focusedProperty().addListener(o -> repaint());
-    workspace.sound().placeProperty().addListener((o, before, now) -> follow(now));
+    workspace.desks().sound().placeProperty().addListener((o, before, now) -> follow(now));
     setOnMousePressed(this::press);
     setOnMouseDragged(this::drag);
     setOnKeyPressed(this::pressed);

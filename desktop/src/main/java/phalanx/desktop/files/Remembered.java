@@ -34,6 +34,7 @@ public final class Remembered {
         .leftHandedProperty()
         .addListener((o, before, now) -> keep(preferences.get().withLeftHanded(now)));
     workspace
+        .desks()
         .hands()
         .playersProperty()
         .addListener((o, before, now) -> keep(preferences.get().withHand(now)));
@@ -47,7 +48,7 @@ public final class Remembered {
       preferences.set(found.copy());
       workspace.viewing().namingProperty().set(found.naming());
       workspace.viewing().leftHandedProperty().set(found.leftHanded());
-      workspace.hands().playersProperty().set(found.hand());
+      workspace.desks().hands().playersProperty().set(found.hand());
     }
   }
 

@@ -154,7 +154,7 @@ public final class SongDesk implements Documents.Questions {
     ProgressBar bar = notices.progress("rendering", words, cancel);
     export.write(
         workspace.performanceProperty().get(),
-        workspace.sound().settings().fileOptions(),
+        workspace.desks().sound().settings().fileOptions(),
         file,
         new SoundExport.Watcher() {
           @Override

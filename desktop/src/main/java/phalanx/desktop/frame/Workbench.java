@@ -73,8 +73,8 @@ public final class Workbench extends StackPane {
     this.trials = trials;
     cursor = new ChartCursor(workspace);
     makers = makers();
-    transport = new Transport(workspace.sound(), this::toggleLoop);
-    SoundPanel panel = new SoundPanel(workspace.sound());
+    transport = new Transport(workspace.desks().sound(), this::toggleLoop);
+    SoundPanel panel = new SoundPanel(workspace.desks().sound());
     panel.visibleProperty().bind(transport.panelButton().selectedProperty());
     panel.managedProperty().bind(panel.visibleProperty());
     SongMenu menu = new SongMenu(desk, documents, workspace.viewing());
@@ -192,7 +192,7 @@ public final class Workbench extends StackPane {
         }
       }
       case Y -> workspace.redo();
-      case SPACE -> workspace.sound().toggle();
+      case SPACE -> workspace.desks().sound().toggle();
       case L -> toggleLoop();
       case M -> transport.panelButton().fire();
       case E -> desk.export();
@@ -218,9 +218,9 @@ public final class Workbench extends StackPane {
     boolean chart = workspace.screenProperty().get() == Screen.CHART;
     Set<Integer> bars = cursor.selection().stream().map(Bar::id).collect(Collectors.toSet());
     if (chart && !bars.isEmpty()) {
-      workspace.sound().loop().toggle(bars);
+      workspace.desks().sound().loop().toggle(bars);
     } else {
-      workspace.sound().loop().toggle();
+      workspace.desks().sound().loop().toggle();
     }
   }
 
@@ -246,9 +246,9 @@ public final class Workbench extends StackPane {
     }
     if (code == KeyCode.SPACE && !takesSpace(event.getTarget())) {
       if (event.isShiftDown()) {
-        workspace.sound().stop();
+        workspace.desks().sound().stop();
       } else {
-        workspace.sound().toggle();
+        workspace.desks().sound().toggle();
       }
       return true;
     }

@@ -30,7 +30,7 @@ final class AdvicePanel extends VBox {
   private final ChosenWay chosen;
 
   AdvicePanel(Workspace workspace, Palette palette) {
-    desk = workspace.advice();
+    desk = workspace.desks().advice();
     words = new AdviceWords(workspace);
     chosen = new ChosenWay(workspace, palette);
     setId("advice");

@@ -30,7 +30,7 @@ final class ChosenWay extends VBox {
   private final FlowPane chords = new FlowPane();
 
   ChosenWay(Workspace workspace, Palette palette) {
-    desk = workspace.advice();
+    desk = workspace.desks().advice();
     viewing = workspace.viewing();
     this.palette = palette;
     setId("chosen-way");

@@ -41,13 +41,13 @@ public final class GuitarPlace extends Place<GuitarScreen, SideTabs> {
   public boolean key(KeyEvent event) {
     int string = digit(event.getCode());
     if (string >= 1 && string <= 6) {
-      workspace.bench().hear(6 - string);
+      workspace.desks().bench().hear(6 - string);
     } else if (event.getCode() == KeyCode.H) {
-      workspace.bench().hearAll();
+      workspace.desks().bench().hearAll();
     } else if (event.getCode() == KeyCode.T) {
-      workspace.bench().hearAgainst();
+      workspace.desks().bench().hearAgainst();
     } else if (event.getCode() == KeyCode.N) {
-      workspace.bench().next();
+      workspace.desks().bench().next();
     } else {
       return advice(event.getCode());
     }
@@ -55,9 +55,9 @@ public final class GuitarPlace extends Place<GuitarScreen, SideTabs> {
   }
 
   private boolean advice(KeyCode key) {
-    AdviceDesk advice = workspace.advice();
+    AdviceDesk advice = workspace.desks().advice();
     if (key == KeyCode.C) {
-      workspace.bench().hearCheck();
+      workspace.desks().bench().hearCheck();
     } else if (key == KeyCode.F) {
       beside().openProperty().set(GuitarSide.ADVICE);
       advice.toggle();
@@ -73,6 +73,6 @@ public final class GuitarPlace extends Place<GuitarScreen, SideTabs> {
 
   @Override
   public void hidden() {
-    workspace.advice().previewingProperty().set(false);
+    workspace.desks().advice().previewingProperty().set(false);
   }
 }

@@ -48,7 +48,7 @@ public final class GuitarScreen extends VBox {
 
   GuitarScreen(Workspace workspace, Palette palette) {
     this.workspace = workspace;
-    bench = workspace.bench();
+    bench = workspace.desks().bench();
     use = Controls.tool("use-tuning", "Use in this song", bench::use);
     neck =
         new HarmonicsView(
@@ -68,9 +68,9 @@ public final class GuitarScreen extends VBox {
     StackPane room = new StackPane(scroll, previewed());
     VBox.setVgrow(room, Priority.ALWAYS);
     getChildren().addAll(header(), room);
-    scroll.visibleProperty().bind(workspace.advice().previewingProperty().not());
-    workspace.advice().previewProperty().addListener((o, before, now) -> preview.show(now));
-    workspace.hands().measureProperty().addListener(o -> show());
+    scroll.visibleProperty().bind(workspace.desks().advice().previewingProperty().not());
+    workspace.desks().advice().previewProperty().addListener((o, before, now) -> preview.show(now));
+    workspace.desks().hands().measureProperty().addListener(o -> show());
     workspace.historyProperty().addListener(o -> show());
     neck.onTouch(bench::touch);
     bench.touchedProperty().addListener(o -> show());
@@ -91,6 +91,7 @@ public final class GuitarScreen extends VBox {
     Label title = Controls.styled("", "section-name");
     AdviceWords words = new AdviceWords(workspace);
     workspace
+        .desks()
         .advice()
         .chosenProperty()
         .addListener(
@@ -99,7 +100,7 @@ public final class GuitarScreen extends VBox {
                     now.map(way -> words.title(way) + ": looked at, not in the song yet")
                         .orElse("")));
     VBox room = new VBox(8, title, preview);
-    room.visibleProperty().bind(workspace.advice().previewingProperty());
+    room.visibleProperty().bind(workspace.desks().advice().previewingProperty());
     return room;
   }
 
@@ -149,7 +150,7 @@ public final class GuitarScreen extends VBox {
   private void show() {
     NoteNaming naming = workspace.viewing().namingProperty().get();
     harmonics.setText(harmonicWords(naming));
-    Hand hand = workspace.hands().measured().orElse(workspace.song().hand());
+    Hand hand = workspace.desks().hands().measured().orElse(workspace.song().hand());
     span.setText(
         Phrase.of(
             "Band from fret 1: the %s hand spans %.0f mm from index to little finger with ease,"
@@ -160,7 +161,7 @@ public final class GuitarScreen extends VBox {
     neck.show(
         bench.sheetProperty().get().guitar(),
         hand,
-        workspace.hands().measureProperty().get().isPresent()
+        workspace.desks().hands().measureProperty().get().isPresent()
             ? List.of(1, HandMeasure.UPPER)
             : List.of(1),
         bench.touchedProperty().get());

@@ -23,7 +23,8 @@ final class GuitarSide {
                 new SideTabs.Tab("part-by-ear", "By ear", () -> new ByEarPanel(workspace)),
                 new SideTabs.Tab("part-build", "Guitar", () -> GuitarForm.of(workspace)),
                 new SideTabs.Tab("part-hand", "Hand", () -> new HandPanel(workspace))));
-    side.openProperty().addListener(o -> workspace.advice().previewingProperty().set(false));
+    side.openProperty()
+        .addListener(o -> workspace.desks().advice().previewingProperty().set(false));
     return side;
   }
 }

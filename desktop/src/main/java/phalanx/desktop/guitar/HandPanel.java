@@ -27,7 +27,7 @@ final class HandPanel extends VBox {
 
   HandPanel(Workspace workspace) {
     this.workspace = workspace;
-    desk = workspace.hands();
+    desk = workspace.desks().hands();
     setId("hand-panel");
     getStyleClass().add("side-part");
     measuring.getStyleClass().add("side-part");

@@ -35,7 +35,7 @@ final class StringTable extends VBox {
 
   StringTable(Workspace workspace) {
     this.workspace = workspace;
-    bench = workspace.bench();
+    bench = workspace.desks().bench();
     getStyleClass().add("bench-part");
     Label title = new Label("Strings");
     title.getStyleClass().add("form-title");

@@ -21,7 +21,7 @@ final class UsualTunings extends VBox {
 
   UsualTunings(Workspace workspace) {
     this.workspace = workspace;
-    bench = workspace.bench();
+    bench = workspace.desks().bench();
     getStyleClass().add("bench-part");
     Label title = new Label("Tunings");
     title.getStyleClass().add("form-title");

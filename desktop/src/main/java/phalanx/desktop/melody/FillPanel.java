@@ -30,7 +30,7 @@ final class FillPanel extends VBox {
   private final VBox open;
 
   FillPanel(Workspace workspace) {
-    desk = workspace.fills();
+    desk = workspace.desks().fills();
     setId("fills");
     getStyleClass().add("side-part");
     cards.getStyleClass().add("cards");

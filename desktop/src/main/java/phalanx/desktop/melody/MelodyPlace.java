@@ -56,7 +56,7 @@ public final class MelodyPlace extends Place<MelodyScreen, SideTabs> {
   public boolean key(KeyEvent event) {
     boolean colour = event.getCode() == KeyCode.B;
     if (colour) {
-      workspace.fills().switchColour();
+      workspace.desks().fills().switchColour();
     }
     return colour;
   }

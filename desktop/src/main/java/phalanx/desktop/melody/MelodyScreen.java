@@ -33,7 +33,7 @@ public final class MelodyScreen extends VBox {
    */
   public MelodyScreen(Workspace workspace, Palette palette, Runnable importing) {
     this.workspace = workspace;
-    desk = workspace.melody();
+    desk = workspace.desks().melody();
     getStyleClass().add("arrange");
     where.setMinWidth(Region.USE_PREF_SIZE);
     where.getStyleClass().add("section-name");

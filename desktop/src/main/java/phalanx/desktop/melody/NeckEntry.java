@@ -44,7 +44,7 @@ final class NeckEntry extends VBox {
 
   NeckEntry(Workspace workspace, Palette palette) {
     this.workspace = workspace;
-    entry = workspace.melody().entry();
+    entry = workspace.desks().melody().entry();
     neck =
         new NeckView(
             WIDTH, HEIGHT, palette, NeckSize.LONG, workspace.viewing().leftHandedProperty());
@@ -53,7 +53,7 @@ final class NeckEntry extends VBox {
     neck.setId("tune-neck");
     neck.onTouch(
         (string, fret, together) -> {
-          workspace.sound().hear(string, fret);
+          workspace.desks().sound().hear(string, fret);
           entry.touch(string, fret, together);
         });
     neck.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
@@ -159,7 +159,7 @@ final class NeckEntry extends VBox {
 
   /** Where the next note comes, as players count. */
   private void tell() {
-    Meter meter = workspace.melody().meter();
+    Meter meter = workspace.desks().melody().meter();
     double beat = 1 + (double) entry.caretProperty().get() / meter.beatTicks();
     String time = beat == Math.rint(beat) ? Phrase.of("%.0f", beat) : Phrase.of("%.2f", beat);
     where.setText("next at beat " + time + " · named: in reach of the shape held");

@@ -36,7 +36,7 @@ final class StaffView extends ScrolledCanvas {
   StaffView(Workspace workspace, Palette palette) {
     super("staves");
     this.workspace = workspace;
-    desk = workspace.melody();
+    desk = workspace.desks().melody();
     painter = new StaffPainter(graphics(), palette);
     setFocusTraversable(false);
     workspace.historyProperty().addListener(o -> rebuild());
@@ -49,7 +49,7 @@ final class StaffView extends ScrolledCanvas {
     workspace.reviewProperty().addListener(o -> repaint());
     place();
     workspace.selectedProperty().addListener(o -> showSelected());
-    workspace.sound().placeProperty().addListener((o, before, now) -> follow(now));
+    workspace.desks().sound().placeProperty().addListener((o, before, now) -> follow(now));
     setOnMousePressed(this::press);
   }
 

@@ -152,7 +152,7 @@ public final class AdviceDesk {
     Song song = workspace.song();
     List<Tuning> tunings =
         Stream.concat(
-                Stream.of(song.guitar().tuning(), workspace.bench().tuningProperty().get()),
+                Stream.of(song.guitar().tuning(), workspace.desks().bench().tuningProperty().get()),
                 Stream.of(UsualTuning.values())
                     .filter(t -> usualTunings.get())
                     .map(UsualTuning::tuning))

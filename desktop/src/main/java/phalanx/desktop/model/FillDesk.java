@@ -113,7 +113,7 @@ public final class FillDesk {
 
   /** Lets the fill be heard as it would be played. */
   public void hear() {
-    answer.get().fitted().ifPresent(f -> workspace.sound().hear(f.notes()));
+    answer.get().fitted().ifPresent(f -> workspace.desks().sound().hear(f.notes()));
   }
 
   /** Puts it into the bar; can be undone. */

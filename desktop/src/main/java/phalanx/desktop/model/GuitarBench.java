@@ -94,7 +94,7 @@ public final class GuitarBench {
 
   /** The pitch it is tuned to: frequency of A4, Hz. */
   public DoubleProperty a4() {
-    return workspace.sound().settings().a4Property();
+    return workspace.desks().sound().settings().a4Property();
   }
 
   /** The strings on the guitar. */
@@ -133,12 +133,12 @@ public final class GuitarBench {
 
   /** Lets all open strings be heard, low to high. */
   public void hearAll() {
-    workspace.sound().hear(uncapped(), Shape.OPEN);
+    workspace.desks().sound().hear(uncapped(), Shape.OPEN);
   }
 
   /** Lets an open string be heard as it shall sound. */
   public void hear(int string) {
-    workspace.sound().hear(uncapped(), string, 0);
+    workspace.desks().sound().hear(uncapped(), string, 0);
   }
 
   /** The harmonic that was touched last, as long as the guitar is the same. */
@@ -149,12 +149,12 @@ public final class GuitarBench {
   /** Lets a natural harmonic of the song's guitar be heard, capo and all. */
   public void touch(HarmonicNode node) {
     touched.set(Optional.of(node));
-    workspace.sound().hearHarmonic(sheet.get().guitar(), node.string(), node.harmonic());
+    workspace.desks().sound().hearHarmonic(sheet.get().guitar(), node.string(), node.harmonic());
   }
 
   /** Lets the chord be heard by which all strings are checked. */
   public void hearCheck() {
-    sheet.get().check().ifPresent(c -> workspace.sound().hearFrets(uncapped(), c.frets()));
+    sheet.get().check().ifPresent(c -> workspace.desks().sound().hearFrets(uncapped(), c.frets()));
   }
 
   /** Goes on to the next string, or begins again after the last. */
@@ -172,7 +172,7 @@ public final class GuitarBench {
     TuningStep now = way.steps().get(step.get() - 1);
     boolean harmonic = now.how() == TuningStep.How.HARMONIC;
     // Its harmonic sounds two octaves above the open string.
-    workspace.sound().hear(uncapped(), now.against(), harmonic ? 0 : now.fret());
+    workspace.desks().sound().hear(uncapped(), now.against(), harmonic ? 0 : now.fret());
   }
 
   /** Strings are tuned without a capo. */

@@ -67,7 +67,7 @@ public final class HarpDesk {
 
   /** Lets it be heard. */
   public void hear() {
-    looked().ifPresent(p -> workspace.sound().hear(p.run()));
+    looked().ifPresent(p -> workspace.desks().sound().hear(p.run()));
   }
 
   /** Makes it the tune of the selected chord's bar; can be undone. */

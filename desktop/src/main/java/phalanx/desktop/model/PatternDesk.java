@@ -91,13 +91,14 @@ public final class PatternDesk {
               Song round =
                   PatternFall.round(
                       song, pattern, s.played().harmony(), s.shape().get(), SoundDesk.ROUNDS);
-              workspace.sound().hear(() -> planner.round(round));
+              workspace.desks().sound().hear(() -> planner.round(round));
             });
   }
 
   /** Where in the pattern shown the song is heard, ticks; empty where another one is played. */
   public OptionalInt heard() {
     return workspace
+        .desks()
         .sound()
         .placeProperty()
         .get()

@@ -22,7 +22,6 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
 import phalanx.arrangement.board.SlotBoard;
 import phalanx.chart.Retuning;
-import phalanx.formats.fills.FillShelf;
 import phalanx.performance.Performance;
 import phalanx.review.Review;
 import phalanx.song.Bar;
@@ -58,15 +57,7 @@ public final class Workspace {
   private final NoteChoice notes = new NoteChoice(this);
   private final ShapePins pins = new ShapePins(this);
   private final SlotRange range;
-  private final PatternDesk patterns;
-  private final MelodyDesk melody;
-  private final FindingDesk findings;
-  private final SoundDesk sound;
-  private final HandDesk hands;
-  private GuitarBench bench;
-  private AdviceDesk advice;
-  private HarpDesk harp;
-  private FillDesk fills;
+  private final Desks desks;
   private final FaultNotices faults;
   private boolean settling;
   private final ObservableList<String> problems = FXCollections.observableArrayList();
@@ -83,11 +74,7 @@ public final class Workspace {
     selected.addListener(o -> askForBoard());
     viewing.filterProperty().addListener(o -> askForBoard());
     screen.addListener(o -> askForBoard());
-    patterns = new PatternDesk(this, planner);
-    melody = new MelodyDesk(this, planner);
-    findings = new FindingDesk(this, planner);
-    sound = new SoundDesk(this, planner.interfaceThread());
-    hands = new HandDesk(this, planner);
+    desks = new Desks(this, planner);
   }
 
   /**
@@ -96,8 +83,8 @@ public final class Workspace {
    * @param from the file it can be saved into, if it came from one
    */
   public void open(Song opened, Optional<Path> from, List<String> openProblems) {
-    Song song = hands.fitted(opened);
-    sound.leave();
+    Song song = desks.hands().fitted(opened);
+    desks.sound().leave();
     selected.set(0);
     problems.setAll(openProblems);
     file.set(from);
@@ -126,9 +113,9 @@ public final class Workspace {
 
   /** Plans the song for the player's hand, unless it asks for its own; nothing to undo. */
   void fitHand() {
-    if (!hands.fitted(song()).equals(song())) {
-      saved.set(hands.fitted(saved.get()));
-      become(history.get().throughout(hands::fitted));
+    if (!desks.hands().fitted(song()).equals(song())) {
+      saved.set(desks.hands().fitted(saved.get()));
+      become(history.get().throughout(desks.hands()::fitted));
     }
   }
 
@@ -254,61 +241,9 @@ public final class Workspace {
     return notes;
   }
 
-  /** The pattern as the Picking screen shows and changes it. */
-  public PatternDesk patterns() {
-    return patterns;
-  }
-
-  /** What is hard in the song, one finding after the other. */
-  public FindingDesk findings() {
-    return findings;
-  }
-
-  /** What is heard of the song. */
-  public SoundDesk sound() {
-    return sound;
-  }
-
-  /** The tuning that is looked at; laid out when it is first asked for. */
-  public GuitarBench bench() {
-    if (bench == null) {
-      bench = new GuitarBench(this);
-    }
-    return bench;
-  }
-
-  /** The search for an easier key, capo or tuning; laid out when it is first asked for. */
-  public AdviceDesk advice() {
-    if (advice == null) {
-      advice = new AdviceDesk(this, planner, AdviceDesk::onItsOwn);
-    }
-    return advice;
-  }
-
-  /** The shelf of fills; laid out when first asked for. */
-  public FillDesk fills() {
-    if (fills == null) {
-      fills = new FillDesk(this, planner, FillShelf.all());
-    }
-    return fills;
-  }
-
-  /** Harp runs over the selected chord; laid out when first asked for. */
-  public HarpDesk harp() {
-    if (harp == null) {
-      harp = new HarpDesk(this);
-    }
-    return harp;
-  }
-
-  /** The player's hand. */
-  public HandDesk hands() {
-    return hands;
-  }
-
-  /** The tune as the Melody screen shows and changes it. */
-  public MelodyDesk melody() {
-    return melody;
+  /** The desks at which the player works on the song. */
+  public Desks desks() {
+    return desks;
   }
 
   /** Whether the selection changes only because a new plan came, not because the player moved. */

@@ -25,7 +25,7 @@ final class BreadthChips extends HBox {
 
   BreadthChips(Workspace workspace) {
     this.workspace = workspace;
-    desk = workspace.patterns();
+    desk = workspace.desks().patterns();
     getStyleClass().add("chart-tools");
     ToggleGroup group = new ToggleGroup();
     for (Breadth reach : Breadth.values()) {

@@ -46,7 +46,7 @@ final class FallsView extends Canvas {
     ink = new Lettering(getGraphicsContext2D(), palette);
     hits = new HitSigns(getGraphicsContext2D(), palette);
     setId("falls");
-    workspace.patterns().fallsProperty().addListener(o -> repaint());
+    workspace.desks().patterns().fallsProperty().addListener(o -> repaint());
     workspace.viewing().namingProperty().addListener(o -> repaint());
     repaint();
   }
@@ -58,7 +58,7 @@ final class FallsView extends Canvas {
 
   private void repaint() {
     getGraphicsContext2D().clearRect(0, 0, getWidth(), getHeight());
-    List<PatternFall> falls = workspace.patterns().fallsProperty().get();
+    List<PatternFall> falls = workspace.desks().patterns().fallsProperty().get();
     double box = (getWidth() - (BOXES - 1) * GAP) / BOXES;
     for (int f = 0; f < Math.min(BOXES, falls.size()); f++) {
       paint(falls.get(f), f * (box + GAP), box);
@@ -136,7 +136,7 @@ final class FallsView extends Canvas {
     double from = left + 40;
     double room = width - 56;
     double letters = y(0) + 24;
-    Meter meter = workspace.patterns().shownProperty().get().meter();
+    Meter meter = workspace.desks().patterns().shownProperty().get().meter();
     for (int bar = 0; bar * meter.barTicks() < fall.lengthTicks(); bar++) {
       for (Meter.Syllable word : meter.syllables()) {
         int tick = bar * meter.barTicks() + word.tick();

@@ -32,12 +32,12 @@ final class HandSays extends VBox {
     says.setMinHeight(Region.USE_PREF_SIZE);
     setMinHeight(USE_PREF_SIZE);
     getChildren().addAll(heading, tallies, says);
-    workspace.patterns().fallsProperty().addListener(o -> say());
+    workspace.desks().patterns().fallsProperty().addListener(o -> say());
     say();
   }
 
   private void say() {
-    List<PatternFall> falls = workspace.patterns().fallsProperty().get();
+    List<PatternFall> falls = workspace.desks().patterns().fallsProperty().get();
     setVisible(!falls.isEmpty());
     if (falls.isEmpty()) {
       return;
@@ -50,7 +50,9 @@ final class HandSays extends VBox {
         .setAll(work.entrySet().stream().map(e -> tally(e.getKey(), e.getValue())).toList());
     int bars =
         Math.max(
-            1, fall.lengthTicks() / workspace.patterns().shownProperty().get().meter().barTicks());
+            1,
+            fall.lengthTicks()
+                / workspace.desks().patterns().shownProperty().get().meter().barTicks());
     String busiest =
         work.entrySet().stream()
             .max((a, b) -> a.getValue().strokes() - b.getValue().strokes())

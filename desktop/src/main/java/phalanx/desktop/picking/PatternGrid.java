@@ -36,7 +36,7 @@ final class PatternGrid extends Canvas {
   PatternGrid(Workspace workspace, double width, double height, Palette palette) {
     super(width, height);
     this.workspace = workspace;
-    desk = workspace.patterns();
+    desk = workspace.desks().patterns();
     tools = new StrokeTools(desk);
     painter = new GridPainter(getGraphicsContext2D(), palette);
     setId("pattern-grid");

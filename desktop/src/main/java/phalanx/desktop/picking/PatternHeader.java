@@ -27,7 +27,7 @@ final class PatternHeader extends ToolRow {
   private final Label bars = new Label();
 
   PatternHeader(Workspace workspace, OwnShelf own) {
-    desk = workspace.patterns();
+    desk = workspace.desks().patterns();
     getStyleClass().add("arrange-header");
     title.setId("pattern-title");
     title.getStyleClass().add("pattern-title");

@@ -62,18 +62,18 @@ public final class PickingPlace extends Place<WholeScroll, ShelfPanel> {
   public boolean key(KeyEvent event) {
     boolean hears = event.getCode() == KeyCode.H;
     if (hears) {
-      workspace.patterns().hear();
+      workspace.desks().patterns().hear();
     }
     return hears;
   }
 
   @Override
   public void shown() {
-    workspace.patterns().look(true);
+    workspace.desks().patterns().look(true);
   }
 
   @Override
   public void hidden() {
-    workspace.patterns().look(false);
+    workspace.desks().patterns().look(false);
   }
 }

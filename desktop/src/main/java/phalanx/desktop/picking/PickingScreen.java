@@ -45,7 +45,7 @@ public final class PickingScreen extends VBox {
 
   public PickingScreen(Workspace workspace, OwnShelf own, Palette palette) {
     this.workspace = workspace;
-    desk = workspace.patterns();
+    desk = workspace.desks().patterns();
     grid = new PatternGrid(workspace, WIDTH, GRID_HEIGHT, palette);
     getStyleClass().add("arrange");
     setMinWidth(0);
@@ -61,7 +61,7 @@ public final class PickingScreen extends VBox {
     head.setManaged(false);
     head.setMouseTransparent(true);
     head.setVisible(false);
-    workspace.sound().placeProperty().addListener(o -> follow());
+    workspace.desks().sound().placeProperty().addListener(o -> follow());
     FallsView falls = new FallsView(workspace, WIDTH, FALLS_HEIGHT, palette);
     falls.fill(this, BESIDE);
     refusal.setId("refusal");

@@ -37,7 +37,7 @@ public final class ShelfPanel extends VBox {
   private Optional<PickingStyle> revealed = Optional.empty();
 
   public ShelfPanel(Workspace workspace, OwnShelf own, Palette palette) {
-    this.desk = workspace.patterns();
+    this.desk = workspace.desks().patterns();
     this.own = own;
     this.palette = palette;
     setId("shelf");

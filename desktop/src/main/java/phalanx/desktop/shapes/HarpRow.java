@@ -23,7 +23,7 @@ final class HarpRow extends ToolRow {
 
   HarpRow(Workspace workspace) {
     this.workspace = workspace;
-    desk = workspace.harp();
+    desk = workspace.desks().harp();
     Label name = new Label("Harp run");
     name.getStyleClass().add("row-name");
     name.setTooltip(

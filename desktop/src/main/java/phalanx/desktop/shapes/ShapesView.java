@@ -146,7 +146,7 @@ public final class ShapesView extends VBox {
   void hear() {
     Optional<ShapeTrial> trial = trials.trialProperty().get();
     Optional<Shape> held = workspace.selectedSlot().flatMap(Slot::shape);
-    trial.map(ShapesView::drawn).or(() -> held).ifPresent(workspace.sound()::hear);
+    trial.map(ShapesView::drawn).or(() -> held).ifPresent(workspace.desks().sound()::hear);
   }
 
   private void showNeck(Arrangement a, Slot slot) {

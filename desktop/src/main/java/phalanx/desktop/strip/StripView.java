@@ -56,9 +56,9 @@ public final class StripView extends ScrolledPictures {
     workspace.range().property().addListener(o -> repaint());
     workspace.fingerProperty().addListener(o -> repaint());
     workspace.reviewProperty().addListener(o -> repaint());
-    workspace.findings().currentProperty().addListener(o -> repaint());
-    workspace.sound().placeProperty().addListener((o, before, now) -> follow(now));
-    workspace.sound().loop().property().addListener(o -> repaint());
+    workspace.desks().findings().currentProperty().addListener(o -> repaint());
+    workspace.desks().sound().placeProperty().addListener((o, before, now) -> follow(now));
+    workspace.desks().sound().loop().property().addListener(o -> repaint());
     setOnMousePressed(this::press);
     setOnMouseDragged(this::drag);
     setOnMouseReleased(e -> drop());
@@ -133,7 +133,7 @@ public final class StripView extends ScrolledPictures {
   }
 
   private StripChoice choice() {
-    FindingDesk findings = workspace.findings();
+    FindingDesk findings = workspace.desks().findings();
     return new StripChoice(
         workspace.range().property().get(),
         workspace.notes().property().get(),
@@ -141,7 +141,7 @@ public final class StripView extends ScrolledPictures {
         workspace.fingerProperty().get(),
         marks(findings.open()),
         findings.currentProperty().get().map(f -> Set.copyOf(f.ticks())).orElse(Set.of()),
-        workspace.sound().loop().property().get());
+        workspace.desks().sound().loop().property().get());
   }
 
   /** One mark a tick, for what matters most there. */
@@ -163,7 +163,7 @@ public final class StripView extends ScrolledPictures {
     }
     double x = event.getX();
     double y = event.getY() + scrolled();
-    List<Found> open = workspace.findings().open();
+    List<Found> open = workspace.desks().findings().open();
     List<Integer> ticks = open.stream().flatMap(f -> f.ticks().stream()).distinct().toList();
     Optional<Integer> mark = touch().markAt(x, y, ticks);
     Optional<FingerChoice> finger =
@@ -175,7 +175,7 @@ public final class StripView extends ScrolledPictures {
       open.stream()
           .filter(f -> f.ticks().contains(mark.get()))
           .min(Comparator.comparing(f -> f.finding().grade()))
-          .ifPresent(f -> workspace.findings().lookAt(f, mark.get()));
+          .ifPresent(f -> workspace.desks().findings().lookAt(f, mark.get()));
     } else if (finger.isPresent()) {
       boolean same = workspace.fingerProperty().get().equals(finger);
       workspace.fingerProperty().set(same ? Optional.empty() : finger);
@@ -185,7 +185,7 @@ public final class StripView extends ScrolledPictures {
       dragFrom = slot;
       looping = false;
       if (event.getClickCount() == 2 && slot.isPresent()) {
-        workspace.sound().playFromSelection();
+        workspace.desks().sound().playFromSelection();
       }
       workspace.notes().choose(touch().noteAt(x, y));
     }
@@ -221,7 +221,7 @@ public final class StripView extends ScrolledPictures {
     if (one != other || looping) {
       looping = true;
       LoopBars bars = new LoopBars(Math.min(one, other), Math.max(one, other));
-      workspace.sound().loop().property().set(Optional.of(bars));
+      workspace.desks().sound().loop().property().set(Optional.of(bars));
     }
   }
 

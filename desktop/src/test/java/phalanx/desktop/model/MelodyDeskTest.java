@@ -15,7 +15,7 @@ class MelodyDeskTest {
 
   private final Workspace workspace =
       new Workspace(new PlanService(Runnable::run, Runnable::run, Runnable::run));
-  private final MelodyDesk desk = workspace.melody();
+  private final MelodyDesk desk = workspace.desks().melody();
 
   @BeforeEach
   void opened() {

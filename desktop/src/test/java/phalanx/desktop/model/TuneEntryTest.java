@@ -13,7 +13,7 @@ class TuneEntryTest {
 
   private final Workspace workspace =
       new Workspace(new PlanService(Runnable::run, Runnable::run, Runnable::run));
-  private final MelodyDesk desk = workspace.melody();
+  private final MelodyDesk desk = workspace.desks().melody();
   private final TuneEntry entry = desk.entry();
 
   @BeforeEach
