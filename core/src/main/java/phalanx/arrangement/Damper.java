@@ -25,6 +25,19 @@ public sealed interface Damper {
     }
   }
 
+  /** The heel of the picking hand is laid across the strings. */
+  record Heel() implements Damper {
+    @Override
+    public String word() {
+      return "heel";
+    }
+
+    @Override
+    public String words() {
+      return "the heel of the hand laid on them";
+    }
+  }
+
   /** A finger of the fretting hand leans or lies on it. */
   record Fretting(Finger finger) implements Damper {
     @Override

@@ -2,6 +2,7 @@ package phalanx.arrangement;
 
 import java.util.Optional;
 import java.util.Set;
+import phalanx.instrument.HarmonicNode;
 import phalanx.melody.Slur;
 import phalanx.technique.Technique;
 
@@ -49,6 +50,12 @@ public record Sung(
   /** Whether it is a natural harmonic. */
   public boolean isNatural() {
     return has(Technique.NaturalHarmonic.class);
+  }
+
+  /** Whether it may be touched at a node: any, unless the player named one. */
+  public boolean allows(HarmonicNode node) {
+    return techniques.stream()
+        .allMatch(t -> !(t instanceof Technique.NaturalHarmonic n) || n.allows(node));
   }
 
   /**

@@ -32,7 +32,7 @@ public record HarmonicNode(
       List<HarmonicNode> along = new ArrayList<>();
       for (int n = 2; n <= HIGHEST; n++) {
         for (int k = 1; k < n; k++) {
-          if (greatestDivisor(k, n) == 1) {
+          if (isOwn(n, k)) {
             along.add(of(guitar, s, n, k));
           }
         }
@@ -52,12 +52,28 @@ public record HarmonicNode(
     double above = semitones(n);
     int nearest = (int) Math.round(above);
     return new HarmonicNode(
-        string,
-        n,
-        k,
-        semitones(n / (double) (n - k)),
-        guitar.midi(string, 0) + nearest,
-        100 * (above - nearest));
+        string, n, k, fret(n, k), guitar.midi(string, 0) + nearest, 100 * (above - nearest));
+  }
+
+  /**
+   * Over which fret a node lies, counted from the nut or the capo.
+   *
+   * @param n the overtone
+   * @param k which of its nodes, from the nut
+   */
+  public static double fret(int n, int k) {
+    return semitones(n / (double) (n - k));
+  }
+
+  /** Whether an overtone's node is no lower overtone's. */
+  public static boolean isOwn(int n, int k) {
+    return greatestDivisor(k, n) == 1;
+  }
+
+  /** A fret as players say it, {@code 12}, {@code 3.2}. */
+  public static String over(double fret) {
+    boolean onFret = Math.abs(fret - Math.rint(fret)) < NEAR;
+    return Phrase.of(onFret ? "%.0f" : "%.1f", fret);
   }
 
   private static double semitones(double ratio) {
@@ -70,8 +86,7 @@ public record HarmonicNode(
 
   /** Where it is touched, as players say it: {@code ② over 12}, {@code ⑤ over 3.2}. */
   public String where() {
-    boolean onFret = Math.abs(fret - Math.rint(fret)) < NEAR;
-    return StringSign.of(string) + Phrase.of(onFret ? " over %.0f" : " over %.1f", fret);
+    return StringSign.of(string) + " over " + over(fret);
   }
 
   /**

@@ -3,11 +3,15 @@ package phalanx.picking;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
+import phalanx.technique.Technique;
 import phalanx.theory.Meter;
 
 /** Edits of a pattern, each a function from one pattern to the next. */
 public final class PatternEdits {
+
+  private static final Set<Technique> MUTED = Set.of(Technique.Plain.PALM_MUTE);
 
   private PatternEdits() {}
 
@@ -101,6 +105,43 @@ public final class PatternEdits {
         .filter(s -> s.tick() == tick)
         .findFirst()
         .orElse(Pattern.Step.of(tick));
+  }
+
+  /**
+   * With the thumb's strokes damped by the heel of the hand, or ringing again where all are damped;
+   * strokes that are played in another special way stay so.
+   */
+  public static WrittenPattern thumbMuted(WrittenPattern pattern) {
+    return own(pattern.withPattern(thumbMuted(pattern.pattern())));
+  }
+
+  static Pattern thumbMuted(Pattern pattern) {
+    Set<Technique> wanted = isThumbMuted(pattern) ? Set.of() : MUTED;
+    List<Pattern.Step> steps = new ArrayList<>();
+    for (Pattern.Step step : pattern.steps()) {
+      List<Stroke> strokes =
+          step.strokes().stream()
+              .map(s -> mayBeMuted(s) ? ((Stroke.Pluck) s).played(wanted) : s)
+              .toList();
+      steps.add(step.withStrokes(strokes));
+    }
+    return new Pattern(pattern.name(), pattern.lengthTicks(), steps);
+  }
+
+  /** Whether every stroke of the thumb that can be is damped by the heel of the hand. */
+  public static boolean isThumbMuted(Pattern pattern) {
+    List<Stroke.Pluck> thumb =
+        pattern.steps().stream()
+            .flatMap(Pattern.Step::plucks)
+            .filter(PatternEdits::mayBeMuted)
+            .toList();
+    return !thumb.isEmpty() && thumb.stream().allMatch(p -> p.techniques().equals(MUTED));
+  }
+
+  private static boolean mayBeMuted(Stroke stroke) {
+    return stroke instanceof Stroke.Pluck p
+        && p.role().isThumb()
+        && (p.techniques().isEmpty() || p.techniques().equals(MUTED));
   }
 
   /** Twice as long, so that the second half can be varied; up to sixteen bars. */

@@ -40,6 +40,7 @@ public final class PatternReader {
 
   private String about = "";
   private Meter meter = Meter.FOUR_FOUR;
+  private boolean muted;
   private List<String> order = List.of();
   private int orderLine;
   private final Map<String, RowsReader> bars = new LinkedHashMap<>();
@@ -97,6 +98,12 @@ public final class PatternReader {
               .ifPresentOrElse(
                   m -> meter = m,
                   () -> problem(number, valueColumn, "expected a metre such as 4/4"));
+      case "mute" -> {
+        muted = value.equals("thumb");
+        if (!muted) {
+          problem(number, valueColumn, "expected “thumb”: only its strings are muted as one");
+        }
+      }
       case "order" -> {
         order = List.of(value.split("\\s+"));
         orderLine = number;
@@ -133,6 +140,7 @@ public final class PatternReader {
     name = Optional.empty();
     about = "";
     meter = Meter.FOUR_FOUR;
+    muted = false;
     order = List.of();
     bars.clear();
     rows = new RowsReader();
@@ -180,12 +188,13 @@ public final class PatternReader {
       tooLong(title);
       return Optional.empty();
     }
+    Pattern whole = new Pattern(title, length, steps);
     return Optional.of(
         new WrittenPattern(
             title,
             about,
             meter,
-            new Pattern(title, length, steps),
+            muted ? PatternEdits.thumbMuted(whole) : whole,
             Optional.ofNullable(read.get(ENDING))));
   }
 }

@@ -2,6 +2,7 @@ package phalanx.song;
 
 import java.util.Map;
 import java.util.Optional;
+import phalanx.instrument.HarmonicNode;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneNote;
 import phalanx.melody.TuneReader;
@@ -26,6 +27,12 @@ public final class TunePitches {
   public static Want.Sound at(Song song, int string, int fret) {
     int midi = song.guitar().shapeMidi(string, fret);
     return new Want.Sound(Pitch.of(midi, name(song, midi)), Optional.of(string));
+  }
+
+  /** What a player wants who points at a harmonic: what sounds there, and its string. */
+  public static Want.Sound at(Song song, HarmonicNode node) {
+    int midi = node.midi() - song.guitar().capo();
+    return new Want.Sound(Pitch.of(midi, name(song, midi)), Optional.of(node.string()));
   }
 
   /** What is to sound, by its pitch: a place on the neck is named as the song's key names it. */

@@ -1,6 +1,9 @@
 package phalanx.technique;
 
+import java.util.List;
 import java.util.OptionalInt;
+import java.util.stream.IntStream;
+import phalanx.instrument.HarmonicNode;
 
 /**
  * Something special about how a note is played, beside how it starts and what it is struck with. A
@@ -156,7 +159,8 @@ public sealed interface Technique {
   }
 
   /**
-   * An open string touched at a node, so that an overtone sounds.
+   * An open string touched at a node, so that an overtone sounds. In a tune's text {@code (h)}
+   * leaves the node to the plan, {@code (h7)}, {@code (h3.2)} name it by the fret it lies over.
    *
    * @param harmonic the overtone, 2 for the octave; 0 while the plan has yet to choose its place
    * @param node which of its nodes, from the nut, 1 to harmonic − 1; 0 with no place yet
@@ -166,6 +170,22 @@ public sealed interface Technique {
     /** A harmonic that the plan finds a place for. */
     public static final NaturalHarmonic ANYWHERE = new NaturalHarmonic(0, 0);
 
+    /** Every node that speaks well enough to be played, the octave first. */
+    public static final List<NaturalHarmonic> ALL =
+        IntStream.rangeClosed(2, HarmonicNode.HIGHEST)
+            .boxed()
+            .flatMap(
+                n ->
+                    IntStream.range(1, n)
+                        .filter(k -> HarmonicNode.isOwn(n, k))
+                        .mapToObj(k -> new NaturalHarmonic(n, k)))
+            .toList();
+
+    /** Whether the player may touch a node for it. */
+    public boolean allows(HarmonicNode place) {
+      return harmonic == 0 || place.harmonic() == harmonic && place.node() == node;
+    }
+
     @Override
     public String word() {
       return "natural-harmonic";
@@ -173,7 +193,7 @@ public sealed interface Technique {
 
     @Override
     public String text() {
-      return "h";
+      return harmonic == 0 ? "h" : "h" + HarmonicNode.over(HarmonicNode.fret(harmonic, node));
     }
 
     @Override

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import phalanx.instrument.HarmonicNode;
 
 /** The words of techniques behind a note of a tune: {@code (v)}, {@code (b1r,pm)}. */
 public final class TechniqueText {
@@ -19,6 +20,7 @@ public final class TechniqueText {
   private static Map<String, Technique> words() {
     List<Technique> all = new ArrayList<>();
     all.add(Technique.NaturalHarmonic.ANYWHERE);
+    all.addAll(Technique.NaturalHarmonic.ALL);
     for (int above : new int[] {12, 7, 5}) {
       all.add(new Technique.TouchedHarmonic(above));
     }
@@ -34,6 +36,11 @@ public final class TechniqueText {
     all.add(Technique.Plain.POP);
     Map<String, Technique> words = new LinkedHashMap<>();
     all.forEach(t -> words.put(t.text(), t));
+    // Players say fret 4 for 3.9, 9 for 8.8: the lowest overtone near a whole fret.
+    for (Technique.NaturalHarmonic node : Technique.NaturalHarmonic.ALL) {
+      long near = Math.round(HarmonicNode.fret(node.harmonic(), node.node()));
+      words.putIfAbsent("h" + near, node);
+    }
     return words;
   }
 

@@ -242,4 +242,22 @@ class PatternTextTest {
       assertThat(PatternReader.read(wrong).problems()).as(word).isNotEmpty();
     }
   }
+
+  /** A steady thumb damped by the heel under a ringing tune is one word, or one edit. */
+  @Test
+  void theWholeThumbIsMutedAtOnce() {
+    String rows = "upper | . | o | . | o |\nthumb | o | p:slap | o | (o) |\n";
+    WrittenPattern plain = PatternReader.read("name: x\n" + rows).patterns().get(0);
+    WrittenPattern muted = PatternReader.read("name: x\nmute: thumb\n" + rows).patterns().get(0);
+    assertThat(PatternEdits.isThumbMuted(plain.pattern())).isFalse();
+    assertThat(PatternEdits.isThumbMuted(muted.pattern())).isTrue();
+    assertThat(PatternEdits.thumbMuted(plain).pattern().steps()).isEqualTo(muted.pattern().steps());
+    assertThat(PatternEdits.thumbMuted(muted).pattern().steps()).isEqualTo(plain.pattern().steps());
+    assertThat(muted.pattern().steps())
+        .flatExtracting(s -> s.plucks().map(p -> p.techniques().toString()).toList())
+        .containsExactly("[PALM_MUTE]", "[]", "[SLAP]", "[PALM_MUTE]", "[]", "[PALM_MUTE]");
+    assertThat(PatternReader.read("name: x\nmute: all\n" + rows).problems())
+        .singleElement()
+        .satisfies(p -> assertThat(p.message()).contains("expected “thumb”"));
+  }
 }

@@ -309,7 +309,7 @@ class ArrangeScreenTest {
   @Test
   void everyControlIsReachedByTab(FxRobot robot) {
     java.util.Set<String> reached = new java.util.HashSet<>();
-    for (int press = 0; press < 40; press++) {
+    for (int press = 0; press < 50; press++) {
       robot.type(KeyCode.TAB);
       String id = robot.lookup("#strip").query().getScene().getFocusOwner().getId();
       reached.add(String.valueOf(id));

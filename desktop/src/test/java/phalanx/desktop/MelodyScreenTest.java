@@ -29,6 +29,7 @@ import phalanx.formats.musicxml.MusicXmlWriter;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneReader;
 import phalanx.song.Tune;
+import phalanx.technique.Technique;
 import phalanx.theory.Meter;
 
 /** Types a tune on the Melody screen and hears of it on the others. */
@@ -111,6 +112,33 @@ class MelodyScreenTest {
     assertThat(window.workspace().desks().melody().previewProperty().get().notes()).hasSize(2);
     robot.type(KeyCode.ESCAPE);
     assertThat(typed(robot)).isEmpty();
+  }
+
+  /** H shows the harmonics; the arrows go from node to node, Enter puts one in. */
+  @Test
+  void aHarmonicIsPutInFromTheNeck(FxRobot robot) throws TimeoutException {
+    click(robot, "#entry-harmonics");
+    click(robot, "#tune-nodes");
+    robot.type(KeyCode.BACK_SPACE);
+    assertThat(tune(1).isSilent()).isTrue();
+    robot.type(KeyCode.UP, KeyCode.UP, KeyCode.UP, KeyCode.UP, KeyCode.UP);
+    robot.type(KeyCode.LEFT);
+    robot.type(KeyCode.ENTER);
+    assertThat(tune(1).notes())
+        .singleElement()
+        .satisfies(
+            n ->
+                assertThat(n.techniques())
+                    .singleElement()
+                    .isInstanceOf(Technique.NaturalHarmonic.class));
+    window.untilPlanned();
+    assertThat(window.arrangement().notesFrom(0, 20160))
+        .filteredOn(n -> n.part() == Note.Part.TUNE)
+        .singleElement()
+        .satisfies(n -> assertThat(n.string()).isEqualTo(5));
+    robot.type(KeyCode.H);
+    assertThat(robot.lookup("#tune-neck").query().isVisible()).isTrue();
+    assertThat(robot.lookup("#tune-neck").query().isFocused()).isTrue();
   }
 
   /** The neck is touched by mouse and by keys; the bar reads as if it had been typed. */

@@ -2,6 +2,7 @@ package phalanx.arrangement.laying;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
 import phalanx.arrangement.Arrangement;
@@ -31,6 +32,7 @@ public final class Damping {
   private final double tempo;
   private final Reach reach;
   private final TreeSet<Integer> thumb = new TreeSet<>();
+  private final TreeSet<Integer> strokes = new TreeSet<>();
   private final List<Note> notes;
 
   /** For what both hands do in a song. */
@@ -49,6 +51,8 @@ public final class Damping {
     this.tempo = tempo;
     this.reach = reach;
     notes.stream().filter(n -> n.isPickedBy(PickFinger.P)).forEach(n -> thumb.add(n.tick()));
+    notes.stream().filter(n -> n.pick().isPresent()).forEach(n -> strokes.add(n.tick()));
+    gestures.forEach(g -> strokes.add(g.tick()));
     gestures.stream()
         .filter(g -> g.fingers().contains(PickFinger.P))
         .forEach(g -> thumb.add(g.tick()));
@@ -60,6 +64,32 @@ public final class Damping {
     return byThumb(tick, string)
         .or(() -> byFretting(slot, string).map(d -> new Damp(tick, List.of(string), d)))
         .or(() -> betweenStrokes(tick, string));
+  }
+
+  /**
+   * Whether anything was struck before the hand comes to a chord: else there is nothing to stop.
+   */
+  boolean isAfterAnyStroke(Slot slot) {
+    return strokes.lower(slot.fromTick()) != null;
+  }
+
+  /**
+   * How several strings are stopped at once: the heel of the hand laid on them when the hand comes
+   * to a chord, or half-way there from the stroke before where it plucks at once; empty where there
+   * is no time for it.
+   */
+  public Optional<Damp> together(Slot slot, Set<Integer> strings) {
+    int tick = slot.fromTick();
+    Integer before = strokes.lower(tick);
+    if (before == null) {
+      return Optional.empty();
+    }
+    Integer next = strokes.ceiling(tick);
+    boolean rests = next == null || millis(tick, next) >= FingerAssignment.THUMB_BACK_MS;
+    int at = rests ? tick : before + (tick - before) / 2;
+    return millis(before, at) >= FingerAssignment.THUMB_BACK_MS
+        ? Optional.of(new Damp(at, List.copyOf(strings), new Damper.Heel()))
+        : Optional.empty();
   }
 
   /** The thumb is free, or comes to rest on the string after plucking the one below. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import phalanx.arrangement.Damp;
 import phalanx.arrangement.Remark;
 import phalanx.arrangement.Slot;
@@ -21,6 +22,9 @@ import phalanx.song.Timeline;
  */
 record WantedDamps(List<Slot> slots, List<Damp> all) {
 
+  /** More strings than these are stopped by the heel of the hand, not one by one. */
+  private static final int SINGLY = 2;
+
   static WantedDamps of(Song song, Timeline timeline, LaidNotes laid, Reach reach) {
     if (song.pins().damps().isEmpty()) {
       return new WantedDamps(laid.slots(), laid.damps());
@@ -31,7 +35,12 @@ record WantedDamps(List<Slot> slots, List<Damp> all) {
     List<Slot> remarked = new ArrayList<>();
     for (Slot slot : laid.slots()) {
       List<Remark> remarks = new ArrayList<>(slot.found());
-      for (int string : song.pins().damped(slot.played().ref())) {
+      Set<Integer> wanted =
+          damping.isAfterAnyStroke(slot) ? song.pins().damped(slot.played().ref()) : Set.of();
+      Optional<Damp> together =
+          wanted.size() > SINGLY ? damping.together(slot, wanted) : Optional.empty();
+      together.ifPresent(all::add);
+      for (int string : together.isPresent() ? Set.<Integer>of() : wanted) {
         Optional<Damp> damp = damping.when(slot, string);
         damp.ifPresentOrElse(all::add, () -> remarks.add(nothingFree(slot, string)));
       }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import phalanx.arrangement.Sung;
 import phalanx.fretting.AddedFinger;
 import phalanx.fretting.Grip;
 import phalanx.fretting.Reach;
@@ -51,16 +52,16 @@ final class HarmonicPlaces {
    * Every place of a natural harmonic.
    *
    * @param root the string the thumb starts on, which stays the bass's
-   * @param midi its pitch counted from the capo
+   * @param note what is to sound
    */
-  List<TunePlace> of(Shape shape, int root, int midi) {
-    int sounding = midi + reach.guitar().capo();
+  List<TunePlace> of(Shape shape, int root, Sung note) {
+    int sounding = note.midi() + reach.guitar().capo();
     List<TunePlace> places = new ArrayList<>();
     for (int s = root + 1; s < Tuning.STRINGS; s++) {
       int string = s;
       List<HarmonicNode> nodes =
           HarmonicNode.sounding(reach.guitar(), sounding).stream()
-              .filter(n -> n.string() == string)
+              .filter(n -> n.string() == string && note.allows(n))
               .toList();
       if (!nodes.isEmpty() && !isBarred(shape, string)) {
         nodes.stream()

@@ -32,8 +32,8 @@ final class TouchedPlaces {
     for (Technique technique : techniques) {
       if (technique instanceof Technique.TouchedHarmonic t) {
         higher = (int) Math.round(t.higher());
-      } else if (technique instanceof Technique.NaturalHarmonic) {
-        higher = overtone(song, place) - plain.pitch().midi();
+      } else if (technique instanceof Technique.NaturalHarmonic natural) {
+        higher = overtone(song, place, natural) - plain.pitch().midi();
       }
     }
     int midi = plain.pitch().midi() + higher;
@@ -43,9 +43,9 @@ final class TouchedPlaces {
   }
 
   /** What sounds at the node nearest to a fret, counted from the capo; the fret's own with none. */
-  private static int overtone(Song song, Want.Place place) {
+  private static int overtone(Song song, Want.Place place, Technique.NaturalHarmonic natural) {
     return HarmonicNode.all(song.guitar()).stream()
-        .filter(n -> n.string() == place.string())
+        .filter(n -> n.string() == place.string() && natural.allows(n))
         .filter(n -> Math.abs(n.fret() - place.fret()) <= NEAR)
         .min(Comparator.comparing(HarmonicNode::harmonic))
         .map(n -> n.midi() - song.guitar().capo())

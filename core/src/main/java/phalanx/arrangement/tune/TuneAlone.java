@@ -137,7 +137,7 @@ public final class TuneAlone {
     List<Way> ways = new ArrayList<>();
     if (note.isNatural()) {
       new HarmonicPlaces(reach)
-          .of(Shape.NOTHING, -1, note.midi()).stream()
+          .of(Shape.NOTHING, -1, note).stream()
               .filter(p -> note.string().filter(s -> s != p.string()).isEmpty())
               .forEach(p -> ways.add(new Way(List.of(Optional.of(p)), 0, p.cost())));
       return ways.isEmpty() ? List.of(missed(1)) : ways;

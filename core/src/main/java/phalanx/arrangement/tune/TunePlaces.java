@@ -81,9 +81,7 @@ final class TunePlaces {
             .map(s -> s - 1)
             .orElse(root);
     List<TunePlace> all =
-        note.isNatural()
-            ? harmonics.of(shape, below, note.midi())
-            : of(shape, below, note.frettedMidi());
+        note.isNatural() ? harmonics.of(shape, below, note) : of(shape, below, note.frettedMidi());
     return onString(all, note.string()).stream()
         .filter(p -> !note.isHeld() || p.finger().isPresent())
         .map(p -> note.isBent() ? BendPlaces.bent(shape, p) : p)

@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Test;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Damp;
 import phalanx.fretting.FretRow;
+import phalanx.performance.Performance;
 import phalanx.picking.PatternReader;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
@@ -81,5 +82,46 @@ class DampingTest {
     Arrangement a = new Arranger().arrange(song.withPins(song.pins().damping(second, 3, true)));
     assertThat(a.damps()).isEmpty();
     assertThat(a.slots().get(1).remarks()).anyMatch(r -> r.startsWith("③ is to be stopped here"));
+  }
+
+  private static Arrangement allStopped(String rows, double tempo) {
+    Song song =
+        TestSongs.of("| Em | C |")
+            .withPattern(PatternReader.read("name: x\nmetre: 4/4\n" + rows).patterns().get(0))
+            .withTempo(tempo);
+    SlotRef second = new SlotRef(2, 0);
+    for (int string = 0; string < 6; string++) {
+      song = song.withPins(song.pins().damping(second, string, true));
+    }
+    return new Arranger().arrange(song);
+  }
+
+  /** All strings at once are the heel's: on the chord where the hand rests, else just before. */
+  @Test
+  void theHeelStopsAllStrings() {
+    Arrangement resting = allStopped("thumb | o | o | o | . |\nupper | . | o | . | . |\n", 80);
+    assertThat(resting.damps())
+        .singleElement()
+        .satisfies(
+            d -> {
+              assertThat(d.by().word()).isEqualTo("heel");
+              assertThat(d.strings()).containsExactly(0, 1, 2, 3, 4, 5);
+              assertThat(d.tick()).isEqualTo(BAR - 5040);
+            });
+    Arrangement free = allStopped("thumb | . | o | o | . |\nupper | . | o | . | . |\n", 80);
+    assertThat(free.damps()).singleElement().satisfies(d -> assertThat(d.tick()).isEqualTo(BAR));
+    Performance heard = Performance.of(resting);
+    assertThat(heard.notes())
+        .filteredOn(n -> n.note().tick() < BAR - 5040)
+        .allMatch(n -> n.end() <= heard.clock().seconds(BAR - 5040, 0) + 1e-9);
+  }
+
+  @Test
+  void withoutTimeForTheHeelEachStringIsSaid() {
+    String busy = "o o o o o o o o";
+    Arrangement a =
+        allStopped("thumb | " + String.join(" | ", busy, busy, busy, busy) + " |\n", 240);
+    assertThat(a.damps()).noneMatch(d -> d.by().word().equals("heel"));
+    assertThat(a.slots().get(1).remarks()).anyMatch(r -> r.contains("is to be stopped here"));
   }
 }

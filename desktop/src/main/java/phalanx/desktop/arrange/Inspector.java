@@ -63,7 +63,7 @@ public final class Inspector extends VBox {
     cards.getStyleClass().add("cards");
     ScrollPane scroll = Controls.scroll(cards);
     heading.setText("Shapes, the best for the whole song first");
-    getChildren().addAll(title, neck, span, details, heading, scroll);
+    getChildren().addAll(title, neck, span, details, new DampRow(workspace), heading, scroll);
     workspace.arrangementProperty().addListener(o -> show());
     workspace.selectedProperty().addListener(o -> show());
     workspace.viewing().namingProperty().addListener(o -> show());

@@ -22,6 +22,7 @@ public final class MelodyPlace extends Place<MelodyScreen, SideTabs> {
           new Shortcut("Enter, ↓", "keep the bar, on to the next"),
           new Shortcut("↑", "the bar before"),
           new Shortcut("Esc", "the bar as it was"),
+          new Shortcut("H", "on the neck: the harmonics to touch"),
           new Shortcut("B", "fills: major or bluesy"));
 
   private final Workspace workspace;

@@ -13,6 +13,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.board.NeckPlaces;
@@ -21,6 +22,7 @@ import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.TuneEntry;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.neck.HarmonicsView;
 import phalanx.desktop.neck.NeckPicture;
 import phalanx.desktop.neck.NeckSize;
 import phalanx.desktop.neck.NeckView;
@@ -39,6 +41,7 @@ final class NeckEntry extends VBox {
   private final Workspace workspace;
   private final TuneEntry entry;
   private final NeckView neck;
+  private final HarmonicsView nodes;
   private final Label where = new Label();
   private final Map<Integer, ToggleButton> lengths = new HashMap<>();
 
@@ -86,17 +89,35 @@ final class NeckEntry extends VBox {
     dotted.setId("length-dotted");
     style(dotted);
     dotted.selectedProperty().bindBidirectional(entry.dottedProperty());
+    ToggleButton harmonics = new ToggleButton("Harmonics H");
+    harmonics.setId("entry-harmonics");
+    style(harmonics);
+    harmonics.selectedProperty().bindBidirectional(entry.harmonicsProperty());
     Region grow = new Region();
     HBox.setHgrow(grow, Priority.ALWAYS);
     tools
         .getChildren()
         .addAll(
             dotted,
+            harmonics,
             Controls.smallTool("entry-rest", "Rest", entry::rest),
             Controls.smallTool("entry-back", "Back", entry::back),
             grow,
             where);
-    getChildren().addAll(tools, neck);
+    nodes = new HarmonicsView(WIDTH, HEIGHT, palette, workspace.viewing().leftHandedProperty());
+    nodes.setId("tune-nodes");
+    nodes.fill(this, 0);
+    nodes.onTouch(
+        node -> {
+          workspace.desks().sound().hear(node);
+          entry.touch(node);
+        });
+    nodes.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+    StackPane necks = new StackPane(neck, nodes);
+    neck.visibleProperty().bind(entry.harmonicsProperty().not());
+    nodes.visibleProperty().bind(entry.harmonicsProperty());
+    entry.harmonicsProperty().addListener((o, before, now) -> turn(now));
+    getChildren().addAll(tools, necks);
     entry.placesProperty().addListener(o -> show());
     entry.caretProperty().addListener(o -> tell());
     workspace.selectedProperty().addListener(o -> tell());
@@ -108,8 +129,19 @@ final class NeckEntry extends VBox {
     button.setMinWidth(Region.USE_PREF_SIZE);
   }
 
+  /** The keys go where the player looks. */
+  private void turn(boolean toHarmonics) {
+    boolean here = neck.isFocused() || nodes.isFocused();
+    show();
+    if (here) {
+      (toHarmonics ? nodes : neck).requestFocus();
+    }
+  }
+
   private void key(KeyEvent event) {
-    if (event.getCode() == KeyCode.BACK_SPACE) {
+    if (event.getCode() == KeyCode.H) {
+      entry.harmonicsProperty().set(!entry.harmonicsProperty().get());
+    } else if (event.getCode() == KeyCode.BACK_SPACE) {
       entry.back();
     } else if (event.getCode() == KeyCode.MINUS || event.getCode() == KeyCode.SUBTRACT) {
       entry.rest();
@@ -138,6 +170,8 @@ final class NeckEntry extends VBox {
       return;
     }
     NeckPlaces places = entry.placesProperty().get();
+    nodes.hold(places.shape().orElse(Shape.OPEN));
+    nodes.show(a.song().guitar(), a.song().hand(), List.of(), Optional.empty());
     List<NeckPicture.Mark> marks = new ArrayList<>();
     for (NeckPlaces.Place place : places.places()) {
       boolean pressed = place.inShape() && place.finger().isPresent();
@@ -162,6 +196,10 @@ final class NeckEntry extends VBox {
     Meter meter = workspace.desks().melody().meter();
     double beat = 1 + (double) entry.caretProperty().get() / meter.beatTicks();
     String time = beat == Math.rint(beat) ? Phrase.of("%.0f", beat) : Phrase.of("%.2f", beat);
-    where.setText("next at beat " + time + " · named: in reach of the shape held");
+    String shown =
+        entry.harmonicsProperty().get()
+            ? " · diamonds: harmonics, large ones speak easily"
+            : " · named: in reach of the shape held";
+    where.setText("next at beat " + time + shown);
   }
 }

@@ -39,7 +39,8 @@ public final class TunePanel extends VBox {
                 + "d4(b1)  bent a tone   (b1/2r)  and back\n"
                 + "(v)  vibrato   (vw)  wide   (pm)  palm mute\n"
                 + "On the neck: touch a place to put it in,\n"
-                + "with Shift together with the note before;\n"
+                + "with Shift together with the note before,\n"
+                + "H  its harmonics: (h7) the node over 7;\n"
                 + "1 to 5  length   .  dotted   -  rest   ⌫  back");
     form.getStyleClass().add("hand-says");
     form.setMaxWidth(Double.MAX_VALUE);

@@ -149,7 +149,7 @@ public final class GuitarBench {
   /** Lets a natural harmonic of the song's guitar be heard, capo and all. */
   public void touch(HarmonicNode node) {
     touched.set(Optional.of(node));
-    workspace.desks().sound().hearHarmonic(sheet.get().guitar(), node.string(), node.harmonic());
+    workspace.desks().sound().hear(sheet.get().guitar(), node);
   }
 
   /** Lets the chord be heard by which all strings are checked. */

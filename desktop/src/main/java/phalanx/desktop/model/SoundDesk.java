@@ -15,6 +15,7 @@ import phalanx.arrangement.Slot;
 import phalanx.colour.HarpRun;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
+import phalanx.instrument.HarmonicNode;
 import phalanx.performance.Performance;
 import phalanx.song.Song;
 import phalanx.sound.play.Card;
@@ -194,9 +195,7 @@ public final class SoundDesk {
 
   /** Lets frets be heard, from ⑥ to ①. */
   void hearFrets(Guitar guitar, List<Integer> frets) {
-    Levels loud = settings.levelsProperty().get();
-    double a4 = settings.a4Property().get();
-    sketch(() -> Start.plain(Sketch.frets(guitar, frets), 1, loud, a4));
+    sketch(() -> Sketch.frets(guitar, frets), 1);
   }
 
   /** Lets a place on the neck be heard; string 0 for ⑥ to 5 for ①. */
@@ -205,50 +204,43 @@ public final class SoundDesk {
   }
 
   void hear(Guitar guitar, int string, int fret) {
-    Levels loud = settings.levelsProperty().get();
-    double a4 = settings.a4Property().get();
-    sketch(() -> Start.plain(Sketch.note(guitar, string, fret), 1, loud, a4));
+    sketch(() -> Sketch.note(guitar, string, fret), 1);
   }
 
-  /** Lets a natural harmonic be heard; the octave is the second. */
-  void hearHarmonic(Guitar guitar, int string, int harmonic) {
-    Levels loud = settings.levelsProperty().get();
-    double a4 = settings.a4Property().get();
-    sketch(() -> Start.plain(Sketch.harmonic(guitar, string, harmonic), 1, loud, a4));
+  /** Lets a natural harmonic of the song's guitar be heard. */
+  public void hear(HarmonicNode node) {
+    hear(workspace.song().guitar(), node);
+  }
+
+  void hear(Guitar guitar, HarmonicNode node) {
+    sketch(() -> Sketch.harmonic(guitar, node.string(), node.harmonic()), 1);
   }
 
   /** Lets some notes of a plan be heard, as they follow each other at the song's tempo. */
   void hear(List<Note> notes) {
     Song song = workspace.song();
-    Levels loud = settings.levelsProperty().get();
-    double a4 = settings.a4Property().get();
-    double tempo = song.tempo();
-    Guitar guitar = song.guitar();
-    sketch(() -> Start.plain(Sketch.notes(guitar, notes, tempo), 1, loud, a4));
+    sketch(() -> Sketch.notes(song.guitar(), notes, song.tempo()), 1);
   }
 
   /** Lets a harp run be heard. */
   void hear(HarpRun run) {
     Guitar guitar = workspace.song().guitar();
-    Levels loud = settings.levelsProperty().get();
-    double a4 = settings.a4Property().get();
-    sketch(() -> Start.plain(Sketch.run(guitar, run), 1, loud, a4));
+    sketch(() -> Sketch.run(guitar, run), 1);
   }
 
   /** Lets a plan be heard that is not the song's, such as a pattern on one chord. */
   void hear(Supplier<Performance> other) {
-    double tempo = settings.tempo();
-    Levels loud = settings.levelsProperty().get();
-    double a4 = settings.a4Property().get();
-    sketch(() -> Start.plain(Score.of(other.get()), tempo, loud, a4));
+    sketch(() -> Score.of(other.get()), settings.tempo());
   }
 
-  private void sketch(Supplier<Start> start) {
+  private void sketch(Supplier<Score> score, double tempo) {
     if (playing.get()) {
       return;
     }
+    Levels loud = settings.levelsProperty().get();
+    double a4 = settings.a4Property().get();
     sketching = true;
-    cards.whenKnown(() -> player.play(start));
+    cards.whenKnown(() -> player.play(() -> Start.plain(score.get(), tempo, loud, a4)));
   }
 
   /** Looks where it is; called with every picture while it plays. */

@@ -2,6 +2,7 @@ package phalanx.desktop.model;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.IntegerProperty;
@@ -11,12 +12,15 @@ import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.board.NeckPlaces;
+import phalanx.instrument.HarmonicNode;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
 import phalanx.song.Bar;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.song.TunePitches;
+import phalanx.technique.Technique;
+import phalanx.technique.TechniqueText;
 import phalanx.theory.Ticks;
 
 /** Notes of the tune put in one after the other by touching the neck. */
@@ -31,6 +35,7 @@ public final class TuneEntry {
   private final IntegerProperty caret = new SimpleIntegerProperty();
   private final IntegerProperty part = new SimpleIntegerProperty(4);
   private final BooleanProperty dotted = new SimpleBooleanProperty();
+  private final BooleanProperty harmonics = new SimpleBooleanProperty();
   private final ReadOnlyObjectWrapper<NeckPlaces> places =
       new ReadOnlyObjectWrapper<>(NeckPlaces.NONE);
   private boolean onNote;
@@ -104,11 +109,20 @@ public final class TuneEntry {
     if (together) {
       join(want);
     } else {
-      put(want);
+      put(want, Set.of());
     }
   }
 
-  private void put(Want want) {
+  /** Puts the harmonic of a node in and goes on. */
+  public void touch(HarmonicNode node) {
+    if (desk.bar() != 0) {
+      put(
+          TunePitches.at(workspace.song(), node),
+          Set.of(new Technique.NaturalHarmonic(node.harmonic(), node.node())));
+    }
+  }
+
+  private void put(Want want, Set<Technique> techniques) {
     desk.keep();
     int tick = caret.get();
     Optional<TuneNote> here =
@@ -117,13 +131,24 @@ public final class TuneEntry {
             : Optional.empty();
     int length = here.map(TuneNote::lengthTicks).orElse(Math.min(length(), barTicks() - tick));
     TuneNote note =
-        here.map(n -> n.moved(w -> want))
-            .map(
-                n ->
-                    new TuneNote(tick, length, List.of(want), n.slur(), n.graces(), n.techniques()))
-            .orElse(new TuneNote(tick, length, List.of(want), Optional.empty(), List.of()));
+        here.map(n -> again(n, want, techniques))
+            .orElse(
+                new TuneNote(tick, length, List.of(want), Optional.empty(), List.of(), techniques));
     edit(t -> t.placing(note));
     advance(tick + length);
+  }
+
+  /** A note elsewhere on the neck, as it was played unless it is or was a harmonic. */
+  private static TuneNote again(TuneNote note, Want want, Set<Technique> techniques) {
+    boolean harmonic = note.techniques().stream().anyMatch(TechniqueText::isHarmonic);
+    boolean keeps = techniques.isEmpty() && !harmonic;
+    return new TuneNote(
+        note.tick(),
+        note.lengthTicks(),
+        List.of(want),
+        keeps ? note.slur() : Optional.empty(),
+        keeps ? note.graces() : List.of(),
+        keeps ? note.techniques() : techniques);
   }
 
   private void join(Want want) {
@@ -176,6 +201,11 @@ public final class TuneEntry {
     } else {
       caret.set(barTicks());
     }
+  }
+
+  /** Whether a touch of the neck means its harmonics. */
+  public BooleanProperty harmonicsProperty() {
+    return harmonics;
   }
 
   /** Where the next note comes, ticks from the start of the bar. */

@@ -56,6 +56,7 @@ public final class Workspace {
       new SimpleObjectProperty<>(Optional.empty());
   private final NoteChoice notes = new NoteChoice(this);
   private final ShapePins pins = new ShapePins(this);
+  private final DampPins damps = new DampPins(this);
   private final SlotRange range;
   private final Desks desks;
   private final FaultNotices faults;
@@ -219,6 +220,11 @@ public final class Workspace {
   /** The shapes pinned to the selected chords. */
   public ShapePins pins() {
     return pins;
+  }
+
+  /** The strings stopped at the selected chord. */
+  public DampPins damps() {
+    return damps;
   }
 
   /** Takes faults of the program's own. */

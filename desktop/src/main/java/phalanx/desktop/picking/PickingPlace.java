@@ -28,6 +28,7 @@ public final class PickingPlace extends Place<WholeScroll, ShelfPanel> {
           new Shortcut("Shift ↑ ↓", "brush down, up: all strings, fewer"),
           new Shortcut("n", "the brush by nails or thumb"),
           new Shortcut("u, s, t", "palm mute, slap, touched 12 above"),
+          new Shortcut("Shift+U", "palm mute all of the thumb, or none of it"),
           new Shortcut("x", "hit: click, palm, nail, tip, slap, heel"),
           new Shortcut(">", "the next chord comes here"),
           new Shortcut("Delete", "take out what is there"),

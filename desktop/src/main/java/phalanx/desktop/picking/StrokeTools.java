@@ -95,6 +95,7 @@ final class StrokeTools {
       case "~" -> row.role().ifPresent(r -> toggle(tremolo(r), tick));
       case "/" -> roll(true, tick);
       case "\\" -> roll(false, tick);
+      case "U" -> desk.become(PatternEdits.thumbMuted(pattern()));
       case "u" -> technique(row, tick, Technique.Plain.PALM_MUTE);
       case "s" -> technique(row, tick, Technique.Plain.SLAP);
       case "t" -> technique(row, tick, new Technique.TouchedHarmonic(12));

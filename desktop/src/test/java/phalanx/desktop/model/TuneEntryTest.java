@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import phalanx.desktop.Demo;
+import phalanx.instrument.HarmonicNode;
 import phalanx.melody.BarTune;
 
 class TuneEntryTest {
@@ -74,6 +75,20 @@ class TuneEntryTest {
     entry.goTo(100);
     entry.touch(5, 0, false);
     assertThat(desk.textProperty().get()).isEqualTo("e4@1 . . ^b4@1");
+  }
+
+  @Test
+  void aHarmonicIsPutInByItsNode() {
+    HarmonicNode seventh =
+        HarmonicNode.all(workspace.song().guitar()).stream()
+            .filter(n -> n.string() == 5 && n.harmonic() == 3)
+            .findFirst()
+            .orElseThrow();
+    entry.touch(seventh);
+    assertThat(desk.textProperty().get()).isEqualTo("b5@1(h7) - . .");
+    entry.goTo(0);
+    entry.touch(5, 3, false);
+    assertThat(desk.textProperty().get()).isEqualTo("g4@1 - . .");
   }
 
   @Test
