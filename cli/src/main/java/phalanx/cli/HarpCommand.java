@@ -8,6 +8,7 @@ import phalanx.formats.json.HarpJson;
 import phalanx.fretting.FretRow;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.StringSign;
+import phalanx.picking.PickFinger;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -33,7 +34,9 @@ final class HarpCommand implements Callable<Integer> {
   @Option(
       names = "--order",
       paramLabel = "STRINGS",
-      description = "strings in turn, a star where touched an octave above: \"4 6* 3 5*\"")
+      description =
+          "strings in turn, a star where touched an octave above: \"4 6* 3 5*\"; 4p, 4p2: plucked"
+              + " above its fret, by the scale or two frets, and pulled off")
   private String order;
 
   @Option(names = "--json", description = "answer in JSON")
@@ -85,7 +88,7 @@ final class HarpCommand implements Callable<Integer> {
                         + "  "
                         + n.name()
                         + "  "
-                        + n.pick().letter())
+                        + n.pick().map(PickFinger::letter).orElse("pulled"))
             .collect(Collectors.joining("\n"))
         + run.scale().map(s -> "\n" + s).orElse("");
   }

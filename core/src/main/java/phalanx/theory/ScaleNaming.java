@@ -22,6 +22,11 @@ public final class ScaleNaming {
    */
   public record Scale(NoteName root, String kind, boolean major) {
 
+    /** Whether a note belongs to it, 0 for C to 11. */
+    public boolean has(int chroma) {
+      return on(root, SCALES.get(kind)).contains(Math.floorMod(chroma, OCTAVE));
+    }
+
     /** {@code A minor pentatonic}. */
     public String words() {
       return root + " " + kind;

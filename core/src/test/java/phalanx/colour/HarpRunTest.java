@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Attack;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.laying.Arranger;
 import phalanx.fretting.Reach;
@@ -45,7 +46,7 @@ class HarpRunTest {
         .extracting(HarpRun.HarpNote::midi)
         .containsExactly(55, 57, 60, 62, 64, 67, 69, 72);
     assertThat(run.notes())
-        .extracting(HarpRun.HarpNote::pick)
+        .extracting(n -> n.pick().orElseThrow())
         .startsWith(PickFinger.A, PickFinger.P, PickFinger.A);
     assertThat(run.notes().get(1).touchFret()).contains(17);
   }
@@ -70,11 +71,43 @@ class HarpRunTest {
           assertThat(order.get(i).touched()).isNotEqualTo(order.get(i - 1).touched());
           assertThat(order.get(i).string()).isNotEqualTo(order.get(i - 1).string());
         }
-        assertThat(run.notes()).hasSameSizeAs(order);
+        long pulled = order.stream().filter(o -> o.above() != 0).count();
+        assertThat(run.notes()).hasSize(order.size() + (int) pulled);
         assertThat(HarpRun.order(HarpRun.text(order))).contains(order);
       }
     }
-    assertThat(HarpRun.proposals(BARRE)).hasSize(6);
+    assertThat(HarpRun.proposals(BARRE)).hasSize(8);
+  }
+
+  /**
+   * With a pull-off as third note a beat has three: over a barre at fret 5 the little or ring
+   * finger comes down on the next note of A minor pentatonic (common practice, no source).
+   */
+  @Test
+  void aPullOffMakesThreeNotesABeat() {
+    HarpRun run = run(BARRE, "4p 6* 3p 5* 2p 4* 1p 3*");
+    assertThat(run.scale()).contains("A minor pentatonic");
+    assertThat(run.notes())
+        .extracting(HarpRun.HarpNote::fret)
+        .containsExactly(7, 5, 5, 7, 5, 5, 8, 5, 5, 8, 5, 5);
+    assertThat(run.notes())
+        .extracting(n -> n.pick().map(PickFinger::letter).orElse("-"))
+        .containsExactly("a", "-", "p", "a", "-", "p", "a", "-", "p", "a", "-", "p");
+    assertThat(run.bar(Meter.FOUR_FOUR).notes()).hasSize(12).allMatch(n -> n.lengthTicks() == 1680);
+    assertThat(run(BARRE, "4p3 6*").notes().get(0).fret()).isEqualTo(8);
+    assertThat(HarpRun.text(HarpRun.order("4p 6* 3p1 5*").orElseThrow())).isEqualTo("4p 6* 3p1 5*");
+  }
+
+  /** Both hands can play it: every pull-off stays one, and nothing is hard at a calm tempo. */
+  @Test
+  void aRunWithPullOffsIsPlayedOverTheHeldShape() {
+    HarpRun run = run(BARRE, "4p 6* 3p 5* 2p 4* 1p 3*");
+    Arrangement a = new Arranger().arrange(into(run));
+    assertThat(a.notes())
+        .extracting(Note::midi)
+        .containsExactlyElementsOf(run.notes().stream().map(HarpRun.HarpNote::midi).toList());
+    assertThat(a.notes()).filteredOn(n -> n.attack() == Attack.PULLED).hasSize(4);
+    assertThat(Review.of(a).tally().hard()).isZero();
   }
 
   @Test
@@ -85,13 +118,18 @@ class HarpRunTest {
         .hasMessageContaining("string 6 does not sound");
   }
 
+  private static Song into(HarpRun run) {
+    Song song = TestSongs.of("Am7").withTempo(70).withTune(Tune.NONE.withOnTop(false));
+    Shape held = ShapeTrial.fingerings(BARRE, new Reach(song.guitar(), song.hand())).get(0).shape();
+    return run.into(song, new SlotRef(1, 0), held);
+  }
+
   /** In a song the run is played as it was built, its touching finger free for every note. */
   @Test
   void aRunIsPlayedOverTheHeldShape() {
     HarpRun run = run(BARRE, "4 6* 3 5* 2 4* 1 3*");
-    Song song = TestSongs.of("Am7").withTempo(70);
-    Shape held = ShapeTrial.fingerings(BARRE, new Reach(song.guitar(), song.hand())).get(0).shape();
-    song = run.into(song.withTune(Tune.NONE.withOnTop(false)), new SlotRef(1, 0), held);
+    Song song = into(run);
+    Shape held = song.pins().shape(new SlotRef(1, 0)).orElseThrow();
     Arrangement a = new Arranger().arrange(song);
     assertThat(a.notes()).extracting(Note::midi).containsExactly(55, 57, 60, 62, 64, 67, 69, 72);
     assertThat(a.notes().stream().filter(n -> n.harmonic().isPresent()))

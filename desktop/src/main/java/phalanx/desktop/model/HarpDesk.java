@@ -29,12 +29,16 @@ public final class HarpDesk {
     this.workspace = workspace;
     workspace.arrangementProperty().addListener(o -> propose());
     workspace.selectedProperty().addListener(o -> propose());
+    workspace.screenProperty().addListener(o -> propose());
     propose();
   }
 
+  /** Only where it is looked at. */
   private void propose() {
-    Optional<Shape> held = workspace.selectedSlot().flatMap(Slot::shape);
-    proposals.set(held.map(this::over).orElse(List.of()));
+    if (workspace.screenProperty().get() == Screen.SHAPES) {
+      Optional<Shape> held = workspace.selectedSlot().flatMap(Slot::shape);
+      proposals.set(held.map(this::over).orElse(List.of()));
+    }
   }
 
   private List<Proposal> over(Shape held) {

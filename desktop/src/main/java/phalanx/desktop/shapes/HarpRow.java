@@ -29,7 +29,7 @@ final class HarpRow extends ToolRow {
     name.setTooltip(
         new Tooltip(
             "the ring finger plucks a string, the thumb the next one while the index finger"
-                + " touches it 12 frets above (*)"));
+                + " touches it 12 frets above (*); p: plucked above and pulled off"));
     order.setId("harp-order");
     order.setAccessibleText("order of the strings, a star where touched");
     order.getStyleClass().add("form-field");
@@ -65,7 +65,11 @@ final class HarpRow extends ToolRow {
               order.setValue(p.order());
               String pitches =
                   p.run().notes().stream()
-                      .map(n -> naming.name(n.name()) + (n.touched() ? "°" : ""))
+                      .map(
+                          n ->
+                              (n.pulled() ? "‿" : "")
+                                  + naming.name(n.name())
+                                  + (n.touched() ? "°" : ""))
                       .collect(Collectors.joining(" "));
               notes.setText(pitches + p.run().scale().map(s -> " · " + s).orElse(""));
             });

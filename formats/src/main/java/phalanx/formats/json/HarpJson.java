@@ -28,7 +28,8 @@ public final class HarpJson {
           .ifPresentOrElse(f -> node.put("touchFret", f), () -> node.putNull("touchFret"));
       node.put("midi", note.midi());
       node.put("name", note.name().ascii());
-      node.put("pick", note.pick().letter());
+      note.pick().ifPresentOrElse(p -> node.put("pick", p.letter()), () -> node.putNull("pick"));
+      node.put("pulledOff", note.pulled());
     }
     run.scale().ifPresentOrElse(s -> root.put("scale", s), () -> root.putNull("scale"));
     return root.toString();

@@ -77,7 +77,10 @@ public final class Sketch {
     for (HarpRun.HarpNote note : run.notes()) {
       double at = events.size() * RUN;
       Plucker plucker = note.touched() ? Plucker.NAIL : Plucker.FINGERTIP;
-      events.add(new Event.Pluck(at, note.string(), note.midi(), plucker, Force.PLAIN, Layer.TUNE));
+      events.add(
+          note.pulled()
+              ? new Event.Slur(at, note.string(), note.midi(), true, Layer.TUNE)
+              : new Event.Pluck(at, note.string(), note.midi(), plucker, Force.PLAIN, Layer.TUNE));
     }
     return Score.of(guitar, events, events.size() * RUN + SHAPE);
   }
