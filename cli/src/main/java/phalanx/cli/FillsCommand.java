@@ -5,10 +5,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import phalanx.advice.FillFitting;
+import phalanx.advice.FillTry;
 import phalanx.advice.FittedFill;
 import phalanx.arrangement.laying.Arranger;
 import phalanx.chart.ChartReader;
 import phalanx.chart.Notation;
+import phalanx.colour.Ending;
 import phalanx.colour.Fill;
 import phalanx.formats.fills.FillShelf;
 import phalanx.formats.json.FillJson;
@@ -54,6 +58,16 @@ final class FillsCommand implements Callable<Integer> {
   @Option(names = "--beats", paramLabel = "N", description = "only those of so many quarters")
   private Integer beats;
 
+  @Option(names = "--colour", paramLabel = "COLOUR", description = "only major or only bluesy")
+  private String wanted;
+
+  @Option(
+      names = "--ending",
+      paramLabel = "HOW",
+      defaultValue = "plain",
+      description = "how the last note is played: plain, slide, roll or brush")
+  private String hung;
+
   @Option(names = "--json", description = "answer in JSON")
   private boolean json;
 
@@ -63,18 +77,23 @@ final class FillsCommand implements Callable<Integer> {
     if (beats != null && (beats < 1 || beats > Fill.MOST_BEATS)) {
       throw usage("--beats: expected 1 to " + Fill.MOST_BEATS);
     }
+    if (wanted != null && Stream.of(Fill.Colour.values()).noneMatch(c -> c.word().equals(wanted))) {
+      throw usage("--colour: expected major or bluesy");
+    }
     Arranger arranger = new Arranger();
-    List<FittedFill> fitted = new ArrayList<>();
+    List<FillTry> tried = new ArrayList<>();
     for (Fill fill : FillShelf.all()) {
       if (beats == null || fill.beats() == beats) {
         Song song = song(chord, Math.max(4, fill.beats()));
         for (Fill.Colour colour : Fill.Colour.values()) {
-          FittedFill.of(arranger, song, first(song), chord.root(), fill, colour)
-              .ifPresent(fitted::add);
+          if (wanted == null || wanted.equals(colour.word())) {
+            tried.add(
+                new FillFitting(arranger, song, first(song), chord).of(fill, colour, ending()));
+          }
         }
       }
     }
-    spec.commandLine().getOut().println(json ? FillJson.write(fitted) : text(fitted));
+    spec.commandLine().getOut().println(json ? FillJson.write(tried) : text(tried));
     return 0;
   }
 
@@ -104,16 +123,26 @@ final class FillsCommand implements Callable<Integer> {
     return new SlotRef(song.chart().bars().get(0).id(), 0);
   }
 
-  private static String text(List<FittedFill> fitted) {
-    return fitted.stream().map(FillsCommand::line).collect(Collectors.joining("\n"));
+  private Ending ending() {
+    return Stream.of(Ending.values())
+        .filter(e -> e.word().equals(hung))
+        .findFirst()
+        .orElseThrow(() -> usage("--ending: expected plain, slide, roll or brush"));
   }
 
-  private static String line(FittedFill f) {
+  private static String text(List<FillTry> tried) {
+    return tried.stream()
+        .filter(t -> t.fitted().isPresent())
+        .map(t -> line(t, t.fitted().orElseThrow()))
+        .collect(Collectors.joining("\n"));
+  }
+
+  private static String line(FillTry tried, FittedFill f) {
     String notes =
         f.notes().stream()
             .map(n -> StringSign.of(n.string()) + n.fret())
             .collect(Collectors.joining(" "));
-    String hard = f.hard().isEmpty() ? "" : "  hard: " + f.hard().get(0).finding().message();
+    String hard = tried.why().map(why -> "  hard: " + why).orElse("");
     return Phrase.of(
         "%-22s %-7s %d beats  %s%s",
         f.fill().name(), f.colour().word(), f.fill().beats(), notes, hard);

@@ -2,17 +2,20 @@ package phalanx.colour;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import phalanx.theory.NoteName;
 
 /**
- * Reads fills from open text: {@code name:}, {@code about:}, {@code beats:}, {@code major:}, {@code
- * bluesy:}, a line each; {@code name:} begins a fill, {@code #} a remark.
+ * Reads fills from open text: {@code name:}, {@code about:}, {@code over:}, {@code beats:}, {@code
+ * major:}, {@code bluesy:}, a line each; {@code name:} begins a fill, {@code #} a remark.
  */
 public final class FillReader {
 
@@ -54,8 +57,9 @@ public final class FillReader {
     }
     Matcher m = LINE.matcher(line);
     if (!m.matches()
-        || !List.of("name", "about", "beats", "major", "bluesy").contains(m.group(1))) {
-      problems.add(new Problem(number, "expected name, about, beats, major or bluesy and a colon"));
+        || !List.of("name", "about", "over", "beats", "major", "bluesy").contains(m.group(1))) {
+      problems.add(
+          new Problem(number, "expected name, about, over, beats, major or bluesy and a colon"));
       return;
     }
     if (m.group(1).equals("name")) {
@@ -88,9 +92,19 @@ public final class FillReader {
       problems.add(new Problem(Math.max(1, begun), wanted));
       return Optional.empty();
     }
+    Optional<Set<Fill.Kind>> over = kinds(words.get("over"));
+    if (over.isEmpty()) {
+      problems.add(
+          new Problem(begun, "expected major, seventh or minor after “over:”, as many as it has"));
+      return Optional.empty();
+    }
     Fill fill =
         new Fill(
-            words.get("name"), words.getOrDefault("about", ""), Integer.parseInt(beats), lines);
+            words.get("name"),
+            words.getOrDefault("about", ""),
+            Integer.parseInt(beats),
+            lines,
+            over.get());
     for (Fill.Colour colour : Fill.Colour.values()) {
       var read = fill.read(colour, MIDDLE_C, C);
       if (!read.problems().isEmpty() || read.tune().notes().isEmpty()) {
@@ -101,5 +115,21 @@ public final class FillReader {
       }
     }
     return Optional.of(fill);
+  }
+
+  private static Optional<Set<Fill.Kind>> kinds(String words) {
+    if (words == null) {
+      return Optional.of(Fill.USUALLY_OVER);
+    }
+    Set<Fill.Kind> kinds = EnumSet.noneOf(Fill.Kind.class);
+    for (String word : words.split("\\s+")) {
+      Optional<Fill.Kind> kind =
+          Stream.of(Fill.Kind.values()).filter(k -> k.word().equals(word)).findFirst();
+      if (kind.isEmpty()) {
+        return Optional.empty();
+      }
+      kinds.add(kind.get());
+    }
+    return Optional.of(kinds);
   }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import phalanx.instrument.Tuning;
@@ -26,11 +27,20 @@ public final class TuneWriter {
 
   private Optional<Pitch> last = Optional.empty();
 
-  private TuneWriter() {}
+  private final Optional<Function<Want, String>> names;
+
+  private TuneWriter(Optional<Function<Want, String>> names) {
+    this.names = names;
+  }
 
   /** A bar with as few cells as its notes need; empty where nothing sounds. */
   public static String write(BarTune tune, Meter meter) {
-    return tune.isSilent() ? "" : new TuneWriter().bar(tune, meter);
+    return tune.isSilent() ? "" : new TuneWriter(Optional.empty()).bar(tune, meter);
+  }
+
+  /** The same with other words for what sounds, such as degrees of a chord. */
+  public static String write(BarTune tune, Meter meter, Function<Want, String> names) {
+    return tune.isSilent() ? "" : new TuneWriter(Optional.of(names)).bar(tune, meter);
   }
 
   /** The metre of a bar, or one of as many halves as the notes need where it has become short. */
@@ -110,6 +120,9 @@ public final class TuneWriter {
   }
 
   private String word(Want want) {
+    if (names.isPresent()) {
+      return names.get().apply(want);
+    }
     if (want instanceof Want.Place place) {
       return (Tuning.STRINGS - place.string()) + ":" + place.fret();
     }

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Attack;
 import phalanx.arrangement.Hold;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
@@ -35,6 +36,9 @@ final class Changes {
       return note.map(Note::tick).orElse(slot.fromTick());
     }
   }
+
+  /** How fast a finger slides with its string down, mm in a millisecond (common practice). */
+  private static final double SLIDE_SPEED = 1;
 
   private final Arrangement a;
   private final Performance performance;
@@ -93,7 +97,7 @@ final class Changes {
         add(
             slot,
             first,
-            needed(from, to),
+            first.get().attack() == Attack.SLID ? slid(from, to) : needed(from, to),
             performance.evened(first.get()) - performance.evened(last.get()));
       }
     }
@@ -124,6 +128,11 @@ final class Changes {
     double way = costs.reach().distance(grip(from), grip(to));
     boolean slides = from.lowString() == to.lowString() && from.highString() == to.highString();
     return way > 0 ? costs.millisNeeded(way, slides) : 0;
+  }
+
+  /** A finger that sounds on its way is down already and only follows its string. */
+  private double slid(Hold from, Hold to) {
+    return costs.reach().distance(grip(from), grip(to)) / SLIDE_SPEED;
   }
 
   private static Grip grip(Hold hold) {

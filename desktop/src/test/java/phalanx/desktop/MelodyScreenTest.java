@@ -22,8 +22,10 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
+import phalanx.arrangement.Group;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.laying.Arranger;
+import phalanx.desktop.model.FillDesk;
 import phalanx.formats.SongFiles;
 import phalanx.formats.musicxml.MusicXmlWriter;
 import phalanx.melody.BarTune;
@@ -247,18 +249,53 @@ class MelodyScreenTest {
     click(robot, "#fill-beats-2");
     assertThat(OpenWindow.shows(robot, "#fill-half-a-walk")).isFalse();
     click(robot, "#fill-home-in-four");
-    until(() -> window.workspace().desks().fills().answerProperty().get().known());
+    until(() -> window.workspace().desks().fills().looked().isPresent());
     assertThat(text(robot, "#fill-says")).contains("nothing is hard");
     click(robot, "#hear-fill");
     until(() -> window.workspace().desks().sound().isHeard());
     robot.interact(() -> window.workspace().desks().sound().stop());
     click(robot, "#fill-bluesy");
-    until(() -> window.workspace().desks().fills().answerProperty().get().known());
+    until(() -> window.workspace().desks().fills().looked().isPresent());
     click(robot, "#put-fill");
     window.untilPlanned();
     int bar = window.arrangement().slots().get(0).played().ref().bar();
     assertThat(window.workspace().song().tune().bars().get(bar).notes()).hasSize(4);
     press(robot, KeyCode.CONTROL, KeyCode.Z);
     assertThat(window.workspace().song().tune().isEmpty()).isTrue();
+  }
+
+  /** Beside Arrange too: searched by where it lies, ended with a roll, a bar saved as one's own. */
+  @Test
+  void fillsAreSearchedAndABarIsSavedAsOne(FxRobot robot) throws TimeoutException {
+    robot.write("g4 b d' b");
+    robot.type(KeyCode.ENTER, KeyCode.UP);
+    window.untilPlanned();
+    press(robot, KeyCode.CONTROL, KeyCode.DIGIT5);
+    click(robot, "#part-fills");
+    FillDesk desk = window.workspace().desks().fills();
+    until(() -> desk.shown().stream().allMatch(f -> desk.tried(f).isPresent()));
+    click(robot, "#fill-position-2");
+    assertThat(desk.shown()).isNotEmpty();
+    assertThat(desk.shown())
+        .allSatisfy(
+            f ->
+                assertThat(desk.tried(f).orElseThrow().fitted().orElseThrow().position())
+                    .isBetween(5, 8));
+    click(robot, "#fill-position-0");
+    click(robot, "#fill-name");
+    robot.write("Up and back");
+    robot.type(KeyCode.ENTER);
+    until(() -> robot.lookup("#fill-up-and-back").tryQuery().isPresent());
+    click(robot, "#fill-up-and-back");
+    click(robot, "#fill-ending-2");
+    until(() -> desk.looked().isPresent());
+    click(robot, "#put-fill");
+    window.untilPlanned();
+    assertThat(window.arrangement().notesFrom(15120, 20160))
+        .filteredOn(n -> n.group() == Group.ROLL)
+        .hasSizeGreaterThan(1);
+    until(() -> desk.looked().isPresent());
+    click(robot, "#remove-fill");
+    until(() -> robot.lookup("#fill-up-and-back").tryQuery().isEmpty());
   }
 }

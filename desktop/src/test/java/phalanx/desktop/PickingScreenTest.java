@@ -210,7 +210,7 @@ class PickingScreenTest {
     click(robot, "#save-mine");
     until(() -> robot.lookup("#mine-1").tryQuery().isPresent());
     assertThat(song().pattern().title()).isEqualTo("Evening");
-    assertThat(window.app().documents().shelf().patternsProperty().get().patterns())
+    assertThat(window.app().documents().shelf().property().get().patterns())
         .extracting(WrittenPattern::title)
         .containsExactly("Evening");
     click(robot, "#mine-1-remove");

@@ -59,7 +59,8 @@ public record ShapeFilter(Wish thumb, Wish barre, Wish stretch, Wish ringing, Po
       return words;
     }
 
-    boolean has(int fret) {
+    /** Whether a fret, from the capo, lies in it. */
+    public boolean has(int fret) {
       return fret >= from && fret <= to;
     }
   }

@@ -4,14 +4,19 @@ import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import phalanx.colour.Fill;
 import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.files.OwnShelf;
+import phalanx.desktop.fills.FillPanel;
 import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.screen.Place;
 import phalanx.desktop.screen.Shortcut;
+import phalanx.desktop.screen.SideTabs;
+import phalanx.formats.fills.OwnFills;
 
 /** The Arrange screen. */
-public final class ArrangePlace extends Place<ArrangeView, Inspector> {
+public final class ArrangePlace extends Place<ArrangeView, SideTabs> {
 
   /** Its keys. */
   public static final List<Shortcut> SHORTCUTS =
@@ -26,14 +31,39 @@ public final class ArrangePlace extends Place<ArrangeView, Inspector> {
           new Shortcut("L", "list of hard spots"),
           new Shortcut(", .", "note before, note after (or click one)"),
           new Shortcut("Page Up, Down", "pin the note to another string; Delete: let go"),
+          new Shortcut("B", "fills: major or bluesy"),
           new Shortcut("+ − 0", "larger, smaller, usual size"));
 
   private final Workspace workspace;
 
-  /** Puts the screen together. */
-  public ArrangePlace(Workspace workspace, ChartCursor cursor, Palette palette) {
-    super(new ArrangeView(workspace, cursor, palette), new Inspector(workspace, palette));
+  private final Inspector inspector;
+
+  /**
+   * Puts the screen together.
+   *
+   * @param fills the player's own fills
+   */
+  public ArrangePlace(
+      Workspace workspace, ChartCursor cursor, OwnShelf<OwnFills, Fill> fills, Palette palette) {
+    this(workspace, cursor, fills, palette, new Inspector(workspace, palette));
+  }
+
+  private ArrangePlace(
+      Workspace workspace,
+      ChartCursor cursor,
+      OwnShelf<OwnFills, Fill> fills,
+      Palette palette,
+      Inspector inspector) {
+    super(
+        new ArrangeView(workspace, cursor, palette),
+        new SideTabs(
+            "arrange-side",
+            List.of(
+                new SideTabs.Tab("part-chord", "Chord", () -> inspector),
+                new SideTabs.Tab(
+                    "part-fills", "Fills", () -> new FillPanel(workspace, fills, palette)))));
     this.workspace = workspace;
+    this.inspector = inspector;
   }
 
   @Override
@@ -51,7 +81,9 @@ public final class ArrangePlace extends Place<ArrangeView, Inspector> {
     } else if (code == KeyCode.L) {
       middle().toggleFindings();
     } else if (digit(code) > 0) {
-      beside().pinCard(digit(code));
+      inspector.pinCard(digit(code));
+    } else if (code == KeyCode.B) {
+      workspace.desks().fills().switchColour();
     } else {
       return false;
     }

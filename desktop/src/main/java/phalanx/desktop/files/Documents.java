@@ -10,6 +10,7 @@ import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import phalanx.arrangement.Arrangement;
 import phalanx.chart.TuneImport;
+import phalanx.colour.Fill;
 import phalanx.desktop.model.NewestAnswer;
 import phalanx.desktop.model.Workspace;
 import phalanx.formats.DiskTrouble;
@@ -17,6 +18,9 @@ import phalanx.formats.FileStamp;
 import phalanx.formats.PlanFormat;
 import phalanx.formats.SongFiles;
 import phalanx.formats.WholeFile;
+import phalanx.formats.fills.OwnFills;
+import phalanx.formats.patterns.OwnPatterns;
+import phalanx.picking.WrittenPattern;
 import phalanx.song.Bar;
 import phalanx.song.Song;
 import phalanx.song.SongId;
@@ -34,7 +38,8 @@ public final class Documents {
   private final DiskTasks tasks;
   private final Remembered remembered;
   private final NewestAnswer opening;
-  private final OwnShelf shelf;
+  private final OwnShelf<OwnPatterns, WrittenPattern> shelf;
+  private final OwnShelf<OwnFills, Fill> fills;
   private Optional<Song> kept = Optional.empty();
   private Questions questions = Questions.NONE;
 
@@ -55,7 +60,8 @@ public final class Documents {
     tasks = new DiskTasks(workspace, disk, interfaceThread);
     recovery = new Recovery(folder, ProcessHandle.current().pid());
     opening = new NewestAnswer(disk, interfaceThread);
-    shelf = new OwnShelf(folder, disk, interfaceThread, tasks::tell);
+    shelf = new OwnShelf<>(folder, new KeptPatterns(), disk, interfaceThread, tasks::tell);
+    fills = new OwnShelf<>(folder, new KeptFills(), disk, interfaceThread, tasks::tell);
     remembered = new Remembered(workspace, folder, tasks);
     workspace.faults().logLiesAt(folder.log());
   }
@@ -66,8 +72,13 @@ public final class Documents {
   }
 
   /** The player's own patterns. */
-  public OwnShelf shelf() {
+  public OwnShelf<OwnPatterns, WrittenPattern> shelf() {
     return shelf;
+  }
+
+  /** The player's own fills. */
+  public OwnShelf<OwnFills, Fill> fills() {
+    return fills;
   }
 
   /** What only the player can decide about a file. */

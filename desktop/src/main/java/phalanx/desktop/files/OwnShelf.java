@@ -8,20 +8,40 @@ import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import phalanx.formats.DiskTrouble;
-import phalanx.formats.patterns.OwnPatterns;
-import phalanx.picking.WrittenPattern;
+import phalanx.formats.NamedTexts;
 
-/** The player's own patterns, in a folder of the player's folder. */
-public final class OwnShelf {
-
-  private static final String FOLDER = "patterns";
+/**
+ * The player's own patterns or fills, in a folder of the player's folder.
+ *
+ * @param <S> what is on the shelf
+ * @param <T> one thing of it
+ */
+public final class OwnShelf<S, T> {
 
   private final PlayerFolder folder;
+  private final Kept<S, T> kept;
   private final Executor disk;
   private final Executor interfaceThread;
   private final Consumer<String> trouble;
-  private final ReadOnlyObjectWrapper<OwnPatterns> patterns =
-      new ReadOnlyObjectWrapper<>(OwnPatterns.NONE);
+  private final ReadOnlyObjectWrapper<S> things;
+
+  /** How things are kept on disk. */
+  interface Kept<S, T> {
+
+    /** The folder's name, which is also what they are called. */
+    String name();
+
+    /** An empty shelf. */
+    S none();
+
+    S read(Path folder);
+
+    List<NamedTexts.Fault> problems(S things);
+
+    void save(Path folder, T thing) throws IOException;
+
+    void remove(Path folder, String name) throws IOException;
+  }
 
   /**
    * Reads the shelf.
@@ -30,27 +50,34 @@ public final class OwnShelf {
    * @param interfaceThread takes what came of it
    * @param trouble hears what could not be read or written
    */
-  OwnShelf(PlayerFolder folder, Executor disk, Executor interfaceThread, Consumer<String> trouble) {
+  OwnShelf(
+      PlayerFolder folder,
+      Kept<S, T> kept,
+      Executor disk,
+      Executor interfaceThread,
+      Consumer<String> trouble) {
     this.folder = folder;
+    this.kept = kept;
     this.disk = disk;
     this.interfaceThread = interfaceThread;
     this.trouble = trouble;
+    things = new ReadOnlyObjectWrapper<>(kept.none());
     change(place -> {});
   }
 
   /** What is on it. */
-  public ReadOnlyObjectProperty<OwnPatterns> patternsProperty() {
-    return patterns.getReadOnlyProperty();
+  public ReadOnlyObjectProperty<S> property() {
+    return things.getReadOnlyProperty();
   }
 
-  /** Puts a pattern on it, in place of one of the same name. */
-  public void put(WrittenPattern pattern) {
-    change(place -> OwnPatterns.save(place, pattern));
+  /** Puts a thing on it, in place of one of the same name. */
+  public void put(T thing) {
+    change(place -> kept.save(place, thing));
   }
 
-  /** Takes a pattern from it. */
-  public void remove(String title) {
-    change(place -> OwnPatterns.remove(place, title));
+  /** Takes a thing from it. */
+  public void remove(String name) {
+    change(place -> kept.remove(place, name));
   }
 
   private interface Change {
@@ -61,20 +88,19 @@ public final class OwnShelf {
     disk.execute(
         () -> {
           try {
-            Path place = folder.file(FOLDER);
+            Path place = folder.file(kept.name());
             change.in(place);
-            OwnPatterns read = OwnPatterns.read(place);
+            S read = kept.read(place);
             interfaceThread.execute(() -> show(read));
           } catch (IOException e) {
-            String words = "Your patterns could not be saved: " + DiskTrouble.why(e);
+            String words = "Your " + kept.name() + " could not be saved: " + DiskTrouble.why(e);
             interfaceThread.execute(() -> trouble.accept(words));
           }
         });
   }
 
-  private void show(OwnPatterns read) {
-    patterns.set(read);
-    List<OwnPatterns.Fault> faults = read.problems();
-    faults.forEach(f -> trouble.accept(f.toString()));
+  private void show(S read) {
+    things.set(read);
+    kept.problems(read).forEach(f -> trouble.accept(f.toString()));
   }
 }

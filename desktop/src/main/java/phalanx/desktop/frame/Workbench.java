@@ -107,8 +107,11 @@ public final class Workbench extends StackPane {
     makers.put(Screen.PICKING, () -> new PickingPlace(workspace, documents.shelf(), palette));
     makers.put(
         Screen.MELODY,
-        () -> new MelodyPlace(workspace, palette, desk::chooseAndImport, desk::importTune));
-    makers.put(Screen.ARRANGE, () -> new ArrangePlace(workspace, cursor, palette));
+        () ->
+            new MelodyPlace(
+                workspace, documents.fills(), palette, desk::chooseAndImport, desk::importTune));
+    makers.put(
+        Screen.ARRANGE, () -> new ArrangePlace(workspace, cursor, documents.fills(), palette));
     makers.put(Screen.GUITAR, () -> new GuitarPlace(workspace, palette));
     return makers;
   }

@@ -6,12 +6,16 @@ import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import phalanx.colour.Fill;
 import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.files.OwnShelf;
+import phalanx.desktop.fills.FillPanel;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.screen.Place;
 import phalanx.desktop.screen.Shortcut;
 import phalanx.desktop.screen.SideTabs;
 import phalanx.formats.SongFiles;
+import phalanx.formats.fills.OwnFills;
 
 /** The Melody screen. */
 public final class MelodyPlace extends Place<MelodyScreen, SideTabs> {
@@ -31,18 +35,24 @@ public final class MelodyPlace extends Place<MelodyScreen, SideTabs> {
   /**
    * Puts the screen together.
    *
+   * @param fills the player's own fills
    * @param chooseTune asks for a score and takes its tune
    * @param importTune takes the tune of a score
    */
   public MelodyPlace(
-      Workspace workspace, Palette palette, Runnable chooseTune, Consumer<Path> importTune) {
+      Workspace workspace,
+      OwnShelf<OwnFills, Fill> fills,
+      Palette palette,
+      Runnable chooseTune,
+      Consumer<Path> importTune) {
     super(
         new MelodyScreen(workspace, palette, chooseTune),
         new SideTabs(
             "melody-side",
             List.of(
                 new SideTabs.Tab("part-notes", "Notes", () -> new TunePanel(workspace)),
-                new SideTabs.Tab("part-fills", "Fills", () -> new FillPanel(workspace)))));
+                new SideTabs.Tab(
+                    "part-fills", "Fills", () -> new FillPanel(workspace, fills, palette)))));
     this.workspace = workspace;
     this.importTune = importTune;
   }

@@ -1,58 +1,237 @@
 package phalanx.desktop.model;
 
+import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
+import javafx.beans.Observable;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
-import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
-import phalanx.advice.FittedFill;
+import phalanx.advice.FillFitting;
+import phalanx.advice.FillTry;
 import phalanx.arrangement.Slot;
+import phalanx.arrangement.board.ShapeFilter.Position;
+import phalanx.colour.Ending;
 import phalanx.colour.Fill;
+import phalanx.colour.FillMaker;
+import phalanx.song.Bar;
 import phalanx.song.Harmony;
 import phalanx.song.SlotRef;
-import phalanx.theory.NoteName;
+import phalanx.theory.Chord;
 
-/** The shelf of fills, and one of them as it goes into the end of the selected bar. */
+/**
+ * The shelf of fills as they go into the end of the selected bar. While the shelf is looked at all
+ * of them are tried there, one after the other.
+ */
 public final class FillDesk {
 
   private final Workspace workspace;
   private final PlanService planner;
-  private final List<Fill> shelf;
+  private final List<Fill> shipped;
+  private final ObjectProperty<List<Fill>> own = new SimpleObjectProperty<>(List.of());
   private final ObjectProperty<Optional<Integer>> beats =
       new SimpleObjectProperty<>(Optional.empty());
   private final ObjectProperty<Fill.Colour> colour = new SimpleObjectProperty<>(Fill.Colour.MAJOR);
+  private final ObjectProperty<Ending> ending = new SimpleObjectProperty<>(Ending.PLAIN);
+  private final ObjectProperty<Position> position = new SimpleObjectProperty<>(Position.ANY);
+  private final BooleanProperty fittingOnly = new SimpleBooleanProperty();
+  private final BooleanProperty looked = new SimpleBooleanProperty();
   private final ObjectProperty<Optional<Fill>> chosen =
       new SimpleObjectProperty<>(Optional.empty());
-  private final ReadOnlyObjectWrapper<Answer> answer =
-      new ReadOnlyObjectWrapper<>(new Answer(false, Optional.empty()));
+  private final Map<Fill, FillTry> tried = new HashMap<>();
 
-  /**
-   * The fill that is looked at, in the selected bar.
-   *
-   * @param known whether it was tried; until then nothing can be said
-   * @param fitted empty where the bar has no room for it
-   */
-  public record Answer(boolean known, Optional<FittedFill> fitted) {}
+  private Optional<FillTry> whole = Optional.empty();
+
+  /** Goes up with every fill that was tried, and when all is tried anew. */
+  private final ReadOnlyIntegerWrapper news = new ReadOnlyIntegerWrapper();
 
   /** Where a fill goes: the last chord of the selected bar. */
-  private record Place(SlotRef at, NoteName root) {}
+  private record Place(SlotRef at, Chord chord) {}
 
-  FillDesk(Workspace workspace, PlanService planner, List<Fill> shelf) {
+  FillDesk(Workspace workspace, PlanService planner, List<Fill> shipped) {
     this.workspace = workspace;
     this.planner = planner;
-    this.shelf = List.copyOf(shelf);
-    chosen.addListener(o -> fit());
-    colour.addListener(o -> fit());
-    workspace.selectedProperty().addListener(o -> fit());
-    workspace.arrangementProperty().addListener(o -> fit());
-    workspace.screenProperty().addListener(o -> fit());
+    this.shipped = List.copyOf(shipped);
+    for (Observable change :
+        List.of(
+            own,
+            colour,
+            ending,
+            looked,
+            workspace.selectedProperty(),
+            workspace.arrangementProperty())) {
+      change.addListener(o -> again());
+    }
+    chosen.addListener(o -> go());
   }
 
-  /** The fills of the length that is asked for. */
+  /** The fills that are asked for; whether one fits or where it lies counts once it is known. */
   public List<Fill> shown() {
-    return shelf.stream().filter(f -> beats.get().filter(b -> b != f.beats()).isEmpty()).toList();
+    return all().filter(this::isShown).toList();
+  }
+
+  private Stream<Fill> all() {
+    return Stream.concat(own.get().stream(), shipped.stream());
+  }
+
+  private boolean isShown(Fill fill) {
+    Optional<FillTry> known = tried(fill);
+    boolean long_ = beats.get().filter(b -> b != fill.beats()).isEmpty();
+    boolean there =
+        position.get() == Position.ANY
+            || known
+                .flatMap(FillTry::fitted)
+                .filter(f -> position.get().has(f.position()))
+                .isPresent();
+    boolean fits = !fittingOnly.get() || known.filter(t -> !t.fits()).isEmpty();
+    return long_ && there && fits || chosen.get().equals(Optional.of(fill));
+  }
+
+  /** Whether it is one of the player's own. */
+  public boolean isOwn(Fill fill) {
+    return own.get().contains(fill);
+  }
+
+  /** How a fill goes into the selected bar; empty until it was tried. */
+  public Optional<FillTry> tried(Fill fill) {
+    return Optional.ofNullable(tried.get(fill));
+  }
+
+  /** How the one that is looked at goes in, planned with the whole song; empty until it is. */
+  public Optional<FillTry> looked() {
+    return whole.filter(t -> chosen.get().equals(Optional.of(t.fill())));
+  }
+
+  /** In place of one that does not fit: the most like it that does. */
+  public Optional<FillTry> nearest() {
+    return looked()
+        .filter(t -> !t.fits())
+        .flatMap(t -> FillTry.nearest(t.fill(), new ArrayList<>(tried.values())));
+  }
+
+  /** Changes whenever something new is known of a fill. */
+  public ReadOnlyIntegerProperty newsProperty() {
+    return news.getReadOnlyProperty();
+  }
+
+  private Optional<Place> place() {
+    Optional<Integer> bar = workspace.selectedSlot().map(s -> s.played().ref().bar());
+    return bar.stream()
+        .flatMap(b -> workspace.arrangementProperty().get().slots().stream())
+        .filter(s -> s.played().ref().bar() == bar.get())
+        .max(Comparator.comparingInt((Slot s) -> s.played().ref().tick()))
+        .filter(s -> s.played().harmony() instanceof Harmony.Sounding)
+        .map(s -> new Place(s.played().ref(), ((Harmony.Sounding) s.played().harmony()).chord()));
+  }
+
+  /** The chord that fills go over, as it is called. */
+  public Optional<Chord> chord() {
+    return place().map(Place::chord);
+  }
+
+  /** All of them anew. */
+  private void again() {
+    tried.clear();
+    go();
+  }
+
+  /** The one that is looked at with the whole song, then all that were not tried yet in short. */
+  private void go() {
+    whole = Optional.empty();
+    news.set(news.get() + 1);
+    planner.forgetFills();
+    Optional<Place> place = place();
+    if (looked.get() && place.isPresent()) {
+      FillFitting fitting =
+          planner.fitting(workspace.song(), place.get().at(), place.get().chord());
+      List<Fill> queue = all().filter(f -> !tried.containsKey(f)).toList();
+      chosen
+          .get()
+          .ifPresentOrElse(
+              fill ->
+                  ask(
+                      fitting,
+                      fill,
+                      answer -> {
+                        whole = Optional.of(answer);
+                        known(answer);
+                        next(fitting.inShort(), queue, 0);
+                      }),
+              () -> next(fitting.inShort(), queue, 0));
+    }
+  }
+
+  private void next(FillFitting fitting, List<Fill> queue, int index) {
+    if (index < queue.size()) {
+      ask(
+          fitting,
+          queue.get(index),
+          answer -> {
+            tried.putIfAbsent(answer.fill(), answer);
+            news.set(news.get() + 1);
+            next(fitting, queue, index + 1);
+          });
+    }
+  }
+
+  private void known(FillTry answer) {
+    tried.put(answer.fill(), answer);
+    news.set(news.get() + 1);
+  }
+
+  private void ask(FillFitting fitting, Fill fill, Consumer<FillTry> answer) {
+    planner.fill(fitting, fill, colour.get(), ending.get(), answer);
+  }
+
+  /** The other colour. */
+  public void switchColour() {
+    boolean major = colour.get() == Fill.Colour.MAJOR;
+    colour.set(major ? Fill.Colour.BLUESY : Fill.Colour.MAJOR);
+  }
+
+  /** Lets the fill that is looked at be heard as it would be played. */
+  public void hear() {
+    looked().flatMap(FillTry::fitted).ifPresent(f -> workspace.desks().sound().hear(f.notes()));
+  }
+
+  /** Puts it into the bar; can be undone. */
+  public void put() {
+    looked().flatMap(FillTry::fitted).ifPresent(f -> workspace.edit(song -> f.song()));
+  }
+
+  /** The tune of the selected bars as a fill, or why it is none. */
+  public FillMaker.Result make(String name) {
+    List<Integer> bars =
+        workspace.range().slots().stream().map(s -> s.played().ref().bar()).distinct().toList();
+    return chordAtEnd()
+        .map(c -> FillMaker.of(workspace.song(), bars, c, name))
+        .orElse(new FillMaker.Result(Optional.empty(), "there is no chord here to count from"));
+  }
+
+  private Optional<Chord> chordAtEnd() {
+    return workspace.range().slots().stream()
+        .map(s -> s.played().harmony())
+        .filter(Harmony.Sounding.class::isInstance)
+        .map(h -> ((Harmony.Sounding) h).chord())
+        .reduce((a, b) -> b);
+  }
+
+  /** Where the selected bar stands in the song, from 1; 0 with none. */
+  public int barNumber() {
+    return workspace.selectedBar().map(Bar::id).map(workspace.song().chart()::number).orElse(0);
+  }
+
+  /** The player's own fills. */
+  public ObjectProperty<List<Fill>> ownProperty() {
+    return own;
   }
 
   /** The length in quarters that is asked for; empty for any. */
@@ -65,59 +244,28 @@ public final class FillDesk {
     return colour;
   }
 
+  /** How their last note is played. */
+  public ObjectProperty<Ending> endingProperty() {
+    return ending;
+  }
+
+  /** Where on the neck they are to lie. */
+  public ObjectProperty<Position> positionProperty() {
+    return position;
+  }
+
+  /** Whether those that do not fit are left out. */
+  public BooleanProperty fittingOnlyProperty() {
+    return fittingOnly;
+  }
+
+  /** Whether the shelf is looked at. */
+  public BooleanProperty lookedProperty() {
+    return looked;
+  }
+
   /** The fill that is looked at. */
   public ObjectProperty<Optional<Fill>> chosenProperty() {
     return chosen;
-  }
-
-  /** How it goes into the selected bar. */
-  public ReadOnlyObjectProperty<Answer> answerProperty() {
-    return answer.getReadOnlyProperty();
-  }
-
-  private Optional<Place> place() {
-    Optional<Integer> bar = workspace.selectedSlot().map(s -> s.played().ref().bar());
-    return bar.stream()
-        .flatMap(b -> workspace.arrangementProperty().get().slots().stream())
-        .filter(s -> s.played().ref().bar() == bar.get())
-        .max(Comparator.comparingInt((Slot s) -> s.played().ref().tick()))
-        .filter(s -> s.played().harmony() instanceof Harmony.Sounding)
-        .map(
-            s ->
-                new Place(
-                    s.played().ref(), ((Harmony.Sounding) s.played().harmony()).chord().root()));
-  }
-
-  private void fit() {
-    answer.set(new Answer(false, Optional.empty()));
-    // Each try plans the song anew, so only where it is looked at.
-    boolean looked = workspace.screenProperty().get() == Screen.MELODY;
-    Optional<Place> place = place();
-    if (looked && chosen.get().isPresent() && place.isPresent()) {
-      Place at = place.get();
-      planner.fill(
-          workspace.song(),
-          at.at(),
-          at.root(),
-          chosen.get().get(),
-          colour.get(),
-          fitted -> answer.set(new Answer(true, fitted)));
-    }
-  }
-
-  /** The other colour. */
-  public void switchColour() {
-    boolean major = colour.get() == Fill.Colour.MAJOR;
-    colour.set(major ? Fill.Colour.BLUESY : Fill.Colour.MAJOR);
-  }
-
-  /** Lets the fill be heard as it would be played. */
-  public void hear() {
-    answer.get().fitted().ifPresent(f -> workspace.desks().sound().hear(f.notes()));
-  }
-
-  /** Puts it into the bar; can be undone. */
-  public void put() {
-    answer.get().fitted().ifPresent(f -> workspace.edit(song -> f.song()));
   }
 }

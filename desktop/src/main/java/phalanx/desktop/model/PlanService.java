@@ -1,13 +1,13 @@
 package phalanx.desktop.model;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import phalanx.advice.Advised;
 import phalanx.advice.Advisor;
-import phalanx.advice.FittedFill;
+import phalanx.advice.FillFitting;
+import phalanx.advice.FillTry;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.board.NeckPlaces;
 import phalanx.arrangement.board.PatternFall;
@@ -15,6 +15,7 @@ import phalanx.arrangement.board.ShapeFilter;
 import phalanx.arrangement.board.SlotBoard;
 import phalanx.arrangement.board.TuneBoard;
 import phalanx.arrangement.laying.Arranger;
+import phalanx.colour.Ending;
 import phalanx.colour.Fill;
 import phalanx.performance.Performance;
 import phalanx.picking.WrittenPattern;
@@ -24,7 +25,7 @@ import phalanx.review.Remedy;
 import phalanx.review.Review;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
-import phalanx.theory.NoteName;
+import phalanx.theory.Chord;
 
 /** Plans songs away from the interface's thread; only the newest question is answered. */
 public final class PlanService {
@@ -152,18 +153,20 @@ public final class PlanService {
         fault("What would change could not be weighed"));
   }
 
-  /** Tries a fill at the end of a bar, over its last chord. */
+  /** What tries fills at the end of a bar. */
+  FillFitting fitting(Song song, SlotRef at, Chord chord) {
+    return new FillFitting(alone, song, at, chord);
+  }
+
+  /** Tries a fill. */
   void fill(
-      Song song,
-      SlotRef at,
-      NoteName root,
-      Fill fill,
-      Fill.Colour colour,
-      Consumer<Optional<FittedFill>> answer) {
-    fills.ask(
-        () -> FittedFill.of(alone, song, at, root, fill, colour),
-        answer,
-        fault("The fill could not be tried"));
+      FillFitting fitting, Fill fill, Fill.Colour colour, Ending ending, Consumer<FillTry> answer) {
+    fills.ask(() -> fitting.of(fill, colour, ending), answer, fault("The fill could not be tried"));
+  }
+
+  /** No fill is asked for any more. */
+  void forgetFills() {
+    fills.forget();
   }
 
   /** Tries ways out of a finding. */

@@ -12,6 +12,7 @@ import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.files.OwnShelf;
 import phalanx.desktop.model.PatternDesk;
 import phalanx.desktop.model.Workspace;
+import phalanx.formats.patterns.OwnPatterns;
 import phalanx.picking.PatternEdits;
 import phalanx.picking.WrittenPattern;
 
@@ -26,7 +27,7 @@ final class PatternHeader extends ToolRow {
   private final Label about = new Label();
   private final Label bars = new Label();
 
-  PatternHeader(Workspace workspace, OwnShelf own) {
+  PatternHeader(Workspace workspace, OwnShelf<OwnPatterns, WrittenPattern> own) {
     desk = workspace.desks().patterns();
     getStyleClass().add("arrange-header");
     title.setId("pattern-title");

@@ -11,6 +11,8 @@ import phalanx.desktop.files.OwnShelf;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.screen.Place;
 import phalanx.desktop.screen.Shortcut;
+import phalanx.formats.patterns.OwnPatterns;
+import phalanx.picking.WrittenPattern;
 
 /** The Picking screen. */
 public final class PickingPlace extends Place<WholeScroll, ShelfPanel> {
@@ -40,7 +42,8 @@ public final class PickingPlace extends Place<WholeScroll, ShelfPanel> {
   private final PickingScreen screen;
 
   /** Puts the screen together. */
-  public PickingPlace(Workspace workspace, OwnShelf shelf, Palette palette) {
+  public PickingPlace(
+      Workspace workspace, OwnShelf<OwnPatterns, WrittenPattern> shelf, Palette palette) {
     this(
         workspace,
         new PickingScreen(workspace, shelf, palette),

@@ -21,6 +21,8 @@ import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.files.OwnShelf;
 import phalanx.desktop.model.PatternDesk;
 import phalanx.desktop.model.Workspace;
+import phalanx.formats.patterns.OwnPatterns;
+import phalanx.picking.WrittenPattern;
 import phalanx.theory.Meter;
 
 /**
@@ -43,7 +45,8 @@ public final class PickingScreen extends VBox {
   private final Label motion = new Label();
   private final Label refusal = new Label();
 
-  public PickingScreen(Workspace workspace, OwnShelf own, Palette palette) {
+  public PickingScreen(
+      Workspace workspace, OwnShelf<OwnPatterns, WrittenPattern> own, Palette palette) {
     this.workspace = workspace;
     desk = workspace.desks().patterns();
     grid = new PatternGrid(workspace, WIDTH, GRID_HEIGHT, palette);

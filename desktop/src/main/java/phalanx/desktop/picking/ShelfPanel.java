@@ -16,6 +16,7 @@ import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.files.OwnShelf;
 import phalanx.desktop.model.PatternDesk;
 import phalanx.desktop.model.Workspace;
+import phalanx.formats.patterns.OwnPatterns;
 import phalanx.formats.patterns.PatternShelf;
 import phalanx.picking.PickingStyle;
 import phalanx.picking.WrittenPattern;
@@ -30,13 +31,14 @@ public final class ShelfPanel extends VBox {
   private static final double CARD_HEIGHT = 52;
 
   private final PatternDesk desk;
-  private final OwnShelf own;
+  private final OwnShelf<OwnPatterns, WrittenPattern> own;
   private final Palette palette;
   private final VBox shelf = new VBox();
   private final ScrollPane scroll = new ScrollPane(shelf);
   private Optional<PickingStyle> revealed = Optional.empty();
 
-  public ShelfPanel(Workspace workspace, OwnShelf own, Palette palette) {
+  public ShelfPanel(
+      Workspace workspace, OwnShelf<OwnPatterns, WrittenPattern> own, Palette palette) {
     this.desk = workspace.desks().patterns();
     this.own = own;
     this.palette = palette;
@@ -49,7 +51,7 @@ public final class ShelfPanel extends VBox {
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(scroll, new HandSays(workspace));
     desk.shownProperty().addListener(o -> show());
-    own.patternsProperty().addListener(o -> show());
+    own.property().addListener(o -> show());
     show();
   }
 
@@ -58,9 +60,7 @@ public final class ShelfPanel extends VBox {
     PickingStyle now = desk.chosen();
     List<Node> cards = new ArrayList<>();
     List<WrittenPattern> mine =
-        own.patternsProperty().get().patterns().stream()
-            .filter(p -> p.meter().equals(meter))
-            .toList();
+        own.property().get().patterns().stream().filter(p -> p.meter().equals(meter)).toList();
     List<PickingStyle> shipped = PatternShelf.in(meter);
     if (!shipped.contains(now) && !mine.contains(now)) {
       cards.add(heading("Of this song"));

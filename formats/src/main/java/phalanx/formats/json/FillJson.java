@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
+import phalanx.advice.FillTry;
 import phalanx.advice.FittedFill;
 import phalanx.arrangement.Note;
 import phalanx.instrument.StringSign;
@@ -18,14 +19,14 @@ public final class FillJson {
   private FillJson() {}
 
   /** Fills as both hands play them. */
-  public static String write(List<FittedFill> fills) {
+  public static String write(List<FillTry> fills) {
     ObjectNode root = MAPPER.createObjectNode();
     ArrayNode array = root.putArray("fills");
-    fills.forEach(f -> fill(array.addObject(), f));
+    fills.forEach(f -> f.fitted().ifPresent(t -> fill(array.addObject(), f, t)));
     return root.toString();
   }
 
-  private static void fill(ObjectNode node, FittedFill fitted) {
+  private static void fill(ObjectNode node, FillTry tried, FittedFill fitted) {
     node.put("name", fitted.fill().name());
     node.put("about", fitted.fill().about());
     node.put("colour", fitted.colour().word());
@@ -43,9 +44,8 @@ public final class FillJson {
     }
     node.put("widestSpanMm", Math.round(fitted.widestSpan() * 10) / 10.0);
     node.put("findings", fitted.hard().size());
-    fitted.hard().stream()
-        .findFirst()
-        .ifPresentOrElse(
-            f -> node.put("trouble", f.finding().message()), () -> node.putNull("trouble"));
+    node.put("position", fitted.position());
+    node.put("fits", tried.fits());
+    node.put("trouble", tried.why().orElse(null));
   }
 }

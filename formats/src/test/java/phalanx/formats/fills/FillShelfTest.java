@@ -8,9 +8,16 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import phalanx.advice.FillFitting;
+import phalanx.advice.FillTry;
 import phalanx.advice.FittedFill;
+import phalanx.arrangement.Attack;
+import phalanx.arrangement.Group;
+import phalanx.arrangement.Note;
 import phalanx.arrangement.laying.Arranger;
+import phalanx.colour.Ending;
 import phalanx.colour.Fill;
 import phalanx.colour.FillReader;
 import phalanx.melody.Want;
@@ -60,9 +67,7 @@ class FillShelfTest {
     NoteName root = NoteName.parse(chord).orElseThrow();
     for (Fill fill : FillShelf.all()) {
       for (Fill.Colour colour : Fill.Colour.values()) {
-        FittedFill fitted =
-            FittedFill.of(ARRANGER, song(chord, fill), new SlotRef(1, 0), root, fill, colour)
-                .orElseThrow();
+        FittedFill fitted = tried(song(chord, fill), 0, chord, fill, colour).fitted().orElseThrow();
         fitted.hard().forEach(f -> hard.add(fill.name() + ": " + f.finding().message()));
         assertThat(fitted.notes())
             .as(fill.name())
@@ -70,6 +75,11 @@ class FillShelfTest {
       }
     }
     assertThat(hard).isEmpty();
+  }
+
+  private static FillTry tried(Song song, int tick, String chord, Fill fill, Fill.Colour colour) {
+    return new FillFitting(ARRANGER, song, new SlotRef(1, tick), TestSongs.chord(chord))
+        .of(fill, colour, Ending.PLAIN);
   }
 
   private static Song song(String chord, Fill fill) {
@@ -80,15 +90,67 @@ class FillShelfTest {
   @Test
   void aFillGivesWayToNothingAndTakesNothingBeforeIt() {
     Fill fill = FillShelf.all().get(0);
-    NoteName g = NoteName.parse("G").orElseThrow();
     Song song = TestSongs.singing(TestSongs.of("G"), "g3 b d4 b3");
-    FittedFill fitted =
-        FittedFill.of(ARRANGER, song, new SlotRef(1, 0), g, fill, Fill.Colour.MAJOR).orElseThrow();
+    FittedFill fitted = tried(song, 0, "G", fill, Fill.Colour.MAJOR).fitted().orElseThrow();
     var notes = fitted.song().tune().bars().get(1).notes();
     assertThat(notes.subList(0, 2)).isEqualTo(song.tune().bars().get(1).notes().subList(0, 2));
     assertThat(notes).hasSize(2 + 4);
-    assertThat(FittedFill.of(ARRANGER, song, new SlotRef(1, 10080 + 1), g, fill, Fill.Colour.MAJOR))
-        .isEmpty();
+    FillTry late = tried(song, 10080 + 1, "G", fill, Fill.Colour.MAJOR);
+    assertThat(late.fitted()).isEmpty();
+    assertThat(late.why()).hasValueSatisfying(w -> assertThat(w).contains("it lasts 2 quarters"));
+  }
+
+  /** With each ending hung on: still within comfort, and heard as what it is. */
+  @ParameterizedTest
+  @EnumSource(Ending.class)
+  void endingsAreHungOn(Ending ending) {
+    Fill fill = FillShelf.all().get(1);
+    List<String> hard = new ArrayList<>();
+    for (String chord : List.of("G", "C", "D", "A", "E")) {
+      FillTry tried =
+          new FillFitting(ARRANGER, song(chord, fill), new SlotRef(1, 0), TestSongs.chord(chord))
+              .of(fill, Fill.Colour.MAJOR, ending);
+      FittedFill fitted = tried.fitted().orElseThrow();
+      boolean nutTooNear = chord.equals("C") && ending == Ending.SLIDE;
+      if (nutTooNear) {
+        // C lies on fret 1 of ②: no finger comes from below, and that is said.
+        assertThat(tried.why()).hasValueSatisfying(w -> assertThat(w).contains("no slide to"));
+        continue;
+      }
+      tried.why().ifPresent(why -> hard.add(chord + ": " + why));
+      Note last = fitted.notes().get(fitted.notes().size() - 1);
+      switch (ending) {
+        case SLIDE -> assertThat(last.attack()).as(chord).isEqualTo(Attack.SLID);
+        case ROLL ->
+            assertThat(fitted.arrangement().notes())
+                .as(chord)
+                .filteredOn(n -> n.tick() == last.tick() && n.group() == Group.ROLL)
+                .hasSizeGreaterThan(1);
+        case BRUSH ->
+            assertThat(fitted.arrangement().notes())
+                .as(chord)
+                .filteredOn(n -> n.tick() == last.tick() && n.isBrushed())
+                .hasSizeGreaterThan(1);
+        default -> assertThat(last.attack()).isEqualTo(Attack.PLUCKED);
+      }
+    }
+    assertThat(hard).isEmpty();
+  }
+
+  @Test
+  void whereOneDoesNotFitTheNearestDoes() {
+    Song gm = song("Gm", FillShelf.all().get(0));
+    FillFitting fitting = new FillFitting(ARRANGER, gm, new SlotRef(1, 0), TestSongs.chord("Gm"));
+    List<FillTry> tried =
+        FillShelf.all().stream()
+            .limit(12)
+            .map(f -> fitting.of(f, Fill.Colour.MAJOR, Ending.PLAIN))
+            .toList();
+    FillTry home = tried.get(0);
+    assertThat(home.why()).contains("its major third grates against Gm");
+    assertThat(FillTry.nearest(home.fill(), tried))
+        .hasValueSatisfying(
+            n -> assertThat(n.fill().degrees(Fill.Colour.MAJOR)).noneMatch(d -> d % 12 == 4));
   }
 
   @Test

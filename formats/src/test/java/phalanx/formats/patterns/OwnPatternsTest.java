@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import phalanx.formats.NamedTexts;
 import phalanx.picking.WrittenPattern;
 
 class OwnPatternsTest {
@@ -51,7 +52,7 @@ class OwnPatternsTest {
     OwnPatterns own = OwnPatterns.read(folder);
     assertThat(own.patterns()).extracting(WrittenPattern::title).containsExactly("Good");
     assertThat(own.problems())
-        .extracting(OwnPatterns.Fault::toString)
+        .extracting(NamedTexts.Fault::toString)
         .containsExactly("hand.pattern:10:9: Six strokes at once for five fingers");
   }
 

@@ -1,0 +1,75 @@
+package phalanx.advice;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import phalanx.picking.Pattern;
+import phalanx.picking.PickingStyle;
+import phalanx.song.Bar;
+import phalanx.song.Chart;
+import phalanx.song.ChordChange;
+import phalanx.song.Patterns;
+import phalanx.song.Section;
+import phalanx.song.SlotRef;
+import phalanx.song.Song;
+import phalanx.song.Tune;
+import phalanx.theory.Meter;
+
+/**
+ * A bar of a song with the one before and the one after, as a song of its own: what is tried there
+ * is planned in a moment. What reaches further, such as a pattern of several bars, is cut off.
+ */
+final class Excerpt {
+
+  private Excerpt() {}
+
+  /** The song around a bar, whose identity it keeps. */
+  static Song around(Song song, int bar) {
+    Chart chart = song.chart();
+    List<Integer> ids = chart.bars().stream().map(Bar::id).toList();
+    int at = ids.indexOf(bar);
+    List<Integer> near = ids.subList(Math.max(0, at - 1), Math.min(ids.size(), at + 2));
+    Map<Integer, Meter> meters = chart.meters(song.meter());
+    Map<Integer, Double> tempos = chart.tempos(song.tempo());
+    List<Bar> bars =
+        near.stream()
+            .map(
+                id ->
+                    new Bar(
+                        id,
+                        Optional.empty(),
+                        chart.changes(chart.bar(id).orElseThrow()),
+                        Optional.of(meters.get(id)),
+                        Optional.of(tempos.get(id)),
+                        false,
+                        1,
+                        Set.of()))
+            .toList();
+    Tune tune = Tune.NONE.withOnTop(song.tune().onTop());
+    Patterns patterns = Patterns.of(song.pattern());
+    for (int id : near) {
+      tune = tune.with(id, song.tune().at(id, chart));
+      patterns = patterned(song, id, patterns);
+    }
+    Chart small = new Chart(List.of(Section.of(chart.freshId(), "", bars)));
+    return song.withChart(small).withTune(tune).withPatterns(patterns);
+  }
+
+  private static Patterns patterned(Song song, int bar, Patterns before) {
+    Chart chart = song.chart();
+    PickingStyle style = song.patterns().at(bar, chart);
+    Patterns patterns = before.with(new Patterns.Scope.OfBar(bar), style);
+    for (ChordChange change : chart.changes(chart.bar(bar).orElseThrow())) {
+      SlotRef slot = new SlotRef(bar, change.tick());
+      PickingStyle own = song.patterns().at(slot, chart);
+      if (!own.equals(style)) {
+        patterns = patterns.with(new Patterns.Scope.OfChord(slot), own);
+      }
+    }
+    for (Pattern.Step step : song.patterns().changes(bar, chart)) {
+      patterns = patterns.changing(bar, step);
+    }
+    return patterns;
+  }
+}

@@ -1,0 +1,182 @@
+package phalanx.advice;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Attack;
+import phalanx.arrangement.Note;
+import phalanx.arrangement.Slot;
+import phalanx.arrangement.laying.Arranger;
+import phalanx.colour.Ending;
+import phalanx.colour.Fill;
+import phalanx.fretting.Reach;
+import phalanx.melody.BarTune;
+import phalanx.melody.TuneNote;
+import phalanx.melody.Want;
+import phalanx.review.Found;
+import phalanx.review.Review;
+import phalanx.song.SlotRef;
+import phalanx.song.Song;
+import phalanx.theory.Chord;
+import phalanx.theory.Phrase;
+import phalanx.theory.Ticks;
+
+/**
+ * Tries fills at the end of one bar, over its last chord: what the tune had there gives way, and
+ * both hands are planned anew. Not for several threads at once.
+ */
+public final class FillFitting {
+
+  /** From the lowest note that lies above a thumb's bass to the highest before the body. */
+  private static final int LOWEST = 50;
+
+  private static final int HIGHEST = 79;
+  private static final int OCTAVE = 12;
+
+  private final Arranger arranger;
+  private final Song song;
+  private final SlotRef at;
+  private final Chord chord;
+  private final int barTicks;
+  private Optional<List<Found>> before = Optional.empty();
+
+  /**
+   * For a bar of a song.
+   *
+   * @param at where its last chord is written
+   */
+  public FillFitting(Arranger arranger, Song song, SlotRef at, Chord chord) {
+    this.arranger = arranger;
+    this.song = song;
+    this.at = at;
+    this.chord = chord;
+    barTicks = song.chart().meters(song.meter()).get(at.bar()).barTicks();
+  }
+
+  /**
+   * The same with the bars around alone, in a moment; the song of what it finds is only these bars.
+   */
+  public FillFitting inShort() {
+    return new FillFitting(arranger, Excerpt.around(song, at.bar()), at, chord);
+  }
+
+  /** Tries a fill, its last note played in some way. */
+  public FillTry of(Fill fill, Fill.Colour colour, Ending ending) {
+    int room = barTicks - at.tick();
+    if (room < fill.beats() * Ticks.PER_QUARTER) {
+      String has = Phrase.of("%.3g", room / (double) Ticks.PER_QUARTER);
+      return not(
+          fill,
+          colour,
+          Phrase.of("it lasts %d quarters, and %s has %s here", fill.beats(), chord, has));
+    }
+    Optional<FittedFill> fitted =
+        runs(fill, colour).stream()
+            .map(run -> placed(fill, run, ending))
+            .map(s -> planned(arranger.arrange(s), fill, colour))
+            .min(
+                Comparator.<FittedFill>comparingInt(f -> f.hard().size())
+                    .thenComparing(f -> isLost(ending, f))
+                    .thenComparing(f -> f.arrangement().plan().cost()));
+    if (fitted.isEmpty()) {
+      return not(fill, colour, "no octave of it lies between bass and body of this guitar");
+    }
+    Optional<String> hard =
+        fitted.get().hard().stream().findFirst().map(f -> f.finding().message());
+    Optional<String> lost =
+        isLost(ending, fitted.get())
+            ? Optional.of("no finger can slide to its last note here")
+            : Optional.empty();
+    return new FillTry(
+        fill, colour, fitted, fill.clash(colour, chord).or(() -> hard).or(() -> lost));
+  }
+
+  /** Whether the last note is to be slid to and is not. */
+  private static boolean isLost(Ending ending, FittedFill fitted) {
+    List<Note> notes = fitted.notes();
+    return ending == Ending.SLIDE
+        && !notes.isEmpty()
+        && notes.get(notes.size() - 1).attack() != Attack.SLID;
+  }
+
+  private static FillTry not(Fill fill, Fill.Colour colour, String why) {
+    return new FillTry(fill, colour, Optional.empty(), Optional.of(why));
+  }
+
+  /** The fill in every octave the neck has, on the strings it is written on and on any. */
+  private List<BarTune> runs(Fill fill, Fill.Colour colour) {
+    return IntStream.rangeClosed(2, 6)
+        .mapToObj(
+            octave -> fill.over(colour, OCTAVE * octave + chord.root().chroma(), chord.root()))
+        .filter(this::isOnNeck)
+        .flatMap(run -> Stream.of(run, run.moved(FillFitting::onAnyString)).distinct())
+        .toList();
+  }
+
+  private static Want onAnyString(Want want) {
+    return new Want.Sound(((Want.Sound) want).pitch(), Optional.empty());
+  }
+
+  private boolean isOnNeck(BarTune run) {
+    int lowest = Math.min(LOWEST, song.guitar().shapeMidi(2, 0));
+    return run.notes().stream()
+        .flatMap(n -> n.wants().stream())
+        .mapToInt(w -> ((Want.Sound) w).pitch().midi())
+        .allMatch(midi -> midi >= lowest && midi <= HIGHEST);
+  }
+
+  private Song placed(Fill fill, BarTune run, Ending ending) {
+    int from = barTicks - fill.beats() * Ticks.PER_QUARTER;
+    BarTune tune = song.tune().at(at.bar(), song.chart()).silencing(from, barTicks);
+    int last = from;
+    for (TuneNote note : run.notes()) {
+      last = from + note.tick();
+      tune =
+          tune.placing(
+              new TuneNote(
+                  last,
+                  note.lengthTicks(),
+                  note.wants(),
+                  note.slur(),
+                  note.graces(),
+                  note.techniques()));
+    }
+    return ending.on(song.withTune(song.tune().with(at.bar(), tune)), at.bar(), last);
+  }
+
+  private FittedFill planned(Arrangement a, Fill fill, Fill.Colour colour) {
+    if (before.isEmpty()) {
+      before = Optional.of(hard(Review.of(arranger.arrange(song))));
+    }
+    List<Found> known = before.get();
+    List<Found> hard = new ArrayList<>(hard(Review.of(a)));
+    hard.removeIf(f -> known.stream().anyMatch(b -> b.finding().equals(f.finding())));
+    Reach reach = a.plan().problem().changes().reach();
+    double span =
+        a.slots().stream()
+            .filter(s -> s.played().ref().bar() == at.bar())
+            .flatMap(s -> s.shape().flatMap(reach::widestSpan).stream())
+            .mapToDouble(Reach.Span::millimetres)
+            .max()
+            .orElse(0);
+    int tick =
+        a.slots().stream()
+            .map(Slot::played)
+            .filter(s -> s.ref().equals(at))
+            .mapToInt(s -> s.tick())
+            .findFirst()
+            .orElseThrow();
+    return new FittedFill(fill, colour, a.song(), a, tick, hard, span);
+  }
+
+  private List<Found> hard(Review review) {
+    return review.findings().stream()
+        .filter(f -> f.finding().grade().isHard())
+        .filter(f -> f.places().stream().anyMatch(p -> p.ref().bar() == at.bar()))
+        .toList();
+  }
+}

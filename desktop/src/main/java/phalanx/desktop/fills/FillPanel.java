@@ -1,0 +1,282 @@
+package phalanx.desktop.fills;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import javafx.beans.property.ObjectProperty;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import phalanx.advice.FillTry;
+import phalanx.arrangement.board.ShapeFilter.Position;
+import phalanx.colour.Ending;
+import phalanx.colour.Fill;
+import phalanx.desktop.drawing.Controls;
+import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.drawing.ToolRow;
+import phalanx.desktop.files.OwnShelf;
+import phalanx.desktop.model.FillDesk;
+import phalanx.desktop.model.Workspace;
+import phalanx.formats.fills.OwnFills;
+import phalanx.instrument.StringSign;
+import phalanx.theory.NoteNaming;
+
+/**
+ * The shelf of fills: all are tried at the end of the selected bar; one is looked at, heard, and
+ * put in.
+ */
+public final class FillPanel extends VBox {
+
+  private static final List<Integer> LENGTHS = List.of(1, 2, 4, 8);
+
+  private final Workspace workspace;
+  private final FillDesk desk;
+  private final OwnShelf<OwnFills, Fill> own;
+  private final Palette palette;
+  private final Label over = Controls.wrapped("", "where");
+  private final VBox cards = new VBox();
+  private final Map<Fill, FillCard> made = new HashMap<>();
+  private final ToggleButton bluesy = toggle("fill-bluesy", "bluesy B");
+  private final Label says = Controls.wrapped("", "where");
+  private final Button hear;
+  private final Button put;
+  private final Button remove;
+  private final Button nearest;
+  private final HBox tools = new ToolRow();
+  private final VBox open = new VBox(says, tools);
+
+  public FillPanel(Workspace workspace, OwnShelf<OwnFills, Fill> own, Palette palette) {
+    this.workspace = workspace;
+    this.own = own;
+    this.palette = palette;
+    desk = workspace.desks().fills();
+    setId("fills");
+    getStyleClass().add("side-part");
+    cards.getStyleClass().add("cards");
+    says.setId("fill-says");
+    over.setId("fill-over");
+    open.getStyleClass().add("chosen-way");
+    bluesy.setOnAction(e -> desk.switchColour());
+    hear = Controls.smallTool("hear-fill", "Hear", desk::hear);
+    put = Controls.smallTool("put-fill", "Put into this bar", desk::put);
+    remove =
+        Controls.smallTool(
+            "remove-fill",
+            "Remove",
+            () -> desk.chosenProperty().get().ifPresent(f -> own.remove(f.name())));
+    nearest =
+        Controls.smallTool(
+            "nearest-fill",
+            "",
+            () -> desk.nearest().ifPresent(n -> desk.chosenProperty().set(Optional.of(n.fill()))));
+    tools.setSpacing(6);
+    tools.getChildren().addAll(hear, put, remove, nearest);
+    getChildren()
+        .addAll(over, lengths(), positions(), endings(), Controls.scroll(cards), new SaveRow());
+    own.property().addListener(o -> desk.ownProperty().set(own.property().get().fills()));
+    desk.ownProperty().set(own.property().get().fills());
+    desk.ownProperty().addListener(o -> show());
+    desk.beatsProperty().addListener(o -> show());
+    desk.positionProperty().addListener(o -> show());
+    desk.fittingOnlyProperty().addListener(o -> show());
+    desk.chosenProperty().addListener(o -> show());
+    desk.newsProperty().addListener(o -> show());
+    // Only the shelf that is on the screen asks for fills to be tried.
+    sceneProperty().addListener(o -> desk.lookedProperty().set(getScene() != null));
+    desk.lookedProperty().set(getScene() != null);
+    show();
+  }
+
+  private static ToggleButton toggle(String id, String words) {
+    ToggleButton button = new ToggleButton(words);
+    button.setId(id);
+    button.getStyleClass().addAll("tool", "small-tool", "string-tool");
+    button.setMinWidth(Region.USE_PREF_SIZE);
+    return button;
+  }
+
+  private HBox lengths() {
+    HBox row = row("Beats");
+    for (int beats : LENGTHS) {
+      ToggleButton length = toggle("fill-beats-" + beats, beats + "");
+      length.setAccessibleText(beats + " beats");
+      length.setOnAction(
+          e ->
+              desk.beatsProperty()
+                  .set(length.isSelected() ? Optional.of(beats) : Optional.empty()));
+      desk.beatsProperty()
+          .addListener(
+              o -> length.setSelected(desk.beatsProperty().get().equals(Optional.of(beats))));
+      row.getChildren().add(length);
+    }
+    ToggleButton fitting = toggle("fill-fitting", "that fit");
+    fitting.selectedProperty().bindBidirectional(desk.fittingOnlyProperty());
+    row.getChildren().addAll(fitting, bluesy);
+    return row;
+  }
+
+  private HBox positions() {
+    HBox row = row("Frets");
+    choices(row, Position.values(), "position", FillPanel::inFrets, desk.positionProperty());
+    return row;
+  }
+
+  /** Short enough for a row. */
+  private static String inFrets(Position position) {
+    return switch (position) {
+      case ANY -> "any";
+      case LOW -> "1–4";
+      case MIDDLE -> "5–8";
+      case HIGH -> "from 9";
+    };
+  }
+
+  private HBox endings() {
+    HBox row = row("Ending");
+    choices(row, Ending.values(), "ending", Ending::words, desk.endingProperty());
+    return row;
+  }
+
+  private static HBox row(String words) {
+    HBox row = new ToolRow();
+    row.setSpacing(3);
+    Label name = Controls.styled(words, "where");
+    name.setMinWidth(46);
+    row.getChildren().add(name);
+    return row;
+  }
+
+  private static <E extends Enum<E>> void choices(
+      HBox row, E[] values, String id, Function<E, String> words, ObjectProperty<E> chosen) {
+    for (E value : values) {
+      ToggleButton one = toggle("fill-" + id + "-" + value.ordinal(), words.apply(value));
+      one.setSelected(chosen.get() == value);
+      one.setOnAction(
+          e -> {
+            one.setSelected(true);
+            chosen.set(value);
+          });
+      chosen.addListener(o -> one.setSelected(chosen.get() == value));
+      row.getChildren().add(one);
+    }
+  }
+
+  private void show() {
+    bluesy.setSelected(desk.colourProperty().get() == Fill.Colour.BLUESY);
+    NoteNaming naming = workspace.viewing().namingProperty().get();
+    over.setText(
+        desk.chord()
+            .map(c -> "At the end of bar " + desk.barNumber() + ", over " + naming.name(c))
+            .orElse("This bar has no chord for a fill to go over."));
+    List<Node> shown = new ArrayList<>();
+    for (Fill fill : desk.shown()) {
+      shown.add(card(fill));
+      if (isChosen(fill)) {
+        tell();
+        shown.add(open);
+      }
+    }
+    if (!cards.getChildren().equals(shown)) {
+      cards.getChildren().setAll(shown);
+    }
+  }
+
+  private boolean isChosen(Fill fill) {
+    return desk.chosenProperty().get().equals(Optional.of(fill));
+  }
+
+  private FillCard card(Fill fill) {
+    FillCard card =
+        made.computeIfAbsent(
+            fill,
+            f ->
+                new FillCard(
+                    f,
+                    palette,
+                    () ->
+                        desk.chosenProperty()
+                            .set(isChosen(f) ? Optional.empty() : Optional.of(f))));
+    card.show(desk.colourProperty().get(), desk.tried(fill), isChosen(fill));
+    return card;
+  }
+
+  private void tell() {
+    Optional<FillTry> looked = desk.looked();
+    says.setText(looked.map(FillPanel::words).orElse("trying it in this bar …"));
+    boolean playable = looked.flatMap(FillTry::fitted).isPresent();
+    hear.setDisable(!playable);
+    put.setDisable(!playable);
+    remove.setVisible(desk.chosenProperty().get().filter(desk::isOwn).isPresent());
+    remove.setManaged(remove.isVisible());
+    nearest.setVisible(desk.nearest().isPresent());
+    nearest.setManaged(nearest.isVisible());
+    desk.nearest().ifPresent(n -> nearest.setText("Nearest that fits: " + n.fill().name()));
+  }
+
+  private static String words(FillTry tried) {
+    String about = tried.fill().about();
+    String places =
+        tried
+            .fitted()
+            .map(
+                f ->
+                    f.notes().stream()
+                        .map(n -> StringSign.of(n.string()) + n.fret())
+                        .collect(Collectors.joining("  ")))
+            .orElse("");
+    String hard = tried.why().map(why -> "Not here: " + why).orElse("nothing is hard");
+    return Stream.of(about, places, hard)
+        .filter(s -> !s.isEmpty())
+        .collect(Collectors.joining("\n"));
+  }
+
+  /** The selected bars become a fill of the player's own. */
+  private final class SaveRow extends VBox {
+
+    private final TextField name = new TextField();
+    private final Label trouble = Controls.wrapped("", "refusal");
+
+    SaveRow() {
+      getStyleClass().add("save-row");
+      name.setId("fill-name");
+      name.setPromptText("name");
+      name.setAccessibleText("name of the fill of one’s own");
+      name.setPrefColumnCount(10);
+      name.setOnAction(e -> save());
+      trouble.setId("fill-trouble");
+      trouble.managedProperty().bind(trouble.textProperty().isNotEmpty());
+      HBox row = new ToolRow();
+      row.setSpacing(6);
+      row.getChildren()
+          .addAll(name, Controls.smallTool("save-fill", "Save bar as mine", this::save));
+      getChildren().addAll(row, trouble);
+      workspace.selectedProperty().addListener(o -> trouble.setText(""));
+    }
+
+    private void save() {
+      String called = name.getText().strip();
+      if (called.isEmpty()) {
+        trouble.setText("Give it a name first.");
+        return;
+      }
+      var made = desk.make(called);
+      trouble.setText(made.trouble().isEmpty() ? "" : "No fill: " + made.trouble() + ".");
+      made.fill().ifPresent(f -> keep(f));
+    }
+
+    private void keep(Fill fill) {
+      own.put(fill);
+      name.clear();
+    }
+  }
+}

@@ -1,0 +1,2 @@
+/** The shelf of fills beside the Arrange and the Melody screen. */
+package phalanx.desktop.fills;

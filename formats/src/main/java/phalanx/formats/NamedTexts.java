@@ -1,0 +1,83 @@
+package phalanx.formats;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * A player's own texts, each begun by a line {@code name:}, any number in every file of a folder
+ * with some ending. What is saved from the program goes to one of the files; the others are the
+ * player's to write by hand.
+ *
+ * @param ending what the names of the files end in
+ */
+public record NamedTexts(Path folder, String ending) {
+
+  /** The files, by name; none where the folder is not there. */
+  public List<Path> files() {
+    try (Stream<Path> all = Files.list(folder)) {
+      return all.filter(f -> f.toString().endsWith(ending)).sorted().toList();
+    } catch (IOException e) {
+      return List.of();
+    }
+  }
+
+  /** The file that the program writes. */
+  public Path mine() {
+    return folder.resolve("mine" + ending);
+  }
+
+  /**
+   * Puts a text into the program's own file, in place of one of the same name. What else stands in
+   * the file stays, remarks and faulty texts too.
+   *
+   * @throws IOException if the file cannot be written; it is then as it was
+   */
+  public void save(String name, String text) throws IOException {
+    Files.createDirectories(folder);
+    String before = Files.exists(mine()) ? Files.readString(mine()) : "";
+    String others = without(before, name);
+    String kept = others.isBlank() ? "" : others.stripTrailing() + "\n\n";
+    WholeFile.write(mine(), kept + text);
+  }
+
+  /** Takes a text out of the program's own file. */
+  public void remove(String name) throws IOException {
+    if (Files.exists(mine())) {
+      WholeFile.write(mine(), without(Files.readString(mine()), name));
+    }
+  }
+
+  private static String without(String text, String name) {
+    List<String> kept = new ArrayList<>();
+    boolean mine = false;
+    for (String line : text.lines().toList()) {
+      if (line.strip().startsWith("name:")) {
+        mine = line.strip().substring("name:".length()).strip().equals(name);
+      }
+      if (!mine) {
+        kept.add(line);
+      }
+    }
+    return kept.stream().collect(Collectors.joining("\n", "", "\n"));
+  }
+
+  /** A fault and the file it is in. */
+  public record Fault(Path file, FileProblem problem) {
+
+    @Override
+    public String toString() {
+      return file.getFileName()
+          + ":"
+          + problem.line()
+          + ":"
+          + problem.column()
+          + ": "
+          + problem.message();
+    }
+  }
+}
