@@ -8,7 +8,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import phalanx.advice.FillFitting;
 import phalanx.advice.FillTry;
-import phalanx.advice.FittedFill;
+import phalanx.advice.FittedRun;
 import phalanx.arrangement.laying.Arranger;
 import phalanx.chart.ChartReader;
 import phalanx.chart.Notation;
@@ -137,7 +137,7 @@ final class FillsCommand implements Callable<Integer> {
         .collect(Collectors.joining("\n"));
   }
 
-  private static String line(FillTry tried, FittedFill f) {
+  private static String line(FillTry tried, FittedRun f) {
     String notes =
         f.notes().stream()
             .map(n -> StringSign.of(n.string()) + n.fret())
@@ -145,7 +145,7 @@ final class FillsCommand implements Callable<Integer> {
     String hard = tried.why().map(why -> "  hard: " + why).orElse("");
     return Phrase.of(
         "%-22s %-7s %d beats  %s%s",
-        f.fill().name(), f.colour().word(), f.fill().beats(), notes, hard);
+        tried.fill().name(), tried.colour().word(), tried.fill().beats(), notes, hard);
   }
 
   private ParameterException usage(String message) {

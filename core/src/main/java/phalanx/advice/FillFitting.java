@@ -1,24 +1,19 @@
 package phalanx.advice;
 
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Attack;
 import phalanx.arrangement.Note;
-import phalanx.arrangement.Slot;
 import phalanx.arrangement.laying.Arranger;
 import phalanx.colour.Ending;
 import phalanx.colour.Fill;
-import phalanx.fretting.Reach;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
-import phalanx.review.Found;
-import phalanx.review.Review;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
 import phalanx.theory.Chord;
@@ -37,12 +32,10 @@ public final class FillFitting {
   private static final int HIGHEST = 79;
   private static final int OCTAVE = 12;
 
-  private final Arranger arranger;
+  private final BarTrial trial;
   private final Song song;
   private final SlotRef at;
   private final Chord chord;
-  private final int barTicks;
-  private Optional<List<Found>> before = Optional.empty();
 
   /**
    * For a bar of a song.
@@ -50,23 +43,26 @@ public final class FillFitting {
    * @param at where its last chord is written
    */
   public FillFitting(Arranger arranger, Song song, SlotRef at, Chord chord) {
-    this.arranger = arranger;
-    this.song = song;
-    this.at = at;
+    this(new BarTrial(arranger, song, at, Set.of(at.bar())), chord);
+  }
+
+  private FillFitting(BarTrial trial, Chord chord) {
+    this.trial = trial;
     this.chord = chord;
-    barTicks = song.chart().meters(song.meter()).get(at.bar()).barTicks();
+    song = trial.song();
+    at = trial.at();
   }
 
   /**
    * The same with the bars around alone, in a moment; the song of what it finds is only these bars.
    */
   public FillFitting inShort() {
-    return new FillFitting(arranger, Excerpt.around(song, at.bar()), at, chord);
+    return new FillFitting(trial.inShort(), chord);
   }
 
   /** Tries a fill, its last note played in some way. */
   public FillTry of(Fill fill, Fill.Colour colour, Ending ending) {
-    int room = barTicks - at.tick();
+    int room = trial.room();
     if (room < fill.beats() * Ticks.PER_QUARTER) {
       String has = Phrase.of("%.3g", room / (double) Ticks.PER_QUARTER);
       return not(
@@ -74,12 +70,12 @@ public final class FillFitting {
           colour,
           Phrase.of("it lasts %d quarters, and %s has %s here", fill.beats(), chord, has));
     }
-    Optional<FittedFill> fitted =
+    Optional<FittedRun> fitted =
         runs(fill, colour).stream()
             .map(run -> placed(fill, run, ending))
-            .map(s -> planned(arranger.arrange(s), fill, colour))
+            .map(s -> trial.of(s, fill.beats()))
             .min(
-                Comparator.<FittedFill>comparingInt(f -> f.hard().size())
+                Comparator.<FittedRun>comparingInt(f -> f.hard().size())
                     .thenComparing(f -> isLost(ending, f))
                     .thenComparing(f -> f.arrangement().plan().cost()));
     if (fitted.isEmpty()) {
@@ -96,7 +92,7 @@ public final class FillFitting {
   }
 
   /** Whether the last note is to be slid to and is not. */
-  private static boolean isLost(Ending ending, FittedFill fitted) {
+  private static boolean isLost(Ending ending, FittedRun fitted) {
     List<Note> notes = fitted.notes();
     return ending == Ending.SLIDE
         && !notes.isEmpty()
@@ -130,6 +126,7 @@ public final class FillFitting {
   }
 
   private Song placed(Fill fill, BarTune run, Ending ending) {
+    int barTicks = trial.barTicks();
     int from = barTicks - fill.beats() * Ticks.PER_QUARTER;
     BarTune tune = song.tune().at(at.bar(), song.chart()).silencing(from, barTicks);
     int last = from;
@@ -146,37 +143,5 @@ public final class FillFitting {
                   note.techniques()));
     }
     return ending.on(song.withTune(song.tune().with(at.bar(), tune)), at.bar(), last);
-  }
-
-  private FittedFill planned(Arrangement a, Fill fill, Fill.Colour colour) {
-    if (before.isEmpty()) {
-      before = Optional.of(hard(Review.of(arranger.arrange(song))));
-    }
-    List<Found> known = before.get();
-    List<Found> hard = new ArrayList<>(hard(Review.of(a)));
-    hard.removeIf(f -> known.stream().anyMatch(b -> b.finding().equals(f.finding())));
-    Reach reach = a.plan().problem().changes().reach();
-    double span =
-        a.slots().stream()
-            .filter(s -> s.played().ref().bar() == at.bar())
-            .flatMap(s -> s.shape().flatMap(reach::widestSpan).stream())
-            .mapToDouble(Reach.Span::millimetres)
-            .max()
-            .orElse(0);
-    int tick =
-        a.slots().stream()
-            .map(Slot::played)
-            .filter(s -> s.ref().equals(at))
-            .mapToInt(s -> s.tick())
-            .findFirst()
-            .orElseThrow();
-    return new FittedFill(fill, colour, a.song(), a, tick, hard, span);
-  }
-
-  private List<Found> hard(Review review) {
-    return review.findings().stream()
-        .filter(f -> f.finding().grade().isHard())
-        .filter(f -> f.places().stream().anyMatch(p -> p.ref().bar() == at.bar()))
-        .toList();
   }
 }

@@ -12,7 +12,7 @@ import phalanx.colour.Fill;
  * @param why why it does not fit there; empty if it does
  */
 public record FillTry(
-    Fill fill, Fill.Colour colour, Optional<FittedFill> fitted, Optional<String> why) {
+    Fill fill, Fill.Colour colour, Optional<FittedRun> fitted, Optional<String> why) {
 
   /** Whether both hands can play it there and it goes with the chord. */
   public boolean fits() {

@@ -1,7 +1,10 @@
 package phalanx.fretting;
 
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Hand;
@@ -9,8 +12,6 @@ import phalanx.instrument.Tuning;
 
 /** A finger that takes one more note while the others stay where they are. */
 public final class AddedFinger {
-
-  private static final int NO_STRING = -1;
 
   private AddedFinger() {}
 
@@ -35,12 +36,42 @@ public final class AddedFinger {
         wanted,
         reach,
         (grips, cost) -> {
-          if (cost < least[0] && stay(grips, wanted, fingers, string)) {
+          if (cost < least[0] && stay(grips, wanted, fingers, s -> s == string)) {
             least[0] = cost;
             best[0] = grips.fingerOn(string, fret);
           }
         });
     return best[0] == FingerCode.NONE ? Optional.empty() : Optional.of(FingerCode.finger(best[0]));
+  }
+
+  /**
+   * The fingers that press several more strings at once, each its own, while all others stay.
+   *
+   * @param added frets from the capo, 1 or more, by strings that the shape does not press
+   * @return the fingers that do it with least effort, by string; empty if no others reach
+   */
+  public static Map<Integer, Finger> on(Shape held, Map<Integer, Integer> added, Reach reach) {
+    int[] wanted = frets(held);
+    added.forEach((string, fret) -> wanted[string] = fret);
+    int[] fingers = fingers(held);
+    Map<Integer, Finger> best = new HashMap<>();
+    double[] least = {ShapeMeasure.OUT_OF_REACH};
+    search(
+        wanted,
+        reach,
+        (grips, cost) -> {
+          if (cost < least[0] && stay(grips, wanted, fingers, added.keySet()::contains)) {
+            Map<Integer, Finger> by = new HashMap<>();
+            added.forEach((s, f) -> by.put(s, FingerCode.finger(grips.fingerOn(s, f))));
+            boolean free = by.values().stream().noneMatch(held.grips()::containsKey);
+            if (free && Set.copyOf(by.values()).size() == by.size()) {
+              least[0] = cost;
+              best.clear();
+              best.putAll(by);
+            }
+          }
+        });
+    return best;
   }
 
   /**
@@ -85,7 +116,7 @@ public final class AddedFinger {
     int[] wanted = frets(held);
     int[] fingers = fingers(held);
     boolean[] found = {false};
-    search(wanted, reach, (grips, cost) -> found[0] |= stay(grips, wanted, fingers, NO_STRING));
+    search(wanted, reach, (grips, cost) -> found[0] |= stay(grips, wanted, fingers, s -> false));
     return found[0];
   }
 
@@ -103,9 +134,9 @@ public final class AddedFinger {
         .toArray();
   }
 
-  private static boolean stay(GripTable grips, int[] frets, int[] fingers, int but) {
+  private static boolean stay(GripTable grips, int[] frets, int[] fingers, IntPredicate but) {
     for (int s = 0; s < Tuning.STRINGS; s++) {
-      if (s != but && frets[s] > 0 && grips.fingerOn(s, frets[s]) != fingers[s]) {
+      if (!but.test(s) && frets[s] > 0 && grips.fingerOn(s, frets[s]) != fingers[s]) {
         return false;
       }
     }

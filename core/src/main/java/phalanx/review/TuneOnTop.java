@@ -20,13 +20,19 @@ final class TuneOnTop implements Rule {
   public List<Found> in(Arrangement a, Performance p) {
     List<Found> found = new ArrayList<>();
     for (Note tune : a.notes()) {
-      if (a.song().tune().onTop() && tune.part() == Note.Part.TUNE) {
+      if (a.song().tune().onTop() && tune.part() == Note.Part.TUNE && isHighest(a, tune)) {
         a.notesFrom(tune.tick(), tune.tick() + tune.lengthTicks()).stream()
             .filter(n -> n.part() != Note.Part.TUNE && n.midi() > tune.midi())
             .forEach(n -> found.add(found(a, n, tune)));
       }
     }
     return found;
+  }
+
+  /** Of notes that begin together only the highest is the tune’s top. */
+  private static boolean isHighest(Arrangement a, Note tune) {
+    return a.notesFrom(tune.tick(), tune.tick() + 1).stream()
+        .noneMatch(n -> n.part() == Note.Part.TUNE && n.midi() > tune.midi());
   }
 
   private static Found found(Arrangement a, Note above, Note tune) {

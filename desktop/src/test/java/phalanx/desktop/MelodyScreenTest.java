@@ -298,4 +298,22 @@ class MelodyScreenTest {
     click(robot, "#remove-fill");
     until(() -> robot.lookup("#fill-up-and-back").tryQuery().isEmpty());
   }
+
+  /** Two strings climb to the next chord; put in with one click and taken back with one key. */
+  @Test
+  void aWalkToTheNextChordIsPutIn(FxRobot robot) throws TimeoutException {
+    window.untilPlanned();
+    click(robot, "#part-fills");
+    click(robot, "#walk-sixths");
+    until(() -> !text(robot, "#walk-says").startsWith("trying"));
+    assertThat(text(robot, "#walk-says")).contains("·");
+    click(robot, "#put-walk");
+    window.untilPlanned();
+    int bar = window.arrangement().slots().get(0).played().ref().bar();
+    assertThat(window.workspace().song().tune().bars().get(bar).notes())
+        .hasSize(4)
+        .allMatch(n -> n.wants().size() == 2);
+    press(robot, KeyCode.CONTROL, KeyCode.Z);
+    assertThat(window.workspace().song().tune().isEmpty()).isTrue();
+  }
 }

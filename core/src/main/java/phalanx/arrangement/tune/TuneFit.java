@@ -224,9 +224,24 @@ public final class TuneFit {
           }
         }
       }
+      if (longer.isEmpty()) {
+        rows.forEach(r -> longer.addAll(beside(shape, root, r, note)));
+      }
       rows = longer.isEmpty() ? rows.stream().map(r -> with(r, Optional.empty())).toList() : longer;
     }
     return rows;
+  }
+
+  /** Two notes that alone would take the same finger, with the fingers chosen for both. */
+  private List<List<Optional<TunePlace>>> beside(
+      Shape shape, int root, List<Optional<TunePlace>> row, Sung note) {
+    if (row.isEmpty() || row.stream().anyMatch(Optional::isEmpty)) {
+      return List.of();
+    }
+    List<TunePlace> reached = row.stream().flatMap(Optional::stream).toList();
+    return places.beside(shape, root, reached, note).stream()
+        .map(all -> all.stream().map(Optional::of).toList())
+        .toList();
   }
 
   private static List<Optional<TunePlace>> with(

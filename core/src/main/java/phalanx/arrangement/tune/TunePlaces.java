@@ -1,6 +1,7 @@
 package phalanx.arrangement.tune;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -138,6 +139,56 @@ final class TunePlaces {
 
   private boolean stays(Shape shape, int string, Finger finger, int fret) {
     return AddedFinger.ownStays(shape, string, fret, finger, reach);
+  }
+
+  /**
+   * Places of notes that begin together when each alone would take the same free finger: all
+   * fingers beside the shape are chosen at once.
+   *
+   * @param row places of the notes before, at least one
+   * @param note one more
+   */
+  List<List<TunePlace>> beside(Shape shape, int root, List<TunePlace> row, Sung note) {
+    List<List<TunePlace>> all = new ArrayList<>();
+    boolean free = row.stream().allMatch(p -> p.left().isEmpty() && p.node().isEmpty());
+    for (int s = root + 1; free && note.techniques().isEmpty() && s < Tuning.STRINGS; s++) {
+      int string = s;
+      int fret = note.midi() - reach.guitar().shapeMidi(s, 0);
+      boolean there = note.string().filter(w -> w != string).isEmpty();
+      boolean own = row.stream().noneMatch(p -> p.string() == string);
+      if (there && own && fret > 0 && fret <= reach.highestFret()) {
+        beside(shape, row, string, fret).ifPresent(all::add);
+      }
+    }
+    return all;
+  }
+
+  private Optional<List<TunePlace>> beside(Shape shape, List<TunePlace> row, int string, int fret) {
+    Map<Integer, Integer> added = new HashMap<>(Map.of(string, fret));
+    row.stream()
+        .filter(p -> !p.inShape() && p.finger().isPresent())
+        .forEach(p -> added.put(p.string(), p.fret()));
+    if (added.keySet().stream().anyMatch(s -> shape.finger(s).isPresent())) {
+      return Optional.empty();
+    }
+    Map<Integer, Finger> fingers = AddedFinger.on(shape, added, reach);
+    if (fingers.isEmpty()) {
+      return Optional.empty();
+    }
+    List<TunePlace> places = new ArrayList<>();
+    for (TunePlace p : row) {
+      places.add(added.containsKey(p.string()) ? beside(shape, p, fingers) : p);
+    }
+    places.add(
+        beside(shape, new TunePlace(string, fret, Optional.empty(), false, Set.of(), 0), fingers));
+    return Optional.of(places);
+  }
+
+  private TunePlace beside(Shape shape, TunePlace at, Map<Integer, Finger> fingers) {
+    Finger finger = fingers.get(at.string());
+    double cost =
+        under(shape, at.string()) + BESIDE + coming(shape, finger, at.string(), at.fret());
+    return new TunePlace(at.string(), at.fret(), Optional.of(finger), false, Set.of(), cost);
   }
 
   /** Whether a barre presses the string above a fret, perhaps under a finger higher still. */

@@ -248,6 +248,13 @@ class TuneLawsTest {
     }
   }
 
+  /** What a finger has to hold of a note: a natural harmonic rings on when it has lifted. */
+  private static Note struck(Note note) {
+    boolean natural =
+        note.techniques().stream().anyMatch(Technique.NaturalHarmonic.class::isInstance);
+    return natural ? note.lasting(1) : note;
+  }
+
   private static void everyFingerIsInOnePlace(Arrangement a) {
     Map<Finger, Integer> free = new HashMap<>();
     for (Hold hold : a.holds()) {
@@ -258,7 +265,8 @@ class TuneLawsTest {
     }
     for (Note note : a.notes()) {
       note.fretFinger()
-          .ifPresent(f -> assertThat(Covered.by(a.holds(), f, note)).as("%s", note).isTrue());
+          .ifPresent(
+              f -> assertThat(Covered.by(a.holds(), f, struck(note))).as("%s", note).isTrue());
     }
   }
 

@@ -82,7 +82,14 @@ public final class FillPanel extends VBox {
     tools.setSpacing(6);
     tools.getChildren().addAll(hear, put, remove, nearest);
     getChildren()
-        .addAll(over, lengths(), positions(), endings(), Controls.scroll(cards), new SaveRow());
+        .addAll(
+            over,
+            lengths(),
+            positions(),
+            endings(),
+            Controls.scroll(cards),
+            new WalkRow(workspace),
+            new SaveRow());
     own.property().addListener(o -> desk.ownProperty().set(own.property().get().fills()));
     desk.ownProperty().set(own.property().get().fills());
     desk.ownProperty().addListener(o -> show());

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
-import phalanx.advice.FittedFill;
+import phalanx.advice.FittedRun;
 import phalanx.arrangement.Note;
 import phalanx.desktop.drawing.Lettering;
 import phalanx.desktop.drawing.Palette;
@@ -27,7 +27,7 @@ final class FillPicture extends Canvas {
   }
 
   /** Shows a fill; bare strings while it is not known how it is played. */
-  void show(Optional<FittedFill> fitted) {
+  void show(Optional<FittedRun> fitted) {
     GraphicsContext gc = getGraphicsContext2D();
     gc.clearRect(0, 0, getWidth(), getHeight());
     gc.setStroke(palette.get("string"));
@@ -38,9 +38,9 @@ final class FillPicture extends Canvas {
     fitted.ifPresent(this::paint);
   }
 
-  private void paint(FittedFill fitted) {
+  private void paint(FittedRun fitted) {
     List<Note> notes = fitted.notes();
-    int length = fitted.fill().beats() * Ticks.PER_QUARTER;
+    int length = fitted.beats() * Ticks.PER_QUARTER;
     GraphicsContext gc = getGraphicsContext2D();
     for (Note note : notes) {
       double share = (double) (note.tick() - fitted.fromTick()) / length;

@@ -18,6 +18,7 @@ public final class Desks {
   private final Supplier<AdviceDesk> advice;
   private final Supplier<HarpDesk> harp;
   private final Supplier<FillDesk> fills;
+  private final Supplier<WalkDesk> walks;
 
   Desks(Workspace workspace, PlanService planner) {
     patterns = new PatternDesk(workspace, planner);
@@ -28,6 +29,7 @@ public final class Desks {
     bench = once(() -> new GuitarBench(workspace));
     advice = once(() -> new AdviceDesk(workspace, planner, AdviceDesk::onItsOwn));
     harp = once(() -> new HarpDesk(workspace));
+    walks = once(() -> new WalkDesk(workspace, planner));
     fills = once(() -> new FillDesk(workspace, planner, FillShelf.all()));
   }
 
@@ -83,6 +85,11 @@ public final class Desks {
   /** Harp runs over the selected chord. */
   public HarpDesk harp() {
     return harp.get();
+  }
+
+  /** Walks of double stops. */
+  public WalkDesk walks() {
+    return walks.get();
   }
 
   /** The shelf of fills. */

@@ -1,6 +1,7 @@
 package phalanx.desktop.model;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
@@ -8,6 +9,8 @@ import phalanx.advice.Advised;
 import phalanx.advice.Advisor;
 import phalanx.advice.FillFitting;
 import phalanx.advice.FillTry;
+import phalanx.advice.FittedRun;
+import phalanx.advice.WalkFitting;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.board.NeckPlaces;
 import phalanx.arrangement.board.PatternFall;
@@ -17,6 +20,7 @@ import phalanx.arrangement.board.TuneBoard;
 import phalanx.arrangement.laying.Arranger;
 import phalanx.colour.Ending;
 import phalanx.colour.Fill;
+import phalanx.colour.PairWalk;
 import phalanx.performance.Performance;
 import phalanx.picking.WrittenPattern;
 import phalanx.review.Found;
@@ -47,6 +51,7 @@ public final class PlanService {
   private final NewestAnswer previews;
   private final NewestAnswer comparisons;
   private final NewestAnswer fills;
+  private final NewestAnswer walks;
 
   /** For single chords, so that the song's plan stays known to the other. */
   private final Arranger alone = new Arranger();
@@ -73,6 +78,7 @@ public final class PlanService {
     previews = new NewestAnswer(worker, interfaceThread);
     comparisons = new NewestAnswer(worker, interfaceThread);
     fills = new NewestAnswer(worker, interfaceThread);
+    walks = new NewestAnswer(worker, interfaceThread);
   }
 
   /** Takes what goes wrong besides planning, with what did not work. */
@@ -162,6 +168,16 @@ public final class PlanService {
   void fill(
       FillFitting fitting, Fill fill, Fill.Colour colour, Ending ending, Consumer<FillTry> answer) {
     fills.ask(() -> fitting.of(fill, colour, ending), answer, fault("The fill could not be tried"));
+  }
+
+  /** What tries walks between two chords. */
+  WalkFitting walking(Song song, SlotRef at, Chord from, SlotRef next, Chord to) {
+    return new WalkFitting(alone, song, at, from, next, to);
+  }
+
+  /** Tries a walk. */
+  void walk(WalkFitting fitting, PairWalk kind, Consumer<Optional<FittedRun>> answer) {
+    walks.ask(() -> fitting.of(kind), answer, fault("The walk could not be tried"));
   }
 
   /** No fill is asked for any more. */

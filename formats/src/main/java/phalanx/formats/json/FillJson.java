@@ -5,7 +5,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import phalanx.advice.FillTry;
-import phalanx.advice.FittedFill;
+import phalanx.advice.FittedRun;
 import phalanx.arrangement.Note;
 import phalanx.instrument.StringSign;
 import phalanx.picking.PickFinger;
@@ -26,11 +26,11 @@ public final class FillJson {
     return root.toString();
   }
 
-  private static void fill(ObjectNode node, FillTry tried, FittedFill fitted) {
-    node.put("name", fitted.fill().name());
-    node.put("about", fitted.fill().about());
-    node.put("colour", fitted.colour().word());
-    node.put("beats", fitted.fill().beats());
+  private static void fill(ObjectNode node, FillTry tried, FittedRun fitted) {
+    node.put("name", tried.fill().name());
+    node.put("about", tried.fill().about());
+    node.put("colour", tried.colour().word());
+    node.put("beats", tried.fill().beats());
     ArrayNode notes = node.putArray("notes");
     for (Note note : fitted.notes()) {
       ObjectNode one = notes.addObject();

@@ -12,7 +12,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import phalanx.advice.FillFitting;
 import phalanx.advice.FillTry;
-import phalanx.advice.FittedFill;
+import phalanx.advice.FittedRun;
 import phalanx.arrangement.Attack;
 import phalanx.arrangement.Group;
 import phalanx.arrangement.Note;
@@ -67,7 +67,7 @@ class FillShelfTest {
     NoteName root = NoteName.parse(chord).orElseThrow();
     for (Fill fill : FillShelf.all()) {
       for (Fill.Colour colour : Fill.Colour.values()) {
-        FittedFill fitted = tried(song(chord, fill), 0, chord, fill, colour).fitted().orElseThrow();
+        FittedRun fitted = tried(song(chord, fill), 0, chord, fill, colour).fitted().orElseThrow();
         fitted.hard().forEach(f -> hard.add(fill.name() + ": " + f.finding().message()));
         assertThat(fitted.notes())
             .as(fill.name())
@@ -91,7 +91,7 @@ class FillShelfTest {
   void aFillGivesWayToNothingAndTakesNothingBeforeIt() {
     Fill fill = FillShelf.all().get(0);
     Song song = TestSongs.singing(TestSongs.of("G"), "g3 b d4 b3");
-    FittedFill fitted = tried(song, 0, "G", fill, Fill.Colour.MAJOR).fitted().orElseThrow();
+    FittedRun fitted = tried(song, 0, "G", fill, Fill.Colour.MAJOR).fitted().orElseThrow();
     var notes = fitted.song().tune().bars().get(1).notes();
     assertThat(notes.subList(0, 2)).isEqualTo(song.tune().bars().get(1).notes().subList(0, 2));
     assertThat(notes).hasSize(2 + 4);
@@ -110,7 +110,7 @@ class FillShelfTest {
       FillTry tried =
           new FillFitting(ARRANGER, song(chord, fill), new SlotRef(1, 0), TestSongs.chord(chord))
               .of(fill, Fill.Colour.MAJOR, ending);
-      FittedFill fitted = tried.fitted().orElseThrow();
+      FittedRun fitted = tried.fitted().orElseThrow();
       boolean nutTooNear = chord.equals("C") && ending == Ending.SLIDE;
       if (nutTooNear) {
         // C lies on fret 1 of ②: no finger comes from below, and that is said.

@@ -3,37 +3,30 @@ package phalanx.advice;
 import java.util.List;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
-import phalanx.colour.Fill;
 import phalanx.review.Found;
 import phalanx.song.Song;
 import phalanx.theory.Ticks;
 
 /**
- * A fill put into the end of a bar, in the octave in which both hands play it most easily.
+ * A run of notes put into the end of a bar, as both hands play it.
  *
  * @param song the song with it
  * @param arrangement its plan
  * @param tick a time in its bar, as played the first time
+ * @param beats how long it is, quarters
  * @param hard what is hard in that bar then and was not before
  * @param widestSpan the widest stretch of two fingers in that bar's shapes, mm; 0 with none
  */
-public record FittedFill(
-    Fill fill,
-    Fill.Colour colour,
-    Song song,
-    Arrangement arrangement,
-    int tick,
-    List<Found> hard,
-    double widestSpan) {
+public record FittedRun(
+    Song song, Arrangement arrangement, int tick, int beats, List<Found> hard, double widestSpan) {
 
-  public FittedFill {
+  public FittedRun {
     hard = List.copyOf(hard);
   }
 
   /** When it begins in its bar, as played the first time. */
   public int fromTick() {
-    int end = arrangement.timeline().barAt(tick).endTick();
-    return end - fill.beats() * Ticks.PER_QUARTER;
+    return arrangement.timeline().barAt(tick).endTick() - beats * Ticks.PER_QUARTER;
   }
 
   /** The fret on which its lowest fretted note lies, from the capo; 0 with open strings only. */
@@ -47,5 +40,11 @@ public record FittedFill(
     return arrangement.notesFrom(fromTick(), end).stream()
         .filter(n -> n.part() == Note.Part.TUNE)
         .toList();
+  }
+
+  /** The same with what else sounds meanwhile. */
+  public List<Note> allNotes() {
+    int end = arrangement.timeline().barAt(tick).endTick();
+    return arrangement.notesFrom(fromTick(), end);
   }
 }

@@ -1,0 +1,109 @@
+package phalanx.advice;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Slot;
+import phalanx.arrangement.laying.Arranger;
+import phalanx.fretting.Reach;
+import phalanx.review.Found;
+import phalanx.review.Review;
+import phalanx.song.SlotRef;
+import phalanx.song.Song;
+import phalanx.theory.Meter;
+
+/**
+ * Tries what a bar of a song may become: plans the song anew and says what is hard in the bar that
+ * was not before. Not for several threads at once.
+ */
+final class BarTrial {
+
+  private final Arranger arranger;
+  private final Song song;
+  private final SlotRef at;
+  private final Meter meter;
+  private final Set<Integer> bars;
+  private Optional<List<Found>> before = Optional.empty();
+
+  /**
+   * For a bar of a song.
+   *
+   * @param at where its last chord is written
+   * @param bars the bars in which nothing may become hard
+   */
+  BarTrial(Arranger arranger, Song song, SlotRef at, Set<Integer> bars) {
+    this.bars = Set.copyOf(bars);
+    this.arranger = arranger;
+    this.song = song;
+    this.at = at;
+    meter = song.chart().meters(song.meter()).get(at.bar());
+  }
+
+  /** The same with the bars around alone, in a moment. */
+  BarTrial inShort() {
+    return new BarTrial(arranger, Excerpt.around(song, at.bar()), at, bars);
+  }
+
+  Song song() {
+    return song;
+  }
+
+  SlotRef at() {
+    return at;
+  }
+
+  /** The metre of the bar. */
+  Meter meter() {
+    return meter;
+  }
+
+  /** How long the bar is. */
+  int barTicks() {
+    return meter.barTicks();
+  }
+
+  /** How long the chord lasts in the bar. */
+  int room() {
+    return barTicks() - at.tick();
+  }
+
+  /**
+   * Plans the song with another bar.
+   *
+   * @param beats how much of the bar's end is new, quarters
+   */
+  FittedRun of(Song changed, int beats) {
+    if (before.isEmpty()) {
+      before = Optional.of(hard(Review.of(arranger.arrange(song))));
+    }
+    List<Found> known = before.get();
+    Arrangement a = arranger.arrange(changed);
+    List<Found> hard = new ArrayList<>(hard(Review.of(a)));
+    hard.removeIf(f -> known.stream().anyMatch(b -> b.finding().equals(f.finding())));
+    Reach reach = a.plan().problem().changes().reach();
+    double span =
+        a.slots().stream()
+            .filter(s -> s.played().ref().bar() == at.bar())
+            .flatMap(s -> s.shape().flatMap(reach::widestSpan).stream())
+            .mapToDouble(Reach.Span::millimetres)
+            .max()
+            .orElse(0);
+    int tick =
+        a.slots().stream()
+            .map(Slot::played)
+            .filter(s -> s.ref().equals(at))
+            .mapToInt(s -> s.tick())
+            .findFirst()
+            .orElseThrow();
+    return new FittedRun(a.song(), a, tick, beats, hard, span);
+  }
+
+  private List<Found> hard(Review review) {
+    return review.findings().stream()
+        .filter(f -> f.finding().grade().isHard())
+        .filter(f -> f.places().stream().anyMatch(p -> bars.contains(p.ref().bar())))
+        .toList();
+  }
+}

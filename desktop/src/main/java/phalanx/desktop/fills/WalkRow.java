@@ -1,0 +1,103 @@
+package phalanx.desktop.fills;
+
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import phalanx.advice.FittedRun;
+import phalanx.arrangement.Note;
+import phalanx.colour.PairWalk;
+import phalanx.desktop.drawing.Controls;
+import phalanx.desktop.drawing.ToolRow;
+import phalanx.desktop.model.WalkDesk;
+import phalanx.desktop.model.Workspace;
+import phalanx.instrument.StringSign;
+
+/** Two strings that climb to the next chord: tried, heard, put in. */
+final class WalkRow extends VBox {
+
+  private final Workspace workspace;
+  private final WalkDesk desk;
+  private final Label target = Controls.styled("", "where");
+  private final Label says = Controls.wrapped("", "where");
+  private final Button hear;
+  private final Button put;
+  private final VBox open;
+
+  WalkRow(Workspace workspace) {
+    this.workspace = workspace;
+    desk = workspace.desks().walks();
+    says.setId("walk-says");
+    hear = Controls.smallTool("hear-walk", "Hear", desk::hear);
+    put = Controls.smallTool("put-walk", "Put into this bar", desk::put);
+    HBox tools = new ToolRow();
+    tools.setSpacing(6);
+    tools.getChildren().addAll(hear, put);
+    open = new VBox(says, tools);
+    open.getStyleClass().add("chosen-way");
+    HBox row = new ToolRow();
+    row.setSpacing(3);
+    row.getChildren().add(target);
+    for (PairWalk kind : PairWalk.values()) {
+      row.getChildren().add(choice(kind));
+    }
+    getChildren().addAll(row, open);
+    desk.answerProperty().addListener(o -> show());
+    desk.kindProperty().addListener(o -> show());
+    workspace.selectedProperty().addListener(o -> show());
+    workspace.arrangementProperty().addListener(o -> show());
+    show();
+  }
+
+  private ToggleButton choice(PairWalk kind) {
+    ToggleButton one = new ToggleButton(kind.words());
+    one.setId("walk-" + kind.words());
+    one.getStyleClass().addAll("tool", "small-tool", "string-tool");
+    one.setMinWidth(USE_PREF_SIZE);
+    one.setAccessibleText("walk to the next chord in " + kind.words());
+    one.setOnAction(
+        e -> desk.kindProperty().set(one.isSelected() ? Optional.of(kind) : Optional.empty()));
+    desk.kindProperty()
+        .addListener(o -> one.setSelected(desk.kindProperty().get().equals(Optional.of(kind))));
+    return one;
+  }
+
+  private void show() {
+    target.setText(
+        desk.target()
+            .map(c -> "Walk to " + workspace.viewing().namingProperty().get().name(c))
+            .orElse("Walk: no chord follows"));
+    open.setVisible(desk.kindProperty().get().isPresent());
+    open.setManaged(open.isVisible());
+    WalkDesk.Answer answer = desk.answerProperty().get();
+    says.setText(
+        !answer.known()
+            ? "trying it in this bar …"
+            : answer.run().map(WalkRow::words).orElse("No two strings lead there."));
+    hear.setDisable(answer.run().isEmpty());
+    put.setDisable(answer.run().isEmpty());
+  }
+
+  private static String words(FittedRun run) {
+    String places =
+        run.notes().stream()
+            .collect(Collectors.groupingBy(Note::tick, java.util.TreeMap::new, Collectors.toList()))
+            .values()
+            .stream()
+            .map(
+                pair ->
+                    pair.stream()
+                        .map(n -> StringSign.of(n.string()) + n.fret())
+                        .collect(Collectors.joining(" ")))
+            .collect(Collectors.joining(" · "));
+    String hard =
+        run.hard().stream()
+            .findFirst()
+            .map(f -> "But: " + f.finding().message())
+            .orElse("nothing is hard");
+    return places + "\n" + hard;
+  }
+}

@@ -1,0 +1,115 @@
+package phalanx.desktop.model;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import phalanx.advice.FittedRun;
+import phalanx.advice.WalkFitting;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Slot;
+import phalanx.colour.PairWalk;
+import phalanx.song.Harmony;
+import phalanx.theory.Chord;
+
+/** A walk of double stops from the selected bar's last chord up to the next one. */
+public final class WalkDesk {
+
+  private final Workspace workspace;
+  private final PlanService planner;
+  private final ObjectProperty<Optional<PairWalk>> kind =
+      new SimpleObjectProperty<>(Optional.empty());
+  private final ReadOnlyObjectWrapper<Answer> answer =
+      new ReadOnlyObjectWrapper<>(new Answer(false, Optional.empty()));
+
+  /**
+   * What came of trying.
+   *
+   * @param known whether it was tried; until then nothing can be said
+   * @param run empty where there is none
+   */
+  public record Answer(boolean known, Optional<FittedRun> run) {}
+
+  private record Place(Slot from, Slot to) {}
+
+  WalkDesk(Workspace workspace, PlanService planner) {
+    this.workspace = workspace;
+    this.planner = planner;
+    kind.addListener(o -> walk());
+    workspace.selectedProperty().addListener(o -> walk());
+    workspace.arrangementProperty().addListener(o -> walk());
+  }
+
+  private void walk() {
+    answer.set(new Answer(false, Optional.empty()));
+    Optional<Place> place = place();
+    if (kind.get().isPresent() && place.isPresent()) {
+      WalkFitting fitting = fitting(place.get());
+      planner.walk(fitting, kind.get().get(), run -> answer.set(new Answer(true, run)));
+    }
+  }
+
+  private WalkFitting fitting(Place at) {
+    return planner.walking(
+        workspace.song(),
+        at.from().played().ref(),
+        chord(at.from()).orElseThrow(),
+        at.to().played().ref(),
+        chord(at.to()).orElseThrow());
+  }
+
+  /** The last chord of the selected bar, and the one that follows it. */
+  private Optional<Place> place() {
+    Arrangement a = workspace.arrangementProperty().get();
+    Optional<Slot> selected = workspace.selectedSlot();
+    if (a == null || selected.isEmpty()) {
+      return Optional.empty();
+    }
+    List<Slot> slots = a.slots();
+    int last = workspace.selectedProperty().get();
+    while (last + 1 < slots.size()
+        && slots.get(last + 1).played().bar() == selected.get().played().bar()) {
+      last++;
+    }
+    if (last + 1 >= slots.size()) {
+      return Optional.empty();
+    }
+    Place place = new Place(slots.get(last), slots.get(last + 1));
+    boolean chords = chord(place.from()).isPresent() && chord(place.to()).isPresent();
+    return chords ? Optional.of(place) : Optional.empty();
+  }
+
+  private static Optional<Chord> chord(Slot slot) {
+    return slot.played().harmony() instanceof Harmony.Sounding s
+        ? Optional.of(s.chord())
+        : Optional.empty();
+  }
+
+  /** The chord it leads to; empty where there is none. */
+  public Optional<Chord> target() {
+    return place().flatMap(p -> chord(p.to()));
+  }
+
+  /** In which intervals; empty while no walk is looked at. */
+  public ObjectProperty<Optional<PairWalk>> kindProperty() {
+    return kind;
+  }
+
+  /** How it is played. */
+  public ReadOnlyObjectProperty<Answer> answerProperty() {
+    return answer.getReadOnlyProperty();
+  }
+
+  /** Lets it be heard, its bass too. */
+  public void hear() {
+    answer.get().run().ifPresent(r -> workspace.desks().sound().hear(r.allNotes()));
+  }
+
+  /** Puts it into the bar; can be undone. */
+  public void put() {
+    answer.get().run().ifPresent(r -> workspace.edit(song -> r.song()));
+    kind.set(Optional.empty());
+  }
+}
