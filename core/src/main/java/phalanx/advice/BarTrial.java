@@ -12,6 +12,7 @@ import phalanx.review.Found;
 import phalanx.review.Review;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
+import phalanx.song.Timeline;
 import phalanx.theory.Meter;
 
 /**
@@ -24,6 +25,7 @@ final class BarTrial {
   private final Song song;
   private final SlotRef at;
   private final Meter meter;
+  private final int barTicks;
   private final Set<Integer> bars;
   private Optional<List<Found>> before = Optional.empty();
 
@@ -39,6 +41,7 @@ final class BarTrial {
     this.song = song;
     this.at = at;
     meter = song.chart().meters(song.meter()).get(at.bar());
+    barTicks = Timeline.of(song).lengthOf(at.bar()).orElse(meter.barTicks());
   }
 
   /** The same with the bars around alone, in a moment. */
@@ -61,7 +64,7 @@ final class BarTrial {
 
   /** How long the bar is. */
   int barTicks() {
-    return meter.barTicks();
+    return barTicks;
   }
 
   /** How long the chord lasts in the bar. */

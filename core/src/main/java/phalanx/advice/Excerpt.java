@@ -53,7 +53,11 @@ final class Excerpt {
       patterns = patterned(song, id, patterns);
     }
     Chart small = new Chart(List.of(Section.of(chart.freshId(), "", bars)));
-    return song.withChart(small).withTune(tune).withPatterns(patterns);
+    int pickup = near.get(0).equals(ids.get(0)) ? song.feel().pickupTicks() : 0;
+    return song.withChart(small)
+        .withFeel(song.feel().withPickup(pickup))
+        .withTune(tune)
+        .withPatterns(patterns);
   }
 
   private static Patterns patterned(Song song, int bar, Patterns before) {

@@ -64,7 +64,7 @@ public final class FillFitting {
   public FillTry of(Fill fill, Fill.Colour colour, Ending ending) {
     int room = trial.room();
     if (room < fill.beats() * Ticks.PER_QUARTER) {
-      String has = Phrase.of("%.3g", room / (double) Ticks.PER_QUARTER);
+      String has = Phrase.of("%.1f", room / (double) Ticks.PER_QUARTER);
       return not(
           fill,
           colour,

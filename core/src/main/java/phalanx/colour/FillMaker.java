@@ -13,6 +13,7 @@ import phalanx.melody.TuneNote;
 import phalanx.melody.TuneWriter;
 import phalanx.melody.Want;
 import phalanx.song.Song;
+import phalanx.song.Timeline;
 import phalanx.song.TunePitches;
 import phalanx.technique.Technique;
 import phalanx.theory.Chord;
@@ -53,7 +54,7 @@ public final class FillMaker {
    * @param chord the last chord in them
    */
   public static Result of(Song song, List<Integer> bars, Chord chord, String name) {
-    Map<Integer, Meter> meters = song.chart().meters(song.meter());
+    Timeline timeline = Timeline.of(song);
     List<TuneNote> notes = new ArrayList<>();
     int end = 0;
     for (int bar : bars) {
@@ -65,7 +66,7 @@ public final class FillMaker {
       for (TuneNote note : tune.notes()) {
         notes.add(at(note, end + note.tick()));
       }
-      end += meters.get(bar).barTicks();
+      end += timeline.lengthOf(bar).orElse(0);
     }
     if (notes.isEmpty()) {
       return no("there is no tune here to make a fill of");

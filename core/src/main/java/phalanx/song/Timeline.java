@@ -3,6 +3,7 @@ package phalanx.song;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import phalanx.theory.Meter;
 
 /**
@@ -94,6 +95,18 @@ public record Timeline(List<PlayedBar> bars, List<PlayedSlot> slots) {
       }
     }
     return new Timeline(laying.bars, laying.slots);
+  }
+
+  /**
+   * How long a written bar is, ticks; a pick-up is shorter than its metre.
+   *
+   * @return empty if it is never played
+   */
+  public OptionalInt lengthOf(int written) {
+    return bars.stream()
+        .filter(b -> b.written() == written)
+        .mapToInt(PlayedBar::lengthTicks)
+        .findFirst();
   }
 
   /** The bars of a section in the order they are played, endings in their times through. */

@@ -153,6 +153,28 @@ class FillShelfTest {
             n -> assertThat(n.fill().degrees(Fill.Colour.MAJOR)).noneMatch(d -> d % 12 == 4));
   }
 
+  /**
+   * A pick-up has only the room it has, and tried in short a fill lies where it lies in the song.
+   */
+  @Test
+  void aPickUpHasLessRoomAndAnExcerptIsLikeTheSong() {
+    Song plain = TestSongs.of("| E7 | Am | Dm | E7 |").withTempo(100);
+    Song song = plain.withFeel(plain.feel().withPickup(7560));
+    Fill two = FillShelf.all().get(0);
+    assertThat(tried(song, 0, "E7", two, Fill.Colour.MAJOR).why())
+        .hasValueSatisfying(w -> assertThat(w).contains("has 1.5 here"));
+    FillFitting whole = new FillFitting(ARRANGER, song, new SlotRef(4, 0), TestSongs.chord("E7"));
+    for (Fill fill : FillShelf.all().subList(0, 6)) {
+      FittedRun here = whole.of(fill, Fill.Colour.MAJOR, Ending.PLAIN).fitted().orElseThrow();
+      FittedRun inShort =
+          whole.inShort().of(fill, Fill.Colour.MAJOR, Ending.PLAIN).fitted().orElseThrow();
+      assertThat(inShort.notes())
+          .extracting(Note::midi)
+          .containsExactlyElementsOf(here.notes().stream().map(Note::midi).toList());
+      assertThat(inShort.fromTick() % 20160).isEqualTo((here.fromTick() - 7560) % 20160);
+    }
+  }
+
   @Test
   void whatIsNoFillIsSaidWithItsLine() {
     FillReader.Result read =
