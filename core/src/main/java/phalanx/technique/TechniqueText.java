@@ -54,6 +54,11 @@ public final class TechniqueText {
     return Optional.ofNullable(BY_WORD.get(word));
   }
 
+  /** The technique that is called so in files, with all that its figures say. */
+  public static Optional<Technique> named(String word) {
+    return BY_WORD.values().stream().filter(t -> t.word().equals(word)).findFirst();
+  }
+
   /**
    * Reads words with commas between them; empty if one of them is none, or two exclude each other.
    */

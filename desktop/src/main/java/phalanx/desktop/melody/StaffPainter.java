@@ -9,6 +9,7 @@ import javafx.scene.canvas.GraphicsContext;
 import phalanx.arrangement.Note;
 import phalanx.desktop.drawing.Lettering;
 import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.drawing.TechniqueSigns;
 import phalanx.desktop.drawing.TypeFace;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
@@ -16,6 +17,7 @@ import phalanx.melody.BarTune;
 import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
 import phalanx.song.ChordChange;
+import phalanx.technique.TechniqueText;
 import phalanx.theory.Meter;
 import phalanx.theory.NoteNaming;
 import phalanx.theory.Pitch;
@@ -28,9 +30,13 @@ final class StaffPainter {
   private static final double HEAD_HEIGHT = 8;
   private static final double STEM = 28;
 
+  /** How long the wave of a vibrato is. */
+  private static final double WAVE = 32;
+
   private final GraphicsContext gc;
   private final Palette palette;
   private final Lettering ink;
+  private final TechniqueSigns signs;
 
   /**
    * What is drawn of a bar.
@@ -59,6 +65,7 @@ final class StaffPainter {
     this.gc = gc;
     this.palette = palette;
     ink = new Lettering(gc, palette);
+    signs = new TechniqueSigns(gc, palette);
   }
 
   void paint(
@@ -149,7 +156,9 @@ final class StaffPainter {
     double y = layout.stringY(cell, note.string());
     gc.setFill(palette.get("paper"));
     gc.fillOval(x - 8, y - 7, 16, 14);
-    ink.centre(String.valueOf(note.fret()), x, y + 4.5, TypeFace.bold(12.5), "text");
+    String fret = note.harmonic().isPresent() ? "<" + note.fret() + ">" : "" + note.fret();
+    ink.centre(fret, x, y + 4.5, TypeFace.bold(12.5), "text");
+    signs.paint(note.techniques(), x, y, x + WAVE);
   }
 
   private void paintNote(
@@ -164,6 +173,14 @@ final class StaffPainter {
             .map(StringSign::of)
             .collect(Collectors.joining());
     ink.centre(strings, x, cell.y() + 134, TypeFace.plain(11), "muted");
+    double highest =
+        sounds(note.wants())
+            .mapToDouble(s -> layout.noteY(cell, StaffLayout.step(s.pitch())))
+            .min()
+            .orElse(layout.lineY(cell, 0));
+    // On the side of the head where no stem is.
+    boolean up = sounds(note.wants()).allMatch(s -> StaffLayout.step(s.pitch()) < 4);
+    signs.paint(note.techniques(), x, highest, x + WAVE, up ? highest + 17 : highest - 8);
     List<Want.Sound> graces = sounds(note.graces()).toList();
     for (int g = 0; g < graces.size(); g++) {
       double before = x - 10 - 8 * (graces.size() - g);
@@ -217,7 +234,9 @@ final class StaffPainter {
     gc.setStroke(palette.get(shade));
     gc.setLineWidth(1.5);
     boolean open = note.lengthTicks() >= 2 * Ticks.PER_QUARTER;
-    if (open) {
+    if (note.techniques().stream().anyMatch(TechniqueText::isHarmonic)) {
+      diamond(x, y);
+    } else if (open) {
       gc.strokeOval(x - HEAD_WIDTH / 2, y - HEAD_HEIGHT / 2, HEAD_WIDTH, HEAD_HEIGHT);
     } else {
       gc.fillOval(x - HEAD_WIDTH / 2, y - HEAD_HEIGHT / 2, HEAD_WIDTH, HEAD_HEIGHT);
@@ -236,6 +255,13 @@ final class StaffPainter {
     if (alteration != 0) {
       ink.centre(alteration > 0 ? "♯" : "♭", x - 12, y + 4, TypeFace.plain(13), shade);
     }
+  }
+
+  /** The head of a harmonic, whatever its length, as in scores. */
+  private void diamond(double x, double y) {
+    double half = HEAD_WIDTH / 2;
+    gc.strokePolygon(
+        new double[] {x - half, x, x + half, x}, new double[] {y, y - half, y, y + half}, 4);
   }
 
   private void flags(int length, double x, double y, double down) {

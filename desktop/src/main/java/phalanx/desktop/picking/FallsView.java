@@ -22,6 +22,7 @@ import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
 import phalanx.picking.PickFinger;
 import phalanx.song.Harmony;
+import phalanx.technique.Technique;
 import phalanx.theory.Meter;
 
 /** How the pattern falls on chords of the song: strings, fingers, the thumb's way. */
@@ -166,6 +167,11 @@ final class FallsView extends Canvas {
         gc.setFill(palette.stroke(note.pick()));
         gc.fillOval(x - DOT, y(note.string()) - DOT, 2 * DOT, 2 * DOT);
       }
+      note.techniques().stream()
+          .map(Technique::sign)
+          .findFirst()
+          .ifPresent(
+              sign -> ink.left(sign, x + RING, y(note.string()) - 3, TypeFace.bold(8), "text-2"));
       if (!written.add(note.tick() + note.letter())) {
         continue;
       }

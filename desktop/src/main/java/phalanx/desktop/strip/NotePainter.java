@@ -13,6 +13,7 @@ import phalanx.arrangement.Note;
 import phalanx.arrangement.board.OtherString;
 import phalanx.desktop.drawing.Lettering;
 import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.drawing.TechniqueSigns;
 import phalanx.desktop.drawing.TypeFace;
 import phalanx.desktop.strip.StripLayout.StripSystem;
 import phalanx.performance.Sounded;
@@ -30,7 +31,7 @@ final class NotePainter {
   private final GraphicsContext gc;
   private final Palette palette;
   private final Lettering ink;
-  private final TechniquePainter techniques;
+  private final TechniqueSigns techniques;
   private Arrangement arrangement;
   private StripLayout layout;
   private StripChoice choice;
@@ -39,7 +40,7 @@ final class NotePainter {
     this.gc = gc;
     this.palette = palette;
     ink = new Lettering(gc, palette);
-    techniques = new TechniquePainter(gc, palette);
+    techniques = new TechniqueSigns(gc, palette);
   }
 
   /** Draws tails, damps, slurs, notes; the letters below follow the marks. */
@@ -158,7 +159,7 @@ final class NotePainter {
       gc.fillOval(x - StripPainter.RING, y - StripPainter.RING, around, around);
       gc.strokeOval(x - StripPainter.RING, y - StripPainter.RING, around, around);
     }
-    techniques.paint(note, x, y, endOf(system, note));
+    techniques.paint(note.techniques(), x, y, endOf(system, note));
     Font font = tune ? TypeFace.bold(10.5) : TypeFace.plain(10.5);
     ink.centre(String.valueOf(note.fret()), x, y + 3.8, font, "text");
     if (OtherString.isWanted(arrangement.song(), note)) {

@@ -25,8 +25,9 @@ import phalanx.technique.TechniqueText;
 /**
  * Harmonics, bends, vibrato and palm mute as MusicXML 4.0 has them: harmonic and bend among the
  * technical marks, slap and pop there as other ones, a wavy line among the ornaments, a mute among
- * what is played. It has one wavy line, so a wide vibrato comes back as a plain one, and does not
- * say how far above its fret a harmonic is touched, so that comes back as the octave.
+ * what is played. It has one wavy line and does not say how far above its fret a harmonic is
+ * touched; a wide vibrato is another ornament beside the line, a touch 7 or 5 frets above another
+ * technical mark beside the harmonic.
  */
 final class TechniqueXml {
 
@@ -54,23 +55,37 @@ final class TechniqueXml {
   private static void mark(Note xml, Technical technical, Ornaments ornaments, Technique t) {
     if (t.higher() > 0) {
       technical.getUpBowOrDownBowOrHarmonic().add(harmonic(t));
+      if (t instanceof Technique.TouchedHarmonic touched && touched.above() != OCTAVE) {
+        technical
+            .getUpBowOrDownBowOrHarmonic()
+            .add(FACTORY.createTechnicalOtherTechnical(other(t)));
+      }
     } else if (t instanceof Technique.Bend bend) {
       technical.getUpBowOrDownBowOrHarmonic().add(FACTORY.createTechnicalBend(bend(bend)));
-    } else if (t instanceof Technique.Vibrato) {
+    } else if (t instanceof Technique.Vibrato vibrato) {
       for (StartStopContinue end : List.of(StartStopContinue.START, StartStopContinue.STOP)) {
         WavyLine line = FACTORY.createWavyLine();
         line.setType(end);
         ornaments.getTrillMarkOrTurnOrDelayedTurn().add(FACTORY.createOrnamentsWavyLine(line));
       }
+      if (vibrato.wide()) {
+        ornaments
+            .getTrillMarkOrTurnOrDelayedTurn()
+            .add(FACTORY.createOrnamentsOtherOrnament(other(t)));
+      }
     } else if (t == Technique.Plain.SLAP || t == Technique.Plain.POP) {
-      OtherPlacementText other = FACTORY.createOtherPlacementText();
-      other.setValue(t.word());
-      technical.getUpBowOrDownBowOrHarmonic().add(FACTORY.createTechnicalOtherTechnical(other));
+      technical.getUpBowOrDownBowOrHarmonic().add(FACTORY.createTechnicalOtherTechnical(other(t)));
     } else if (t == Technique.Plain.PALM_MUTE) {
       Play play = FACTORY.createPlay();
       play.getIpaOrMuteOrSemiPitched().add(Mute.PALM);
       xml.setPlay(play);
     }
+  }
+
+  private static OtherPlacementText other(Technique t) {
+    OtherPlacementText other = FACTORY.createOtherPlacementText();
+    other.setValue(t.word());
+    return other;
   }
 
   private static JAXBElement<Harmonic> harmonic(Technique t) {
@@ -104,17 +119,35 @@ final class TechniqueXml {
         if (mark instanceof Technical t) {
           t.getUpBowOrDownBowOrHarmonic().forEach(m -> technical(m.getValue(), techniques));
         } else if (mark instanceof Ornaments o) {
-          o.getTrillMarkOrTurnOrDelayedTurn().stream()
-              .map(JAXBElement::getValue)
-              .filter(m -> m instanceof WavyLine w && w.getType() == StartStopContinue.START)
-              .forEach(m -> techniques.add(new Technique.Vibrato(false)));
+          o.getTrillMarkOrTurnOrDelayedTurn().forEach(m -> ornament(m.getValue(), techniques));
         }
       }
     }
     if (xml.getPlay() != null && xml.getPlay().getIpaOrMuteOrSemiPitched().contains(Mute.PALM)) {
       techniques.add(Technique.Plain.PALM_MUTE);
     }
+    narrow(techniques);
     return techniques;
+  }
+
+  /** What is said more closely beside a mark takes the place of what the mark alone means. */
+  private static void narrow(Set<Technique> techniques) {
+    Technique octave = new Technique.TouchedHarmonic(OCTAVE);
+    if (techniques.stream()
+        .anyMatch(t -> t instanceof Technique.TouchedHarmonic && !t.equals(octave))) {
+      techniques.remove(octave);
+    }
+    if (techniques.contains(new Technique.Vibrato(true))) {
+      techniques.remove(new Technique.Vibrato(false));
+    }
+  }
+
+  private static void ornament(Object mark, Set<Technique> techniques) {
+    if (mark instanceof WavyLine w && w.getType() == StartStopContinue.START) {
+      techniques.add(new Technique.Vibrato(false));
+    } else if (mark instanceof OtherPlacementText other && other.getValue() != null) {
+      TechniqueText.named(other.getValue().strip()).ifPresent(techniques::add);
+    }
   }
 
   private static void technical(Object mark, Set<Technique> techniques) {
@@ -124,7 +157,7 @@ final class TechniqueXml {
               ? Technique.NaturalHarmonic.ANYWHERE
               : new Technique.TouchedHarmonic(OCTAVE));
     } else if (mark instanceof OtherPlacementText other && other.getValue() != null) {
-      TechniqueText.of(other.getValue().strip()).ifPresent(techniques::add);
+      TechniqueText.named(other.getValue().strip()).ifPresent(techniques::add);
     } else if (mark instanceof Bend b) {
       bent(b).ifPresent(techniques::add);
     }

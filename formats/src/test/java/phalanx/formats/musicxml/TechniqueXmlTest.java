@@ -32,6 +32,9 @@ class TechniqueXmlTest {
     "d4(b1/2r) . . ., <release",
     "d4(pb1/4) . . ., <pre-bend",
     "d4(v) . . ., <wavy-line",
+    "d4(vw) . . ., wide-vibrato",
+    "d5(t7) . . ., touched-harmonic-7",
+    "g5(t5) . . ., touched-harmonic-5",
     "d4(pm) . . ., <mute>palm<"
   })
   void everyMarkFitsTheSchemaAndIsReadBack(String text, String mark) throws Exception {

@@ -1,14 +1,11 @@
-package phalanx.desktop.strip;
+package phalanx.desktop.drawing;
 
+import java.util.Set;
 import javafx.scene.canvas.GraphicsContext;
-import phalanx.arrangement.Note;
-import phalanx.desktop.drawing.Lettering;
-import phalanx.desktop.drawing.Palette;
-import phalanx.desktop.drawing.TypeFace;
 import phalanx.technique.Technique;
 
-/** Draws the signs of techniques behind a note; a harmonic is the diamond around its fret. */
-final class TechniquePainter {
+/** Draws the signs of techniques behind a note; that a note is a harmonic its diamond says. */
+public final class TechniqueSigns {
 
   /** From the middle of a note to its sign, px. */
   private static final double BESIDE = 11;
@@ -20,7 +17,7 @@ final class TechniquePainter {
   private final Palette palette;
   private final Lettering ink;
 
-  TechniquePainter(GraphicsContext gc, Palette palette) {
+  public TechniqueSigns(GraphicsContext gc, Palette palette) {
     this.gc = gc;
     this.palette = palette;
     ink = new Lettering(gc, palette);
@@ -31,17 +28,25 @@ final class TechniquePainter {
    *
    * @param end where it ends along its string
    */
-  void paint(Note note, double x, double y, double end) {
-    for (Technique technique : note.techniques()) {
+  public void paint(Set<Technique> techniques, double x, double y, double end) {
+    paint(techniques, x, y, end, y + BESIDE + 6);
+  }
+
+  /**
+   * The same with a place for the words of a picking hand that does something to the string.
+   *
+   * @param words their foot
+   */
+  public void paint(Set<Technique> techniques, double x, double y, double end, double words) {
+    for (Technique technique : techniques) {
       if (technique instanceof Technique.Vibrato v) {
         wave(x + BESIDE, end, y - BESIDE, v.wide() ? 2 * HEIGHT : HEIGHT);
       } else if (technique instanceof Technique.Bend bend) {
         bend(bend, x, y);
       } else if (isBelow(technique)) {
-        ink.centre(technique.sign(), x, y + BESIDE + 6, TypeFace.bold(8.5), "text-2");
+        ink.centre(technique.sign(), x, words, TypeFace.bold(8.5), "text-2");
       } else if (technique instanceof Technique.TouchedHarmonic touched) {
-        String words = "+" + touched.above();
-        ink.left(words, x + BESIDE, y - 3, TypeFace.bold(8.5), "text-2");
+        ink.left("+" + touched.above(), x + BESIDE, y - 3, TypeFace.bold(8.5), "text-2");
       }
     }
   }
@@ -85,7 +90,8 @@ final class TechniquePainter {
       head(to + 7, y - 4, 1);
     }
     String tones = bend.text().replaceAll("[pbr]", "");
-    ink.left(tones, to + 3, top - 1, TypeFace.bold(8.5), "text");
+    double beside = bend.release() ? to + 3.5 : to + 6;
+    ink.centre(tones, beside, top - 3, TypeFace.bold(8.5), "text");
   }
 
   private void head(double x, double y, int way) {
