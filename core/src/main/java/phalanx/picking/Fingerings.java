@@ -84,7 +84,9 @@ final class Fingerings {
     }
     Set<PickFinger> free = EnumSet.copyOf(school.fingers());
     free.addAll(strike.wanted().values());
-    if (school.isThumbInLines()) {
+    // In a block of more strings than fingers a thumb without a stroke of its own takes the lowest.
+    boolean block = strike.thumb().isEmpty() && strike.strings().size() > school.fingers().size();
+    if (school.isThumbInLines() || block) {
       free.add(PickFinger.P);
     }
     free.removeAll(busy);

@@ -3,6 +3,8 @@ package phalanx.arrangement.laying;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -43,12 +45,25 @@ final class Holds {
       holds.enter(slot);
     }
     holds.open.values().forEach(h -> put(holds.done, h));
-    added.forEach(holds::add);
+    laidAcross(added).forEach(holds::add);
     List<Hold> all = new ArrayList<>();
     holds.done.values().forEach(f -> all.addAll(f.values()));
     holds.beside.values().forEach(f -> all.addAll(f.values()));
     all.sort(Comparator.comparingInt(Hold::fromTick).thenComparing(Hold::finger));
     return all;
+  }
+
+  /** What one finger touches on several strings at once it does laid across them. */
+  private static List<Added> laidAcross(List<Added> added) {
+    Map<List<Object>, Added> merged = new LinkedHashMap<>();
+    for (Added one : added) {
+      List<Object> same =
+          one.finger().isPresent()
+              ? List.of(one.finger().get(), one.from(), one.grip().fret())
+              : List.of(one, merged.size());
+      merged.merge(same, one, Added::across);
+    }
+    return List.copyOf(merged.values());
   }
 
   private void enter(Slot slot) {
@@ -76,7 +91,18 @@ final class Holds {
    * @param grip what it holds then
    * @param lifted fingers of the shape that are off their strings meanwhile
    */
-  record Added(Optional<Finger> finger, Grip grip, int from, int to, Set<Finger> lifted) {}
+  record Added(Optional<Finger> finger, Grip grip, int from, int to, Set<Finger> lifted) {
+
+    /** The same finger over its strings and another's. */
+    private Added across(Added other) {
+      int low = Math.min(grip.lowString(), other.grip.lowString());
+      int high = Math.max(grip.highString(), other.grip.highString());
+      Set<Finger> both = new HashSet<>(lifted);
+      both.addAll(other.lifted);
+      return new Added(
+          finger, new Grip(grip.fret(), low, high), from, Math.max(to, other.to), both);
+    }
+  }
 
   /**
    * A finger that holds something else meanwhile leaves it and comes back. One that lifts for

@@ -42,6 +42,9 @@ final class HarmonicPlaces {
   /** The picking hand finds the octave most easily. */
   private static final int OCTAVE_FRET = 12;
 
+  /** Nodes this near to a fret lie under a finger laid across there. */
+  private static final double SAME = 0.2;
+
   private final Reach reach;
 
   HarmonicPlaces(Reach reach) {
@@ -72,6 +75,39 @@ final class HarmonicPlaces {
       }
     }
     return places;
+  }
+
+  /**
+   * Places of harmonics at once that a finger laid across the strings touches together: the ring
+   * finger, as it lies flat where the hand comes from the side (common practice, no source).
+   *
+   * @return one place for each note, for each fret at which all have a node
+   */
+  static List<List<TunePlace>> across(Reach reach, List<Sung> notes) {
+    List<List<TunePlace>> ways = new ArrayList<>();
+    for (int fret = 1; fret <= reach.highestFret(); fret++) {
+      List<TunePlace> places = new ArrayList<>();
+      for (Sung note : notes) {
+        int at = fret;
+        HarmonicNode.sounding(reach.guitar(), note.midi() + reach.guitar().capo()).stream()
+            .filter(n -> Math.abs(n.fret() - at) < SAME && note.allows(n))
+            .filter(n -> note.string().filter(s -> s != n.string()).isEmpty())
+            .filter(n -> places.stream().noneMatch(p -> p.string() == n.string()))
+            .findFirst()
+            .ifPresent(n -> places.add(laid(n)));
+      }
+      if (places.size() == notes.size()) {
+        ways.add(places);
+      }
+    }
+    return ways;
+  }
+
+  private static TunePlace laid(HarmonicNode node) {
+    int fret = (int) Math.round(node.fret());
+    double cost = cost(node, Set.of()) + TOUCH;
+    return new TunePlace(
+        node.string(), fret, Optional.of(Finger.RING), false, Set.of(), cost, Optional.of(node));
   }
 
   private static boolean isBarred(Shape shape, int string) {

@@ -116,7 +116,7 @@ public final class TuneAlone {
   }
 
   private List<Row> next(List<Row> rows, List<Sung> moment) {
-    List<Way> ways = moment.size() == 1 ? single(moment.get(0)) : together(moment);
+    List<Way> ways = ways(moment);
     Map<Object, Row> best = new LinkedHashMap<>();
     for (Way way : ways) {
       if (rows.isEmpty()) {
@@ -130,6 +130,26 @@ public final class TuneAlone {
       }
     }
     return List.copyOf(best.values());
+  }
+
+  private List<Way> ways(List<Sung> moment) {
+    if (moment.size() == 1) {
+      return single(moment.get(0));
+    }
+    List<Way> laid = moment.stream().allMatch(Sung::isNatural) ? laidAcross(moment) : List.of();
+    return laid.isEmpty() ? together(moment) : laid;
+  }
+
+  /** Natural harmonics at once: one finger laid across the strings at a node that they share. */
+  private List<Way> laidAcross(List<Sung> moment) {
+    return HarmonicPlaces.across(reach, moment).stream()
+        .map(
+            places ->
+                new Way(
+                    places.stream().map(Optional::of).toList(),
+                    0,
+                    places.stream().mapToDouble(TunePlace::cost).sum()))
+        .toList();
   }
 
   /** Every place of one note, with each finger that could take it. */

@@ -9,6 +9,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.tune.TuneLine;
+import phalanx.instrument.Finger;
 import phalanx.melody.TuneReader;
 import phalanx.melody.TuneWriter;
 import phalanx.picking.AlternatingThumb;
@@ -74,5 +75,38 @@ class HarmonicPlanTest {
     assertThat(TuneLine.of(song, Timeline.of(song)))
         .extracting(s -> s.midi())
         .containsExactly(95, 98, 76);
+  }
+
+  private static Arrangement alone(String bar) {
+    Song song = TestSongs.singing(TestSongs.of("N.C."), bar);
+    return new Arranger().arrange(song);
+  }
+
+  /**
+   * A chord of natural harmonics where nothing is held: one finger lies across the strings over
+   * fret 12, the thumb plucks the lowest of four (common practice, no source).
+   */
+  @Test
+  void harmonicsAtOnceAreTouchedByOneFingerLaidAcross() {
+    Arrangement a = alone("d4+g4+b4+e5(h) . . .");
+    assertThat(a.notes()).hasSize(4).allMatch(n -> n.fret() == 12);
+    assertThat(a.notes())
+        .extracting(n -> n.pick().orElseThrow().letter())
+        .containsExactly("p", "i", "m", "a");
+    assertThat(a.notes()).extracting(n -> n.fretFinger().orElseThrow()).containsOnly(Finger.RING);
+    assertThat(a.holds())
+        .singleElement()
+        .satisfies(
+            h -> {
+              assertThat(h.lowString()).isEqualTo(2);
+              assertThat(h.highString()).isEqualTo(5);
+            });
+    assertThat(a.slots().get(0).remarks()).isEmpty();
+  }
+
+  @Test
+  void harmonicsWithoutAFretInCommonAreNotOneTouch() {
+    assertThat(alone("b5@1+b4@2(h) . . .").slots().get(0).remarks())
+        .anyMatch(r -> r.contains("out of reach"));
   }
 }
