@@ -82,6 +82,9 @@ final class RenderCommand implements Callable<Integer> {
       description = "bars of clicks before the first bar")
   private int countIn;
 
+  @Option(names = "--a4", paramLabel = "HZ", defaultValue = "440", description = "390 to 490")
+  private double a4;
+
   @Option(names = "--json", description = "print what was written as JSON")
   private boolean json;
 
@@ -128,7 +131,7 @@ final class RenderCommand implements Callable<Integer> {
       throw usage("--out " + out + ": expected a name ending in " + ENDING);
     }
     try {
-      RenderOptions wanted = RenderOptions.USUAL.with(rate, bits).countingIn(countIn);
+      RenderOptions wanted = RenderOptions.USUAL.with(rate, bits).countingIn(countIn).tunedTo(a4);
       wanted = only.isEmpty() ? wanted : wanted.only(layers());
       return bars == null ? wanted : wanted.of(range());
     } catch (IllegalArgumentException e) {

@@ -20,6 +20,7 @@ import phalanx.formats.WholeFile;
 import phalanx.formats.songfile.HandFields;
 import phalanx.instrument.Hand;
 import phalanx.theory.NoteNaming;
+import phalanx.theory.Pitch;
 
 /**
  * What the program remembers from one start to the next.
@@ -28,14 +29,20 @@ import phalanx.theory.NoteNaming;
  * @param naming how the player calls the notes
  * @param leftHanded whether necks are drawn for a left-handed player
  * @param hand the player's hand
+ * @param a4 frequency to which the player tunes A4, Hz
  * @param knowsSteps whether the steps of a first start were done or put away
  */
 public record Preferences(
-    List<Path> recent, NoteNaming naming, boolean leftHanded, Hand hand, boolean knowsSteps) {
+    List<Path> recent,
+    NoteNaming naming,
+    boolean leftHanded,
+    Hand hand,
+    double a4,
+    boolean knowsSteps) {
 
   /** Nothing remembered yet. */
   static final Preferences NONE =
-      new Preferences(List.of(), NoteNaming.ENGLISH, false, Hand.MEDIUM, false);
+      new Preferences(List.of(), NoteNaming.ENGLISH, false, Hand.MEDIUM, Pitch.A4_HZ, false);
 
   private static final int MOST_RECENT = 8;
   private static final String FILE = "preferences.json";
@@ -60,6 +67,7 @@ public record Preferences(
           naming,
           root.path("leftHanded").asBoolean(),
           HandFields.read(root.path("hand")).orElse(Hand.MEDIUM),
+          a4(root.path("a4").asDouble(Pitch.A4_HZ)),
           root.path("knowsSteps").asBoolean());
     } catch (NoSuchFileException e) {
       // Nothing was remembered yet.
@@ -87,6 +95,7 @@ public record Preferences(
     root.put("naming", naming.name());
     root.put("leftHanded", leftHanded);
     HandFields.write(root.putObject("hand"), hand);
+    root.put("a4", a4);
     root.put("knowsSteps", knowsSteps);
     WholeFile.write(folder.file(FILE), root.toPrettyString());
   }
@@ -101,31 +110,42 @@ public record Preferences(
         naming,
         leftHanded,
         hand,
+        a4,
         knowsSteps);
   }
 
   /** With the steps of a first start done or put away. */
   public Preferences knowingSteps() {
-    return new Preferences(recent, naming, leftHanded, hand, true);
+    return new Preferences(recent, naming, leftHanded, hand, a4, true);
   }
 
   /** With notes called otherwise. */
   public Preferences withNaming(NoteNaming other) {
-    return new Preferences(recent, other, leftHanded, hand, knowsSteps);
+    return new Preferences(recent, other, leftHanded, hand, a4, knowsSteps);
   }
 
   /** With necks drawn for the left or the right hand. */
   public Preferences withLeftHanded(boolean left) {
-    return new Preferences(recent, naming, left, hand, knowsSteps);
+    return new Preferences(recent, naming, left, hand, a4, knowsSteps);
   }
 
   /** With the hand of the player. */
   public Preferences withHand(Hand other) {
-    return new Preferences(recent, naming, leftHanded, other, knowsSteps);
+    return new Preferences(recent, naming, leftHanded, other, a4, knowsSteps);
+  }
+
+  /** With A4 tuned otherwise, Hz. */
+  public Preferences withA4(double hertz) {
+    return new Preferences(recent, naming, leftHanded, hand, hertz, knowsSteps);
+  }
+
+  /** Within what anybody tunes to. */
+  private static double a4(double hertz) {
+    return hertz >= Pitch.LOWEST_A4_HZ && hertz <= Pitch.HIGHEST_A4_HZ ? hertz : Pitch.A4_HZ;
   }
 
   /** The same as another object, so that everybody looks who waits for a change. */
   Preferences copy() {
-    return new Preferences(recent, naming, leftHanded, hand, knowsSteps);
+    return new Preferences(recent, naming, leftHanded, hand, a4, knowsSteps);
   }
 }

@@ -38,6 +38,12 @@ public final class Remembered {
         .hands()
         .playersProperty()
         .addListener((o, before, now) -> keep(preferences.get().withHand(now)));
+    workspace
+        .desks()
+        .sound()
+        .settings()
+        .a4Property()
+        .addListener((o, before, now) -> keep(preferences.get().withA4(now.doubleValue())));
   }
 
   /** Takes over what was remembered, unless the player was quicker. */
@@ -49,6 +55,7 @@ public final class Remembered {
       workspace.viewing().namingProperty().set(found.naming());
       workspace.viewing().leftHandedProperty().set(found.leftHanded());
       workspace.desks().hands().playersProperty().set(found.hand());
+      workspace.desks().sound().settings().a4Property().set(found.a4());
     }
   }
 

@@ -67,6 +67,6 @@ public final class SoundSettings {
 
   /** How the song is written as sound: as it is heard now. */
   public RenderOptions fileOptions() {
-    return fileFormat.get().asHeard(levels.get());
+    return fileFormat.get().asHeard(levels.get()).tunedTo(a4.get());
   }
 }

@@ -20,11 +20,19 @@ class PreferencesTest {
             .withHand(mine)
             .withNaming(NoteNaming.GERMAN)
             .withLeftHanded(true)
+            .withA4(442)
             .knowingSteps()
             .opened(folder.resolve("a.phalanx.json"));
     PlayerFolder place = new PlayerFolder(folder);
     kept.write(place);
     assertThat(Preferences.read(place)).isEqualTo(kept);
+  }
+
+  /** Nobody tunes to 4400 Hz: a damaged figure is the usual pitch. */
+  @Test
+  void anA4ThatNobodyTunesToIsTheUsualOne(@TempDir Path folder) throws IOException {
+    Files.writeString(folder.resolve("preferences.json"), "{\"a4\": 4400}");
+    assertThat(Preferences.read(new PlayerFolder(folder)).a4()).isEqualTo(440);
   }
 
   /** Preferences of a version without a hand, or with a damaged one, have the medium hand. */

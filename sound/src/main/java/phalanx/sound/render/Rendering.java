@@ -74,7 +74,9 @@ public final class Rendering {
   }
 
   private static Instrument guitar(Score score, RenderOptions options, Levels levels) {
-    return new Instrument(score.guitar(), options.rate(), levels);
+    Instrument guitar = new Instrument(score.guitar(), options.rate(), levels);
+    guitar.tuneTo(options.a4());
+    return guitar;
   }
 
   private static int place(List<PlayedBar> bars, int number) {

@@ -8,6 +8,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -18,6 +19,7 @@ import javax.sound.sampled.AudioSystem;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.laying.Arranger;
 import phalanx.formats.SongFiles;
@@ -30,6 +32,7 @@ import phalanx.song.Swing;
 import phalanx.song.TestSongs;
 import phalanx.sound.Heard;
 import phalanx.sound.Layer;
+import phalanx.sound.Spectrum;
 import phalanx.sound.render.RenderOptions.BarRange;
 import phalanx.sound.score.Event;
 import phalanx.sound.score.Score;
@@ -223,6 +226,18 @@ class RenderingTest {
     double[] sound = left(performance, clicks);
     List<Double> beats = new ArrayList<>(List.of(0.0, 0.5, 1.0, 1.5));
     assertThat(beats.stream().filter(t -> !setsIn(sound, t, 0.001)).toList()).isEmpty();
+  }
+
+  /** A3 is half of A4, whatever that is tuned to. */
+  @ParameterizedTest
+  @ValueSource(doubles = {415, 440, 443})
+  void aFileIsTunedToTheA4ThatIsAskedFor(double a4) {
+    Song song = TestSongs.singing(TestSongs.of("N.C."), "a3 . . .").withTempo(60);
+    double[] sound =
+        left(Performance.of(new Arranger().arrange(song)), RenderOptions.USUAL.tunedTo(a4));
+    double[] ringing = Arrays.copyOfRange(sound, 4000, 48_000);
+    double heard = new Spectrum(ringing, Heard.RATE).peakNear(a4 / 2);
+    assertThat(Spectrum.cents(heard, a4 / 2)).isBetween(-3.0, 3.0);
   }
 
   @Test
