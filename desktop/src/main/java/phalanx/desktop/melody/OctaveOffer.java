@@ -4,8 +4,8 @@ import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
-import phalanx.arrangement.tune.TuneOctave;
 import phalanx.desktop.drawing.Controls;
+import phalanx.desktop.model.MelodyDesk;
 import phalanx.desktop.model.Workspace;
 import phalanx.review.Found;
 import phalanx.review.TuneAway;
@@ -14,34 +14,31 @@ import phalanx.review.TuneAway;
 final class OctaveOffer extends VBox {
 
   private final Workspace workspace;
+  private final MelodyDesk desk;
   private final Label words = Controls.wrapped("", "notice");
   private final Button move;
 
   OctaveOffer(Workspace workspace) {
     this.workspace = workspace;
+    desk = workspace.desks().melody();
     setId("octave-offer");
     setSpacing(6);
-    move = Controls.smallTool("move-octave", "", this::move);
+    move = Controls.smallTool("move-octave", "", desk::moveOctaves);
     getChildren().addAll(words, move);
     managedProperty().bind(visibleProperty());
-    workspace.reviewProperty().addListener(o -> show());
+    desk.octavesProperty().addListener(o -> show());
     show();
   }
 
   private void show() {
+    int by = desk.octavesProperty().get();
     Optional<Found> away =
         workspace.reviewProperty().get().stream()
             .flatMap(r -> r.findings().stream())
             .filter(f -> f.finding().rule().equals(TuneAway.NAME))
             .findFirst();
-    setVisible(away.isPresent());
+    setVisible(by != 0 && away.isPresent());
     words.setText(away.map(f -> f.finding().message() + ".").orElse(""));
-    move.setText(
-        away.map(f -> "The whole tune " + TuneAway.moved(TuneOctave.best(workspace.song())))
-            .orElse(""));
-  }
-
-  private void move() {
-    workspace.edit(song -> song.withTune(song.tune().octaves(TuneOctave.best(song))));
+    move.setText(by == 0 ? "" : "The whole tune " + TuneAway.moved(by));
   }
 }

@@ -2,6 +2,8 @@ package phalanx.desktop.model;
 
 import java.util.List;
 import java.util.Optional;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -11,6 +13,7 @@ import phalanx.arrangement.board.TuneProposal;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneReader;
 import phalanx.melody.TuneWriter;
+import phalanx.review.TuneAway;
 import phalanx.song.Bar;
 import phalanx.song.Song;
 import phalanx.song.TunePitches;
@@ -28,6 +31,7 @@ public final class MelodyDesk {
   private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
   private final ReadOnlyObjectWrapper<TuneBoard> board =
       new ReadOnlyObjectWrapper<>(TuneBoard.EMPTY);
+  private final ReadOnlyIntegerWrapper octaves = new ReadOnlyIntegerWrapper();
   private final TuneEntry entry;
   private boolean dirty;
   private Meter meter = Meter.FOUR_FOUR;
@@ -42,6 +46,20 @@ public final class MelodyDesk {
     workspace.arrangementProperty().addListener(o -> arranged());
     workspace.selectedProperty().addListener(o -> arranged());
     workspace.screenProperty().addListener(o -> arranged());
+    workspace.reviewProperty().addListener(o -> offer());
+  }
+
+  /** Where the tune lies away from the hand: by how many octaves it would lie best. */
+  private void offer() {
+    boolean away =
+        workspace.reviewProperty().get().stream()
+            .flatMap(r -> r.findings().stream())
+            .anyMatch(f -> f.finding().rule().equals(TuneAway.NAME));
+    if (away) {
+      planner.octave(song(), octaves::set);
+    } else {
+      octaves.set(0);
+    }
   }
 
   private void arranged() {
@@ -123,6 +141,17 @@ public final class MelodyDesk {
   /** Writes a line over the chords of a song that has no tune; undo takes it back. */
   public void propose() {
     workspace.edit(song -> song.withTune(TuneProposal.of(song).withOnTop(song.tune().onTop())));
+  }
+
+  /** By how many octaves the tune would lie better; 0 where it lies well. */
+  public ReadOnlyIntegerProperty octavesProperty() {
+    return octaves.getReadOnlyProperty();
+  }
+
+  /** Moves the whole tune there; undo takes it back. */
+  public void moveOctaves() {
+    int by = octaves.get();
+    workspace.edit(song -> song.withTune(song.tune().octaves(by)));
   }
 
   /** Keeps the tune the highest voice, or lets other notes lie above it. */

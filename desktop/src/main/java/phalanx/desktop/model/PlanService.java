@@ -18,6 +18,7 @@ import phalanx.arrangement.board.ShapeFilter;
 import phalanx.arrangement.board.SlotBoard;
 import phalanx.arrangement.board.TuneBoard;
 import phalanx.arrangement.laying.Arranger;
+import phalanx.arrangement.tune.TuneOctave;
 import phalanx.colour.Ending;
 import phalanx.colour.Fill;
 import phalanx.colour.PairWalk;
@@ -52,6 +53,7 @@ public final class PlanService {
   private final NewestAnswer comparisons;
   private final NewestAnswer fills;
   private final NewestAnswer walks;
+  private final NewestAnswer octaves;
 
   /** For single chords, so that the song's plan stays known to the other. */
   private final Arranger alone = new Arranger();
@@ -79,6 +81,7 @@ public final class PlanService {
     comparisons = new NewestAnswer(worker, interfaceThread);
     fills = new NewestAnswer(worker, interfaceThread);
     walks = new NewestAnswer(worker, interfaceThread);
+    octaves = new NewestAnswer(worker, interfaceThread);
   }
 
   /** Takes what goes wrong besides planning, with what did not work. */
@@ -183,6 +186,12 @@ public final class PlanService {
   /** No fill is asked for any more. */
   void forgetFills() {
     fills.forget();
+  }
+
+  /** Says by how many octaves a tune would lie best. */
+  void octave(Song song, Consumer<Integer> answer) {
+    octaves.ask(
+        () -> TuneOctave.best(song), answer, fault("The tune’s octave could not be weighed"));
   }
 
   /** Tries ways out of a finding. */
