@@ -46,6 +46,11 @@ final class BendPlaces {
     return string >= Tuning.STRINGS / 2 ? string - 1 : string + 1;
   }
 
+  /** Whether two strings that are bent together are pushed against each other. */
+  static boolean meet(int a, int b) {
+    return towards(a) == b && towards(b) == a;
+  }
+
   /** Fingers behind the one that pushes which hold nothing else. */
   static int helpers(Shape shape, TunePlace place) {
     int helpers = 0;

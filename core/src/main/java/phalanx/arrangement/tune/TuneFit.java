@@ -219,7 +219,14 @@ public final class TuneFit {
       List<List<Optional<TunePlace>>> longer = new ArrayList<>();
       for (List<Optional<TunePlace>> row : rows) {
         for (TunePlace place : places.of(shape, root, note)) {
-          if (row.stream().flatMap(Optional::stream).noneMatch(p -> clash(shape, p, place))) {
+          boolean free =
+              row.stream()
+                  .flatMap(Optional::stream)
+                  .noneMatch(
+                      p ->
+                          clash(shape, p, place)
+                              || note.isBent() && BendPlaces.meet(p.string(), place.string()));
+          if (free) {
             longer.add(with(row, Optional.of(place)));
           }
         }
