@@ -15,7 +15,7 @@ import phalanx.chart.Notation;
 import phalanx.colour.Ending;
 import phalanx.colour.Fill;
 import phalanx.formats.fills.FillShelf;
-import phalanx.formats.json.FillJson;
+import phalanx.formats.json.RunJson;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.StringSign;
 import phalanx.song.Bar;
@@ -93,7 +93,7 @@ final class FillsCommand implements Callable<Integer> {
         }
       }
     }
-    spec.commandLine().getOut().println(json ? FillJson.write(tried) : text(tried));
+    spec.commandLine().getOut().println(json ? RunJson.write(tried) : text(tried));
     return 0;
   }
 

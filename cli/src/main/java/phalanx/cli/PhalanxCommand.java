@@ -27,6 +27,7 @@ import picocli.CommandLine.Command;
       HarmonicsCommand.class,
       HarpCommand.class,
       FillsCommand.class,
+      WalkCommand.class,
       AdviseCommand.class
     })
 public final class PhalanxCommand {

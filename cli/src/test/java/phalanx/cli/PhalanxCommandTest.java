@@ -125,6 +125,18 @@ class PhalanxCommandTest {
     assertThat(out.toString()).contains("no natural harmonic sounds C1");
   }
 
+  /** Sixths from E to A over the open sixth string. */
+  @Test
+  void walksClimbToTheNextChord() throws Exception {
+    assertThat(run("walk", "E", "A", "--key", "E", "--in", "sixths", "--json")).isZero();
+    JsonNode walk = json(out.toString()).get("walks").get(0);
+    assertThat(walk.get("in").asText()).isEqualTo("sixths");
+    assertThat(walk.get("beats").asInt()).isEqualTo(4);
+    assertThat(walk.get("findings").asInt()).isZero();
+    assertThat(walk.get("notes").size()).isEqualTo(12);
+    assertThat(run("walk", "E", "A", "--in", "fifths")).isNotZero();
+  }
+
   @Test
   void fillsAreFingeredOverAChord() throws Exception {
     assertThat(run("fills", "G", "--beats", "1", "--json")).isZero();
