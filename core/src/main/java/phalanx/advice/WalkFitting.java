@@ -37,6 +37,9 @@ public final class WalkFitting {
 
   private static final int MOST_BEATS = 4;
 
+  /** Cost of each fret up the neck, so that a walk does not begin where it should end. */
+  private static final double HIGH = 0.15;
+
   /** So many ways are planned. */
   private static final int TRIED = 6;
 
@@ -85,7 +88,7 @@ public final class WalkFitting {
             Comparator.<FittedRun>comparingInt(r -> beats * 2 - r.notes().size())
                 .thenComparing(r -> r.hard().size())
                 .thenComparing(r -> !isOnBass(r))
-                .thenComparing(r -> r.arrangement().plan().cost()));
+                .thenComparingDouble(r -> r.arrangement().plan().cost() + HIGH * r.position()));
   }
 
   private Key key() {
