@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
@@ -92,5 +93,62 @@ class AddedFingerTest {
     assertThat(AddedFinger.together(far, REACH)).isFalse();
     Shape crossed = c.with(5, new Stop.Pressed(1, Finger.LITTLE));
     assertThat(AddedFinger.together(crossed, REACH)).isFalse();
+  }
+
+  /** Two more strings at once: what is found is one hand, and what exists is found. */
+  @Property(tries = 300)
+  void twoStringsAtOnceAreWithinOneHand(
+      @ForAll @IntRange(max = 7) int chord,
+      @ForAll @IntRange(max = 30) int which,
+      @ForAll @IntRange(max = 4) int string,
+      @ForAll @IntRange(min = 1, max = 12) int fret,
+      @ForAll @IntRange(min = -2, max = 2) int apart) {
+    List<RatedShape> shapes =
+        ShapeSearch.find(
+                ShapeQuery.of(TestSongs.chord(CHORDS[chord]), Guitar.STEEL, Hand.MEDIUM), REACH)
+            .candidates(31, 2);
+    Shape held = shapes.get(which % shapes.size()).shape();
+    int other = string + 1;
+    int otherFret = Math.max(1, fret + apart);
+    if (held.finger(string).isPresent() || held.finger(other).isPresent()) {
+      return;
+    }
+    Map<Integer, Finger> found =
+        AddedFinger.on(held, Map.of(string, fret, other, otherFret), STRETCHING);
+    List<Integer> frets = new ArrayList<>(held.frets());
+    frets.set(string, fret);
+    frets.set(other, otherFret);
+    boolean exists =
+        ShapeTrial.of(frets, REACH).fingerings().stream()
+            .map(RatedShape::shape)
+            .anyMatch(
+                s ->
+                    held.grips().entrySet().stream()
+                            .allMatch(g -> g.getValue().equals(s.grips().get(g.getKey())))
+                        && s.finger(string).isPresent()
+                        && s.finger(other).isPresent()
+                        && !s.finger(string).equals(s.finger(other))
+                        && !held.grips().containsKey(s.finger(string).get())
+                        && !held.grips().containsKey(s.finger(other).get()));
+    assertThat(!found.isEmpty()).isEqualTo(exists);
+    if (!found.isEmpty()) {
+      Shape all =
+          held.with(string, new Stop.Pressed(fret, found.get(string)))
+              .with(other, new Stop.Pressed(otherFret, found.get(other)));
+      assertThat(AddedFinger.together(all, STRETCHING)).isTrue();
+    }
+  }
+
+  /** Sixths over an open bass: two fingers, nobody holds anything (common practice, no source). */
+  @ParameterizedTest
+  @CsvSource({"2, 2, 4, 2", "2, 4, 4, 3", "2, 6, 4, 5", "3, 9, 5, 8"})
+  void aPairOverAnOpenBassHasTwoFingers(int low, int lowFret, int high, int highFret) {
+    Map<Integer, Finger> found =
+        AddedFinger.on(Shape.NOTHING, Map.of(low, lowFret, high, highFret), REACH);
+    assertThat(found).hasSize(2);
+    assertThat(found.get(low)).isNotEqualTo(found.get(high));
+    if (lowFret > highFret) {
+      assertThat(found.get(low)).isGreaterThan(found.get(high));
+    }
   }
 }

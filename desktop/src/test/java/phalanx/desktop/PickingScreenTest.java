@@ -33,6 +33,7 @@ import phalanx.picking.ThumbRoute;
 import phalanx.picking.Touch;
 import phalanx.picking.WrittenPattern;
 import phalanx.song.Song;
+import phalanx.technique.Technique;
 import phalanx.theory.Meter;
 
 /** Chooses and changes the picking pattern on the Picking screen. */
@@ -233,5 +234,23 @@ class PickingScreenTest {
                     .distinct()
                     .count()
                 == 3);
+  }
+
+  /** The heel lies on the bridge for the whole pattern with one key, and is lifted with it. */
+  @Test
+  void theWholeThumbIsMutedWithOneKey(FxRobot robot) throws TimeoutException {
+    robot.interact(() -> robot.lookup("#pattern-grid").query().requestFocus());
+    robot.write("U");
+    until(() -> song().patterns().song() instanceof WrittenPattern);
+    WrittenPattern muted = (WrittenPattern) song().patterns().song();
+    assertThat(PatternEdits.isThumbMuted(muted.pattern())).isTrue();
+    window.untilPlanned();
+    assertThat(window.arrangement().notes())
+        .filteredOn(n -> n.isPickedBy(PickFinger.P))
+        .isNotEmpty()
+        .allMatch(n -> n.techniques().contains(Technique.Plain.PALM_MUTE));
+    robot.write("U");
+    window.untilPlanned();
+    assertThat(window.arrangement().notes()).allMatch(n -> n.techniques().isEmpty());
   }
 }
