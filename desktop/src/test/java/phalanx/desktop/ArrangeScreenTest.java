@@ -97,7 +97,7 @@ class ArrangeScreenTest {
   }
 
   private Slot selected() {
-    return workspace().selectedSlot().orElseThrow();
+    return workspace().chord().slot().orElseThrow();
   }
 
   @Test

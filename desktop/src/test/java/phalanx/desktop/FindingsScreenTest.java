@@ -82,7 +82,7 @@ class FindingsScreenTest {
     until(() -> desk().currentProperty().get().isPresent());
     Found found = desk().currentProperty().get().orElseThrow();
     assertThat(text(robot, "#finding-words")).contains(found.finding().message());
-    assertThat(workspace().selectedSlot().orElseThrow().played().bar()).isEqualTo(found.bar());
+    assertThat(workspace().chord().slot().orElseThrow().played().bar()).isEqualTo(found.bar());
     MenuButton kinds = robot.lookup("#finding-kinds").queryAs(MenuButton.class);
     click(robot, kinds);
     List<String> offered = kinds.getItems().stream().map(MenuItem::getText).toList();

@@ -59,7 +59,7 @@ class ShapesScreenTest {
   }
 
   private Slot selected() {
-    return window.workspace().selectedSlot().orElseThrow();
+    return window.workspace().chord().slot().orElseThrow();
   }
 
   @Test

@@ -49,7 +49,7 @@ class SmallWindowTest {
   @EnumSource
   void everyControlIsWhole(Screen screen, FxRobot robot) throws TimeoutException {
     window.untilPlanned();
-    until(() -> window.workspace().selectedSlot().isPresent());
+    until(() -> window.workspace().chord().slot().isPresent());
     robot.interact(
         () -> {
           stage.setWidth(Workbench.LEAST_WIDTH);

@@ -92,7 +92,7 @@ class SoundTest {
 
   @Test
   void playingBeginsAtTheSelectedChord(FxRobot robot) throws TimeoutException {
-    robot.interact(() -> window.workspace().selectPlayedBar(5));
+    robot.interact(() -> window.workspace().chord().selectPlayedBar(5));
     robot.type(KeyCode.SPACE);
     until(() -> sound().placeProperty().get().isPresent());
     assertThat(sound().placeProperty().get().get().bar().number()).isEqualTo(5);

@@ -57,8 +57,8 @@ public final class ArrangeView extends VBox {
     where.getStyleClass().add("where");
     Runnable tell =
         () -> {
-          section.setText(workspace.selectedSlot().map(this::sectionName).orElse(""));
-          where.setText(workspace.selectedSlot().map(this::place).orElse(""));
+          section.setText(workspace.chord().slot().map(this::sectionName).orElse(""));
+          where.setText(workspace.chord().slot().map(this::place).orElse(""));
         };
     workspace.range().property().addListener(o -> tell.run());
     workspace.arrangementProperty().addListener(o -> tell.run());
@@ -74,18 +74,18 @@ public final class ArrangeView extends VBox {
         .bind(
             Bindings.createStringBinding(
                 () ->
-                    workspace.selectedSlot().filter(Slot::pinned).isPresent()
+                    workspace.chord().slot().filter(Slot::pinned).isPresent()
                         ? "Unpin shape"
                         : "Pin shape",
                 workspace.arrangementProperty(),
-                workspace.selectedProperty()));
+                workspace.chord().placeProperty()));
     pin.setOnAction(e -> workspace.pins().toggle());
     pin.disableProperty()
         .bind(
             Bindings.createBooleanBinding(
-                () -> workspace.selectedSlot().flatMap(Slot::shape).isEmpty(),
+                () -> workspace.chord().slot().flatMap(Slot::shape).isEmpty(),
                 workspace.arrangementProperty(),
-                workspace.selectedProperty()));
+                workspace.chord().placeProperty()));
     ChoiceChips chips = new ChoiceChips(workspace);
     MenuButton school = chips.school("school");
     MenuButton pattern =
@@ -104,7 +104,7 @@ public final class ArrangeView extends VBox {
                 () -> workspace.desks().patterns().inForce().title(),
                 workspace.historyProperty(),
                 workspace.arrangementProperty(),
-                workspace.selectedProperty()));
+                workspace.chord().placeProperty()));
     // A long name gives way; where one is and what the button does must be read.
     pattern.setMinWidth(90);
     pattern.setMaxWidth(150);

@@ -38,7 +38,7 @@ final class DampRow extends HBox {
     getChildren().add(all);
     workspace.historyProperty().addListener(o -> show());
     workspace.arrangementProperty().addListener(o -> show());
-    workspace.selectedProperty().addListener(o -> show());
+    workspace.chord().placeProperty().addListener(o -> show());
     show();
   }
 

@@ -65,7 +65,7 @@ public final class Inspector extends VBox {
     heading.setText("Shapes, the best for the whole song first");
     getChildren().addAll(title, neck, span, details, new DampRow(workspace), heading, scroll);
     workspace.arrangementProperty().addListener(o -> show());
-    workspace.selectedProperty().addListener(o -> show());
+    workspace.chord().placeProperty().addListener(o -> show());
     workspace.viewing().namingProperty().addListener(o -> show());
     workspace.notes().property().addListener(o -> show());
     workspace.fingerProperty().addListener(o -> show());
@@ -88,14 +88,14 @@ public final class Inspector extends VBox {
   }
 
   private void show() {
-    Optional<Slot> selected = workspace.selectedSlot();
+    Optional<Slot> selected = workspace.chord().slot();
     setVisible(selected.isPresent());
     if (selected.isEmpty()) {
       choices = List.of();
       return;
     }
     Arrangement arrangement = workspace.arrangementProperty().get();
-    int index = workspace.selectedProperty().get();
+    int index = workspace.chord().placeProperty().get();
     Slot slot = selected.get();
     Shape shape = slot.shape().orElse(Shape.NOTHING);
     Optional<Slot> next =

@@ -143,7 +143,7 @@ public final class Documents {
       workspace.problems().add(name + ": there is no tune in it");
       return;
     }
-    int bar = workspace.selectedBar().map(Bar::id).orElse(0);
+    int bar = workspace.chord().bar().map(Bar::id).orElse(0);
     TuneImport done = TuneImport.into(workspace.song(), opened.song().get(), bar);
     workspace.edit(song -> done.song());
     then.accept(done);

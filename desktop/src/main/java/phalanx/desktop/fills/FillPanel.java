@@ -267,7 +267,7 @@ public final class FillPanel extends VBox {
       row.getChildren()
           .addAll(name, Controls.smallTool("save-fill", "Save bar as mine", this::save));
       getChildren().addAll(row, trouble);
-      workspace.selectedProperty().addListener(o -> trouble.setText(""));
+      workspace.chord().placeProperty().addListener(o -> trouble.setText(""));
     }
 
     private void save() {

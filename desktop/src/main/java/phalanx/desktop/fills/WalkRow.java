@@ -47,7 +47,7 @@ final class WalkRow extends VBox {
     getChildren().addAll(row, open);
     desk.answerProperty().addListener(o -> show());
     desk.kindProperty().addListener(o -> show());
-    workspace.selectedProperty().addListener(o -> show());
+    workspace.chord().placeProperty().addListener(o -> show());
     workspace.arrangementProperty().addListener(o -> show());
     show();
   }

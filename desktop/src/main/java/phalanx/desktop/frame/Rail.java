@@ -30,7 +30,7 @@ final class Rail extends VBox {
     }
     getChildren().addAll(heading, sections);
     workspace.arrangementProperty().addListener(o -> show());
-    workspace.selectedProperty().addListener(o -> mark());
+    workspace.chord().placeProperty().addListener(o -> mark());
   }
 
   private Button screenButton(Screen screen) {
@@ -79,7 +79,7 @@ final class Rail extends VBox {
     List<Slot> slots = workspace.arrangementProperty().get().slots();
     for (int i = 0; i < slots.size(); i++) {
       if (sectionOf(slots.get(i)) == section) {
-        workspace.select(i);
+        workspace.chord().select(i);
         return;
       }
     }
@@ -90,7 +90,7 @@ final class Rail extends VBox {
   }
 
   private void mark() {
-    int now = workspace.selectedSlot().map(this::sectionOf).orElse(-1);
+    int now = workspace.chord().slot().map(this::sectionOf).orElse(-1);
     for (int s = 0; s < sections.getChildren().size(); s++) {
       setHere(sections.getChildren().get(s), s == now);
     }

@@ -50,7 +50,8 @@ final class TempoGauge extends Button {
     row.getStyleClass().add("arrange-header");
     setGraphic(row);
     setMinWidth(Region.USE_PREF_SIZE);
-    setOnAction(e -> ceiling().flatMap(TempoCeiling::bar).ifPresent(workspace::selectPlayedBar));
+    setOnAction(
+        e -> ceiling().flatMap(TempoCeiling::bar).ifPresent(workspace.chord()::selectPlayedBar));
     workspace.reviewProperty().addListener(o -> show());
     workspace.historyProperty().addListener(o -> show());
     show();

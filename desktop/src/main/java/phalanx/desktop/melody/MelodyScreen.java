@@ -95,7 +95,7 @@ public final class MelodyScreen extends VBox {
     VBox.setVgrow(staves, Priority.ALWAYS);
     getChildren().addAll(entry, hint, trouble, staves, new NeckEntry(workspace, palette));
     desk.textProperty().addListener(o -> fill());
-    workspace.selectedProperty().addListener(o -> fill());
+    workspace.chord().placeProperty().addListener(o -> fill());
     workspace.arrangementProperty().addListener(o -> tell());
     fill();
   }
@@ -118,7 +118,7 @@ public final class MelodyScreen extends VBox {
 
   private void tell() {
     int number =
-        workspace.selectedBar().map(Bar::id).map(b -> workspace.song().chart().number(b)).orElse(0);
+        workspace.chord().bar().map(Bar::id).map(b -> workspace.song().chart().number(b)).orElse(0);
     where.setText(number == 0 ? "No bar yet" : "Bar " + number);
     field.setDisable(number == 0);
   }

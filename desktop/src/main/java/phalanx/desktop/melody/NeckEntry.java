@@ -120,7 +120,7 @@ final class NeckEntry extends VBox {
     getChildren().addAll(tools, necks);
     entry.placesProperty().addListener(o -> show());
     entry.caretProperty().addListener(o -> tell());
-    workspace.selectedProperty().addListener(o -> tell());
+    workspace.chord().placeProperty().addListener(o -> tell());
     show();
   }
 

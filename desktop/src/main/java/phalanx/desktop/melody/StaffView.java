@@ -48,7 +48,7 @@ final class StaffView extends ScrolledCanvas {
     workspace.arrangementProperty().addListener(o -> place());
     workspace.reviewProperty().addListener(o -> repaint());
     place();
-    workspace.selectedProperty().addListener(o -> showSelected());
+    workspace.chord().placeProperty().addListener(o -> showSelected());
     workspace.desks().sound().placeProperty().addListener((o, before, now) -> follow(now));
     setOnMousePressed(this::press);
   }
@@ -155,7 +155,7 @@ final class StaffView extends ScrolledCanvas {
           .at(event.getX(), event.getY() + scrolled())
           .ifPresent(
               c -> {
-                workspace.selectBar(c.bar().id());
+                workspace.chord().selectBar(c.bar().id());
                 int ticks = meters.get(c.bar().id()).barTicks();
                 desk.entry().goTo(layout.tickAt(c, event.getX(), ticks));
               });

@@ -33,14 +33,14 @@ public final class ChartCursor {
   public ChartCursor(Workspace workspace) {
     this.workspace = workspace;
     workspace.historyProperty().addListener(o -> settle());
-    workspace.selectedProperty().addListener(o -> follow());
+    workspace.chord().placeProperty().addListener(o -> follow());
     workspace.planningProperty().addListener(o -> lead());
     settle();
   }
 
   /** The player chose a chord elsewhere. */
   private void follow() {
-    Optional<Integer> id = workspace.selectedBar().map(Bar::id);
+    Optional<Integer> id = workspace.chord().bar().map(Bar::id);
     if (!workspace.isSettling() && id.isPresent() && id.get() != bar.get()) {
       place(id.get(), false);
     }
@@ -49,7 +49,7 @@ public final class ChartCursor {
   /** While the chart is written, a new plan selects what the cursor is on. */
   private void lead() {
     if (!workspace.planningProperty().get() && workspace.screenProperty().get() == Screen.CHART) {
-      workspace.selectBar(bar.get());
+      workspace.chord().selectBar(bar.get());
     }
   }
 
@@ -98,7 +98,7 @@ public final class ChartCursor {
     bar.set(id);
     anchor.set(extend ? anchor.get() : id);
     lastIndex = Math.max(0, index(id));
-    workspace.selectBar(id);
+    workspace.chord().selectBar(id);
   }
 
   /** Moves by bars; past the ends it stays at the last or first. */

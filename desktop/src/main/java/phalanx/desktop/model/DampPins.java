@@ -19,7 +19,8 @@ public final class DampPins {
   /** The strings the player wants stopped there, 0 for ⑥ to 5 for ①. */
   public Set<Integer> wanted() {
     return workspace
-        .selectedSlot()
+        .chord()
+        .slot()
         .map(s -> workspace.song().pins().damped(s.played().ref()))
         .orElse(Set.of());
   }
@@ -43,7 +44,7 @@ public final class DampPins {
   }
 
   private void want(Set<Integer> strings) {
-    workspace.selectedSlot().map(Slot::played).ifPresent(s -> want(s.ref(), strings));
+    workspace.chord().slot().map(Slot::played).ifPresent(s -> want(s.ref(), strings));
   }
 
   private void want(SlotRef at, Set<Integer> strings) {

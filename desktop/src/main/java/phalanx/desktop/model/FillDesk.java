@@ -66,7 +66,7 @@ public final class FillDesk {
             colour,
             ending,
             looked,
-            workspace.selectedProperty(),
+            workspace.chord().placeProperty(),
             workspace.arrangementProperty())) {
       change.addListener(o -> again());
     }
@@ -123,7 +123,7 @@ public final class FillDesk {
   }
 
   private Optional<Place> place() {
-    Optional<Integer> bar = workspace.selectedSlot().map(s -> s.played().ref().bar());
+    Optional<Integer> bar = workspace.chord().slot().map(s -> s.played().ref().bar());
     return bar.stream()
         .flatMap(b -> workspace.arrangementProperty().get().slots().stream())
         .filter(s -> s.played().ref().bar() == bar.get())
@@ -226,7 +226,7 @@ public final class FillDesk {
 
   /** Where the selected bar stands in the song, from 1; 0 with none. */
   public int barNumber() {
-    return workspace.selectedBar().map(Bar::id).map(workspace.song().chart()::number).orElse(0);
+    return workspace.chord().bar().map(Bar::id).map(workspace.song().chart()::number).orElse(0);
   }
 
   /** The player's own fills. */

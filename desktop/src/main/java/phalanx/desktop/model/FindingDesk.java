@@ -162,7 +162,7 @@ public final class FindingDesk {
     }
     show(Optional.of(found));
     Arrangement a = workspace.arrangementProperty().get();
-    workspace.select(a.slotsFrom(0, tick + 1).size() - 1);
+    workspace.chord().select(a.slotsFrom(0, tick + 1).size() - 1);
   }
 
   /** Leaves the finding looked at as it is, with a note, which may be empty; the next comes up. */

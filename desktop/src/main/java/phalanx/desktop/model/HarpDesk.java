@@ -28,7 +28,7 @@ public final class HarpDesk {
   HarpDesk(Workspace workspace) {
     this.workspace = workspace;
     workspace.arrangementProperty().addListener(o -> propose());
-    workspace.selectedProperty().addListener(o -> propose());
+    workspace.chord().placeProperty().addListener(o -> propose());
     workspace.screenProperty().addListener(o -> propose());
     propose();
   }
@@ -36,7 +36,7 @@ public final class HarpDesk {
   /** Only where it is looked at. */
   private void propose() {
     if (workspace.screenProperty().get() == Screen.SHAPES) {
-      Optional<Shape> held = workspace.selectedSlot().flatMap(Slot::shape);
+      Optional<Shape> held = workspace.chord().slot().flatMap(Slot::shape);
       proposals.set(held.map(this::over).orElse(List.of()));
     }
   }
@@ -76,7 +76,7 @@ public final class HarpDesk {
 
   /** Makes it the tune of the selected chord's bar; can be undone. */
   public void put() {
-    Optional<Slot> slot = workspace.selectedSlot();
+    Optional<Slot> slot = workspace.chord().slot();
     looked()
         .ifPresent(
             p ->

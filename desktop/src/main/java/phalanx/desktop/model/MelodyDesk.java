@@ -44,7 +44,7 @@ public final class MelodyDesk {
     entry = new TuneEntry(workspace, this, planner);
     workspace.historyProperty().addListener(o -> reload());
     workspace.arrangementProperty().addListener(o -> arranged());
-    workspace.selectedProperty().addListener(o -> arranged());
+    workspace.chord().placeProperty().addListener(o -> arranged());
     workspace.screenProperty().addListener(o -> arranged());
     workspace.reviewProperty().addListener(o -> offer());
   }
@@ -63,7 +63,7 @@ public final class MelodyDesk {
   }
 
   private void arranged() {
-    int here = workspace.selectedBar().map(Bar::id).orElse(0);
+    int here = workspace.chord().bar().map(Bar::id).orElse(0);
     if (here != bar) {
       keep();
       bar = here;
@@ -170,7 +170,7 @@ public final class MelodyDesk {
     List<Bar> bars = song().chart().bars();
     int at = bars.stream().map(Bar::id).toList().indexOf(bar) + direction;
     if (at >= 0 && at < bars.size()) {
-      workspace.selectBar(bars.get(at).id());
+      workspace.chord().selectBar(bars.get(at).id());
     }
   }
 

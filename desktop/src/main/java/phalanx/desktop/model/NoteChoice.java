@@ -54,12 +54,12 @@ public final class NoteChoice {
       return;
     }
     List<Note> notes = plan.notes();
-    int slotTick = workspace.selectedSlot().map(s -> s.played().tick()).orElse(0);
+    int slotTick = workspace.chord().slot().map(s -> s.played().tick()).orElse(0);
     int first = notes.size() - plan.notesFrom(slotTick, Integer.MAX_VALUE).size();
     int at = note.get().map(n -> notes.indexOf(n) + direction).orElse(first);
     Note next = notes.get(Math.max(0, Math.min(notes.size() - 1, at)));
     note.set(Optional.of(next));
-    workspace.select(plan.slotsFrom(0, next.tick() + 1).size() - 1);
+    workspace.chord().select(plan.slotsFrom(0, next.tick() + 1).size() - 1);
   }
 
   /** Moves the chosen note to the next string it may be on, up (1) or down (-1). */

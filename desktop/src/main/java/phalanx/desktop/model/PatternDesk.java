@@ -44,7 +44,7 @@ public final class PatternDesk {
     this.planner = planner;
     workspace.historyProperty().addListener(o -> show());
     workspace.arrangementProperty().addListener(o -> show());
-    workspace.selectedProperty().addListener(o -> show());
+    workspace.chord().placeProperty().addListener(o -> show());
     reach.addListener(o -> show());
     refresh();
   }
@@ -63,7 +63,7 @@ public final class PatternDesk {
 
   private void refresh() {
     Song song = workspace.song();
-    Optional<Slot> slot = workspace.selectedSlot();
+    Optional<Slot> slot = workspace.chord().slot();
     shown.set(
         slot.map(
                 s ->
@@ -75,7 +75,7 @@ public final class PatternDesk {
             .orElseGet(() -> PatternEdits.written(song.pattern(), song.meter())));
     Arrangement plan = workspace.arrangementProperty().get();
     if (plan != null && plan.song() == song) {
-      planner.falls(plan, shown.get(), workspace.selectedProperty().get(), falls::set);
+      planner.falls(plan, shown.get(), workspace.chord().placeProperty().get(), falls::set);
     }
   }
 
@@ -84,7 +84,8 @@ public final class PatternDesk {
     Song song = workspace.song();
     WrittenPattern pattern = shown.get();
     workspace
-        .selectedSlot()
+        .chord()
+        .slot()
         .filter(s -> s.shape().isPresent())
         .ifPresent(
             s -> {
@@ -127,7 +128,8 @@ public final class PatternDesk {
   /** What a reach means at the selected chord. */
   public Scope scope(Breadth wanted) {
     return workspace
-        .selectedSlot()
+        .chord()
+        .slot()
         .map(s -> PatternView.scopes(workspace.song(), s.played().ref()).get(wanted.ordinal()))
         .orElse(new Scope.WholeSong());
   }
@@ -191,7 +193,8 @@ public final class PatternDesk {
   public PickingStyle inForce() {
     Song song = workspace.song();
     return workspace
-        .selectedSlot()
+        .chord()
+        .slot()
         .map(s -> song.patterns().at(s.played().ref(), song.chart()))
         .orElse(song.pattern());
   }

@@ -19,21 +19,24 @@ public final class ShapePins {
   /** Pins a shape where the selected chord is written. */
   public void pin(Shape shape) {
     workspace
-        .selectedSlot()
+        .chord()
+        .slot()
         .ifPresent(slot -> workspace.edit(song -> song.pin(slot.played().ref(), shape)));
   }
 
   /** Pins frets where the selected chord is written; the plan fingers them. */
   public void pin(FretRow frets) {
     workspace
-        .selectedSlot()
+        .chord()
+        .slot()
         .ifPresent(slot -> workspace.edit(song -> song.pin(slot.played().ref(), frets)));
   }
 
   /** Pins a shape wherever the selected chord stands. */
   public void pinEverywhere(Shape shape) {
     workspace
-        .selectedSlot()
+        .chord()
+        .slot()
         .ifPresent(
             slot -> workspace.edit(song -> song.pinEverywhere(slot.played().harmony(), shape)));
   }

@@ -23,7 +23,7 @@ public final class ShapeTrialModel {
   public ShapeTrialModel(Workspace workspace, NewestAnswer answers) {
     this.workspace = workspace;
     this.answers = answers;
-    workspace.selectedProperty().addListener(o -> stop());
+    workspace.chord().placeProperty().addListener(o -> stop());
     workspace.arrangementProperty().addListener(o -> stop());
   }
 
@@ -65,7 +65,7 @@ public final class ShapeTrialModel {
         .get()
         .map(ShapeTrial::frets)
         .orElseGet(
-            () -> workspace.selectedSlot().flatMap(s -> s.shape()).orElse(Shape.NOTHING).frets());
+            () -> workspace.chord().slot().flatMap(s -> s.shape()).orElse(Shape.NOTHING).frets());
   }
 
   /** Tries frets as players write them, {@code x32010} or set apart by spaces; says if it could. */

@@ -32,12 +32,12 @@ public final class SlotRange {
 
   SlotRange(Workspace workspace) {
     this.workspace = workspace;
-    workspace.selectedProperty().addListener(o -> selected());
+    workspace.chord().placeProperty().addListener(o -> selected());
     workspace.arrangementProperty().addListener(o -> fit());
   }
 
   private void selected() {
-    int now = workspace.selectedProperty().get();
+    int now = workspace.chord().placeProperty().get();
     if (!extending && !workspace.isSettling()) {
       span.set(new Span(now, now));
     }
@@ -45,7 +45,7 @@ public final class SlotRange {
 
   /** A new plan may have fewer chords. */
   private void fit() {
-    int now = workspace.selectedProperty().get();
+    int now = workspace.chord().placeProperty().get();
     int last = workspace.arrangementProperty().get().slots().size() - 1;
     boolean holds = span.get().from() <= now && now <= span.get().to() && span.get().to() <= last;
     if (!holds) {
@@ -55,12 +55,12 @@ public final class SlotRange {
 
   /** Selects everything from where the selection began to a chord. */
   public void extendTo(int slot) {
-    int before = workspace.selectedProperty().get();
+    int before = workspace.chord().placeProperty().get();
     int anchor = span.get().from() == before ? span.get().to() : span.get().from();
     extending = true;
-    workspace.select(slot);
+    workspace.chord().select(slot);
     extending = false;
-    int now = workspace.selectedProperty().get();
+    int now = workspace.chord().placeProperty().get();
     span.set(new Span(Math.min(anchor, now), Math.max(anchor, now)));
   }
 

@@ -61,7 +61,7 @@ public final class SoundDesk {
     player = new Player(cards.silent(), new Told(interfaceThread));
     cards.chosenProperty().addListener((o, before, now) -> use(now));
     workspace.performanceProperty().addListener(o -> follow());
-    workspace.selectedProperty().addListener(o -> resume = Optional.empty());
+    workspace.chord().placeProperty().addListener(o -> resume = Optional.empty());
     loop.property().addListener(o -> player.loop(loop.now()));
     settings.percentProperty().addListener(o -> player.tempo(settings.tempo()));
     settings.clicksProperty().addListener((o, before, now) -> player.clicks(now));
@@ -164,7 +164,8 @@ public final class SoundDesk {
   private double from(Performance performance) {
     double selected =
         workspace
-            .selectedSlot()
+            .chord()
+            .slot()
             .map(Slot::played)
             .map(s -> performance.clock().seconds(s.tick(), 0))
             .orElse(0.0);

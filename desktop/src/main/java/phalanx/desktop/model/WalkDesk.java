@@ -38,7 +38,7 @@ public final class WalkDesk {
     this.workspace = workspace;
     this.planner = planner;
     kind.addListener(o -> walk());
-    workspace.selectedProperty().addListener(o -> walk());
+    workspace.chord().placeProperty().addListener(o -> walk());
     workspace.arrangementProperty().addListener(o -> walk());
   }
 
@@ -63,12 +63,12 @@ public final class WalkDesk {
   /** The last chord of the selected bar, and the one that follows it. */
   private Optional<Place> place() {
     Arrangement a = workspace.arrangementProperty().get();
-    Optional<Slot> selected = workspace.selectedSlot();
+    Optional<Slot> selected = workspace.chord().slot();
     if (a == null || selected.isEmpty()) {
       return Optional.empty();
     }
     List<Slot> slots = a.slots();
-    int last = workspace.selectedProperty().get();
+    int last = workspace.chord().placeProperty().get();
     while (last + 1 < slots.size()
         && slots.get(last + 1).played().bar() == selected.get().played().bar()) {
       last++;

@@ -8,25 +8,20 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
-import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.Slot;
 import phalanx.arrangement.board.SlotBoard;
 import phalanx.chart.Retuning;
 import phalanx.performance.Performance;
 import phalanx.review.Review;
-import phalanx.song.Bar;
 import phalanx.song.History;
-import phalanx.song.SlotRef;
 import phalanx.song.Song;
 
 /**
@@ -49,7 +44,7 @@ public final class Workspace {
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyBooleanWrapper planning = new ReadOnlyBooleanWrapper();
   private final BooleanBinding unsaved;
-  private final IntegerProperty selected = new SimpleIntegerProperty();
+  private final ChordChoice chord = new ChordChoice(this);
   private final ObjectProperty<Screen> screen = new SimpleObjectProperty<>(Screen.ARRANGE);
   private final Viewing viewing = new Viewing();
   private final ObjectProperty<Optional<FingerChoice>> finger =
@@ -72,7 +67,7 @@ public final class Workspace {
     unsaved = Bindings.createBooleanBinding(() -> !song().equals(saved.get()), history, saved);
     range = new SlotRange(this);
     arrangement.addListener(o -> askForBoard());
-    selected.addListener(o -> askForBoard());
+    chord.placeProperty().addListener(o -> askForBoard());
     viewing.filterProperty().addListener(o -> askForBoard());
     screen.addListener(o -> askForBoard());
     desks = new Desks(this, planner);
@@ -86,7 +81,7 @@ public final class Workspace {
   public void open(Song opened, Optional<Path> from, List<String> openProblems) {
     Song song = desks.hands().fitted(opened);
     desks.sound().leave();
-    selected.set(0);
+    chord.select(0);
     problems.setAll(openProblems);
     file.set(from);
     saved.set(song);
@@ -174,47 +169,32 @@ public final class Workspace {
 
   private void planned(Performance played) {
     Arrangement done = played.arrangement();
-    int place = placeIn(done);
+    int place = chord.placeIn(done);
     settling = true;
     performance.set(played);
     arrangement.set(done);
     notes.settle(done);
-    select(place);
+    chord.select(place);
     settling = false;
     planning.set(false);
     planner.review(played, r -> review.set(Optional.of(r)));
   }
 
-  /** The selected chord's place in a new plan, though bars before it came or went. */
-  private int placeIn(Arrangement next) {
-    Optional<SlotRef> ref = selectedSlot().map(s -> s.played().ref());
-    if (ref.isEmpty()) {
-      return selected.get();
-    }
-    long time =
-        arrangement.get().slots().subList(0, selected.get()).stream()
-            .filter(s -> s.played().ref().equals(ref.get()))
-            .count();
-    int last = selected.get();
-    for (int i = 0; i < next.slots().size() && time >= 0; i++) {
-      if (next.slots().get(i).played().ref().equals(ref.get())) {
-        last = i;
-        time--;
-      }
-    }
-    return last;
-  }
-
   /** Only where it is looked at: the shapes of the selected chord and the reasons for its own. */
   private void askForBoard() {
-    boolean looked = screen.get() == Screen.SHAPES && selectedSlot().isPresent();
+    boolean looked = screen.get() == Screen.SHAPES && chord.slot().isPresent();
     if (looked) {
       planner.board(
           arrangement.get(),
-          selected.get(),
+          chord.placeProperty().get(),
           viewing.filterProperty().get(),
           b -> board.set(Optional.of(b)));
     }
+  }
+
+  /** The chord that is selected. */
+  public ChordChoice chord() {
+    return chord;
   }
 
   /** The shapes pinned to the selected chords. */
@@ -255,50 +235,6 @@ public final class Workspace {
   /** Whether the selection changes only because a new plan came, not because the player moved. */
   boolean isSettling() {
     return settling;
-  }
-
-  /** Selects a slot by its place in the song, as near as the song allows. */
-  public void select(int slot) {
-    int last = arrangement.get() == null ? 0 : arrangement.get().slots().size() - 1;
-    selected.set(Math.max(0, Math.min(slot, last)));
-  }
-
-  /** Selects the first slot played of a written bar, unless one of its slots is selected. */
-  public void selectBar(int bar) {
-    boolean there = selectedSlot().filter(s -> s.played().ref().bar() == bar).isPresent();
-    if (there || arrangement.get() == null) {
-      return;
-    }
-    List<Slot> slots = arrangement.get().slots();
-    for (int i = 0; i < slots.size(); i++) {
-      if (slots.get(i).played().ref().bar() == bar) {
-        select(i);
-        return;
-      }
-    }
-  }
-
-  /** Selects the first slot of a bar as played. */
-  public void selectPlayedBar(int number) {
-    List<Slot> slots = arrangement.get() == null ? List.of() : arrangement.get().slots();
-    for (int i = 0; i < slots.size(); i++) {
-      if (slots.get(i).played().bar() == number) {
-        select(i);
-        return;
-      }
-    }
-  }
-
-  /** The selected slot, once a plan is there. */
-  public Optional<Slot> selectedSlot() {
-    return Optional.ofNullable(arrangement.get())
-        .filter(a -> selected.get() < a.slots().size())
-        .map(a -> a.slots().get(selected.get()));
-  }
-
-  /** The written bar of the selected slot. */
-  public Optional<Bar> selectedBar() {
-    return selectedSlot().flatMap(s -> song().chart().bar(s.played().ref().bar()));
   }
 
   /** The song and its past and undone states. */
@@ -344,11 +280,6 @@ public final class Workspace {
   /** Whether a newer plan is being made. */
   public ReadOnlyBooleanProperty planningProperty() {
     return planning.getReadOnlyProperty();
-  }
-
-  /** The selected slot's place in the song, from 0. */
-  public IntegerProperty selectedProperty() {
-    return selected;
   }
 
   /** The screen that is open. */

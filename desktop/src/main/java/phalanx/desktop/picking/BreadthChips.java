@@ -56,7 +56,7 @@ final class BreadthChips extends HBox {
   }
 
   private void tell() {
-    Optional<Slot> slot = workspace.selectedSlot();
+    Optional<Slot> slot = workspace.chord().slot();
     chips.get(Breadth.SONG).setText("Song");
     String section =
         slot.flatMap(s -> workspace.song().chart().sectionOf(s.played().ref().bar()))

@@ -66,7 +66,7 @@ final class OwnShapeRow extends ToolRow {
     getStyleClass().add("trial-row");
     trials.trialProperty().addListener(o -> show());
     workspace.arrangementProperty().addListener(o -> show());
-    workspace.selectedProperty().addListener(o -> show());
+    workspace.chord().placeProperty().addListener(o -> show());
     workspace.viewing().namingProperty().addListener(o -> show());
     show();
   }

@@ -46,9 +46,9 @@ public final class ShapesPlace extends Place<ShapesView, WhyPanel> {
     } else if (digit(code) > 0) {
       middle().pinCard(digit(code));
     } else if (code == KeyCode.PAGE_DOWN || onScreen && code == KeyCode.RIGHT) {
-      workspace.select(workspace.selectedProperty().get() + 1);
+      workspace.chord().select(workspace.chord().placeProperty().get() + 1);
     } else if (code == KeyCode.PAGE_UP || onScreen && code == KeyCode.LEFT) {
-      workspace.select(workspace.selectedProperty().get() - 1);
+      workspace.chord().select(workspace.chord().placeProperty().get() - 1);
     } else {
       return false;
     }

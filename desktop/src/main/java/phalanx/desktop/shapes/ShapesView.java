@@ -77,7 +77,7 @@ public final class ShapesView extends VBox {
             new FilterRow(workspace, count),
             scroll);
     workspace.arrangementProperty().addListener(o -> show());
-    workspace.selectedProperty().addListener(o -> show());
+    workspace.chord().placeProperty().addListener(o -> show());
     workspace.viewing().namingProperty().addListener(o -> show());
     workspace.boardProperty().addListener(o -> showCards());
     workspace.viewing().leftHandedProperty().addListener(o -> showCards());
@@ -102,15 +102,16 @@ public final class ShapesView extends VBox {
   private HBox header() {
     Button before = Controls.tool("chord-before", "‹");
     before.setAccessibleText("chord before");
-    before.setOnAction(e -> workspace.select(workspace.selectedProperty().get() - 1));
+    before.setOnAction(e -> workspace.chord().select(workspace.chord().placeProperty().get() - 1));
     Button after = Controls.tool("chord-after", "›");
     after.setAccessibleText("chord after");
-    after.setOnAction(e -> workspace.select(workspace.selectedProperty().get() + 1));
+    after.setOnAction(e -> workspace.chord().select(workspace.chord().placeProperty().get() + 1));
     pin.setOnAction(e -> workspace.pins().toggle());
     pinAll.setOnAction(
         e ->
             workspace
-                .selectedSlot()
+                .chord()
+                .slot()
                 .flatMap(Slot::shape)
                 .ifPresent(workspace.pins()::pinEverywhere));
     title.setMinWidth(USE_PREF_SIZE);
@@ -122,7 +123,7 @@ public final class ShapesView extends VBox {
   }
 
   private void show() {
-    Optional<Slot> selected = workspace.selectedSlot();
+    Optional<Slot> selected = workspace.chord().slot();
     setVisible(selected.isPresent());
     if (selected.isEmpty()) {
       return;
@@ -145,13 +146,13 @@ public final class ShapesView extends VBox {
   /** Lets the shape on the neck be heard: the one tried, or the one held. */
   void hear() {
     Optional<ShapeTrial> trial = trials.trialProperty().get();
-    Optional<Shape> held = workspace.selectedSlot().flatMap(Slot::shape);
+    Optional<Shape> held = workspace.chord().slot().flatMap(Slot::shape);
     trial.map(ShapesView::drawn).or(() -> held).ifPresent(workspace.desks().sound()::hear);
   }
 
   private void showNeck(Arrangement a, Slot slot) {
     Optional<ShapeTrial> trial = trials.trialProperty().get();
-    int index = workspace.selectedProperty().get();
+    int index = workspace.chord().placeProperty().get();
     Shape held = slot.shape().orElse(Shape.NOTHING);
     Shape shown = trial.map(ShapesView::drawn).orElse(held);
     Optional<Slot> next =
@@ -199,7 +200,7 @@ public final class ShapesView extends VBox {
   private void showCards() {
     Optional<SlotBoard> board = workspace.boardProperty().get();
     List<ShapeCard> shown = new ArrayList<>();
-    boolean pinned = workspace.selectedSlot().filter(Slot::pinned).isPresent();
+    boolean pinned = workspace.chord().slot().filter(Slot::pinned).isPresent();
     for (ShapeChoice choice : board.map(SlotBoard::choices).orElse(List.of())) {
       ShapeCard card = new ShapeCard(shown.size() + 1, palette, workspace.pins()::pin);
       card.show(choice, pinned, workspace.viewing().leftHandedProperty().get());

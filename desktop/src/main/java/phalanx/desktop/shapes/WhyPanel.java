@@ -56,7 +56,7 @@ public final class WhyPanel extends VBox {
 
   private void show() {
     List<Node> rows = new ArrayList<>();
-    Optional<Slot> slot = workspace.selectedSlot();
+    Optional<Slot> slot = workspace.chord().slot();
     Optional<SlotBoard> board = workspace.boardProperty().get();
     if (slot.isPresent() && slot.get().shape().isEmpty()) {
       rows.addAll(nothingHeld(slot.get()));
@@ -100,7 +100,7 @@ public final class WhyPanel extends VBox {
             "where"));
     for (int part = 0; part < why.size(); part++) {
       // Without a chord before, the change that follows is the one that goes on.
-      boolean first = workspace.selectedProperty().get() == 0;
+      boolean first = workspace.chord().placeProperty().get() == 0;
       String name = PARTS.get(part > 0 && first ? 2 : part);
       rows.add(costRow(name, why.get(part).value(), "why-part"));
       why.get(part).parts().stream()

@@ -50,7 +50,7 @@ public final class StripView extends ScrolledPictures {
     this.workspace = workspace;
     this.palette = palette;
     workspace.arrangementProperty().addListener(o -> rebuild());
-    workspace.selectedProperty().addListener(o -> showSelected());
+    workspace.chord().placeProperty().addListener(o -> showSelected());
     workspace.viewing().namingProperty().addListener(o -> repaint());
     workspace.notes().property().addListener(o -> repaint());
     workspace.range().property().addListener(o -> repaint());
@@ -97,7 +97,8 @@ public final class StripView extends ScrolledPictures {
   /** For those who hear the screen instead of seeing it. */
   private void describe() {
     workspace
-        .selectedSlot()
+        .chord()
+        .slot()
         .ifPresent(
             s ->
                 setAccessibleText(
@@ -109,10 +110,10 @@ public final class StripView extends ScrolledPictures {
   }
 
   private void showSelected() {
-    if (layout == null || workspace.selectedSlot().isEmpty()) {
+    if (layout == null || workspace.chord().slot().isEmpty()) {
       return;
     }
-    StripLayout.StripSystem system = layout.systemOf(workspace.selectedProperty().get());
+    StripLayout.StripSystem system = layout.systemOf(workspace.chord().placeProperty().get());
     reveal(system.y() - StripLayout.HEADING, system.y() + layout.systemHeight());
   }
 
@@ -181,7 +182,7 @@ public final class StripView extends ScrolledPictures {
       workspace.fingerProperty().set(same ? Optional.empty() : finger);
     } else {
       Optional<Integer> slot = touch().slotAt(x, y);
-      slot.ifPresent(event.isShiftDown() ? workspace.range()::extendTo : workspace::select);
+      slot.ifPresent(event.isShiftDown() ? workspace.range()::extendTo : workspace.chord()::select);
       dragFrom = slot;
       looping = false;
       if (event.getClickCount() == 2 && slot.isPresent()) {
@@ -260,7 +261,7 @@ public final class StripView extends ScrolledPictures {
   }
 
   private void key(KeyEvent event) {
-    int selected = workspace.selectedProperty().get();
+    int selected = workspace.chord().placeProperty().get();
     switch (event.getCode()) {
       case PERIOD -> workspace.notes().step(1);
       case COMMA -> workspace.notes().step(-1);
@@ -275,8 +276,8 @@ public final class StripView extends ScrolledPictures {
       case RIGHT -> go(event, selected + 1);
       case UP -> across(selected, -1);
       case DOWN -> across(selected, 1);
-      case HOME -> workspace.select(0);
-      case END -> workspace.select(Integer.MAX_VALUE);
+      case HOME -> workspace.chord().select(0);
+      case END -> workspace.chord().select(Integer.MAX_VALUE);
       case PLUS, ADD, EQUALS -> zoomBy(ZOOM_STEP);
       case MINUS, SUBTRACT -> zoomBy(1 / ZOOM_STEP);
       case DIGIT0, NUMPAD0 -> zoomBy(1 / zoom);
@@ -291,13 +292,13 @@ public final class StripView extends ScrolledPictures {
     if (event.isShiftDown()) {
       workspace.range().extendTo(slot);
     } else {
-      workspace.select(slot);
+      workspace.chord().select(slot);
     }
   }
 
   private void across(int selected, int direction) {
     if (layout != null) {
-      workspace.select(touch().slotAcross(selected, direction));
+      workspace.chord().select(touch().slotAcross(selected, direction));
     }
   }
 

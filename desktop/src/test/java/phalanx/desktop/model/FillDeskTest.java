@@ -30,7 +30,7 @@ class FillDeskTest {
   @BeforeEach
   void opened() {
     workspace.open(Demo.song(), Optional.empty(), List.of());
-    workspace.select(0);
+    workspace.chord().select(0);
   }
 
   private Fill first() {
@@ -54,7 +54,7 @@ class FillDeskTest {
     Song before = workspace.song();
     assertThat(looked.fitted().orElseThrow().song().chart()).isEqualTo(before.chart());
     desk.put();
-    int bar = workspace.selectedBar().orElseThrow().id();
+    int bar = workspace.chord().bar().orElseThrow().id();
     assertThat(workspace.song().tune().at(bar, before.chart()).notes()).hasSize(4);
     workspace.undo();
     assertThat(workspace.song()).isEqualTo(before);
@@ -129,17 +129,17 @@ class FillDeskTest {
     assertThat(walks.answerProperty().get().run()).isPresent();
     walks.put();
     assertThat(walks.kindProperty().get()).isEmpty();
-    int bar = workspace.selectedBar().orElseThrow().id();
+    int bar = workspace.chord().bar().orElseThrow().id();
     assertThat(workspace.song().tune().at(bar, workspace.song().chart()).notes())
         .hasSize(4)
         .allMatch(n -> n.wants().size() == 2);
-    workspace.select(workspace.arrangementProperty().get().slots().size() - 1);
+    workspace.chord().select(workspace.arrangementProperty().get().slots().size() - 1);
     assertThat(walks.target()).isEmpty();
   }
 
   @Test
   void stringsAreStoppedAtTheSelectedChord() {
-    workspace.select(2);
+    workspace.chord().select(2);
     DampPins damps = workspace.damps();
     damps.toggleAll();
     assertThat(damps.wanted()).hasSize(6);

@@ -21,7 +21,7 @@ class MelodyDeskTest {
   void opened() {
     workspace.open(Demo.song(), Optional.empty(), List.of());
     workspace.screenProperty().set(Screen.MELODY);
-    workspace.select(0);
+    workspace.chord().select(0);
   }
 
   private BarTune kept(int bar) {
@@ -67,7 +67,7 @@ class MelodyDeskTest {
   void goingToAnotherChordKeepsWhatWasTyped() {
     int bar = desk.bar();
     desk.type("e5");
-    workspace.select(Integer.MAX_VALUE);
+    workspace.chord().select(Integer.MAX_VALUE);
     assertThat(first(kept(bar)).octave()).isEqualTo(5);
     workspace.undo();
     assertThat(kept(bar).isSilent()).isTrue();

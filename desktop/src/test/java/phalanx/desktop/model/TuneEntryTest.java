@@ -21,7 +21,7 @@ class TuneEntryTest {
   void opened() {
     workspace.open(Demo.song(), Optional.empty(), List.of());
     workspace.screenProperty().set(Screen.MELODY);
-    workspace.select(0);
+    workspace.chord().select(0);
   }
 
   private BarTune kept(int bar) {
@@ -70,7 +70,7 @@ class TuneEntryTest {
     entry.goTo(15000);
     assertThat(entry.caretProperty().get()).isEqualTo(15120);
     entry.touch(5, 7, false);
-    workspace.select(0);
+    workspace.chord().select(0);
     assertThat(desk.textProperty().get()).isEqualTo("g4 . . ^b@1");
     entry.goTo(100);
     entry.touch(5, 0, false);
@@ -94,7 +94,7 @@ class TuneEntryTest {
   @Test
   void theNeckShowsWhatIsInReachAtTheTimeOfTheNextNote() {
     assertThat(entry.placesProperty().get().shape())
-        .isEqualTo(workspace.selectedSlot().orElseThrow().shape());
+        .isEqualTo(workspace.chord().slot().orElseThrow().shape());
     assertThat(entry.placesProperty().get().places()).isNotEmpty();
   }
 }

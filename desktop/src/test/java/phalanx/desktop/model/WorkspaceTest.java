@@ -29,8 +29,8 @@ class WorkspaceTest {
   @Test
   void aPinIsPlannedUndoneAndRedone() {
     Workspace workspace = opened();
-    workspace.select(3);
-    Shape held = workspace.selectedSlot().orElseThrow().shape().orElseThrow();
+    workspace.chord().select(3);
+    Shape held = workspace.chord().slot().orElseThrow().shape().orElseThrow();
     Shape other =
         ShapeChoice.of(workspace.arrangementProperty().get(), 3, 5).stream()
             .filter(c -> !c.chosen())
@@ -38,11 +38,11 @@ class WorkspaceTest {
             .orElseThrow()
             .shape();
     workspace.pins().pin(other);
-    assertThat(workspace.selectedSlot().orElseThrow().shape()).contains(other);
+    assertThat(workspace.chord().slot().orElseThrow().shape()).contains(other);
     workspace.undo();
-    assertThat(workspace.selectedSlot().orElseThrow().shape()).contains(held);
+    assertThat(workspace.chord().slot().orElseThrow().shape()).contains(held);
     workspace.redo();
-    assertThat(workspace.selectedSlot().orElseThrow().shape()).contains(other);
+    assertThat(workspace.chord().slot().orElseThrow().shape()).contains(other);
     workspace.pins().toggle();
     assertThat(workspace.song().pins().shapes()).isEmpty();
   }
@@ -50,11 +50,11 @@ class WorkspaceTest {
   @Test
   void selectionStaysInsideTheSong() {
     Workspace workspace = opened();
-    workspace.select(-3);
-    assertThat(workspace.selectedProperty().get()).isZero();
-    workspace.select(Integer.MAX_VALUE);
+    workspace.chord().select(-3);
+    assertThat(workspace.chord().placeProperty().get()).isZero();
+    workspace.chord().select(Integer.MAX_VALUE);
     int last = workspace.arrangementProperty().get().slots().size() - 1;
-    assertThat(workspace.selectedProperty().get()).isEqualTo(last);
+    assertThat(workspace.chord().placeProperty().get()).isEqualTo(last);
   }
 
   @Test
