@@ -56,7 +56,7 @@ final class ShortcutSheet extends StackPane {
             grid(
                 new Group("Picking", PickingPlace.SHORTCUTS),
                 new Group("Melody", MelodyPlace.SHORTCUTS),
-                new Group("Signs on the strip", SIGNS)));
+                new Group("Signs on strip and staff", SIGNS)));
     columns.getStyleClass().add("sheet-columns");
     Label title = new Label("Keys");
     title.getStyleClass().add("section-name");

@@ -29,7 +29,7 @@ final class StrokeBar extends ToolRow {
             sign("stop", "="),
             sign("tremolo", "~"),
             sign("mute", "u"),
-            button("mute thumb", "⇧U", () -> grid.apply("U")),
+            button("mute p", "⇧U", () -> grid.apply("U")),
             sign("roll", "/"),
             sign("roll", "\\"),
             brush("brush", "⇧↑", true),

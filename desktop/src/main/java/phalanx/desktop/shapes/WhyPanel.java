@@ -32,9 +32,9 @@ public final class WhyPanel extends VBox {
   private static final int DIFFERENCES = 4;
 
   /** Length of the bar for a cost of 1, px. */
-  private static final double BAR = 46;
+  private static final double BAR = 27;
 
-  private static final double LONGEST_BAR = 96;
+  private static final double LONGEST_BAR = 54;
   private static final double SMALLEST_SHOWN = 0.005;
   private static final List<String> PARTS =
       List.of("The shape by itself", "Coming to it", "Going on");
@@ -113,6 +113,7 @@ public final class WhyPanel extends VBox {
 
   private static HBox costRow(String name, double value, String style) {
     Label words = new Label(name);
+    words.setMinWidth(USE_PREF_SIZE);
     words.getStyleClass().add(style);
     Region grow = new Region();
     HBox.setHgrow(grow, Priority.ALWAYS);
