@@ -3,17 +3,18 @@ package phalanx.desktop.arrange;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
-import javafx.scene.layout.HBox;
 import phalanx.desktop.drawing.Controls;
+import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.DampPins;
 import phalanx.desktop.model.Workspace;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
 
 /** The strings to be stopped when the hand comes to the selected chord, a button each. */
-final class DampRow extends HBox {
+final class DampRow extends ToolRow {
 
   private final DampPins pins;
   private final List<ToggleButton> strings = new ArrayList<>();
@@ -24,7 +25,9 @@ final class DampRow extends HBox {
     setId("damp-row");
     setSpacing(3);
     getStyleClass().add("damp-row");
-    getChildren().add(Controls.styled("Stop here", "where"));
+    Label name = Controls.styled("Stop here", "row-word");
+    name.setMinWidth(USE_PREF_SIZE);
+    getChildren().add(name);
     for (int s = Tuning.STRINGS - 1; s >= 0; s--) {
       int string = s;
       ToggleButton one = button("damp-" + (Tuning.STRINGS - s), StringSign.of(s));

@@ -57,9 +57,10 @@ public final class Inspector extends VBox {
     neck =
         new NeckView(
             WIDTH - 28, 152, palette, NeckSize.SMALL, workspace.viewing().leftHandedProperty());
-    neck.fill(this, 28);
+    setMinWidth(0);
+    neck.fill(this, 0);
     setId("inspector");
-    getStyleClass().add("inspector");
+    getStyleClass().add("side-part");
     cards.getStyleClass().add("cards");
     ScrollPane scroll = Controls.scroll(cards);
     heading.setText("Shapes, the best for the whole song first");

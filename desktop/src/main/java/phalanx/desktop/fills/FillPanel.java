@@ -157,7 +157,7 @@ public final class FillPanel extends VBox {
   private static HBox row(String words) {
     HBox row = new ToolRow();
     row.setSpacing(3);
-    Label name = Controls.styled(words, "where");
+    Label name = Controls.styled(words, "row-word");
     name.setMinWidth(46);
     row.getChildren().add(name);
     return row;

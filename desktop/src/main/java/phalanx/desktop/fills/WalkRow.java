@@ -21,7 +21,7 @@ final class WalkRow extends VBox {
 
   private final Workspace workspace;
   private final WalkDesk desk;
-  private final Label target = Controls.styled("", "where");
+  private final Label target = Controls.styled("", "row-word");
   private final Label says = Controls.wrapped("", "where");
   private final Button hear;
   private final Button put;
@@ -40,6 +40,7 @@ final class WalkRow extends VBox {
     open.getStyleClass().add("chosen-way");
     HBox row = new ToolRow();
     row.setSpacing(3);
+    target.setMinWidth(USE_PREF_SIZE);
     row.getChildren().add(target);
     for (PairWalk kind : PairWalk.values()) {
       row.getChildren().add(choice(kind));
