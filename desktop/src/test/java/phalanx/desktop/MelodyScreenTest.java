@@ -316,4 +316,24 @@ class MelodyScreenTest {
     press(robot, KeyCode.CONTROL, KeyCode.Z);
     assertThat(window.workspace().song().tune().isEmpty()).isTrue();
   }
+
+  /** Fills are tried only while a shelf is on the screen, whichever of the two it is. */
+  @Test
+  void theShelfTriesOnlyWhileItIsLookedAt(FxRobot robot) throws TimeoutException {
+    window.untilPlanned();
+    FillDesk desk = window.workspace().desks().fills();
+    assertThat(desk.lookedProperty().get()).isFalse();
+    click(robot, "#part-fills");
+    assertThat(desk.lookedProperty().get()).isTrue();
+    press(robot, KeyCode.CONTROL, KeyCode.DIGIT5);
+    assertThat(desk.lookedProperty().get()).isFalse();
+    click(robot, "#part-fills");
+    assertThat(desk.lookedProperty().get()).isTrue();
+    click(robot, "#walk-thirds");
+    press(robot, KeyCode.CONTROL, KeyCode.DIGIT4);
+    assertThat(desk.lookedProperty().get()).isTrue();
+    assertThat(window.workspace().desks().walks().kindProperty().get()).isEmpty();
+    press(robot, KeyCode.CONTROL, KeyCode.DIGIT1);
+    assertThat(desk.lookedProperty().get()).isFalse();
+  }
 }

@@ -50,6 +50,14 @@ final class WalkRow extends VBox {
     desk.kindProperty().addListener(o -> show());
     workspace.chord().placeProperty().addListener(o -> show());
     workspace.arrangementProperty().addListener(o -> show());
+    // Nobody waits for a walk that is not on the screen any more.
+    sceneProperty()
+        .addListener(
+            o -> {
+              if (getScene() == null) {
+                desk.kindProperty().set(Optional.empty());
+              }
+            });
     show();
   }
 

@@ -84,7 +84,7 @@ public final class FillDesk {
 
   private boolean isShown(Fill fill) {
     Optional<FillTry> known = tried(fill);
-    boolean long_ = beats.get().filter(b -> b != fill.beats()).isEmpty();
+    boolean length = beats.get().filter(b -> b != fill.beats()).isEmpty();
     boolean there =
         position.get() == Position.ANY
             || known
@@ -92,7 +92,7 @@ public final class FillDesk {
                 .filter(f -> position.get().has(f.position()))
                 .isPresent();
     boolean fits = !fittingOnly.get() || known.filter(t -> !t.fits()).isEmpty();
-    return long_ && there && fits || chosen.get().equals(Optional.of(fill));
+    return length && there && fits || chosen.get().equals(Optional.of(fill));
   }
 
   /** Whether it is one of the player's own. */
