@@ -135,6 +135,10 @@ class RulesTest {
   @Test
   void moreStringsThanFingersAreFound() {
     String block = "upper | o | . | . | . |\nmiddle | o | . | . | . |\ntune | o | . | . | . |\n";
+    // Without a stroke of its own the thumb takes the lowest of the three.
+    Song idle = holding(picking(song("C"), block), 1, -1, 3, 2, 0, 1, 0);
+    assertThat(in(idle.withSchool(HandSchool.THUMB_AND_TWO), new FingersTooSoon())).isEmpty();
+    block += "thumb | o | . | . | . |\n";
     Song song = holding(picking(song("C"), block), 1, -1, 3, 2, 0, 1, 0);
     Found found = only(song.withSchool(HandSchool.THUMB_AND_TWO), new FingersTooSoon());
     assertThat(found.finding().measured()).isEqualTo(3);

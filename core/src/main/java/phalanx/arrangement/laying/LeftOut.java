@@ -121,8 +121,15 @@ final class LeftOut {
     return new Figure(Math.min(most, limit), limit, "ms");
   }
 
+  /** Fingers for a block; a thumb without a stroke of its own takes the lowest string of it. */
   private long free(Strike strike) {
-    return school.fingers().stream().filter(f -> !strike.gesture().contains(f)).count()
+    boolean thumb =
+        strike.thumb().isEmpty()
+            && !strike.gesture().contains(PickFinger.P)
+            && !strike.wanted().containsValue(PickFinger.P)
+            && strike.strings().size() > school.fingers().size();
+    return (thumb ? 1 : 0)
+        + school.fingers().stream().filter(f -> !strike.gesture().contains(f)).count()
         + strike.wanted().values().stream().filter(f -> !school.fingers().contains(f)).count();
   }
 }

@@ -1,6 +1,7 @@
 package phalanx.arrangement.tune;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,6 +10,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.BiConsumer;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import phalanx.arrangement.Remark;
 import phalanx.arrangement.Slot;
@@ -171,12 +173,7 @@ public final class TuneStrokes {
   /** Whether any hand could reach a pitch on this guitar. */
   private String where(Sung note) {
     if (note.isNatural()) {
-      boolean some =
-          !HarmonicNode.sounding(fit.reach().guitar(), note.midi() + fit.reach().guitar().capo())
-              .isEmpty();
-      return some
-          ? " is out of reach: its string is held or the thumb’s"
-          : " is no natural harmonic of any open string";
+      return whereTouched(note);
     }
     int midi = note.frettedMidi();
     Guitar guitar = fit.reach().guitar();
@@ -191,6 +188,30 @@ public final class TuneStrokes {
     return midi > highest
         ? " is out of reach: it lies above the last fret"
         : " is out of reach over this shape";
+  }
+
+  /** Why a natural harmonic has no place: it is off its nodes, or its string is not free. */
+  private String whereTouched(Sung note) {
+    Guitar guitar = fit.reach().guitar();
+    List<HarmonicNode> nodes = HarmonicNode.sounding(guitar, note.midi() + guitar.capo());
+    List<HarmonicNode> wanted =
+        nodes.stream()
+            .filter(note::allows)
+            .filter(n -> note.string().filter(s -> s != n.string()).isEmpty())
+            .toList();
+    if (nodes.isEmpty()) {
+      return " is no natural harmonic of any open string";
+    }
+    return wanted.isEmpty()
+        ? " is out of reach at that node: it sounds on "
+            + nodes.stream()
+                .sorted(
+                    Comparator.comparingInt(HarmonicNode::harmonic)
+                        .thenComparingDouble(HarmonicNode::fret))
+                .limit(2)
+                .map(HarmonicNode::where)
+                .collect(Collectors.joining(" or "))
+        : " is out of reach: its string is held or the thumb’s";
   }
 
   /** Says how far apart the two notes of a slur lie that cannot be made. */

@@ -54,6 +54,10 @@ class HarmonicPlanTest {
   void aNodeThatDoesNotSoundThePitchHasNoPlace() {
     assertThat(tune("e5@1(h7) . . .")).isEmpty();
     assertThat(tune("e5@1(h) . . .")).hasSize(1);
+    Song off = TestSongs.singing(TestSongs.of("Em"), "e5@1(h7) f5(h) . .");
+    assertThat(new Arranger().arrange(off).slots().get(0).remarks())
+        .anyMatch(r -> r.contains("E5 is out of reach at that node: it sounds on ① over 12"))
+        .anyMatch(r -> r.contains("F5 is no natural harmonic of any open string"));
   }
 
   @Test
