@@ -44,9 +44,13 @@ final class BarTrial {
     barTicks = Timeline.of(song).lengthOf(at.bar()).orElse(meter.barTicks());
   }
 
-  /** The same with the bars around alone, in a moment. */
-  BarTrial inShort() {
-    return new BarTrial(arranger, Excerpt.around(song, at.bar()), at, bars);
+  /**
+   * The same with some bars and those around alone, in a moment.
+   *
+   * @param kept the bars, its own among them
+   */
+  BarTrial inShort(Set<Integer> kept) {
+    return new BarTrial(arranger, Excerpt.around(song, kept), at, bars);
   }
 
   Song song() {

@@ -17,19 +17,20 @@ import phalanx.song.Tune;
 import phalanx.theory.Meter;
 
 /**
- * A bar of a song with the one before and the one after, as a song of its own: what is tried there
+ * Bars of a song with the one before and the one after, as a song of its own: what is tried there
  * is planned in a moment. What reaches further, such as a pattern of several bars, is cut off.
  */
 final class Excerpt {
 
   private Excerpt() {}
 
-  /** The song around a bar, whose identity it keeps. */
-  static Song around(Song song, int bar) {
+  /** The song around some bars that follow each other, whose identities they keep. */
+  static Song around(Song song, Set<Integer> kept) {
     Chart chart = song.chart();
     List<Integer> ids = chart.bars().stream().map(Bar::id).toList();
-    int at = ids.indexOf(bar);
-    List<Integer> near = ids.subList(Math.max(0, at - 1), Math.min(ids.size(), at + 2));
+    int first = kept.stream().mapToInt(ids::indexOf).min().orElse(0);
+    int last = kept.stream().mapToInt(ids::indexOf).max().orElse(0);
+    List<Integer> near = ids.subList(Math.max(0, first - 1), Math.min(ids.size(), last + 2));
     Map<Integer, Meter> meters = chart.meters(song.meter());
     Map<Integer, Double> tempos = chart.tempos(song.tempo());
     List<Bar> bars =

@@ -3,7 +3,6 @@ package phalanx.advice;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import phalanx.arrangement.Attack;
@@ -12,7 +11,6 @@ import phalanx.arrangement.laying.Arranger;
 import phalanx.colour.Ending;
 import phalanx.colour.Fill;
 import phalanx.melody.BarTune;
-import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
@@ -32,9 +30,12 @@ public final class FillFitting {
   private static final int HIGHEST = 79;
   private static final int OCTAVE = 12;
 
+  /** The longest fill. */
+  private static final int LONGEST = Fill.MOST_BEATS * Ticks.PER_QUARTER;
+
   private final BarTrial trial;
   private final Song song;
-  private final SlotRef at;
+  private final Stretch stretch;
   private final Chord chord;
 
   /**
@@ -43,26 +44,30 @@ public final class FillFitting {
    * @param at where its last chord is written
    */
   public FillFitting(Arranger arranger, Song song, SlotRef at, Chord chord) {
-    this(new BarTrial(arranger, song, at, Set.of(at.bar())), chord);
+    this(arranger, song, at, Stretch.of(song, at, chord, LONGEST), chord);
   }
 
-  private FillFitting(BarTrial trial, Chord chord) {
+  private FillFitting(Arranger arranger, Song song, SlotRef at, Stretch stretch, Chord chord) {
+    this(new BarTrial(arranger, song, at, stretch.bars()), stretch, chord);
+  }
+
+  private FillFitting(BarTrial trial, Stretch stretch, Chord chord) {
     this.trial = trial;
+    this.stretch = stretch;
     this.chord = chord;
     song = trial.song();
-    at = trial.at();
   }
 
   /**
    * The same with the bars around alone, in a moment; the song of what it finds is only these bars.
    */
   public FillFitting inShort() {
-    return new FillFitting(trial.inShort(), chord);
+    return new FillFitting(trial.inShort(stretch.bars()), stretch, chord);
   }
 
   /** Tries a fill, its last note played in some way. */
   public FillTry of(Fill fill, Fill.Colour colour, Ending ending) {
-    int room = trial.room();
+    int room = stretch.length();
     if (room < fill.beats() * Ticks.PER_QUARTER) {
       String has = Phrase.of("%.1f", room / (double) Ticks.PER_QUARTER);
       return not(
@@ -126,22 +131,7 @@ public final class FillFitting {
   }
 
   private Song placed(Fill fill, BarTune run, Ending ending) {
-    int barTicks = trial.barTicks();
-    int from = barTicks - fill.beats() * Ticks.PER_QUARTER;
-    BarTune tune = song.tune().at(at.bar(), song.chart()).silencing(from, barTicks);
-    int last = from;
-    for (TuneNote note : run.notes()) {
-      last = from + note.tick();
-      tune =
-          tune.placing(
-              new TuneNote(
-                  last,
-                  note.lengthTicks(),
-                  note.wants(),
-                  note.slur(),
-                  note.graces(),
-                  note.techniques()));
-    }
-    return ending.on(song.withTune(song.tune().with(at.bar(), tune)), at.bar(), last);
+    Stretch.Placed placed = stretch.placed(song, run, fill.beats() * Ticks.PER_QUARTER);
+    return ending.on(placed.song(), placed.last().bar(), placed.last().tick());
   }
 }

@@ -2,6 +2,7 @@ package phalanx.advice;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Set;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
@@ -22,7 +23,7 @@ class ExcerptTest {
     Song song = DrawnSongs.withTune(draws);
     var bars = song.chart().bars();
     int middle = bars.get(which % bars.size()).id();
-    Song part = Excerpt.around(song, middle);
+    Song part = Excerpt.around(song, Set.of(middle));
     assertThat(part.chart().bars()).extracting(Bar::id).contains(middle).hasSizeBetween(1, 3);
     for (Bar bar : part.chart().bars()) {
       Bar before = song.chart().bar(bar.id()).orElseThrow();

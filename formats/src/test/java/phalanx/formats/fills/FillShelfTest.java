@@ -175,6 +175,43 @@ class FillShelfTest {
     }
   }
 
+  /** A fill of two bars begins in the bar before where the chord is held there already. */
+  @ParameterizedTest
+  @ValueSource(strings = {"4/4", "3/4", "2/4", "6/8"})
+  void aLongFillBeginsInABarBefore(String metre) {
+    Fill fill = FillShelf.all().stream().filter(f -> f.beats() == 8).findFirst().orElseThrow();
+    Meter meter = Meter.parse(metre).orElseThrow();
+    Song plain = TestSongs.of("| D | G | G | G | G | C |").withTempo(100);
+    Song song = plain.withFeel(plain.feel().withMeter(meter));
+    FillFitting fitting = new FillFitting(ARRANGER, song, new SlotRef(5, 0), TestSongs.chord("G"));
+    FillTry tried = fitting.of(fill, Fill.Colour.MAJOR, Ending.PLAIN);
+    FittedRun run = tried.fitted().orElseThrow();
+    assertThat(run.fromTick()).isEqualTo(5 * meter.barTicks() - 8 * 5040);
+    assertThat(run.notes())
+        .hasSameSizeAs(fill.over(Fill.Colour.MAJOR, 55, NoteName.parse("G").orElseThrow()).notes());
+    assertThat(run.song().tune().at(1, song.chart()).isSilent()).isTrue();
+    assertThat(run.song().tune().at(6, song.chart()).isSilent()).isTrue();
+    assertThat(
+            fitting
+                .inShort()
+                .of(fill, Fill.Colour.MAJOR, Ending.PLAIN)
+                .fitted()
+                .orElseThrow()
+                .notes())
+        .hasSameSizeAs(run.notes());
+  }
+
+  @Test
+  void aLongFillNeedsItsChordInTheBarBefore() {
+    Fill fill = FillShelf.all().stream().filter(f -> f.beats() == 8).findFirst().orElseThrow();
+    Song song = TestSongs.of("| G | C | G |").withTempo(100);
+    FillTry tried =
+        new FillFitting(ARRANGER, song, new SlotRef(3, 0), TestSongs.chord("G"))
+            .of(fill, Fill.Colour.MAJOR, Ending.PLAIN);
+    assertThat(tried.why())
+        .hasValueSatisfying(w -> assertThat(w).contains("it lasts 8 quarters, and G has 4.0 here"));
+  }
+
   @Test
   void whatIsNoFillIsSaidWithItsLine() {
     FillReader.Result read =
