@@ -24,6 +24,16 @@ final class FillCard extends VBox {
   private final Label fits = Controls.styled("", "card-line");
   private final FillPicture picture;
 
+  private Shown shown = new Shown(null, null, false);
+
+  /** What a card shows; of two tries only the same one is equal, for a plan is long to compare. */
+  private record Shown(Fill.Colour colour, FillTry tried, boolean chosen) {
+
+    boolean isSame(Shown other) {
+      return colour == other.colour && tried == other.tried && chosen == other.chosen;
+    }
+  }
+
   FillCard(Fill fill, Palette palette, Runnable choose) {
     this.fill = fill;
     picture = new FillPicture(PICTURE_WIDTH, PICTURE_HEIGHT, palette);
@@ -48,6 +58,11 @@ final class FillCard extends VBox {
 
   /** Shows what is known of the fill. */
   void show(Fill.Colour colour, Optional<FillTry> tried, boolean chosen) {
+    Shown now = new Shown(colour, tried.orElse(null), chosen);
+    if (now.isSame(shown)) {
+      return;
+    }
+    shown = now;
     degrees.setText(fill.lines().get(colour));
     String beats = fill.beats() == 1 ? "1 beat" : fill.beats() + " beats";
     String known =

@@ -99,8 +99,12 @@ public final class FillPanel extends VBox {
     desk.chosenProperty().addListener(o -> show());
     desk.newsProperty().addListener(o -> show());
     // Only the shelf that is on the screen asks for fills to be tried.
-    sceneProperty().addListener(o -> desk.lookedProperty().set(getScene() != null));
-    desk.lookedProperty().set(getScene() != null);
+    sceneProperty()
+        .addListener(
+            o -> {
+              desk.lookedProperty().set(getScene() != null);
+              show();
+            });
     show();
   }
 
@@ -179,6 +183,9 @@ public final class FillPanel extends VBox {
   }
 
   private void show() {
+    if (getScene() == null) {
+      return;
+    }
     bluesy.setSelected(desk.colourProperty().get() == Fill.Colour.BLUESY);
     NoteNaming naming = workspace.viewing().namingProperty().get();
     over.setText(
