@@ -6,8 +6,11 @@ import phalanx.theory.Chord;
 import phalanx.theory.ChordReader;
 import phalanx.theory.ChordReading;
 import phalanx.theory.Interval;
+import phalanx.theory.Key;
 import phalanx.theory.Phrase;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.ParameterException;
 
 /** {@code phalanx chord SYMBOL}: the chord's tones. */
 @Command(name = "chord", description = "the tones of a chord", mixinStandardHelpOptions = true)
@@ -24,6 +27,16 @@ final class ChordCommand extends QueryCommand {
         Phrase.of(
             "cannot read the chord \"%s\" at character %d: expected %s",
             symbol, no.column() + 1, no.expected()));
+  }
+
+  /** Reads a key given with {@code --key}. */
+  static Key key(String text, CommandSpec spec) {
+    return Key.parse(text)
+        .orElseThrow(
+            () ->
+                new ParameterException(
+                    spec.commandLine(),
+                    "--key: expected a key such as G or Am, found \"" + text + "\""));
   }
 
   @Override

@@ -17,14 +17,12 @@ import phalanx.colour.Fill;
 import phalanx.formats.fills.FillShelf;
 import phalanx.formats.json.RunJson;
 import phalanx.instrument.Guitar;
-import phalanx.instrument.StringSign;
 import phalanx.song.Bar;
 import phalanx.song.Chart;
 import phalanx.song.Section;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
 import phalanx.theory.Chord;
-import phalanx.theory.Key;
 import phalanx.theory.Meter;
 import phalanx.theory.Phrase;
 import picocli.CommandLine.Command;
@@ -110,13 +108,8 @@ final class FillsCommand implements Callable<Integer> {
             .withGuitar(options.guitar(Guitar.STEEL))
             .withHand(options.hand(plain.hand()))
             .withFeel(plain.feel().withMeter(meter).withTempo(TEMPO))
-            .withKey(key == null ? Optional.empty() : Optional.of(key()));
+            .withKey(Optional.ofNullable(key).map(k -> ChordCommand.key(k, spec)));
     return song.editChart(c -> chart);
-  }
-
-  private Key key() {
-    return Key.parse(key)
-        .orElseThrow(() -> usage("--key: expected a key such as G or Am, found \"" + key + "\""));
   }
 
   private static SlotRef first(Song song) {
@@ -138,14 +131,10 @@ final class FillsCommand implements Callable<Integer> {
   }
 
   private static String line(FillTry tried, FittedRun f) {
-    String notes =
-        f.notes().stream()
-            .map(n -> StringSign.of(n.string()) + n.fret())
-            .collect(Collectors.joining(" "));
     String hard = tried.why().map(why -> "  hard: " + why).orElse("");
     return Phrase.of(
         "%-22s %-7s %d beats  %s%s",
-        tried.fill().name(), tried.colour().word(), tried.fill().beats(), notes, hard);
+        tried.fill().name(), tried.colour().word(), tried.fill().beats(), f.places(" "), hard);
   }
 
   private ParameterException usage(String message) {

@@ -11,7 +11,6 @@ import phalanx.arrangement.laying.Arranger;
 import phalanx.colour.PairWalk;
 import phalanx.formats.json.RunJson;
 import phalanx.instrument.Guitar;
-import phalanx.instrument.StringSign;
 import phalanx.song.Bar;
 import phalanx.song.Chart;
 import phalanx.song.ChordChange;
@@ -20,9 +19,7 @@ import phalanx.song.Section;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
 import phalanx.theory.Chord;
-import phalanx.theory.Key;
 import phalanx.theory.Phrase;
-import phalanx.theory.Ticks;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -87,17 +84,12 @@ final class WalkCommand implements Callable<Integer> {
         .withGuitar(options.guitar(Guitar.STEEL))
         .withHand(options.hand(plain.hand()))
         .withTempo(TEMPO)
-        .withKey(Optional.ofNullable(key).map(this::read))
+        .withKey(Optional.ofNullable(key).map(k -> ChordCommand.key(k, spec)))
         .editChart(c -> chart);
   }
 
   private static Bar bar(int id, Chord chord) {
     return Bar.of(id, List.of(new ChordChange(0, new Harmony.Sounding(chord))));
-  }
-
-  private Key read(String text) {
-    return Key.parse(text)
-        .orElseThrow(() -> usage("--key: expected a key such as G or Am, found \"" + text + "\""));
   }
 
   private static String text(List<RunJson.Walk> walks) {
@@ -107,19 +99,8 @@ final class WalkCommand implements Callable<Integer> {
   }
 
   private static String line(String in, FittedRun run) {
-    String places =
-        run.notes().stream()
-            .collect(
-                Collectors.groupingBy(
-                    n -> n.tick() / Ticks.PER_QUARTER,
-                    java.util.TreeMap::new,
-                    Collectors.mapping(
-                        n -> StringSign.of(n.string()) + n.fret(), Collectors.joining(" "))))
-            .values()
-            .stream()
-            .collect(Collectors.joining(" · "));
     String hard = run.hard().isEmpty() ? "" : "  but: " + run.hard().get(0).finding().message();
-    return Phrase.of("%-7s %s%s", in, places, hard);
+    return Phrase.of("%-7s %s%s", in, run.places(" · "), hard);
   }
 
   private ParameterException usage(String message) {

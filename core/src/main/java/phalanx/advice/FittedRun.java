@@ -1,8 +1,10 @@
 package phalanx.advice;
 
 import java.util.List;
+import java.util.TreeMap;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
+import phalanx.instrument.StringSign;
 import phalanx.review.Found;
 import phalanx.song.Song;
 import phalanx.theory.Ticks;
@@ -40,6 +42,20 @@ public record FittedRun(
     return arrangement.notesFrom(fromTick(), end).stream()
         .filter(n -> n.part() == Note.Part.TUNE)
         .toList();
+  }
+
+  /**
+   * Where its notes lie, a string's sign and a fret each.
+   *
+   * @param between stands between those that follow each other; notes at once have a blank
+   */
+  public String places(String between) {
+    TreeMap<Integer, String> moments = new TreeMap<>();
+    for (Note note : notes()) {
+      String place = StringSign.of(note.string()) + note.fret();
+      moments.merge(note.tick(), place, (a, b) -> a + " " + b);
+    }
+    return String.join(between, moments.values());
   }
 
   /** The same with what else sounds meanwhile. */

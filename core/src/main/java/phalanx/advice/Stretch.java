@@ -9,7 +9,6 @@ import phalanx.melody.BarTune;
 import phalanx.melody.TuneNote;
 import phalanx.song.Chart;
 import phalanx.song.ChordChange;
-import phalanx.song.Harmony;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
 import phalanx.song.Timeline;
@@ -74,7 +73,7 @@ record Stretch(List<Part> parts) {
     return changes.isEmpty()
         ? Optional.empty()
         : Optional.of(changes.get(changes.size() - 1))
-            .filter(c -> c.harmony() instanceof Harmony.Sounding s && s.chord().equals(chord))
+            .filter(c -> c.harmony().sounding().equals(Optional.of(chord)))
             .map(ChordChange::tick);
   }
 

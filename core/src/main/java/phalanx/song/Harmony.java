@@ -1,5 +1,6 @@
 package phalanx.song;
 
+import java.util.Optional;
 import phalanx.theory.Chord;
 import phalanx.theory.Interval;
 import phalanx.theory.NoteNaming;
@@ -55,5 +56,10 @@ public sealed interface Harmony {
     public String label(NoteNaming naming) {
       return text;
     }
+  }
+
+  /** The chord that sounds; empty where none does or what is written is none. */
+  default Optional<Chord> sounding() {
+    return this instanceof Sounding s ? Optional.of(s.chord()) : Optional.empty();
   }
 }

@@ -60,8 +60,8 @@ public final class Documents {
     tasks = new DiskTasks(workspace, disk, interfaceThread);
     recovery = new Recovery(folder, ProcessHandle.current().pid());
     opening = new NewestAnswer(disk, interfaceThread);
-    shelf = new OwnShelf<>(folder, new KeptPatterns(), disk, interfaceThread, tasks::tell);
-    fills = new OwnShelf<>(folder, new KeptFills(), disk, interfaceThread, tasks::tell);
+    shelf = new OwnShelf<>(folder, OwnShelf.Kept.PATTERNS, disk, interfaceThread, tasks::tell);
+    fills = new OwnShelf<>(folder, OwnShelf.Kept.FILLS, disk, interfaceThread, tasks::tell);
     remembered = new Remembered(workspace, folder, tasks);
     workspace.faults().logLiesAt(folder.log());
   }

@@ -5,10 +5,15 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import phalanx.colour.Fill;
 import phalanx.formats.DiskTrouble;
 import phalanx.formats.NamedTexts;
+import phalanx.formats.fills.OwnFills;
+import phalanx.formats.patterns.OwnPatterns;
+import phalanx.picking.WrittenPattern;
 
 /**
  * The player's own patterns or fills, in a folder of the player's folder.
@@ -25,22 +30,42 @@ public final class OwnShelf<S, T> {
   private final Consumer<String> trouble;
   private final ReadOnlyObjectWrapper<S> things;
 
-  /** How things are kept on disk. */
-  interface Kept<S, T> {
+  /**
+   * How things are kept on disk.
+   *
+   * @param name the folder's name, which is also what they are called
+   * @param none an empty shelf
+   */
+  record Kept<S, T>(
+      String name,
+      S none,
+      Function<Path, S> read,
+      Function<S, List<NamedTexts.Fault>> problems,
+      Writing<T> save,
+      Writing<String> remove) {
 
-    /** The folder's name, which is also what they are called. */
-    String name();
+    static final Kept<OwnPatterns, WrittenPattern> PATTERNS =
+        new Kept<>(
+            "patterns",
+            OwnPatterns.NONE,
+            OwnPatterns::read,
+            OwnPatterns::problems,
+            OwnPatterns::save,
+            OwnPatterns::remove);
 
-    /** An empty shelf. */
-    S none();
+    static final Kept<OwnFills, Fill> FILLS =
+        new Kept<>(
+            "fills",
+            OwnFills.NONE,
+            OwnFills::read,
+            OwnFills::problems,
+            OwnFills::save,
+            OwnFills::remove);
+  }
 
-    S read(Path folder);
-
-    List<NamedTexts.Fault> problems(S things);
-
-    void save(Path folder, T thing) throws IOException;
-
-    void remove(Path folder, String name) throws IOException;
+  /** Something done in a folder. */
+  interface Writing<T> {
+    void in(Path folder, T thing) throws IOException;
   }
 
   /**
@@ -72,12 +97,12 @@ public final class OwnShelf<S, T> {
 
   /** Puts a thing on it, in place of one of the same name. */
   public void put(T thing) {
-    change(place -> kept.save(place, thing));
+    change(place -> kept.save().in(place, thing));
   }
 
   /** Takes a thing from it. */
   public void remove(String name) {
-    change(place -> kept.remove(place, name));
+    change(place -> kept.remove().in(place, name));
   }
 
   private interface Change {
@@ -90,7 +115,7 @@ public final class OwnShelf<S, T> {
           try {
             Path place = folder.file(kept.name());
             change.in(place);
-            S read = kept.read(place);
+            S read = kept.read().apply(place);
             interfaceThread.execute(() -> show(read));
           } catch (IOException e) {
             String words = "Your " + kept.name() + " could not be saved: " + DiskTrouble.why(e);
@@ -101,6 +126,6 @@ public final class OwnShelf<S, T> {
 
   private void show(S read) {
     things.set(read);
-    kept.problems(read).forEach(f -> trouble.accept(f.toString()));
+    kept.problems().apply(read).forEach(f -> trouble.accept(f.toString()));
   }
 }

@@ -28,7 +28,6 @@ import phalanx.desktop.files.OwnShelf;
 import phalanx.desktop.model.FillDesk;
 import phalanx.desktop.model.Workspace;
 import phalanx.formats.fills.OwnFills;
-import phalanx.instrument.StringSign;
 import phalanx.theory.NoteNaming;
 
 /**
@@ -239,15 +238,7 @@ public final class FillPanel extends VBox {
 
   private static String words(FillTry tried) {
     String about = tried.fill().about();
-    String places =
-        tried
-            .fitted()
-            .map(
-                f ->
-                    f.notes().stream()
-                        .map(n -> StringSign.of(n.string()) + n.fret())
-                        .collect(Collectors.joining("  ")))
-            .orElse("");
+    String places = tried.fitted().map(f -> f.places("  ")).orElse("");
     String hard = tried.why().map(why -> "Not here: " + why).orElse("nothing is hard");
     return Stream.of(about, places, hard)
         .filter(s -> !s.isEmpty())

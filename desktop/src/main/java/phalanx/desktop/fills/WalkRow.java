@@ -1,20 +1,17 @@
 package phalanx.desktop.fills;
 
 import java.util.Optional;
-import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import phalanx.advice.FittedRun;
-import phalanx.arrangement.Note;
 import phalanx.colour.PairWalk;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.WalkDesk;
 import phalanx.desktop.model.Workspace;
-import phalanx.instrument.StringSign;
 
 /** Two strings that climb to the next chord: tried, heard, put in. */
 final class WalkRow extends VBox {
@@ -91,22 +88,11 @@ final class WalkRow extends VBox {
   }
 
   private static String words(FittedRun run) {
-    String places =
-        run.notes().stream()
-            .collect(Collectors.groupingBy(Note::tick, java.util.TreeMap::new, Collectors.toList()))
-            .values()
-            .stream()
-            .map(
-                pair ->
-                    pair.stream()
-                        .map(n -> StringSign.of(n.string()) + n.fret())
-                        .collect(Collectors.joining(" ")))
-            .collect(Collectors.joining(" · "));
     String hard =
         run.hard().stream()
             .findFirst()
             .map(f -> "But: " + f.finding().message())
             .orElse("nothing is hard");
-    return places + "\n" + hard;
+    return run.places(" · ") + "\n" + hard;
   }
 }

@@ -170,8 +170,11 @@ final class NeckEntry extends VBox {
       return;
     }
     NeckPlaces places = entry.placesProperty().get();
-    nodes.hold(places.shape().orElse(Shape.OPEN));
-    nodes.show(a.song().guitar(), a.song().hand(), List.of(), Optional.empty());
+    if (entry.harmonicsProperty().get()) {
+      nodes.hold(places.shape().orElse(Shape.OPEN));
+      nodes.show(a.song().guitar(), a.song().hand(), List.of(), Optional.empty());
+      return;
+    }
     List<NeckPicture.Mark> marks = new ArrayList<>();
     for (NeckPlaces.Place place : places.places()) {
       boolean pressed = place.inShape() && place.finger().isPresent();

@@ -40,6 +40,16 @@ public final class ChordChoice {
     return slot().flatMap(s -> workspace.song().chart().bar(s.played().ref().bar()));
   }
 
+  /** The last chord of the bar it is played in. */
+  Optional<Slot> lastOfBar() {
+    return slot()
+        .flatMap(
+            here ->
+                slots().stream()
+                    .filter(s -> s.played().bar() == here.played().bar())
+                    .reduce((a, b) -> b));
+  }
+
   /** Selects a slot by its place in the song, as near as the song allows. */
   public void select(int slot) {
     place.set(Math.max(0, Math.min(slot, Math.max(0, slots().size() - 1))));

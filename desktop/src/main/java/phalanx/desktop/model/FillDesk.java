@@ -1,7 +1,6 @@
 package phalanx.desktop.model;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,7 +22,6 @@ import phalanx.colour.Ending;
 import phalanx.colour.Fill;
 import phalanx.colour.FillMaker;
 import phalanx.song.Bar;
-import phalanx.song.Harmony;
 import phalanx.song.SlotRef;
 import phalanx.theory.Chord;
 
@@ -123,13 +121,11 @@ public final class FillDesk {
   }
 
   private Optional<Place> place() {
-    Optional<Integer> bar = workspace.chord().slot().map(s -> s.played().ref().bar());
-    return bar.stream()
-        .flatMap(b -> workspace.arrangementProperty().get().slots().stream())
-        .filter(s -> s.played().ref().bar() == bar.get())
-        .max(Comparator.comparingInt((Slot s) -> s.played().ref().tick()))
-        .filter(s -> s.played().harmony() instanceof Harmony.Sounding)
-        .map(s -> new Place(s.played().ref(), ((Harmony.Sounding) s.played().harmony()).chord()));
+    return workspace
+        .chord()
+        .lastOfBar()
+        .map(Slot::played)
+        .flatMap(s -> s.harmony().sounding().map(chord -> new Place(s.ref(), chord)));
   }
 
   /** The chord that fills go over, as it is called. */
@@ -218,9 +214,7 @@ public final class FillDesk {
 
   private Optional<Chord> chordAtEnd() {
     return workspace.range().slots().stream()
-        .map(s -> s.played().harmony())
-        .filter(Harmony.Sounding.class::isInstance)
-        .map(h -> ((Harmony.Sounding) h).chord())
+        .flatMap(s -> s.played().harmony().sounding().stream())
         .reduce((a, b) -> b);
   }
 

@@ -8,10 +8,8 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import phalanx.advice.FittedRun;
 import phalanx.advice.WalkFitting;
-import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
 import phalanx.colour.PairWalk;
-import phalanx.song.Harmony;
 import phalanx.theory.Chord;
 
 /** A walk of double stops from the selected bar's last chord up to the next one. */
@@ -62,29 +60,19 @@ public final class WalkDesk {
 
   /** The last chord of the selected bar, and the one that follows it. */
   private Optional<Place> place() {
-    Arrangement a = workspace.arrangementProperty().get();
-    Optional<Slot> selected = workspace.chord().slot();
-    if (a == null || selected.isEmpty()) {
+    Optional<Slot> last = workspace.chord().lastOfBar();
+    List<Slot> slots = last.isEmpty() ? List.of() : workspace.arrangementProperty().get().slots();
+    int next = last.map(slots::indexOf).orElse(0) + 1;
+    if (next >= slots.size()) {
       return Optional.empty();
     }
-    List<Slot> slots = a.slots();
-    int last = workspace.chord().placeProperty().get();
-    while (last + 1 < slots.size()
-        && slots.get(last + 1).played().bar() == selected.get().played().bar()) {
-      last++;
-    }
-    if (last + 1 >= slots.size()) {
-      return Optional.empty();
-    }
-    Place place = new Place(slots.get(last), slots.get(last + 1));
+    Place place = new Place(last.orElseThrow(), slots.get(next));
     boolean chords = chord(place.from()).isPresent() && chord(place.to()).isPresent();
     return chords ? Optional.of(place) : Optional.empty();
   }
 
   private static Optional<Chord> chord(Slot slot) {
-    return slot.played().harmony() instanceof Harmony.Sounding s
-        ? Optional.of(s.chord())
-        : Optional.empty();
+    return slot.played().harmony().sounding();
   }
 
   /** The chord it leads to; empty where there is none. */

@@ -76,10 +76,9 @@ public final class HarmonicsView extends Canvas {
     guitar.ifPresent(this::paint);
   }
 
-  /** Shows a shape held on the neck. */
+  /** The shape held on the neck that is shown next. */
   public void hold(Shape shape) {
     held = shape;
-    repaint();
   }
 
   /**
