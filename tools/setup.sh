@@ -13,6 +13,13 @@ as_root() {
     fi
 }
 
+# Lets files have names in any script: where the system's language knows no UTF-8, Java cannot name them.
+allow_all_names() {
+    if [ "$(locale charmap 2>/dev/null)" != UTF-8 ]; then
+        export LC_ALL=C.UTF-8
+    fi
+}
+
 need_java() {
     if ! command -v java >/dev/null || ! command -v mvn >/dev/null; then
         echo "Phalanx needs a JDK 17 and Maven; on Debian: apt-get install openjdk-17-jdk maven" >&2

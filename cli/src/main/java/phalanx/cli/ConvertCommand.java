@@ -2,8 +2,10 @@ package phalanx.cli;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import phalanx.formats.DiskTrouble;
+import phalanx.formats.SafeTarget;
 import phalanx.formats.SongFiles;
 import phalanx.song.Song;
 import picocli.CommandLine.Command;
@@ -32,12 +34,13 @@ final class ConvertCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws UnusableInput {
-    if (!out.toString().endsWith(SongFiles.ENDING)) {
+    if (!SafeTarget.isSongName(out)) {
       String words = "OUT: expected a name ending in " + SongFiles.ENDING;
       throw new ParameterException(spec.commandLine(), words);
     }
-    Song song = SongArgument.read(in, spec.commandLine().getErr());
     try {
+      SafeTarget.checkSong(out, Optional.of(in));
+      Song song = SongArgument.read(in, spec.commandLine().getErr());
       SongFiles.save(song, out);
     } catch (IOException e) {
       throw new UnusableInput(out + ": " + DiskTrouble.writing(e));

@@ -2,6 +2,8 @@ package phalanx.cli;
 
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
 import org.slf4j.LoggerFactory;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -53,6 +55,10 @@ public final class PhalanxCommand {
     line.setOut(out);
     line.setErr(err);
     line.setCaseInsensitiveEnumValuesAllowed(true);
+    // A word that begins with @ is a word, never the name of a file with more words.
+    line.setExpandAtFiles(false);
+    line.registerConverter(Path.class, PhalanxCommand::path);
+    line.setParameterExceptionHandler((e, words) -> wrongUsage(e, err));
     line.setExecutionExceptionHandler(
         (e, command, result) -> {
           if (e instanceof UnusableInput) {
@@ -67,5 +73,25 @@ public final class PhalanxCommand {
     out.flush();
     err.flush();
     return code;
+  }
+
+  private static Path path(String name) {
+    try {
+      return Path.of(name);
+    } catch (InvalidPathException e) {
+      throw new CommandLine.TypeConversionException(
+          "no file can have the name “" + name + "” here");
+    }
+  }
+
+  /** One sentence, and where more is to be read. */
+  private static int wrongUsage(CommandLine.ParameterException wrong, PrintWriter err) {
+    CommandLine at = wrong.getCommandLine();
+    err.println(
+        wrong.getMessage().lines().findFirst().orElse("wrong usage")
+            + " (see "
+            + at.getCommandSpec().qualifiedName()
+            + " --help)");
+    return CommandLine.ExitCode.USAGE;
   }
 }

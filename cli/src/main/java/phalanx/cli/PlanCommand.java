@@ -1,14 +1,11 @@
 package phalanx.cli;
 
-import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.laying.Arranger;
-import phalanx.formats.DiskTrouble;
 import phalanx.formats.PlanFormat;
-import phalanx.formats.WholeFile;
 import phalanx.formats.json.ArrangementJson;
 import phalanx.formats.tab.TextTab;
 import phalanx.song.Song;
@@ -44,6 +41,9 @@ final class PlanCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws UnusableInput {
+    for (Path out : outs) {
+      WrittenFile.check(out, song);
+    }
     List<PlanFormat> formats = outs.stream().map(this::format).toList();
     Song wanted = options.adjusted(SongArgument.read(song, spec.commandLine().getErr()));
     Arrangement arrangement = new Arranger().arrange(wanted);
@@ -56,11 +56,8 @@ final class PlanCommand implements Callable<Integer> {
     // Everything is made before anything is written, so that a fault leaves no half of it.
     List<byte[]> files = formats.stream().map(f -> f.write(arrangement)).toList();
     for (int i = 0; i < outs.size(); i++) {
-      try {
-        WholeFile.write(outs.get(i), files.get(i), false);
-      } catch (IOException e) {
-        throw new UnusableInput(outs.get(i) + ": " + DiskTrouble.writing(e));
-      }
+      byte[] bytes = files.get(i);
+      WrittenFile.write(outs.get(i), out -> out.write(bytes));
     }
     return 0;
   }

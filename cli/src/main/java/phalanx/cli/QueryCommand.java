@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import phalanx.formats.DiskTrouble;
+import phalanx.formats.RegularFile;
 import phalanx.formats.json.AnswerJson;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -34,7 +35,7 @@ abstract class QueryCommand implements Callable<Integer> {
   @Option(
       names = "--batch",
       paramLabel = "FILE",
-      description = "one query a line; one JSON object a line out, in order")
+      description = "one query a line (- reads them from the input); one JSON object a line out")
   private Path batch;
 
   /** The answer as one JSON object in one line. */
@@ -63,8 +64,14 @@ abstract class QueryCommand implements Callable<Integer> {
   private List<String> lines() throws UnusableInput {
     try {
       List<String> lines = new ArrayList<>();
+      if (!batch.toString().equals("-")) {
+        RegularFile.check(batch);
+      }
       // By line, so that one that is not text does not cost the others.
-      String bytes = new String(Files.readAllBytes(batch), StandardCharsets.ISO_8859_1);
+      String bytes =
+          new String(
+              batch.toString().equals("-") ? System.in.readAllBytes() : Files.readAllBytes(batch),
+              StandardCharsets.ISO_8859_1);
       for (String line : bytes.split("\\r\\n|[\\r\\n]")) {
         lines.add(text(line.getBytes(StandardCharsets.ISO_8859_1)));
       }

@@ -2,7 +2,6 @@ package phalanx.cli;
 
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.io.IOException;
 import java.nio.file.Path;
 import java.util.EnumSet;
 import java.util.List;
@@ -14,8 +13,6 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import phalanx.arrangement.laying.Arranger;
-import phalanx.formats.DiskTrouble;
-import phalanx.formats.WholeFile;
 import phalanx.performance.Performance;
 import phalanx.song.Song;
 import phalanx.sound.Layer;
@@ -91,14 +88,11 @@ final class RenderCommand implements Callable<Integer> {
   @Override
   public Integer call() throws UnusableInput {
     RenderOptions wanted = wanted();
+    WrittenFile.check(out, song);
     Song adjusted = options.adjusted(SongArgument.read(song, spec.commandLine().getErr()));
     Performance performance = Performance.of(new Arranger().arrange(adjusted));
     Rendering rendering = rendering(performance, wanted);
-    try {
-      WholeFile.write(out, file -> rendering.write(file, share -> true), false);
-    } catch (IOException e) {
-      throw new UnusableInput(out + ": " + DiskTrouble.writing(e));
-    }
+    WrittenFile.write(out, file -> rendering.write(file, share -> true));
     if (json) {
       spec.commandLine().getOut().println(told(rendering));
     }

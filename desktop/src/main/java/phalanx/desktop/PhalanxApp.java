@@ -2,6 +2,7 @@ package phalanx.desktop;
 
 import atlantafx.base.theme.PrimerLight;
 import java.io.File;
+import java.io.IOException;
 import java.net.URL;
 import java.nio.file.Path;
 import java.util.List;
@@ -27,7 +28,8 @@ import phalanx.desktop.files.Documents;
 import phalanx.desktop.files.PlayerFolder;
 import phalanx.desktop.files.SoundExport;
 import phalanx.desktop.frame.NoticeBar;
-import phalanx.desktop.frame.SongDesk;
+import phalanx.desktop.frame.SongController;
+import phalanx.desktop.frame.SongMenu;
 import phalanx.desktop.frame.Workbench;
 import phalanx.desktop.model.NewestAnswer;
 import phalanx.desktop.model.PlanService;
@@ -61,7 +63,7 @@ public final class PhalanxApp extends Application {
   private final Workspace workspace =
       new Workspace(new PlanService(planner, worker, Platform::runLater));
   private Documents documents;
-  private SongDesk desk;
+  private SongController songs;
   private Timeline keeping;
   private Stage window;
 
@@ -82,24 +84,39 @@ public final class PhalanxApp extends Application {
   @Override
   public void start(Stage stage) {
     Optional<Path> song = getParameters().getUnnamed().stream().findFirst().map(Path::of);
-    show(stage, song, PlayerFolder.usual());
+    show(stage, song, PlayerFolder.usual(), new Chooser());
+  }
+
+  /** The folder with the demo songs, where the start script says it is. */
+  private static Optional<Path> demoSongs() {
+    return Optional.ofNullable(System.getProperty(SongMenu.DEMO)).map(Path::of);
+  }
+
+  private static boolean isIn(Optional<Path> folder, Path file) {
+    try {
+      return folder.isPresent() && file.toRealPath().getParent().equals(folder.get().toRealPath());
+    } catch (IOException e) {
+      return false;
+    }
   }
 
   /** Shows the window with a song, or with an empty one to type into. */
-  void show(Stage stage, Optional<Path> song, PlayerFolder folder) {
+  void show(Stage stage, Optional<Path> song, PlayerFolder folder, SongController.FileAsker asker) {
     window = stage;
     Thread.setDefaultUncaughtExceptionHandler(
         (thread, fault) -> workspace.faults().tell("Something did not work", fault));
     TypeFace.load();
     setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
-    documents = new Documents(workspace, folder, disk, Platform::runLater);
+    documents =
+        new Documents(workspace, folder, disk, Platform::runLater, file -> isIn(demoSongs(), file));
     NoticeBar notices = new NoticeBar();
-    desk = new SongDesk(workspace, documents, notices, new Chooser());
+    songs = new SongController(workspace, documents, notices, asker);
+    songs.whenClosed(stage::close);
     ShapeTrialModel trials =
         new ShapeTrialModel(workspace, new NewestAnswer(worker, Platform::runLater));
     workspace.screenProperty().set(song.isPresent() ? Screen.ARRANGE : Screen.CHART);
     Palette palette = Palette.of(resource(TOKENS));
-    Workbench bench = new Workbench(workspace, trials, documents, palette, notices, desk);
+    Workbench bench = new Workbench(workspace, trials, documents, palette, notices, songs);
     // On a screen smaller than the window needs, or with text twice as large, it scrolls.
     Rectangle2D room = javafx.stage.Screen.getPrimary().getVisualBounds();
     Scene scene =
@@ -119,7 +136,7 @@ public final class PhalanxApp extends Application {
     stage.setOnCloseRequest(
         e -> {
           e.consume();
-          desk.guarded(this::close);
+          documents.close();
         });
     song.ifPresent(documents::open);
     stage.show();
@@ -127,12 +144,7 @@ public final class PhalanxApp extends Application {
     keeping = new Timeline(new KeyFrame(KEEP_EVERY, e -> documents.keep()));
     keeping.setCycleCount(Animation.INDEFINITE);
     keeping.play();
-    documents.findLeft(desk::offerLeft);
-  }
-
-  private void close() {
-    documents.forget();
-    window.close();
+    documents.findLeft(songs::offerLeft);
   }
 
   @Override
@@ -161,8 +173,8 @@ public final class PhalanxApp extends Application {
   }
 
   /** What is done with songs as a whole; for tests that drive the window. */
-  SongDesk desk() {
-    return desk;
+  SongController songs() {
+    return songs;
   }
 
   /** The songs on the disk; for tests that drive the window. */
@@ -171,7 +183,7 @@ public final class PhalanxApp extends Application {
   }
 
   /** The system's own windows to choose a file. */
-  private final class Chooser implements SongDesk.FileAsker {
+  private final class Chooser implements SongController.FileAsker {
 
     private FileChooser chooser(String title) {
       FileChooser chooser = new FileChooser();

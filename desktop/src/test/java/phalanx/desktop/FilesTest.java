@@ -7,11 +7,14 @@ import static phalanx.desktop.OpenWindow.text;
 import static phalanx.desktop.OpenWindow.until;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeoutException;
+import java.util.stream.Stream;
 import javafx.event.Event;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
@@ -24,7 +27,6 @@ import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
 import phalanx.desktop.files.PlayerFolder;
 import phalanx.desktop.files.Preferences;
-import phalanx.desktop.files.Recovery;
 import phalanx.formats.PlanFormat;
 import phalanx.formats.SongFiles;
 import phalanx.song.Song;
@@ -35,8 +37,8 @@ import phalanx.theory.NoteNaming;
 @ExtendWith(ApplicationExtension.class)
 class FilesTest {
 
-  /** No process has this number. */
-  private static final long ENDED = 999_999_999_999L;
+  /** A copy whose lock nobody holds. */
+  private static final String ENDED = "of-a-window-that-is-no-more";
 
   private final OpenWindow window = new OpenWindow();
   private Path folder;
@@ -47,13 +49,23 @@ class FilesTest {
     stage = shown;
     folder = Files.createTempDirectory(Path.of("target").toAbsolutePath(), "files-");
     Song left = Song.untitled().withTitle("Left behind");
-    new Recovery(new PlayerFolder(folder), ENDED).keep(left, Optional.empty());
+    Files.createDirectories(folder.resolve("recovery"));
+    SongFiles.save(left, folder.resolve("recovery").resolve(ENDED + SongFiles.ENDING));
     window.show(stage, Optional.empty(), new PlayerFolder(folder));
   }
 
   @Stop
   void stop() {
     window.app().stop();
+  }
+
+  /** The recovery copies on the disk. */
+  private List<Path> copies() {
+    try (Stream<Path> all = Files.list(folder.resolve("recovery"))) {
+      return all.filter(f -> f.toString().endsWith(SongFiles.ENDING)).toList();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   private void rename(FxRobot robot, String title) {
@@ -81,12 +93,12 @@ class FilesTest {
   @Test
   void anUnsavedSongIsKeptEveryFewSecondsUntilItIsSaved(FxRobot robot) throws TimeoutException {
     rename(robot, "Kept");
-    Path kept =
-        folder.resolve("recovery").resolve(ProcessHandle.current().pid() + SongFiles.ENDING);
-    until(() -> Files.exists(kept));
+    Path ended = folder.resolve("recovery").resolve(ENDED + SongFiles.ENDING);
+    until(() -> copies().stream().anyMatch(f -> !f.equals(ended)));
+    Path kept = copies().stream().filter(f -> !f.equals(ended)).findFirst().orElseThrow();
     assertThat(SongFiles.open(kept).song().orElseThrow().title()).isEqualTo("Kept");
     Path file = folder.resolve("kept.phalanx.json");
-    robot.interact(() -> window.app().documents().save(file, () -> {}));
+    robot.interact(() -> window.app().documents().saveInto(file));
     until(() -> !window.workspace().unsaved().get());
     until(() -> !Files.exists(kept));
     assertThat(SongFiles.open(file).song()).contains(window.workspace().song());
@@ -96,7 +108,7 @@ class FilesTest {
   void savingAgainGoesToTheSameFileAndTheTitleLosesItsMark(FxRobot robot) throws TimeoutException {
     Path file = folder.resolve("again.phalanx.json");
     rename(robot, "First");
-    robot.interact(() -> window.app().documents().save(file, () -> {}));
+    robot.interact(() -> window.app().documents().saveInto(file));
     until(() -> !window.workspace().unsaved().get());
     rename(robot, "Second");
     assertThat(text(robot, "#song-title")).isEqualTo("Second *");
@@ -113,7 +125,7 @@ class FilesTest {
     Path file = folder.resolve("known.phalanx.json");
     rename(robot, "Known");
     assertThat(window.workspace().song().id()).isEmpty();
-    robot.interact(() -> window.app().documents().save(file, () -> {}));
+    robot.interact(() -> window.app().documents().saveInto(file));
     until(() -> !window.workspace().unsaved().get());
     SongId id = SongFiles.open(file).song().orElseThrow().id().orElseThrow();
     robot.interact(() -> window.workspace().undo());
@@ -121,7 +133,7 @@ class FilesTest {
     robot.interact(() -> window.workspace().redo());
     assertThat(window.workspace().unsaved().get()).isFalse();
     Path copy = folder.resolve("copy.phalanx.json");
-    robot.interact(() -> window.app().documents().save(copy, () -> {}));
+    robot.interact(() -> window.app().documents().saveInto(copy));
     until(() -> window.workspace().fileProperty().get().filter(copy::equals).isPresent());
     assertThat(SongFiles.open(copy).song().orElseThrow().id().orElseThrow()).isNotEqualTo(id);
     assertThat(SongFiles.open(copy).song()).contains(window.workspace().song());
@@ -145,7 +157,7 @@ class FilesTest {
   void saveInTheQuestionSavesAndGoesOn(FxRobot robot) throws TimeoutException {
     Path file = folder.resolve("asked.phalanx.json");
     rename(robot, "Asked");
-    robot.interact(() -> window.app().documents().save(file, () -> {}));
+    robot.interact(() -> window.app().documents().saveInto(file));
     until(() -> !window.workspace().unsaved().get());
     rename(robot, "Asked twice");
     press(robot, KeyCode.CONTROL, KeyCode.N);
@@ -186,7 +198,7 @@ class FilesTest {
   void aFileThatAnotherProgramChangedIsAskedAbout(FxRobot robot) throws Exception {
     Path file = folder.resolve("shared.phalanx.json");
     rename(robot, "Mine");
-    robot.interact(() -> window.app().documents().save(file, () -> {}));
+    robot.interact(() -> window.app().documents().saveInto(file));
     until(() -> !window.workspace().unsaved().get());
     SongFiles.save(Song.untitled().withTitle("Theirs"), file);
     rename(robot, "Mine too");
@@ -223,7 +235,7 @@ class FilesTest {
   void aSaveThatFailsSaysWhyAndNothingIsLost(FxRobot robot) throws Exception {
     rename(robot, "Homeless");
     Path file = folder.resolve("missing/homeless.phalanx.json");
-    robot.interact(() -> window.app().documents().save(file, () -> {}));
+    robot.interact(() -> window.app().documents().saveInto(file));
     until(() -> !window.workspace().problems().isEmpty());
     assertThat(text(robot, "#problems"))
         .isEqualTo(

@@ -237,10 +237,10 @@ class GuitarScreenTest {
     assertThat(mine.spread()).isEqualTo(112);
     assertThat(hands.playersProperty().get()).isEqualTo(mine);
     Song other = Song.untitled().withTitle("Other");
-    robot.interact(() -> window.workspace().open(other, Optional.empty(), List.of()));
+    robot.interact(() -> window.workspace().open(other, List.of()));
     assertThat(window.workspace().song().hand()).isEqualTo(mine);
     Song own = other.withHand(Hand.LARGE).withOwnHand(true);
-    robot.interact(() -> window.workspace().open(own, Optional.empty(), List.of()));
+    robot.interact(() -> window.workspace().open(own, List.of()));
     assertThat(window.workspace().song().hand()).isEqualTo(Hand.LARGE);
     assertThat(hands.playersProperty().get()).isEqualTo(mine);
   }

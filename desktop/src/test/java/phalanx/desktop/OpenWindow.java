@@ -22,6 +22,7 @@ import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;
 import phalanx.arrangement.Arrangement;
 import phalanx.desktop.files.PlayerFolder;
+import phalanx.desktop.frame.SongController;
 import phalanx.desktop.model.Workspace;
 
 /** The window as tests drive it. */
@@ -30,7 +31,30 @@ final class OpenWindow {
   private final PhalanxApp app = new PhalanxApp();
 
   void show(Stage stage, Optional<Path> song, PlayerFolder folder) {
-    app.show(stage, song, folder);
+    app.show(stage, song, folder, new NobodyChooses());
+  }
+
+  /** There are no windows of the system's to choose files in. */
+  static class NobodyChooses implements SongController.FileAsker {
+    @Override
+    public Optional<Path> toOpen() {
+      return Optional.empty();
+    }
+
+    @Override
+    public Optional<Path> toImport() {
+      return Optional.empty();
+    }
+
+    @Override
+    public Optional<Path> toExport(String title) {
+      return Optional.empty();
+    }
+
+    @Override
+    public Optional<Path> toSave(String title) {
+      return Optional.empty();
+    }
   }
 
   PhalanxApp app() {

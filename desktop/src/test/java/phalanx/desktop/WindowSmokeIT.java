@@ -49,7 +49,8 @@ class WindowSmokeIT {
     onInterfaceThread(
         () -> {
           window.set(new Stage());
-          app.show(window.get(), Optional.of(Demo.FILE), Demo.folder());
+          app.show(
+              window.get(), Optional.of(Demo.FILE), Demo.folder(), new OpenWindow.NobodyChooses());
         });
     for (int wait = 0; wait < 100 && app.workspace().arrangementProperty().get() == null; wait++) {
       Thread.sleep(100);

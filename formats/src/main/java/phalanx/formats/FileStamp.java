@@ -33,18 +33,27 @@ public record FileStamp(long size, FileTime changed, String key, long sum) {
     }
   }
 
-  /** Whether a file has other contents now; looks into it only where it was written at all. */
-  public boolean isOutdated(Path file) {
+  /** Whether another stamp is of the same contents; none is of none. */
+  public boolean hasContentOf(Optional<FileStamp> other) {
+    return other.filter(o -> o.sum == sum && o.size == size).isPresent();
+  }
+
+  /**
+   * The stamp of a file if it has other contents now; looks into it only where it was written at
+   * all. Where it is gone nothing of another program’s would be lost.
+   */
+  public Optional<FileStamp> outdatedBy(Path file) {
     try {
       BasicFileAttributes is = Files.readAttributes(file, BasicFileAttributes.class);
       boolean untouched =
           is.size() == size
               && is.lastModifiedTime().equals(changed)
               && String.valueOf(is.fileKey()).equals(key);
-      return !untouched && of(file).filter(now -> now.sum != sum || now.size != size).isPresent();
+      return untouched
+          ? Optional.empty()
+          : of(file).filter(now -> !now.hasContentOf(Optional.of(this)));
     } catch (IOException e) {
-      // Where it is gone nothing of another program's would be lost.
-      return false;
+      return Optional.empty();
     }
   }
 }

@@ -51,10 +51,12 @@ public enum PlanFormat {
     return writer.apply(arrangement);
   }
 
-  /** The format of a file, from the ending of its name. */
+  /** The format of a file, from the ending of its name; none for the name of a song file. */
   public static Optional<PlanFormat> of(Path file) {
     String name = file.toString().toLowerCase(Locale.ROOT);
-    return Stream.of(values()).filter(f -> f.endings.stream().anyMatch(name::endsWith)).findFirst();
+    return SafeTarget.isSongName(file)
+        ? Optional.empty()
+        : Stream.of(values()).filter(f -> f.endings.stream().anyMatch(name::endsWith)).findFirst();
   }
 
   /** Every ending there is, as a sentence has them: {@code .musicxml, .xml, .txt or .json}. */

@@ -81,6 +81,7 @@ public final class SongFiles {
   }
 
   private static byte[] bytes(Path file, int most) throws IOException {
+    RegularFile.check(file);
     try (InputStream in = Files.newInputStream(file)) {
       byte[] bytes = in.readNBytes(most + 1);
       if (bytes.length > most) {

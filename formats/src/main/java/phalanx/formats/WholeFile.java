@@ -99,6 +99,8 @@ public final class WholeFile {
     boolean there = Files.exists(target);
     if (there && Files.isDirectory(target)) {
       throw new DiskTrouble("cannot be written: it is a folder");
+    } else if (there && !Files.isRegularFile(target)) {
+      throw new DiskTrouble("cannot be written: it is a pipe or a device, no file");
     } else if (there && !overReadOnly && isReadOnly(target)) {
       throw new ReadOnly();
     }

@@ -122,12 +122,12 @@ class WholeFileTest {
   void anotherProgramsWritingIsNoticedAndOnesOwnContentIsNot() throws IOException {
     Path file = Files.writeString(folder.resolve("song.json"), "mine");
     FileStamp stamp = FileStamp.of(file).orElseThrow();
-    assertThat(stamp.isOutdated(file)).isFalse();
+    assertThat(stamp.outdatedBy(file)).isEmpty();
     WholeFile.write(file, "mine");
-    assertThat(stamp.isOutdated(file)).as("written anew, the same").isFalse();
+    assertThat(stamp.outdatedBy(file)).as("written anew, the same").isEmpty();
     WholeFile.write(file, "else");
-    assertThat(stamp.isOutdated(file)).isTrue();
+    assertThat(stamp.outdatedBy(file)).isPresent();
     Files.delete(file);
-    assertThat(stamp.isOutdated(file)).as("gone").isFalse();
+    assertThat(stamp.outdatedBy(file)).as("gone").isEmpty();
   }
 }

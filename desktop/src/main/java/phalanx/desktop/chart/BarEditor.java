@@ -69,6 +69,7 @@ final class BarEditor extends VBox {
     at = bar;
     done = then;
     setVisible(true);
+    workspace.typing().begin(song -> cursor.written(song, at, cursor.read(field.getText(), at)));
     field.setText(
         typed.orElseGet(() -> bar.map(cursor::text).filter(t -> !t.equals(".")).orElse("")));
     field.requestFocus();
@@ -78,6 +79,7 @@ final class BarEditor extends VBox {
 
   private void close() {
     setVisible(false);
+    workspace.typing().end();
     list.getChildren().clear();
   }
 

@@ -2,68 +2,126 @@ package phalanx.desktop.files;
 
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.ArrayList;
+import java.util.ArrayDeque;
 import java.util.List;
 import java.util.Optional;
+import java.util.Queue;
 import java.util.UUID;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
+import java.util.function.Predicate;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
 import phalanx.arrangement.Arrangement;
 import phalanx.chart.TuneImport;
 import phalanx.colour.Fill;
+import phalanx.desktop.document.DocumentEvent;
+import phalanx.desktop.document.DocumentMachine;
+import phalanx.desktop.document.Intent;
+import phalanx.desktop.document.LeftCopy;
+import phalanx.desktop.document.OpenDocument;
+import phalanx.desktop.document.Question;
+import phalanx.desktop.document.Request;
 import phalanx.desktop.model.NewestAnswer;
 import phalanx.desktop.model.Workspace;
 import phalanx.formats.DiskTrouble;
-import phalanx.formats.FileStamp;
 import phalanx.formats.PlanFormat;
+import phalanx.formats.SafeTarget;
 import phalanx.formats.SongFiles;
 import phalanx.formats.WholeFile;
 import phalanx.formats.fills.OwnFills;
 import phalanx.formats.patterns.OwnPatterns;
 import phalanx.picking.WrittenPattern;
 import phalanx.song.Bar;
-import phalanx.song.Song;
 import phalanx.song.SongId;
 
 /**
- * Opens and saves the workspace's song, keeps it for recovery, remembers recent files. Files are
- * read and written away from the interface's thread, one after the other.
+ * The open document between window and disk: what happens goes to {@link DocumentMachine}, which
+ * decides; what it asks for is carried out here. Also keeps what is the player's own beside songs,
+ * and writes plans into files. Used on the interface's thread.
  */
 public final class Documents {
 
-  private static final String RECOVERY = "The recovery copy could not be kept";
-
   private final Workspace workspace;
-  private final Recovery recovery;
+  private final SongDisk disk;
   private final DiskTasks tasks;
   private final Remembered remembered;
-  private final NewestAnswer opening;
+  private final NewestAnswer importing;
   private final OwnShelf<OwnPatterns, WrittenPattern> shelf;
   private final OwnShelf<OwnFills, Fill> fills;
-  private Optional<Song> kept = Optional.empty();
-  private Questions questions = Questions.NONE;
-
-  /** What the open file was like when it was last read or written here. */
-  private Optional<FileStamp> stamp = Optional.empty();
-
-  private boolean told;
+  private final ReadOnlyObjectWrapper<OpenDocument> document;
+  private final Queue<DocumentEvent> events = new ArrayDeque<>();
+  private boolean busy;
+  private Window window = Window.NONE;
 
   /**
    * For a workspace.
    *
-   * @param disk reads and writes, one thing at a time
+   * @param executor reads and writes, one thing at a time
    * @param interfaceThread takes what came of it
+   * @param isPattern whether a file is one to start from, never saved into
    */
   public Documents(
-      Workspace workspace, PlayerFolder folder, Executor disk, Executor interfaceThread) {
+      Workspace workspace,
+      PlayerFolder folder,
+      Executor executor,
+      Executor interfaceThread,
+      Predicate<Path> isPattern) {
     this.workspace = workspace;
-    tasks = new DiskTasks(workspace, disk, interfaceThread);
-    recovery = new Recovery(folder, ProcessHandle.current().pid());
-    opening = new NewestAnswer(disk, interfaceThread);
-    shelf = new OwnShelf<>(folder, OwnShelf.Kept.PATTERNS, disk, interfaceThread, tasks::tell);
-    fills = new OwnShelf<>(folder, OwnShelf.Kept.FILLS, disk, interfaceThread, tasks::tell);
+    tasks = new DiskTasks(workspace, executor, interfaceThread);
+    disk = new SongDisk(executor, interfaceThread, folder, isPattern, new Told());
+    importing = new NewestAnswer(executor, interfaceThread);
+    shelf = new OwnShelf<>(folder, OwnShelf.Kept.PATTERNS, executor, interfaceThread, tasks::tell);
+    fills = new OwnShelf<>(folder, OwnShelf.Kept.FILLS, executor, interfaceThread, tasks::tell);
     remembered = new Remembered(workspace, folder, tasks);
+    document = new ReadOnlyObjectWrapper<>(OpenDocument.begun(workspace.song()));
     workspace.faults().logLiesAt(folder.log());
+    workspace
+        .historyProperty()
+        .addListener(o -> happened(new DocumentEvent.Edited(workspace.song())));
+  }
+
+  /** What only the window can do. */
+  public interface Window {
+
+    /** Nobody is there. */
+    Window NONE =
+        new Window() {
+          @Override
+          public void finishTyping() {}
+
+          @Override
+          public void chooseName(Request.ChooseName naming) {}
+
+          @Override
+          public void close() {}
+        };
+
+    /** Puts into the song what stands in a field and is not in it yet. */
+    void finishTyping();
+
+    /** Asks where to save, and answers with {@link Documents#nameChosen}. */
+    void chooseName(Request.ChooseName naming);
+
+    /** Closes. */
+    void close();
+  }
+
+  private final class Told implements SongDisk.Trouble {
+    @Override
+    public void tell(List<String> words) {
+      words.forEach(tasks::tell);
+    }
+
+    @Override
+    public void fault(String what, Throwable fault) {
+      workspace.faults().tell(what, fault);
+    }
+  }
+
+  /** Who shows what is asked. */
+  public void shownBy(Window who) {
+    window = who;
   }
 
   /** What is remembered from one start to the next. */
@@ -81,47 +139,146 @@ public final class Documents {
     return fills;
   }
 
-  /** What only the player can decide about a file. */
-  public interface Questions {
-
-    /** Nobody to ask: files stay as they are. */
-    Questions NONE =
-        new Questions() {
-          @Override
-          public void readOnly(Path file, Runnable overwrite) {}
-
-          @Override
-          public void changed(Path file, Runnable keepMine) {}
-        };
-
-    /** A file that may only be read is to be saved into. */
-    void readOnly(Path file, Runnable overwrite);
-
-    /** Another program has written the open file. */
-    void changed(Path file, Runnable keepMine);
+  /** The open document; its question is to be shown. */
+  public ReadOnlyObjectProperty<OpenDocument> documentProperty() {
+    return document.getReadOnlyProperty();
   }
 
-  /** Who is asked. */
-  public void asks(Questions who) {
-    questions = who;
+  private static SongId fresh() {
+    return SongId.of(UUID.randomUUID());
   }
 
-  /** A file as it was read, and what it was like then. */
-  private record Read(SongFiles.Opened opened, Optional<FileStamp> stamp) {
-
-    static Read of(Path file) {
-      Optional<FileStamp> stamp = FileStamp.of(file);
-      return new Read(SongFiles.open(file), stamp);
+  /** One event after the other, also those that come while one is carried out. */
+  private void happened(DocumentEvent event) {
+    events.add(event);
+    if (busy) {
+      return;
+    }
+    busy = true;
+    try {
+      while (!events.isEmpty()) {
+        DocumentMachine.Step step = DocumentMachine.on(document.get(), events.remove());
+        document.set(step.document());
+        workspace.lies(step.document().file(), step.document().isUnsaved());
+        step.requests().forEach(this::tryOut);
+      }
+    } finally {
+      busy = false;
     }
   }
 
-  private Consumer<Throwable> unread(Path file) {
-    return fault -> workspace.faults().tell(file.getFileName() + " could not be read", fault);
+  /** What fails of one request must not cost the others. */
+  private void tryOut(Request request) {
+    try {
+      carryOut(request);
+    } catch (RuntimeException e) {
+      workspace.faults().tell("Something about the song’s file did not work", e);
+    }
+  }
+
+  private void carryOut(Request request) {
+    if (request instanceof Request.OfDisk asked) {
+      disk.carryOut(asked, this::answered);
+    } else if (request instanceof Request.Show show) {
+      workspace.open(show.song(), show.told());
+    } else if (request instanceof Request.Identify known) {
+      workspace.identify(known.saved());
+    } else if (request instanceof Request.Remember remember) {
+      remembered.opened(remember.file());
+    } else if (request instanceof Request.ChooseName naming) {
+      window.chooseName(naming);
+    } else if (request instanceof Request.Tell tell) {
+      tasks.tell(tell.words());
+    } else if (request instanceof Request.Close) {
+      window.close();
+    }
+  }
+
+  /** A file that was read puts the song away: what is being typed belongs to that song. */
+  private void answered(DocumentEvent answer) {
+    if (answer instanceof DocumentEvent.Read read && read.song().isPresent()) {
+      window.finishTyping();
+    }
+    happened(answer);
+  }
+
+  private void asked(Intent intent) {
+    window.finishTyping();
+    happened(new DocumentEvent.Asked(intent));
   }
 
   /** Opens a file in place of the song; where it cannot be used the song stays and it says why. */
   public void open(Path file) {
-    opening.ask(() -> Read.of(file), read -> show(file, read), unread(file));
+    asked(new Intent.Open(file));
+  }
+
+  /** Begins a new song. */
+  public void startNew() {
+    asked(new Intent.New());
+  }
+
+  /** Closes the window. */
+  public void close() {
+    asked(new Intent.Close());
+  }
+
+  /** Opens a song that was left behind, as unsaved. */
+  public void recover(LeftCopy left) {
+    asked(new Intent.Recover(left));
+  }
+
+  /** Lets go of a song that was left behind. */
+  public void discard(LeftCopy left) {
+    disk.carryOut(new Request.Discard(left.name()), e -> {});
+  }
+
+  /** Saves the song where it lies, or asks where. */
+  public void save() {
+    window.finishTyping();
+    happened(new DocumentEvent.SaveAsked(fresh()));
+  }
+
+  /** Asks where to save the song. */
+  public void saveAs() {
+    window.finishTyping();
+    happened(new DocumentEvent.SaveAsAsked());
+  }
+
+  /**
+   * Saves into the file that the player chose.
+   *
+   * @param confirmed whether the player was asked already if something lies there
+   */
+  public void nameChosen(Request.ChooseName naming, Path file, boolean confirmed) {
+    Path whole = file.toAbsolutePath().normalize();
+    happened(new DocumentEvent.NameChosen(naming, whole, confirmed, fresh()));
+  }
+
+  /** Saves the song into a file; what lies there is asked about. */
+  public void saveInto(Path file) {
+    window.finishTyping();
+    nameChosen(new Request.ChooseName(document.get().id(), Optional.empty()), file, false);
+  }
+
+  /** Takes the answer to a question; one that is gone by now does nothing. */
+  public void answer(long question, Question.Answer answer) {
+    window.finishTyping();
+    happened(new DocumentEvent.Answered(question, answer, fresh()));
+  }
+
+  /** Keeps the song for recovery and looks for other programs; called in turn. */
+  public void keep() {
+    happened(new DocumentEvent.Tick(workspace.typing().with(workspace.song())));
+  }
+
+  /** Finds what windows left behind that ended without saying so. */
+  public void findLeft(Consumer<List<LeftCopy>> answer) {
+    tasks.run(
+        "Songs left behind could not be looked for",
+        () -> {
+          List<LeftCopy> left = disk.recovery().left();
+          tasks.answer(() -> answer.accept(left));
+        });
   }
 
   /**
@@ -130,11 +287,19 @@ public final class Documents {
    * @param then takes what came of it, once it is in the song
    */
   public void importTune(Path file, Consumer<TuneImport> then) {
-    opening.ask(() -> SongFiles.open(file), opened -> putIn(file, opened, then), unread(file));
+    long into = document.get().id();
+    importing.ask(
+        () -> SongFiles.open(file),
+        opened -> putIn(into, file, opened, then),
+        fault -> workspace.faults().tell(file.getFileName() + " could not be read", fault));
   }
 
-  private void putIn(Path file, SongFiles.Opened opened, Consumer<TuneImport> then) {
+  private void putIn(long into, Path file, SongFiles.Opened opened, Consumer<TuneImport> then) {
     String name = file.getFileName().toString();
+    if (document.get().id() != into) {
+      tasks.tell(name + ": another song came up meanwhile; its tune was not put in.");
+      return;
+    }
     workspace.problems().setAll(opened.told().stream().map(p -> p.in(name)).toList());
     if (opened.song().isEmpty()) {
       return;
@@ -149,85 +314,6 @@ public final class Documents {
     then.accept(done);
   }
 
-  private void show(Path file, Read read) {
-    SongFiles.Opened opened = read.opened();
-    String name = file.getFileName().toString();
-    List<String> told = new ArrayList<>(opened.told().stream().map(p -> p.in(name)).toList());
-    if (opened.song().isEmpty()) {
-      workspace.problems().setAll(told);
-      return;
-    }
-    boolean whole = opened.problems().isEmpty();
-    if (SongFiles.isOwn(file) && !whole) {
-      // Saved over, it would lose what could not be read of it.
-      told.add(0, name + " was read in part and stays as it is: saving asks for another name.");
-    }
-    if (opened.song().get().isTuneAlone()) {
-      told.add(0, name + ": there are no chords in it: the tune is planned alone.");
-    }
-    Optional<Path> own = Optional.of(file).filter(f -> SongFiles.isOwn(f) && whole);
-    workspace.open(opened.song().get(), own, told);
-    remembered.opened(file);
-    keepStamp(read.stamp().filter(s -> own.isPresent()));
-    forget();
-  }
-
-  private void keepStamp(Optional<FileStamp> now) {
-    stamp = now;
-    told = false;
-  }
-
-  /** Begins a new song. */
-  public void startNew() {
-    workspace.open(Song.untitled(), Optional.empty(), List.of());
-    keepStamp(Optional.empty());
-    forget();
-  }
-
-  /**
-   * Saves the song into a file, unless the player has to be asked first: where it may only be read,
-   * or where another program has written it meanwhile.
-   *
-   * @param then runs once it lies there
-   */
-  public void save(Path file, Runnable then) {
-    save(file, then, false);
-  }
-
-  private void save(Path file, Runnable then, boolean overReadOnly) {
-    Song song = identified(file);
-    Optional<FileStamp> before =
-        workspace.fileProperty().get().filter(file::equals).flatMap(f -> stamp);
-    tasks.run(
-        file.getFileName() + " could not be saved",
-        () -> {
-          if (before.filter(s -> s.isOutdated(file)).isPresent()) {
-            tasks.answer(() -> askChanged(file, then));
-            return;
-          }
-          try {
-            SongFiles.save(song, file, overReadOnly);
-          } catch (WholeFile.ReadOnly e) {
-            tasks.answer(() -> questions.readOnly(file, () -> save(file, then, true)));
-            return;
-          } catch (IOException e) {
-            String words = file + " " + DiskTrouble.writing(e) + "; nothing is lost.";
-            tasks.answer(() -> workspace.problems().setAll(words));
-            return;
-          }
-          Optional<FileStamp> after = FileStamp.of(file);
-          tasks.answer(() -> saved(song, file, after, then));
-          recovery.forget();
-        });
-  }
-
-  /** The song with what it is known by; a copy under another name is another song. */
-  private Song identified(Path file) {
-    Song song = workspace.song();
-    boolean copied = workspace.fileProperty().get().filter(f -> !f.equals(file)).isPresent();
-    return song.id().isEmpty() || copied ? song.withId(SongId.of(UUID.randomUUID())) : song;
-  }
-
   /**
    * Writes the plan into a file in the format of its ending; the song stays unsaved as it was.
    *
@@ -235,17 +321,19 @@ public final class Documents {
    */
   public void export(Arrangement plan, Path file, Runnable then) {
     Optional<PlanFormat> format = PlanFormat.of(file);
-    if (format.isEmpty()) {
+    if (format.isEmpty() && !SafeTarget.isSongName(file)) {
       tasks.tell(file.getFileName() + ": expected a name ending in " + PlanFormat.allEndings());
       return;
     }
+    Optional<Path> song = document.get().file();
     tasks.run(
         file.getFileName() + " could not be exported",
         () -> {
           try {
-            WholeFile.write(file, format.get().write(plan), false);
+            SafeTarget.check(file, song);
+            WholeFile.write(file, format.orElseThrow().write(plan), false);
           } catch (IOException e) {
-            String words = file + " " + DiskTrouble.writing(e) + ".";
+            String words = file + " " + DiskTrouble.writing(e) + "; choose another name.";
             tasks.answer(() -> tasks.tell(words));
             return;
           }
@@ -256,107 +344,8 @@ public final class Documents {
   /** An export of the song as sound. */
   public SoundExport soundExport() {
     return new SoundExport(
-        tasks::answer, f -> workspace.faults().tell("The sound could not be written", f));
-  }
-
-  private void saved(Song song, Path file, Optional<FileStamp> after, Runnable then) {
-    workspace.savedAs(song, file);
-    keepStamp(after);
-    kept = Optional.empty();
-    remembered.opened(file);
-    then.run();
-  }
-
-  private void askChanged(Path file, Runnable then) {
-    told = true;
-    questions.changed(
-        file,
-        () -> {
-          // From now on what lies there counts as known, so that the next save writes over it.
-          keepStamp(Optional.empty());
-          save(file, then);
-        });
-  }
-
-  /** Notices once where another program has written the open file; called in turn. */
-  private void lookForOthers() {
-    Optional<Path> file = workspace.fileProperty().get();
-    Optional<FileStamp> known = stamp;
-    if (file.isEmpty() || known.isEmpty() || told) {
-      return;
-    }
-    tasks.run(
-        file.get().getFileName() + " could not be looked at",
-        () -> {
-          if (known.get().isOutdated(file.get())) {
-            tasks.answer(() -> noticeOther(file.get(), known));
-          }
-        });
-  }
-
-  private void noticeOther(Path file, Optional<FileStamp> known) {
-    boolean still = !told && stamp.equals(known);
-    if (still && workspace.fileProperty().get().filter(file::equals).isPresent()) {
-      askChanged(file, () -> {});
-    }
-  }
-
-  /** Keeps the song for recovery if it has changed since it was saved or kept; called in turn. */
-  public void keep() {
-    lookForOthers();
-    Song song = workspace.song();
-    if (!workspace.unsaved().get() && kept.isPresent()) {
-      // The player went back to what lies in the file.
-      forget();
-    }
-    if (!workspace.unsaved().get() || kept.filter(song::equals).isPresent()) {
-      return;
-    }
-    kept = Optional.of(song);
-    Optional<Path> origin = workspace.fileProperty().get();
-    tasks.run(
-        RECOVERY,
-        () -> {
-          Optional<Path> raw = recovery.keep(song, origin);
-          raw.ifPresent(
-              r ->
-                  tasks.answer(
-                      () ->
-                          tasks.tell(
-                              "This song cannot be saved as it is; what of it cannot be is kept as text in "
-                                  + r
-                                  + ".")));
-        });
-  }
-
-  /** Lets go of what is kept: the player saved it or does not want it. */
-  public void forget() {
-    kept = Optional.empty();
-    tasks.run(RECOVERY, recovery::forget);
-  }
-
-  /** Finds what programs that ended without saying so left behind. */
-  public void findLeft(Consumer<List<Recovery.Left>> answer) {
-    tasks.run(
-        "Songs left behind could not be looked for",
-        () -> {
-          List<Recovery.Left> left = recovery.left();
-          tasks.answer(() -> answer.accept(left));
-        });
-  }
-
-  /** Opens a song that was left behind, as unsaved. */
-  public void recover(Recovery.Left left) {
-    workspace.recover(left.song(), left.origin());
-    keepStamp(Optional.empty());
-    keep();
-    if (left.raw().isEmpty()) {
-      discard(left);
-    }
-  }
-
-  /** Lets go of a song that was left behind. */
-  public void discard(Recovery.Left left) {
-    tasks.run(RECOVERY, () -> Recovery.discard(left.kept()));
+        tasks::answer,
+        document.get().file(),
+        f -> workspace.faults().tell("The sound could not be written", f));
   }
 }

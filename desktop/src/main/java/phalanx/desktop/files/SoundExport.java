@@ -3,11 +3,13 @@ package phalanx.desktop.files;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ForkJoinPool;
 import java.util.function.Consumer;
 import phalanx.formats.DiskTrouble;
+import phalanx.formats.SafeTarget;
 import phalanx.formats.WholeFile;
 import phalanx.performance.Performance;
 import phalanx.sound.render.RenderOptions;
@@ -36,16 +38,19 @@ public final class SoundExport {
   }
 
   private final Executor interfaceThread;
+  private final Optional<Path> song;
   private final Consumer<Throwable> faults;
   private volatile boolean cancelled;
 
   /**
    * One export.
    *
+   * @param song the file that the song lies in, which is never written over
    * @param faults takes faults of the program's own
    */
-  public SoundExport(Executor interfaceThread, Consumer<Throwable> faults) {
+  public SoundExport(Executor interfaceThread, Optional<Path> song, Consumer<Throwable> faults) {
     this.interfaceThread = interfaceThread;
+    this.song = song;
     this.faults = faults;
   }
 
@@ -66,6 +71,7 @@ public final class SoundExport {
 
   private void render(Performance performance, RenderOptions options, Path file, Watcher watcher) {
     try {
+      SafeTarget.check(file, song);
       Rendering rendering = new Rendering(performance, options);
       int[] told = {-1};
       WholeFile.write(

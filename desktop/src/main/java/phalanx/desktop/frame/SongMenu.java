@@ -14,34 +14,34 @@ import phalanx.formats.SongFiles;
 import phalanx.theory.NoteNaming;
 
 /** Opens and saves songs. */
-final class SongMenu extends MenuButton {
+public final class SongMenu extends MenuButton {
 
   private static final List<String> DEMO_SONGS =
       List.of("harbour-lamp", "slate-roof-rain", "low-tide-reel");
 
   private final Menu recent = new Menu("Recent");
-  private final SongDesk desk;
+  private final SongController songs;
 
   /** The system property that names the folder with the demo songs. */
-  private static final String DEMO = "phalanx.demo";
+  public static final String DEMO = "phalanx.demo";
 
-  SongMenu(SongDesk desk, Documents documents, Viewing viewing) {
+  SongMenu(SongController songs, Documents documents, Viewing viewing) {
     super("Song");
-    this.desk = desk;
+    this.songs = songs;
     setId("song-menu");
     setMinWidth(USE_PREF_SIZE);
     getStyleClass().add("chip-button");
     recent.setId("recent");
     getItems()
         .addAll(
-            item("New    Ctrl N", desk::startNew),
-            item("Open …    Ctrl O", desk::chooseAndOpen),
+            item("New    Ctrl N", songs::startNew),
+            item("Open …    Ctrl O", songs::chooseAndOpen),
             recent,
             demo(),
             new SeparatorMenuItem(),
-            item("Save    Ctrl S", () -> desk.save(() -> {})),
-            item("Save as …    Ctrl Shift S", () -> desk.saveAs(() -> {})),
-            item("Export …    Ctrl E", desk::export),
+            item("Save    Ctrl S", songs::save),
+            item("Save as …    Ctrl Shift S", songs::saveAs),
+            item("Export …    Ctrl E", songs::export),
             new SeparatorMenuItem(),
             names(viewing));
     documents.remembered().property().addListener(o -> list(documents));
@@ -60,7 +60,7 @@ final class SongMenu extends MenuButton {
     String folder = System.getProperty(DEMO, "");
     for (String name : DEMO_SONGS) {
       Path file = Path.of(folder, name + SongFiles.ENDING);
-      menu.getItems().add(item(name.replace('-', ' '), () -> desk.open(file)));
+      menu.getItems().add(item(name.replace('-', ' '), () -> songs.open(file)));
     }
     menu.setVisible(!folder.isEmpty());
     return menu;
@@ -91,7 +91,7 @@ final class SongMenu extends MenuButton {
         .getItems()
         .setAll(
             files.stream()
-                .map(f -> item(f.getFileName() + "    " + f.getParent(), () -> desk.open(f)))
+                .map(f -> item(f.getFileName() + "    " + f.getParent(), () -> songs.open(f)))
                 .toList());
   }
 }

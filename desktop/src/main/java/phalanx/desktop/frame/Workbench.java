@@ -50,7 +50,7 @@ public final class Workbench extends StackPane {
   private final Workspace workspace;
   private final ShortcutSheet sheet = new ShortcutSheet();
   private final BorderPane regions = new BorderPane();
-  private final SongDesk desk;
+  private final SongController songs;
   private final Transport transport;
   private final Documents documents;
   private final Palette palette;
@@ -65,9 +65,9 @@ public final class Workbench extends StackPane {
       Documents documents,
       Palette palette,
       NoticeBar notices,
-      SongDesk desk) {
+      SongController songs) {
     this.workspace = workspace;
-    this.desk = desk;
+    this.songs = songs;
     this.documents = documents;
     this.palette = palette;
     this.trials = trials;
@@ -77,7 +77,7 @@ public final class Workbench extends StackPane {
     SoundPanel panel = new SoundPanel(workspace.desks().sound());
     panel.visibleProperty().bind(transport.panelButton().selectedProperty());
     panel.managedProperty().bind(panel.visibleProperty());
-    SongMenu menu = new SongMenu(desk, documents, workspace.viewing());
+    SongMenu menu = new SongMenu(songs, documents, workspace.viewing());
     regions.setTop(
         new VBox(
             new TopBar(workspace, menu, transport),
@@ -87,7 +87,8 @@ public final class Workbench extends StackPane {
             new ProblemList(workspace)));
     regions.setLeft(new Rail(workspace));
     workspace.screenProperty().addListener(o -> showScreen());
-    desk.whenStarted(this::start);
+    songs.whenStarted(this::start);
+    songs.toFinishTyping(this::finishTyping);
     showScreen();
     getStyleClass().add("workbench");
     widthProperty().addListener(o -> fit());
@@ -109,7 +110,7 @@ public final class Workbench extends StackPane {
         Screen.MELODY,
         () ->
             new MelodyPlace(
-                workspace, documents.fills(), palette, desk::chooseAndImport, desk::importTune));
+                workspace, documents.fills(), palette, songs::chooseAndImport, songs::importTune));
     makers.put(
         Screen.ARRANGE, () -> new ArrangePlace(workspace, cursor, documents.fills(), palette));
     makers.put(Screen.GUITAR, () -> new GuitarPlace(workspace, palette));
@@ -157,6 +158,13 @@ public final class Workbench extends StackPane {
     }
   }
 
+  /** Fields put what was typed into the song when they lose the keyboard. */
+  private void finishTyping() {
+    if (getScene() != null && getScene().getFocusOwner() instanceof TextInputControl) {
+      shown().keyboard().requestFocus();
+    }
+  }
+
   private void dragOver(DragEvent event) {
     if (event.getDragboard().hasFiles()) {
       event.acceptTransferModes(TransferMode.COPY);
@@ -173,7 +181,7 @@ public final class Workbench extends StackPane {
 
   private void take(Path file) {
     if (!shown().take(file)) {
-      desk.open(file);
+      songs.open(file);
     }
   }
 
@@ -185,7 +193,11 @@ public final class Workbench extends StackPane {
   }
 
   private boolean command(KeyEvent event) {
-    boolean typing = event.getTarget() instanceof TextInputControl;
+    // A field undoes its own typing; the song's undo is for when nothing is being typed.
+    if (event.getTarget() instanceof TextInputControl
+        && (event.getCode() == KeyCode.Z || event.getCode() == KeyCode.Y)) {
+      return false;
+    }
     switch (event.getCode()) {
       case Z -> {
         if (event.isShiftDown()) {
@@ -198,14 +210,14 @@ public final class Workbench extends StackPane {
       case SPACE -> workspace.desks().sound().toggle();
       case L -> toggleLoop();
       case M -> transport.panelButton().fire();
-      case E -> desk.export();
-      case N -> desk.startNew();
-      case O -> desk.chooseAndOpen();
+      case E -> songs.export();
+      case N -> songs.startNew();
+      case O -> songs.chooseAndOpen();
       case S -> {
         if (event.isShiftDown()) {
-          desk.saveAs(() -> {});
+          songs.saveAs();
         } else {
-          desk.save(() -> {});
+          songs.save();
         }
       }
       case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5, DIGIT6 -> open(Place.digit(event.getCode()));
@@ -213,7 +225,7 @@ public final class Workbench extends StackPane {
         return false;
       }
     }
-    return !typing || event.getCode() != KeyCode.Z;
+    return true;
   }
 
   /** Round what is selected: bars of the chart, or chords. */

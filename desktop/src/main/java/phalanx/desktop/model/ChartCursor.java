@@ -160,13 +160,25 @@ public final class ChartCursor {
 
   /** Puts what was typed in the place of a bar; further bars of it follow behind. */
   public void write(Optional<Bar> at, ChartLine line) {
+    workspace.edit(song -> written(song, at, line));
+  }
+
+  /** A song with what was typed in the place of a bar; where that is gone, behind the last one. */
+  public Song written(Song song, Optional<Bar> at, ChartLine line) {
+    Optional<Bar> there = at.flatMap(b -> song.chart().bar(b.id()));
+    if (at.isPresent() && there.isEmpty() && line.bars().isEmpty()) {
+      return song;
+    }
+    return song.editChart(c -> written(c, there, line));
+  }
+
+  private static Chart written(Chart chart, Optional<Bar> at, ChartLine line) {
     if (line.bars().isEmpty()) {
-      at.ifPresent(b -> change(c -> ChartEdits.replace(c, b.withChanges(List.of()))));
-      return;
+      return at.map(b -> ChartEdits.replace(chart, b.withChanges(List.of()))).orElse(chart);
     }
     if (at.isEmpty()) {
-      change(c -> ChartEdits.insertAfter(c, 0, line.bars()));
-      return;
+      int last = chart.bars().isEmpty() ? 0 : chart.bars().get(chart.bars().size() - 1).id();
+      return ChartEdits.insertAfter(chart, last, line.bars());
     }
     Bar first = line.bars().get(0);
     Bar old = at.get();
@@ -181,7 +193,7 @@ public final class ChartCursor {
             first.plays() > 1 ? first.plays() : old.plays(),
             first.passes().isEmpty() ? old.passes() : first.passes());
     List<Bar> more = line.bars().subList(1, line.bars().size());
-    change(c -> ChartEdits.insertAfter(ChartEdits.replace(c, next), old.id(), more));
+    return ChartEdits.insertAfter(ChartEdits.replace(chart, next), old.id(), more);
   }
 
   private void change(UnaryOperator<Chart> edit) {

@@ -6,8 +6,6 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
-import javafx.beans.binding.Bindings;
-import javafx.beans.binding.BooleanBinding;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
@@ -33,7 +31,6 @@ public final class Workspace {
 
   private final PlanService planner;
   private final ReadOnlyObjectWrapper<History<Song>> history = new ReadOnlyObjectWrapper<>();
-  private final ReadOnlyObjectWrapper<Song> saved = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Optional<Path>> file =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyObjectWrapper<Performance> performance = new ReadOnlyObjectWrapper<>();
@@ -43,7 +40,8 @@ public final class Workspace {
   private final ReadOnlyObjectWrapper<Optional<Review>> review =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyBooleanWrapper planning = new ReadOnlyBooleanWrapper();
-  private final BooleanBinding unsaved;
+  private final ReadOnlyBooleanWrapper unsaved = new ReadOnlyBooleanWrapper();
+  private final Typing typing = new Typing();
   private final ChordChoice chord = new ChordChoice(this);
   private final ObjectProperty<Screen> screen = new SimpleObjectProperty<>(Screen.ARRANGE);
   private final Viewing viewing = new Viewing();
@@ -63,8 +61,6 @@ public final class Workspace {
     faults = new FaultNotices(problems, planner.interfaceThread());
     planner.tellFaults(faults::tell);
     history.set(History.of(Song.untitled()));
-    saved.set(song());
-    unsaved = Bindings.createBooleanBinding(() -> !song().equals(saved.get()), history, saved);
     range = new SlotRange(this);
     arrangement.addListener(o -> askForBoard());
     chord.placeProperty().addListener(o -> askForBoard());
@@ -74,35 +70,29 @@ public final class Workspace {
   }
 
   /**
-   * Opens a song, forgetting the one before and its history.
+   * Shows another song, forgetting the one before and its history.
    *
-   * @param from the file it can be saved into, if it came from one
+   * @param openProblems what the player should know of it
    */
-  public void open(Song opened, Optional<Path> from, List<String> openProblems) {
+  public void open(Song opened, List<String> openProblems) {
     Song song = desks.hands().fitted(opened);
     desks.sound().leave();
     chord.select(0);
     problems.setAll(openProblems);
-    file.set(from);
-    saved.set(song);
     history.set(History.of(song));
     plan();
   }
 
-  /** Opens a song that lies in no file yet, so that it counts as unsaved. */
-  public void recover(Song song, Optional<Path> from) {
-    open(song, from, List.of());
-    saved.set(Song.untitled());
+  /** Notes which file the song lies in, and whether it has changes that lie in none. */
+  public void lies(Optional<Path> where, boolean withChanges) {
+    file.set(where);
+    unsaved.set(withChanges);
   }
 
-  /**
-   * Notes that a song now lies in a file. What it is known by there it is known by from now on, in
-   * all it was before too.
-   */
-  public void savedAs(Song song, Path where) {
-    file.set(Optional.of(where));
-    saved.set(song);
-    song.id()
+  /** What a song is known by in its file it is known by from now on, in all it was before too. */
+  public void identify(Song saved) {
+    saved
+        .id()
         .filter(id -> !song().id().equals(Optional.of(id)))
         .ifPresent(id -> history.set(history.get().throughout(s -> s.withId(id))));
   }
@@ -110,7 +100,6 @@ public final class Workspace {
   /** Plans the song for the player's hand, unless it asks for its own; nothing to undo. */
   void fitHand() {
     if (!desks.hands().fitted(song()).equals(song())) {
-      saved.set(desks.hands().fitted(saved.get()));
       become(history.get().throughout(desks.hands()::fitted));
     }
   }
@@ -253,8 +242,13 @@ public final class Workspace {
   }
 
   /** Whether the song has changes that lie in no file. */
-  public BooleanBinding unsaved() {
-    return unsaved;
+  public ReadOnlyBooleanProperty unsaved() {
+    return unsaved.getReadOnlyProperty();
+  }
+
+  /** What stands in a field and is not in the song yet. */
+  public Typing typing() {
+    return typing;
   }
 
   /** The newest plan; null until the first is ready. */

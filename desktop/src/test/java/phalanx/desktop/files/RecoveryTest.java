@@ -5,12 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import phalanx.desktop.document.LeftCopy;
+import phalanx.formats.FileStamp;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
@@ -20,47 +23,62 @@ import phalanx.theory.NoteNaming;
 
 class RecoveryTest {
 
-  /** No process has this number. */
-  private static final long ENDED = 999_999_999_998L;
-
   @TempDir private Path folder;
 
-  private Recovery recovery(long process) {
-    return new Recovery(new PlayerFolder(folder), process);
+  private Recovery recovery() {
+    return new Recovery(new PlayerFolder(folder));
   }
+
+  /** What a window kept that ended without saying so. */
+  private Optional<Path> left(Song song, Path origin) throws IOException {
+    Recovery ended = recovery();
+    Optional<Path> raw = ended.keep(song, Optional.ofNullable(origin), STAMP);
+    ended.leave();
+    return raw;
+  }
+
+  private static final Optional<FileStamp> STAMP =
+      Optional.of(new FileStamp(12, FileTime.fromMillis(1_000), "key", 77));
 
   private static Song song(String title) {
     return Song.untitled().withTitle(title);
   }
 
-  @Test
-  void whatAnEndedProgramKeptIsFoundWithTheFileItBelongsTo() throws IOException {
-    Path origin = folder.resolve("song.phalanx.json");
-    recovery(ENDED).keep(song("First"), Optional.of(origin));
-    recovery(ENDED).keep(song("Second"), Optional.of(origin));
-    List<Recovery.Left> left = recovery(ProcessHandle.current().pid()).left();
-    assertThat(left).hasSize(1);
-    assertThat(left.get(0).song().title()).isEqualTo("Second");
-    assertThat(left.get(0).origin()).contains(origin);
-    Recovery.discard(left.get(0).kept());
-    assertThat(recovery(1).left()).isEmpty();
+  private static List<String> titles(List<LeftCopy> left) {
+    return left.stream().map(l -> l.song().title()).toList();
   }
 
   @Test
-  void aRunningProgramKeepsItsOwn() throws IOException {
-    long alive = ProcessHandle.current().pid();
-    recovery(alive).keep(song("Open here"), Optional.empty());
-    assertThat(recovery(ENDED).left()).isEmpty();
-    recovery(alive).forget();
+  void whatAWindowLeftIsFoundWithTheFileItBelongsTo() throws IOException {
+    Path origin = folder.resolve("song.phalanx.json");
+    Recovery ended = recovery();
+    ended.keep(song("First"), Optional.of(origin), Optional.empty());
+    ended.keep(song("Second"), Optional.of(origin), STAMP);
+    ended.leave();
+    List<LeftCopy> left = recovery().left();
+    assertThat(titles(left)).containsExactly("Second");
+    assertThat(left.get(0).home()).contains(origin);
+    assertThat(left.get(0).stamp()).isEqualTo(STAMP);
+    recovery().discard(left.get(0).name());
+    assertThat(folder.resolve("recovery")).isEmptyDirectory();
+  }
+
+  @Test
+  void aWindowThatRunsKeepsItsOwn() throws IOException {
+    Recovery open = recovery();
+    open.keep(song("Open here"), Optional.empty(), Optional.empty());
+    assertThat(recovery().left()).isEmpty();
+    assertThat(open.left()).isEmpty();
+    open.forget();
     assertThat(folder.resolve("recovery")).isEmptyDirectory();
   }
 
   @Test
   void whatCannotBeReadIsPassedOverAndStays() throws IOException {
-    recovery(ENDED).keep(song("Whole"), Optional.empty());
-    Path torn = folder.resolve("recovery").resolve((ENDED - 1) + ".phalanx.json");
+    left(song("Whole"), null);
+    Path torn = folder.resolve("recovery").resolve("torn.phalanx.json");
     Files.writeString(torn, "{ torn");
-    assertThat(recovery(2).left()).extracting(l -> l.song().title()).containsExactly("Whole");
+    assertThat(titles(recovery().left())).containsExactly("Whole");
     assertThat(torn).exists();
   }
 
@@ -72,13 +90,13 @@ class RecoveryTest {
     Map<Integer, BarTune> broken = new HashMap<>();
     broken.put(77, BarTune.SILENT.placing(note()));
     Song song = song("Half").withTune(new Tune(broken, true));
-    Optional<Path> raw = recovery(ENDED).keep(song, Optional.empty());
+    Optional<Path> raw = left(song, null);
     assertThat(raw).isPresent();
     assertThat(raw.get()).content().contains("Half").contains("77");
-    List<Recovery.Left> left = recovery(2).left();
+    List<LeftCopy> left = recovery().left();
     assertThat(left.get(0).song().title()).isEqualTo("Half");
     assertThat(left.get(0).raw()).isEqualTo(raw);
-    Recovery.discard(left.get(0).kept());
+    recovery().discard(left.get(0).name());
     assertThat(folder.resolve("recovery")).isEmptyDirectory();
   }
 

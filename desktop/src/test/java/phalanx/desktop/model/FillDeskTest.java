@@ -29,7 +29,7 @@ class FillDeskTest {
 
   @BeforeEach
   void opened() {
-    workspace.open(Demo.song(), Optional.empty(), List.of());
+    workspace.open(Demo.song(), List.of());
     workspace.chord().select(0);
   }
 

@@ -3,7 +3,6 @@ package phalanx.desktop.model;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import phalanx.desktop.Demo;
@@ -19,7 +18,7 @@ class TuneEntryTest {
 
   @BeforeEach
   void opened() {
-    workspace.open(Demo.song(), Optional.empty(), List.of());
+    workspace.open(Demo.song(), List.of());
     workspace.screenProperty().set(Screen.MELODY);
     workspace.chord().select(0);
   }

@@ -6,7 +6,6 @@ import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.Queue;
 import org.junit.jupiter.api.Test;
 import phalanx.arrangement.board.ShapeChoice;
@@ -22,7 +21,7 @@ class WorkspaceTest {
   private Workspace opened() {
     Workspace workspace =
         new Workspace(new PlanService(Runnable::run, Runnable::run, Runnable::run));
-    workspace.open(Demo.song(), Optional.empty(), List.of());
+    workspace.open(Demo.song(), List.of());
     return workspace;
   }
 

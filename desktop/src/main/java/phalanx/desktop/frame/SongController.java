@@ -1,0 +1,308 @@
+package phalanx.desktop.frame;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.control.ProgressBar;
+import phalanx.arrangement.Arrangement;
+import phalanx.desktop.document.LeftCopy;
+import phalanx.desktop.document.OpenDocument;
+import phalanx.desktop.document.Question;
+import phalanx.desktop.document.Request;
+import phalanx.desktop.document.Save;
+import phalanx.desktop.files.Documents;
+import phalanx.desktop.files.SoundExport;
+import phalanx.desktop.frame.NoticeBar.Answer;
+import phalanx.desktop.model.Screen;
+import phalanx.desktop.model.Workspace;
+import phalanx.formats.SongFiles;
+import phalanx.song.Song;
+import phalanx.theory.Phrase;
+
+/** What a player does with songs as a whole: nothing unsaved goes without being asked about. */
+public final class SongController implements Documents.Window {
+
+  /** Asks the player for a file. */
+  public interface FileAsker {
+
+    /** A file to open; empty if the player thinks better of it. */
+    Optional<Path> toOpen();
+
+    /** A file to take a tune from; empty if the player thinks better of it. */
+    Optional<Path> toImport();
+
+    /** A file to write the plan of this title into; empty if the player thinks better of it. */
+    Optional<Path> toExport(String title);
+
+    /** A file to save a song of this title into; empty if the player thinks better of it. */
+    Optional<Path> toSave(String title);
+  }
+
+  private final Workspace workspace;
+  private final Documents documents;
+  private final NoticeBar notices;
+  private final FileAsker asker;
+  private Runnable started = () -> {};
+  private Runnable typed = () -> {};
+  private Runnable closed = () -> {};
+  private Optional<Question> shown = Optional.empty();
+
+  public SongController(
+      Workspace workspace, Documents documents, NoticeBar notices, FileAsker asker) {
+    this.workspace = workspace;
+    this.documents = documents;
+    this.notices = notices;
+    this.asker = asker;
+    documents.shownBy(this);
+    documents.documentProperty().addListener((o, before, now) -> follow(before, now));
+  }
+
+  /** What closes the window. */
+  public void whenClosed(Runnable then) {
+    closed = then;
+  }
+
+  /** What puts into the song what stands in a field: fields do so when they lose the keyboard. */
+  void toFinishTyping(Runnable then) {
+    typed = then;
+  }
+
+  /** What puts the keyboard where a new song is typed. */
+  void whenStarted(Runnable then) {
+    started = then;
+  }
+
+  @Override
+  public void finishTyping() {
+    typed.run();
+  }
+
+  @Override
+  public void close() {
+    closed.run();
+  }
+
+  private void follow(OpenDocument before, OpenDocument now) {
+    if (!now.question().equals(shown)) {
+      shown.ifPresent(q -> notices.forget(id(q)));
+      shown = now.question();
+      shown.ifPresent(this::ask);
+    }
+    if (before.id() != now.id()) {
+      notices.forget("imported");
+      if (now.isNew()) {
+        workspace.screenProperty().set(Screen.CHART);
+        started.run();
+      }
+    }
+  }
+
+  private static String id(Question question) {
+    if (question instanceof Question.Unsaved) {
+      return "unsaved";
+    } else if (question instanceof Question.ReadOnly) {
+      return "read-only";
+    }
+    return question instanceof Question.Changed ? "changed" : "taken";
+  }
+
+  private void ask(Question question) {
+    if (question instanceof Question.Unsaved) {
+      notices.ask(
+          id(question),
+          Phrase.of("“%s” has changes that are not saved.", workspace.song().title()),
+          List.of(
+              answer(question, "unsaved-save", "Save", Question.Answer.SAVE),
+              answer(question, "unsaved-drop", "Don’t save", Question.Answer.DROP),
+              answer(question, "unsaved-keep", "Go on editing", Question.Answer.LEAVE)));
+    } else if (question instanceof Question.ReadOnly readOnly) {
+      notices.ask(
+          id(question),
+          name(readOnly.save()) + " is marked as a file that may only be read.",
+          List.of(
+              answer(
+                  question, "read-only-as", "Save under another name", Question.Answer.OTHER_NAME),
+              answer(question, "read-only-over", "Save over it", Question.Answer.OVER),
+              answer(question, "read-only-not", "Don’t save", Question.Answer.LEAVE)));
+    } else if (question instanceof Question.Changed changed) {
+      notices.ask(
+          id(question),
+          name(changed.save()) + " was changed by another program.",
+          List.of(
+              answer(
+                  question,
+                  "changed-as",
+                  "Save mine under another name",
+                  Question.Answer.OTHER_NAME),
+              answer(question, "changed-mine", "Save mine over it", Question.Answer.OVER),
+              answer(question, "changed-theirs", "Take theirs", Question.Answer.THEIRS),
+              answer(question, "changed-later", "Later", Question.Answer.LEAVE)));
+    } else if (question instanceof Question.Taken taken) {
+      notices.ask(
+          id(question),
+          "There is a file " + name(taken.save()) + " already.",
+          List.of(
+              answer(question, "taken-as", "Choose another name", Question.Answer.OTHER_NAME),
+              answer(question, "taken-over", "Replace it", Question.Answer.OVER),
+              answer(question, "taken-not", "Don’t save", Question.Answer.LEAVE)));
+    }
+  }
+
+  private Answer answer(Question question, String id, String words, Question.Answer answer) {
+    return new Answer(id, words, () -> documents.answer(question.number(), answer));
+  }
+
+  private static String name(Save save) {
+    return save.file().getFileName().toString();
+  }
+
+  /** Opens a file; asks first if that would lose changes. */
+  void open(Path file) {
+    documents.open(file);
+  }
+
+  /** Lets the player choose a file to open. */
+  void chooseAndOpen() {
+    asker.toOpen().ifPresent(this::open);
+  }
+
+  /** Lets the player choose a file to take a tune from. */
+  void chooseAndImport() {
+    asker.toImport().ifPresent(this::importTune);
+  }
+
+  /** Puts the tune of a file over the song and says what came of it. */
+  void importTune(Path file) {
+    documents.importTune(
+        file,
+        done -> {
+          String words = Phrase.of("%d bars of tune are put in", done.bars());
+          String more = done.remarks().isEmpty() ? "" : "; " + String.join("; ", done.remarks());
+          notices.ask(
+              "imported",
+              words + more + ".",
+              List.of(
+                  new Answer("imported-good", "Good", () -> {}),
+                  new Answer("imported-undo", "Take it out again", () -> takeOut(done.song())),
+                  new Answer("imported-close", "×", () -> {})));
+        });
+  }
+
+  /** Only where nothing came after it. */
+  private void takeOut(Song imported) {
+    if (workspace.song().equals(imported)) {
+      workspace.undo();
+    } else {
+      workspace.problems().add("The song was changed since; undo takes it back step by step.");
+    }
+  }
+
+  /** Begins a new song; asks first if that would lose changes. */
+  void startNew() {
+    documents.startNew();
+  }
+
+  /** Saves the song where it lies, or asks where. */
+  void save() {
+    documents.save();
+  }
+
+  /** Asks where to save the song. */
+  void saveAs() {
+    documents.saveAs();
+  }
+
+  @Override
+  public void chooseName(Request.ChooseName naming) {
+    asker
+        .toSave(workspace.song().title())
+        .ifPresent(
+            chosen -> {
+              Path file = ended(chosen);
+              // What the chooser asked about is the name as it was typed there.
+              documents.nameChosen(naming, file, file.equals(chosen));
+            });
+  }
+
+  private static Path ended(Path file) {
+    String name = file.getFileName().toString();
+    return name.toLowerCase(Locale.ROOT).endsWith(".json")
+        ? file
+        : file.resolveSibling(name + SongFiles.ENDING);
+  }
+
+  /** Asks where to write the plan, and in which format; says when it lies there. */
+  void export() {
+    Arrangement plan = workspace.arrangementProperty().get();
+    if (plan == null) {
+      return;
+    }
+    Optional<Path> file = asker.toExport(workspace.song().title());
+    if (file.filter(SoundExport::isSound).isPresent()) {
+      exportSound(file.get());
+    } else {
+      file.ifPresent(f -> documents.export(plan, f, () -> written(f)));
+    }
+  }
+
+  private void written(Path file) {
+    notices.ask(
+        "exported",
+        file.getFileName() + " is written.",
+        List.of(new Answer("exported-good", "Good", () -> {})));
+  }
+
+  /** Sound takes its time: it is shown how far it is, and it can be cancelled. */
+  private void exportSound(Path file) {
+    SoundExport export = documents.soundExport();
+    Answer cancel = new Answer("rendering-cancel", "Cancel", export::cancel);
+    String words = file.getFileName() + " is being written …";
+    ProgressBar bar = notices.progress("rendering", words, cancel);
+    export.write(
+        workspace.performanceProperty().get(),
+        workspace.desks().sound().settings().fileOptions(),
+        file,
+        new SoundExport.Watcher() {
+          @Override
+          public void share(double done) {
+            bar.setProgress(done);
+          }
+
+          @Override
+          public void written() {
+            notices.forget("rendering");
+            SongController.this.written(file);
+          }
+
+          @Override
+          public void cancelled() {
+            notices.forget("rendering");
+          }
+
+          @Override
+          public void refused(String why) {
+            notices.forget("rendering");
+            workspace.problems().add(why);
+          }
+        });
+  }
+
+  /** Offers songs that were left behind by a program that ended without saying so. */
+  public void offerLeft(List<LeftCopy> left) {
+    for (LeftCopy song : left) {
+      notices.ask(
+          "left-" + song.name(),
+          Phrase.of(
+              "Phalanx ended before “%s” was saved.%s",
+              song.song().title(),
+              song.raw()
+                  .map(r -> " What could not be kept as a song lies as text in " + r + ".")
+                  .orElse("")),
+          List.of(
+              new Answer("recover", "Take it up again", () -> documents.recover(song)),
+              new Answer("recover-not", "Throw it away", () -> documents.discard(song)),
+              new Answer("recover-later", "Later", () -> {})));
+    }
+  }
+}
