@@ -13,10 +13,12 @@ import phalanx.song.Bar;
 import phalanx.song.ChordChange;
 import phalanx.song.Feel;
 import phalanx.song.Harmony;
+import phalanx.song.SongBounds;
 import phalanx.song.TempoMark;
 import phalanx.theory.ChordReader;
 import phalanx.theory.ChordReading;
 import phalanx.theory.Meter;
+import phalanx.theory.NoteNaming;
 import phalanx.theory.Phrase;
 import phalanx.theory.Quoted;
 
@@ -26,22 +28,30 @@ import phalanx.theory.Quoted;
  * <p>Cells share their bar evenly; a dot or slash goes on with the chord before, {@code %} repeats
  * the bar before, {@code =5 . . D7 .} is bar 5 with one chord changed, {@code 3/4} in front of a
  * bar's chords changes the metre and {@code ♩=100} the tempo, {@code :| x3} says how often, {@code
- * |1} and {@code |2} open first and second endings, {@code D7@5/7} stands at five sevenths of its
- * bar. {@link GridReader} reads line after line.
+ * |1} and {@code |2} open first and second endings, {@code |0} bars that are played every time
+ * again, {@code D7@5/7} stands at five sevenths of its bar. {@link GridReader} reads line after
+ * line.
  */
 public final class ChartReader {
 
   /** Bars a chart may have: far more than any song, few enough to be planned. */
-  public static final int MOST_BARS = 4000;
+  public static final int MOST_BARS = SongBounds.MOST_BARS;
 
   /** Cells a bar may have. */
   static final int MOST_CELLS = 64;
+
+  /** Stands behind a bar line where an ending is over before its repeat is. */
+  static final String NO_ENDING = "0";
+
+  /** In front of a word that would mean something and is to be kept as it stands. */
+  static final String AS_IT_STANDS = "?";
 
   private static final Pattern TOKEN =
       Pattern.compile("(:?\\|+[:.\\]]?(?:\\d[\\d,-]*(?=\\s|$))?)|([^\\s|]+?(?=:?\\|)|[^\\s|]+)");
   private static final Pattern TIMES = Pattern.compile("[x×](\\d{1,2})");
   private static final Pattern PASSES = Pattern.compile("(\\d{1,4})(?:-(\\d{1,4}))?");
   private static final Pattern PLACED = Pattern.compile("(.+)@(\\d{1,7})/(\\d{1,7})");
+  private static final Pattern NO_CHORD = Pattern.compile("(?i)n\\.?c\\.?");
   private static final Pattern BORROWED = Pattern.compile("=(\\d{1,5})");
 
   private final Notation.Numbers numbers;
@@ -56,6 +66,7 @@ public final class ChartReader {
   private boolean repeatEnded;
   private boolean passageOver;
   private boolean full;
+  private int chords;
   private Set<Integer> ending = Set.of();
 
   private record Cell(String text, int column) {}
@@ -168,7 +179,7 @@ public final class ChartReader {
     }
     String passes = sign.replaceFirst("^[^\\d]*", "");
     if (!passes.isEmpty()) {
-      ending = passes(passes, column);
+      ending = passes.equals(NO_ENDING) ? Set.of() : passes(passes, column);
     }
     repeatStarts |= sign.replaceFirst("\\d.*", "").matches(".*\\|:");
     cells = new ArrayList<>();
@@ -299,18 +310,50 @@ public final class ChartReader {
   }
 
   private void put(Cell cell, String text, int tick, TreeMap<Integer, ChordChange> changes) {
-    if (!text.equals(".") && !text.equals("/")) {
+    if (text.equals(".") || text.equals("/")) {
+      return;
+    }
+    chords++;
+    if (chords == SongBounds.MOST_CHORDS + 1) {
+      problem(cell.column(), Phrase.of("a chart has %d chords at most", SongBounds.MOST_CHORDS));
+    } else if (chords <= SongBounds.MOST_CHORDS) {
       changes.put(tick, new ChordChange(tick, harmony(text, cell.column())));
     }
   }
 
+  /** Whether a word is anything to the reader, with notes called in a certain way. */
+  static boolean means(String word, NoteNaming naming) {
+    return word.isEmpty()
+        || ChordReader.read(word, naming) instanceof ChordReading.Read
+        || word.startsWith(AS_IT_STANDS)
+        || word.equals(".")
+        || word.equals("/")
+        || word.equals("%")
+        || word.endsWith(":")
+        || TIMES.matcher(word).matches()
+        || PLACED.matcher(word).matches()
+        || BORROWED.matcher(word).matches()
+        || TempoMark.isMeant(word)
+        || Meter.parse(word).isPresent()
+        || NO_CHORD.matcher(word).matches();
+  }
+
   private Harmony harmony(String text, int column) {
-    if (text.matches("(?i)n\\.?c\\.?")) {
+    if (text.startsWith(AS_IT_STANDS)) {
+      problem(column, "cannot read the chord " + Quoted.of(text.substring(1)));
+      return new Harmony.Unread(Quoted.start(text.substring(1), SongBounds.LONGEST_NAME));
+    }
+    if (NO_CHORD.matcher(text).matches()) {
       return new Harmony.NoChord();
     }
     ChordReading reading = ChordReader.read(text, notation.naming());
     if (reading instanceof ChordReading.Read read) {
       return new Harmony.Sounding(read.chord()).up(notation.up().inverted());
+    }
+    if (text.length() > SongBounds.LONGEST_NAME) {
+      String words = "a chord has %d signs at most: what is beyond them is left out";
+      problem(column + SongBounds.LONGEST_NAME, Phrase.of(words, SongBounds.LONGEST_NAME));
+      return new Harmony.Unread(Quoted.start(text, SongBounds.LONGEST_NAME));
     }
     ChordReading.Unreadable unreadable = (ChordReading.Unreadable) reading;
     problem(

@@ -33,7 +33,10 @@ public final class ChartWriter {
     if (changes.isEmpty()) {
       return bar.borrows().isPresent() ? List.of() : List.of(".");
     }
-    int cells = cells(changes, length, meter);
+    // A word with a place of its own in it needs one behind it, so that it stays a part of the
+    // word.
+    boolean placed = changes.stream().anyMatch(c -> label(c, notation).contains("@"));
+    int cells = placed ? 0 : cells(changes, length, meter);
     if (cells == 0) {
       return placed(changes, length, notation);
     }
@@ -78,40 +81,64 @@ public final class ChartWriter {
 
   private static String label(ChordChange change, Notation notation) {
     Harmony shown = change.harmony().up(notation.up());
-    return shown.label(notation.naming()).replace(' ', '_');
+    String label = shown.label(notation.naming()).replaceAll("[\\s|]", "_");
+    return change.harmony() instanceof Harmony.Unread && ChartReader.means(label, notation.naming())
+        ? ChartReader.AS_IT_STANDS + label
+        : label;
   }
 
   /** Whole bars with their signs, as one line. */
   public static String line(List<Bar> bars, Notation notation, Notation.Numbers numbers) {
     StringBuilder line = new StringBuilder();
     Notation now = notation;
-    Set<Integer> passes = Set.of();
-    boolean repeatEnds = false;
+    EndingMarks marks = new EndingMarks();
     for (int b = 0; b < bars.size(); b++) {
       Bar bar = bars.get(b);
-      String times = repeatEnds ? times(bars.get(b - 1)) : "";
-      String sign = (repeatEnds ? ":|" : "|") + (bar.repeatStart() ? ":" : "");
-      boolean opens = !bar.passes().isEmpty() && (repeatEnds || !bar.passes().equals(passes));
-      sign += opens ? passes(bar.passes()) : "";
-      line.append(sign).append(times).append(' ');
+      boolean behindRepeat = b > 0 && bars.get(b - 1).plays() > 1;
+      line.append(behindRepeat ? ":|" : "|").append(bar.repeatStart() ? ":" : "");
+      line.append(marks.opens(bar) ? passes(bar.passes()) : "");
+      line.append(behindRepeat ? times(bars.get(b - 1), marks) : "").append(' ');
       line.append(cells(bar, now, numbers)).append(' ');
       now = now.goingOn(bar.meter().orElse(now.meter()));
-      repeatEnds = bar.plays() > 1;
-      passes = bar.passes();
+      marks.close(bar);
     }
-    if (repeatEnds) {
-      return line + ":|" + times(bars.get(bars.size() - 1));
-    }
-    return line + "|";
+    boolean repeatEnds = !bars.isEmpty() && bars.get(bars.size() - 1).plays() > 1;
+    return line + (repeatEnds ? ":|" + times(bars.get(bars.size() - 1), marks) : "|");
   }
 
   /** How often, where the endings do not say it: three times or more. */
-  private static String times(Bar bar) {
-    int said = bar.passes().stream().mapToInt(p -> p).max().orElse(1) + 1;
-    return bar.plays() == said ? "" : " x" + bar.plays();
+  private static String times(Bar bar, EndingMarks marks) {
+    return bar.plays() == marks.timesSaid ? "" : " x" + bar.plays();
   }
 
+  /**
+   * What the reader takes to be the ending of the next bar, so that only what differs is written.
+   */
+  private static final class EndingMarks {
+    private Set<Integer> ending = Set.of();
+    private boolean passageOver;
+    private int timesSaid;
+
+    boolean opens(Bar bar) {
+      return !bar.passes().equals(ending);
+    }
+
+    /** As the reader does at the sign behind a bar. */
+    void close(Bar bar) {
+      ending = passageOver ? Set.of() : bar.passes();
+      passageOver &= !bar.repeatStart();
+      if (bar.plays() > 1) {
+        timesSaid = Math.min(Bar.MOST_PLAYS, ending.stream().mapToInt(p -> p).max().orElse(1) + 1);
+        passageOver |= !bar.repeatStart();
+        ending = Set.of();
+      }
+    }
+  }
+
+  /** Endings, or the sign that the bars are played every time again. */
   private static String passes(Set<Integer> passes) {
-    return new TreeSet<>(passes).stream().map(String::valueOf).collect(Collectors.joining(","));
+    return passes.isEmpty()
+        ? ChartReader.NO_ENDING
+        : new TreeSet<>(passes).stream().map(String::valueOf).collect(Collectors.joining(","));
   }
 }

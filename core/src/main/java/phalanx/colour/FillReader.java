@@ -8,10 +8,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import phalanx.theory.NoteName;
+import phalanx.theory.Phrase;
 
 /**
  * Reads fills from open text: {@code name:}, {@code about:}, {@code over:}, {@code beats:}, {@code
@@ -19,7 +18,12 @@ import phalanx.theory.NoteName;
  */
 public final class FillReader {
 
-  private static final Pattern LINE = Pattern.compile("\\s*(\\w+)\\s*:\\s*(.*?)\\s*");
+  /** Signs a line may have: far more than the notes of eight beats take. */
+  private static final int LONGEST_LINE = 400;
+
+  /** Fills a file may have. */
+  private static final int MOST_FILLS = 1_000;
+
   private static final int MIDDLE_C = 60;
   private static final NoteName C = NoteName.parse("C").orElseThrow();
 
@@ -27,6 +31,7 @@ public final class FillReader {
   private final List<Problem> problems = new ArrayList<>();
   private final Map<String, String> words = new HashMap<>();
   private int begun;
+  private boolean full;
 
   private FillReader() {}
 
@@ -44,7 +49,7 @@ public final class FillReader {
   public static Result read(String text) {
     FillReader reader = new FillReader();
     String[] lines = text.split("\\R", -1);
-    for (int n = 0; n < lines.length; n++) {
+    for (int n = 0; n < lines.length && !reader.full; n++) {
       reader.line(lines[n], n + 1);
     }
     reader.end();
@@ -55,18 +60,28 @@ public final class FillReader {
     if (line.isBlank() || line.strip().startsWith("#")) {
       return;
     }
-    Matcher m = LINE.matcher(line);
-    if (!m.matches()
-        || !List.of("name", "about", "over", "beats", "major", "bluesy").contains(m.group(1))) {
+    if (line.length() > LONGEST_LINE) {
+      problems.add(
+          new Problem(number, Phrase.of("a line of a fill has %d signs at most", LONGEST_LINE)));
+      return;
+    }
+    int colon = line.indexOf(':');
+    String word = line.substring(0, Math.max(0, colon)).strip();
+    if (!List.of("name", "about", "over", "beats", "major", "bluesy").contains(word)) {
       problems.add(
           new Problem(number, "expected name, about, over, beats, major or bluesy and a colon"));
       return;
     }
-    if (m.group(1).equals("name")) {
+    if (word.equals("name")) {
       end();
       begun = number;
+      full = fills.size() >= MOST_FILLS;
     }
-    words.put(m.group(1), m.group(2));
+    if (full) {
+      problems.add(new Problem(number, Phrase.of("a file has %d fills at most", MOST_FILLS)));
+    } else {
+      words.put(word, line.substring(colon + 1).strip());
+    }
   }
 
   private void end() {

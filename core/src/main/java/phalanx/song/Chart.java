@@ -29,7 +29,7 @@ public record Chart(List<Section> sections) {
   private static final int LONGEST_CHAIN = 64;
 
   /** Bars a chart is filled up to where sections are like others. */
-  private static final int MOST_BARS = 100_000;
+  private static final int MOST_BARS = SongBounds.MOST_BARS;
 
   /** Highest number of a section or a bar. */
   public static final int HIGHEST_ID = 1_000_000_000;

@@ -28,6 +28,7 @@ import phalanx.theory.Meter;
  * @param tune the tune, if the song has one
  * @param lyrics the words, line by line as they were written
  * @param pins what the player insists on
+ * @throws SongBounds.TooLarge if a part is larger than a file could keep
  */
 public record Song(
     Optional<SongId> id,
@@ -43,6 +44,7 @@ public record Song(
 
   public Song {
     lyrics = List.copyOf(lyrics);
+    SongBounds.check(title, picking, chart, tune, lyrics, pins);
   }
 
   /** An empty song with the usual settings: steel-string guitar, medium hand, thumb and three. */

@@ -73,7 +73,7 @@ class ChartTextTest {
     "'=77 C', 0, expected the number of another bar",
     "'C | D@9/4', 4, expected a place within the bar",
     "'%', 0, expected a bar before %",
-    "'|0 C', 0, expected an ending"
+    "'|0,1 C', 0, expected an ending"
   })
   void aMistakeHasItsPlaceAndTheRestIsRead(String text, int column, String message) {
     ChartLine line = read(text);

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import phalanx.theory.Phrase;
 
 /**
  * A player's own texts, each begun by a line {@code name:}, any number in every file of a folder
@@ -17,6 +18,9 @@ import java.util.stream.Stream;
  */
 public record NamedTexts(Path folder, String ending) {
 
+  /** The largest file that is read, bytes: thousands of texts. */
+  private static final long MOST_BYTES = 2_000_000;
+
   /** The files, by name; none where the folder is not there. */
   public List<Path> files() {
     try (Stream<Path> all = Files.list(folder)) {
@@ -24,6 +28,20 @@ public record NamedTexts(Path folder, String ending) {
     } catch (IOException e) {
       return List.of();
     }
+  }
+
+  /**
+   * The text of one of the files.
+   *
+   * @throws IOException if it cannot be read, is no file, or is larger than such texts ever are
+   */
+  public static String read(Path file) throws IOException {
+    RegularFile.check(file);
+    if (Files.size(file) > MOST_BYTES) {
+      throw new DiskTrouble(
+          Phrase.of("cannot be read: it is larger than %d kB", MOST_BYTES / 1_000));
+    }
+    return Files.readString(file);
   }
 
   /** The file that the program writes. */
@@ -39,7 +57,7 @@ public record NamedTexts(Path folder, String ending) {
    */
   public void save(String name, String text) throws IOException {
     Files.createDirectories(folder);
-    String before = Files.exists(mine()) ? Files.readString(mine()) : "";
+    String before = Files.exists(mine()) ? read(mine()) : "";
     String others = without(before, name);
     String kept = others.isBlank() ? "" : others.stripTrailing() + "\n\n";
     WholeFile.write(mine(), kept + text);
@@ -48,7 +66,7 @@ public record NamedTexts(Path folder, String ending) {
   /** Takes a text out of the program's own file. */
   public void remove(String name) throws IOException {
     if (Files.exists(mine())) {
-      WholeFile.write(mine(), without(Files.readString(mine()), name));
+      WholeFile.write(mine(), without(read(mine()), name));
     }
   }
 

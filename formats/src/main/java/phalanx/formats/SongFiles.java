@@ -28,8 +28,14 @@ public final class SongFiles {
 
   private SongFiles() {}
 
-  /** Largest file of text that is read, bytes: a song of a thousand bars has half of one. */
+  /** Largest chart that is read, bytes. */
   static final int MOST_BYTES = 8_000_000;
+
+  /**
+   * Largest song file, bytes: a song of a thousand bars has half a million, none that can be made
+   * has more.
+   */
+  static final int MOST_SONG_BYTES = 40_000_000;
 
   /**
    * What came of opening a file.
@@ -100,11 +106,16 @@ public final class SongFiles {
     return text(
         bytes,
         text -> {
-          SongFileReader.Result result = SongFileReader.read(text);
+          SongFileReader.Result result = SongFileReader.read(withoutMark(text));
           return result instanceof SongFileReader.Result.Read read
               ? Opened.of(new SongReading(read.song(), read.problems()))
               : Opened.refused(((SongFileReader.Result.Refused) result).problem());
         });
+  }
+
+  /** Some editors put a byte order mark in front. */
+  private static String withoutMark(String text) {
+    return text.startsWith("\uFEFF") ? text.substring(1) : text;
   }
 
   private static Opened text(byte[] bytes, Function<String, Opened> reader) {

@@ -15,7 +15,7 @@ import phalanx.formats.musicxml.MusicXmlReader;
  */
 public enum SongFormat {
   /** The program's own. */
-  SONG_FILE(List.of(SongFiles.ENDING, ".json"), SongFiles.MOST_BYTES, SongFiles::songFile),
+  SONG_FILE(List.of(SongFiles.ENDING, ".json"), SongFiles.MOST_SONG_BYTES, SongFiles::songFile),
   /** A chart with its bars in a grid. */
   CHORDPRO(List.of(".cho", ".chopro", ".chordpro"), SongFiles.MOST_BYTES, SongFiles::chart),
   /** A score, plain or packed; a tune can be taken from it. */

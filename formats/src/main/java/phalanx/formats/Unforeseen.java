@@ -3,6 +3,7 @@ package phalanx.formats;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import org.slf4j.LoggerFactory;
+import phalanx.song.SongBounds;
 
 /**
  * The edge of every reader: whatever goes wrong in it that nobody foresaw ends as an answer and as
@@ -27,6 +28,8 @@ public final class Unforeseen {
   public static <T> T guarded(String reader, Supplier<T> read, Function<FileProblem, T> otherwise) {
     try {
       return read.get();
+    } catch (SongBounds.TooLarge e) {
+      return otherwise.apply(new FileProblem(1, 1, e.getMessage()));
     } catch (RuntimeException | StackOverflowError | OutOfMemoryError e) {
       if (STRICT) {
         throw e;

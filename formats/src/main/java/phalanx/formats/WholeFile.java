@@ -19,8 +19,10 @@ import java.nio.file.attribute.PosixFilePermission;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.zip.CRC32C;
 import org.slf4j.LoggerFactory;
 import phalanx.theory.Phrase;
+import phalanx.theory.Quoted;
 
 /**
  * Writes files that appear whole or not at all: to a draft beside it first, which is flushed to the
@@ -34,6 +36,9 @@ public final class WholeFile {
 
   private static final AtomicLong DRAFTS = new AtomicLong();
   private static final String ENDING = ".part";
+
+  /** Systems allow 255 bytes, of which the rest of a draft's name takes some thirty. */
+  private static final int LONGEST_STEM = 200;
 
   /** Links that lead to links further than this lead in a circle. */
   private static final int MOST_LINKS = 40;
@@ -108,7 +113,7 @@ public final class WholeFile {
     long process = ProcessHandle.current().pid();
     Path draft =
         target.resolveSibling(
-            Phrase.of(".%s.%d-%d%s", name, process, DRAFTS.incrementAndGet(), ENDING));
+            Phrase.of(".%s.%d-%d%s", stem(name), process, DRAFTS.incrementAndGet(), ENDING));
     boolean moved = false;
     try {
       fill(draft, content);
@@ -127,6 +132,17 @@ public final class WholeFile {
     }
     flushFolder(target.getParent());
     clearLeft(target.getParent(), name);
+  }
+
+  /** What a file's drafts are called after: its name, or a shorter one where there is no room. */
+  private static String stem(String name) {
+    byte[] bytes = name.getBytes(StandardCharsets.UTF_8);
+    if (bytes.length <= LONGEST_STEM) {
+      return name;
+    }
+    CRC32C sum = new CRC32C();
+    sum.update(bytes);
+    return Phrase.of("%s~%08x", Quoted.start(name, LONGEST_STEM / 4), sum.getValue());
   }
 
   /** What a link leads to, also where nothing is there yet. */
@@ -188,7 +204,7 @@ public final class WholeFile {
   private static void clearLeft(Path folder, String name) {
     Pattern drafts =
         Pattern.compile(
-            Pattern.quote("." + name + ".") + "(\\d{1,18})-\\d+" + Pattern.quote(ENDING));
+            Pattern.quote("." + stem(name) + ".") + "(\\d{1,18})-\\d+" + Pattern.quote(ENDING));
     try (DirectoryStream<Path> all = Files.newDirectoryStream(folder, ".*" + ENDING)) {
       for (Path file : all) {
         Matcher m = drafts.matcher(file.getFileName().toString());

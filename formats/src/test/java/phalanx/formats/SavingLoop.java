@@ -2,6 +2,7 @@ package phalanx.formats;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Collections;
 import phalanx.song.Song;
 
 /** Saves two texts in turn into one file until it is killed; started by {@link KilledSaveTest}. */
@@ -11,10 +12,10 @@ public final class SavingLoop {
 
   /** The songs, large enough that writing takes a while. */
   static Song song(int which) {
-    String words = (which == 0 ? "low tide " : "slate roof ").repeat(40_000);
+    String words = (which == 0 ? "low tide " : "slate roof ").repeat(80);
     return Song.untitled()
         .withTitle(which == 0 ? "Ebb" : "Flood")
-        .withLyrics(java.util.List.of(words));
+        .withLyrics(Collections.nCopies(480, words));
   }
 
   /** Saves the texts of two files into the file named first, and says so once it has begun. */

@@ -127,7 +127,8 @@ final class Jobs {
     return all;
   }
 
-  private static byte[] packed(byte[] score) {
+  /** A score in a packed file. */
+  static byte[] packed(byte[] score) {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
       zip.putNextEntry(new ZipEntry("META-INF/container.xml"));

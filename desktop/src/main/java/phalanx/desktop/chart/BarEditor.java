@@ -35,6 +35,7 @@ final class BarEditor extends VBox {
   private final TextField field = new TextField();
   private final VBox list = new VBox();
   private Optional<Bar> at = Optional.empty();
+  private String opened = "";
   private Done done = bars -> {};
   private List<String> offers = List.of();
   private int chosen = -1;
@@ -50,6 +51,7 @@ final class BarEditor extends VBox {
     getChildren().addAll(field, list);
     setManaged(false);
     setVisible(false);
+    workspace.historyProperty().addListener(o -> follow());
     field.textProperty().addListener(o -> offer());
     field.caretPositionProperty().addListener(o -> offer());
     field.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
@@ -70,11 +72,26 @@ final class BarEditor extends VBox {
     done = then;
     setVisible(true);
     workspace.typing().begin(song -> cursor.written(song, at, cursor.read(field.getText(), at)));
-    field.setText(
-        typed.orElseGet(() -> bar.map(cursor::text).filter(t -> !t.equals(".")).orElse("")));
+    opened = typed.orElseGet(() -> text(bar));
+    field.setText(opened);
     field.requestFocus();
     field.end();
     offer();
+  }
+
+  private String text(Optional<Bar> bar) {
+    return bar.map(cursor::text).filter(t -> !t.equals(".")).orElse("");
+  }
+
+  /** The song changed under it, as by undo: what nobody has touched yet shows the bar as it is. */
+  private void follow() {
+    if (!isVisible() || !field.getText().equals(opened)) {
+      return;
+    }
+    at = at.flatMap(b -> workspace.song().chart().bar(b.id()));
+    opened = text(at);
+    field.setText(opened);
+    field.end();
   }
 
   private void close() {

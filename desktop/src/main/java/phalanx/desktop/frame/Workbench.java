@@ -193,9 +193,7 @@ public final class Workbench extends StackPane {
   }
 
   private boolean command(KeyEvent event) {
-    // A field undoes its own typing; the song's undo is for when nothing is being typed.
-    if (event.getTarget() instanceof TextInputControl
-        && (event.getCode() == KeyCode.Z || event.getCode() == KeyCode.Y)) {
+    if (event.getTarget() instanceof TextInputControl field && undoes(field, event)) {
       return false;
     }
     switch (event.getCode()) {
@@ -226,6 +224,13 @@ public final class Workbench extends StackPane {
       }
     }
     return true;
+  }
+
+  /** A field in which something was typed takes that back first, the song’s undo comes after it. */
+  private static boolean undoes(TextInputControl field, KeyEvent event) {
+    boolean again = event.getCode() == KeyCode.Y || event.isShiftDown();
+    return (event.getCode() == KeyCode.Z || event.getCode() == KeyCode.Y)
+        && (again ? field.isRedoable() : field.isUndoable());
   }
 
   /** Round what is selected: bars of the chart, or chords. */

@@ -21,6 +21,7 @@ import phalanx.performance.Performance;
 import phalanx.review.Review;
 import phalanx.song.History;
 import phalanx.song.Song;
+import phalanx.song.SongBounds;
 
 /**
  * The open song with its history and its file, the newest plan of it, the selected slot, and how
@@ -106,7 +107,11 @@ public final class Workspace {
 
   /** Changes the song; can be undone. */
   public void edit(UnaryOperator<Song> change) {
-    become(history.get().edit(change));
+    try {
+      become(history.get().edit(change));
+    } catch (SongBounds.TooLarge e) {
+      problems.add("This change cannot be kept: " + e.getMessage() + ".");
+    }
   }
 
   /**

@@ -18,6 +18,7 @@ import phalanx.song.Chart;
 import phalanx.song.Feel;
 import phalanx.song.Section;
 import phalanx.song.Song;
+import phalanx.song.SongBounds;
 import phalanx.theory.Key;
 import phalanx.theory.Meter;
 import phalanx.theory.Phrase;
@@ -63,6 +64,7 @@ public final class ChordProReader {
   private int nextId = 1;
   private int gridLine;
   private int barsRead;
+  private boolean wordsEnded;
 
   private ChordProReader() {}
 
@@ -96,9 +98,29 @@ public final class ChordProReader {
       if (grid.isPresent()) {
         gridLine(number, line);
       } else if (!text.isEmpty()) {
-        lyrics.add(line);
+        words(number, line);
       }
     }
+  }
+
+  private void words(int number, String line) {
+    if (lyrics.size() < SongBounds.MOST_LINES) {
+      lyrics.add(cut(line, SongBounds.LONGEST_LINE, number, 1));
+    } else if (!wordsEnded) {
+      wordsEnded = true;
+      String words = "a song has %d lines of words at most: the others are left out";
+      problem(number, 1, Phrase.of(words, SongBounds.MOST_LINES));
+    }
+  }
+
+  /** What of a text a song can hold; the rest is a problem. */
+  private String cut(String text, int most, int line, int column) {
+    if (text.length() <= most) {
+      return text;
+    }
+    problem(
+        line, column, Phrase.of("expected %d signs here at most, found %d", most, text.length()));
+    return Quoted.start(text, most);
   }
 
   /**
@@ -144,7 +166,7 @@ public final class ChordProReader {
     String value = directive.value();
     int column = directive.column();
     switch (directive.name()) {
-      case "title" -> title = value;
+      case "title" -> title = cut(value, SongBounds.LONGEST_NAME, line, column);
       case "key" ->
           Key.parse(value)
               .ifPresentOrElse(
@@ -157,12 +179,12 @@ public final class ChordProReader {
       case "time" -> time(value, line, column);
       case "tempo" -> tempo(value, line, column);
       case "capo" -> capo(value, line, column);
-      case "comment" -> label = value;
+      case "comment" -> label = cut(value, SongBounds.LONGEST_NAME, line, column);
       case "start_of_grid" -> startGrid(value, line, column);
       case "end_of_grid" -> endGrid(line, column);
       default -> {
         if (directive.name().startsWith("start_of_") && !label(value).isEmpty()) {
-          label = label(value);
+          label = cut(label(value), SongBounds.LONGEST_NAME, line, column);
         }
       }
     }
@@ -224,7 +246,10 @@ public final class ChordProReader {
     }
     String own = label(value);
     // A bare shape such as 4x4 is the older way to say how wide the grid is drawn.
-    label = own.isEmpty() || own.matches("[\\dx+]+") ? label : own;
+    label =
+        own.isEmpty() || own.matches("[\\dx+]+")
+            ? label
+            : cut(own, SongBounds.LONGEST_NAME, line, column);
     grid = Optional.of(new GridReader(meter, writtenMeter, ChartReader.MOST_BARS - barsRead));
     nextTempo.ifPresent(grid.get()::hurry);
     gridLine = line;

@@ -1,7 +1,6 @@
 package phalanx.formats.fills;
 
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -36,7 +35,7 @@ public record OwnFills(List<Fill> fills, List<NamedTexts.Fault> problems) {
     List<NamedTexts.Fault> faults = new ArrayList<>();
     for (Path file : in(folder).files()) {
       try {
-        FillReader.Result result = FillReader.read(Files.readString(file));
+        FillReader.Result result = FillReader.read(NamedTexts.read(file));
         fills.addAll(result.fills());
         for (FillReader.Problem p : result.problems()) {
           faults.add(new NamedTexts.Fault(file, new FileProblem(p.line(), 1, p.message())));

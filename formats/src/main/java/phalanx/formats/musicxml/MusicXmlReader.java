@@ -18,7 +18,10 @@ import phalanx.formats.SongReading;
 import phalanx.formats.Unforeseen;
 import phalanx.song.Feel;
 import phalanx.song.Song;
+import phalanx.song.SongBounds;
 import phalanx.theory.Key;
+import phalanx.theory.Phrase;
+import phalanx.theory.Quoted;
 
 /**
  * Reads a score in MusicXML, plain or packed: the upper voice of its first part with pitched notes
@@ -130,12 +133,22 @@ public final class MusicXmlReader {
   private String title() {
     String work = score.getWork() == null ? null : score.getWork().getWorkTitle();
     String title = work == null || work.isBlank() ? score.getMovementTitle() : work;
-    return title == null || title.isBlank() ? "Untitled" : title.strip();
+    String name = title == null || title.isBlank() ? "Untitled" : title.strip();
+    if (name.length() > SongBounds.LONGEST_NAME) {
+      remarks.add(
+          new FileProblem(
+              1, 1, Phrase.of("the title has more than %d signs", SongBounds.LONGEST_NAME)));
+    }
+    return Quoted.start(name, SongBounds.LONGEST_NAME);
   }
 
   /** Metre, tempo and pick-up that the song begins with. */
   private Feel feel(List<MeasureFrame> frames, ScoreBars bars) {
     double tempo = frames.get(0).tempo().orElse(Feel.USUAL_TEMPO);
+    if (!Feel.isTempo(tempo)) {
+      String words = "a tempo of %.0f is left out: no hand plays it";
+      remarks.add(new FileProblem(file.line(measuresBefore()), 1, Phrase.of(words, tempo)));
+    }
     double within = Math.max(Feel.SLOWEST, Math.min(Feel.FASTEST, tempo));
     return Feel.USUAL
         .withMeter(bars.meter(0))

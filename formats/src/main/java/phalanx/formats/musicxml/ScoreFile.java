@@ -19,6 +19,7 @@ import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import phalanx.formats.FileProblem;
 import phalanx.theory.Phrase;
+import phalanx.theory.Quoted;
 
 /**
  * The text of a score, unpacked if need be, with the lines its measures begin on. Document types
@@ -39,10 +40,13 @@ final class ScoreFile {
   /** Signs of a number; longer ones are damage, and take long to read. */
   private static final int LONGEST_NUMBER = 40;
 
-  private static final Pattern DOCTYPE =
-      Pattern.compile("<!DOCTYPE[^>\\[]*+(\\[[^\\]]*+\\]\\s*+)?>");
+  private static final String DOCTYPE = "<!DOCTYPE";
   private static final Pattern ENCODING =
       Pattern.compile("encoding=[\"']([A-Za-z0-9._-]{1,40})[\"']");
+
+  /** Up to a million and with so many places as anybody writes. */
+  private static final Pattern NUMBER_WRITTEN = Pattern.compile("\\+?\\d{1,7}(?:\\.\\d{0,20})?");
+
   private static final Pattern NUMBER = Pattern.compile("[-+\\d.eE\\s]++");
 
   private final String text;
@@ -52,7 +56,7 @@ final class ScoreFile {
 
   private ScoreFile(String text, List<FileProblem> remarks) {
     this.text = text;
-    this.remarks = List.copyOf(remarks);
+    this.remarks = new ArrayList<>(remarks);
     fault = scan();
   }
 
@@ -67,8 +71,27 @@ final class ScoreFile {
     String plain = decoded(score, remarks);
     int start = Math.max(0, plain.indexOf('<'));
     // The text is read as such from here on, whatever its declaration said of bytes.
-    String body = plain.substring(start).replaceFirst("<\\?xml[^>]*+>", "");
-    return new ScoreFile(DOCTYPE.matcher(body).replaceFirst(""), remarks);
+    return new ScoreFile(withoutType(withoutDeclaration(plain.substring(start))), remarks);
+  }
+
+  private static String withoutDeclaration(String body) {
+    int end = body.startsWith("<?xml") ? body.indexOf('>') : -1;
+    return body.substring(end + 1);
+  }
+
+  /** Without the document type in front of the score, what it declares itself included. */
+  private static String withoutType(String body) {
+    int from = body.indexOf(DOCTYPE);
+    if (from < 0) {
+      return body;
+    }
+    int end = body.indexOf('>', from);
+    int own = body.indexOf('[', from);
+    if (own >= 0 && own < end) {
+      int closed = body.indexOf(']', own);
+      end = closed < 0 ? -1 : body.indexOf('>', closed);
+    }
+    return end < 0 ? body : body.substring(0, from) + body.substring(end + 1);
   }
 
   /** The first bytes say how it is written; the declaration counts where they leave it open. */
@@ -147,6 +170,11 @@ final class ScoreFile {
         if (event == XMLStreamConstants.START_ELEMENT && reader.getLocalName().equals("measure")) {
           measures.add(line);
         }
+        int at = line;
+        int sign = column;
+        count
+            .nonsense(reader, event)
+            .ifPresent(words -> remarks.add(new FileProblem(at, sign, words)));
         Optional<String> tooMuch = count.next(reader, event);
         if (tooMuch.isPresent()) {
           return Optional.of(new FileProblem(line, column, tooMuch.get()));
@@ -166,6 +194,27 @@ final class ScoreFile {
     private int measures;
     private int notes;
     private int depth;
+    private boolean divisions;
+
+    /** What is written as a number and can be none of its kind. */
+    Optional<String> nonsense(XMLStreamReader reader, int event) {
+      if (event == XMLStreamConstants.START_ELEMENT) {
+        divisions = reader.getLocalName().equals("divisions");
+        String tempo =
+            reader.getLocalName().equals("sound") ? reader.getAttributeValue(null, "tempo") : null;
+        return tempo == null || NUMBER_WRITTEN.matcher(tempo.strip()).matches()
+            ? Optional.empty()
+            : Optional.of("this is no tempo and is left out: " + Quoted.of(tempo));
+      } else if (divisions && reader.isCharacters() && !reader.getText().isBlank()) {
+        divisions = false;
+        return NUMBER_WRITTEN.matcher(reader.getText().strip()).matches()
+            ? Optional.empty()
+            : Optional.of(
+                "a quarter cannot be divided so; the division before it is kept: "
+                    + Quoted.of(reader.getText()));
+      }
+      return Optional.empty();
+    }
 
     /** What there is too much of. */
     Optional<String> next(XMLStreamReader reader, int event) {
@@ -214,7 +263,7 @@ final class ScoreFile {
 
   /** What was read otherwise than the file says. */
   List<FileProblem> remarks() {
-    return remarks;
+    return List.copyOf(remarks);
   }
 
   /** The text without its document type. */

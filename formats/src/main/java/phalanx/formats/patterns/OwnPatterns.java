@@ -1,7 +1,6 @@
 package phalanx.formats.patterns;
 
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -38,7 +37,7 @@ public record OwnPatterns(List<WrittenPattern> patterns, List<NamedTexts.Fault> 
     List<NamedTexts.Fault> faults = new ArrayList<>();
     for (Path file : in(folder).files()) {
       try {
-        PatternReader.Result result = PatternReader.read(Files.readString(file));
+        PatternReader.Result result = PatternReader.read(NamedTexts.read(file));
         patterns.addAll(result.patterns());
         for (PatternReader.Problem p : result.problems()) {
           faults.add(

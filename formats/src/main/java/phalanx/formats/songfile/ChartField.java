@@ -14,6 +14,7 @@ import phalanx.song.ChordChange;
 import phalanx.song.Feel;
 import phalanx.song.Harmony;
 import phalanx.song.Section;
+import phalanx.song.SongBounds;
 import phalanx.song.Tune;
 import phalanx.theory.ChordReader;
 import phalanx.theory.ChordReading;
@@ -31,6 +32,8 @@ final class ChartField {
 
   private final Faults faults;
   private final Ids ids;
+  private int barsRead;
+  private int chordsRead;
 
   ChartField(Field sections, Faults faults) {
     this.faults = faults;
@@ -40,7 +43,7 @@ final class ChartField {
   /** Every section, in order. */
   List<Section> sections(Field list) {
     List<Section> sections = new ArrayList<>();
-    for (Field field : faults.or(List.<Field>of(), list::list)) {
+    for (Field field : faults.or(List.<Field>of(), () -> list.list(SongBounds.MOST_BARS, faults))) {
       faults.maybe(field::object).ifPresent(f -> sections.add(section(f)));
     }
     return sections;
@@ -48,11 +51,13 @@ final class ChartField {
 
   private Section section(Field field) {
     int id = ids.of(field.at("id"), faults);
-    String label = faults.or("", () -> field.at("label").text());
+    String label = faults.or("", () -> field.at("label").text(SongBounds.LONGEST_NAME));
     List<Bar> bars = new ArrayList<>();
-    for (Field bar : faults.or(List.<Field>of(), () -> field.at("bars").list())) {
+    int room = SongBounds.MOST_BARS - barsRead;
+    for (Field bar : faults.or(List.<Field>of(), () -> field.at("bars").list(room, faults))) {
       bars.add(bar(bar));
     }
+    barsRead += bars.size();
     return new Section(id, label, like(field), bars);
   }
 
@@ -84,7 +89,8 @@ final class ChartField {
 
   private List<ChordChange> changes(Field chords) {
     TreeMap<Integer, ChordChange> changes = new TreeMap<>();
-    for (Field field : faults.or(List.<Field>of(), chords::list)) {
+    int room = SongBounds.MOST_CHORDS - chordsRead;
+    for (Field field : faults.or(List.<Field>of(), () -> chords.list(room, faults))) {
       int after = changes.isEmpty() ? 0 : changes.lastKey() + 1;
       int tick = faults.or(after, () -> field.object().at("tick").whole(0, MOST_TICKS));
       if (tick < after) {
@@ -93,6 +99,7 @@ final class ChartField {
       }
       changes.put(tick, new ChordChange(tick, harmony(field)));
     }
+    chordsRead += changes.size();
     return List.copyOf(changes.values());
   }
 
@@ -104,7 +111,7 @@ final class ChartField {
       return new Harmony.NoChord();
     }
     Field chord = field.at(field.maybe("unread").isPresent() ? "unread" : "chord");
-    Optional<String> text = faults.maybe(chord::text);
+    Optional<String> text = faults.maybe(() -> chord.text(SongBounds.LONGEST_NAME));
     if (text.isEmpty() || chord.pointer().endsWith("unread")) {
       return new Harmony.Unread(text.orElseGet(field::written));
     }

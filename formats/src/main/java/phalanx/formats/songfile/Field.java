@@ -108,6 +108,26 @@ record Field(JsonNode node, String pointer) {
     return whole(node.textValue());
   }
 
+  /** A text that is no longer than so many signs. */
+  String text(int most) {
+    String text = text();
+    if (text.length() > most) {
+      throw new Fault(
+          pointer, Phrase.of("expected %d signs at most, found %d", most, text.length()));
+    }
+    return text;
+  }
+
+  /** The first items of a list, and a fault noted where there are more than so many. */
+  List<Field> list(int most, Faults faults) {
+    List<Field> all = list();
+    if (all.size() > most) {
+      String words = "expected %d at most here, found %d: the others are left out";
+      faults.note(new Fault(all.get(most).pointer(), Phrase.of(words, most, all.size())));
+    }
+    return all.subList(0, Math.min(most, all.size()));
+  }
+
   boolean truth() {
     if (!node.isBoolean()) {
       throw fault("true or false");

@@ -12,8 +12,10 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import phalanx.formats.FileProblem;
@@ -25,8 +27,11 @@ import phalanx.theory.Phrase;
  */
 final class LocatedJson {
 
-  /** Values a song file may have; a song of a thousand bars has some forty thousand. */
-  private static final int MOST_VALUES = 400_000;
+  /**
+   * Values a song file may have; a song of a thousand bars has some forty thousand, and the largest
+   * that can be made fewer than this.
+   */
+  private static final int MOST_VALUES = 800_000;
 
   private static final int DEEPEST = 64;
   private static final int LONGEST_NAME = 256;
@@ -47,6 +52,7 @@ final class LocatedJson {
   private final String text;
   private final ArrayNode holder = NODES.arrayNode();
   private Optional<FileProblem> end = Optional.empty();
+  private final List<FileProblem> twice = new ArrayList<>();
   private int values;
 
   private LocatedJson(String text) {
@@ -79,6 +85,11 @@ final class LocatedJson {
   /** What could be read; a missing node where nothing could. */
   JsonNode root() {
     return holder.isEmpty() ? NODES.missingNode() : holder.get(0);
+  }
+
+  /** Where an object names something once more. */
+  List<FileProblem> twice() {
+    return List.copyOf(twice);
   }
 
   /** Where the text stops being JSON, if it does. */
@@ -121,6 +132,10 @@ final class LocatedJson {
     parent.put(node);
     while (end.isEmpty() && parser.nextToken() != JsonToken.END_OBJECT) {
       String name = parser.currentName();
+      if (node.has(name)) {
+        String words = "“" + name + "” stands here a second time; the last one counts";
+        twice.add(problem(parser.currentTokenLocation(), words));
+      }
       parser.nextToken();
       value(parser, v -> node.set(name, v));
     }

@@ -19,11 +19,13 @@ import phalanx.picking.StepText;
 import phalanx.picking.WrittenPattern;
 import phalanx.song.Patterns;
 import phalanx.song.SlotRef;
+import phalanx.song.SongBounds;
 
 /** What the picking hand plays where, as it stands in a song file. */
 final class PickingField {
 
   private final Faults faults;
+  private int patternsRead;
 
   PickingField(Faults faults) {
     this.faults = faults;
@@ -91,7 +93,7 @@ final class PickingField {
               said.in(
                   patterns, f -> new Patterns.Scope.OfChord(new SlotRef(id(f, "bar"), tick(f)))));
     }
-    for (Said said : said(picking, "barChanges")) {
+    for (Said said : said(picking, "barChanges", SongBounds.MOST_CHANGED)) {
       Patterns before = patterns;
       Field f = said.field();
       patterns = faults.or(before, () -> before.changing(id(f.object(), "bar"), step(f, tick(f))));
@@ -115,7 +117,16 @@ final class PickingField {
   }
 
   private List<Said> said(Field picking, String name) {
-    return picking.maybe(name).map(f -> faults.each(f::list, Said::new)).orElse(List.of());
+    List<Said> said = said(picking, name, SongBounds.MOST_PATTERNS - patternsRead);
+    patternsRead += said.size();
+    return said;
+  }
+
+  private List<Said> said(Field picking, String name, int most) {
+    return picking
+        .maybe(name)
+        .map(f -> faults.each(() -> f.list(most, faults), Said::new))
+        .orElse(List.of());
   }
 
   private static Pattern.Step step(Field field, int tick) {

@@ -18,11 +18,13 @@ import phalanx.song.FindingRef;
 import phalanx.song.NoteRef;
 import phalanx.song.Pins;
 import phalanx.song.SlotRef;
+import phalanx.song.SongBounds;
 
 /** What the player insists on, as it stands in a song file, pin by pin. */
 final class PinsField {
 
   private final Faults faults;
+  private int read;
 
   PinsField(Faults faults) {
     this.faults = faults;
@@ -67,7 +69,7 @@ final class PinsField {
         "accepted",
         spot -> {
           FindingRef at = new FindingRef(bar(spot), tick(spot), spot.at("rule").text());
-          accepted.put(at, spot.at("note").text());
+          accepted.put(at, spot.at("note").text(SongBounds.LONGEST_NAME));
         });
     return new Pins(shapes, frets, strings, damps, accepted);
   }
@@ -78,7 +80,12 @@ final class PinsField {
 
   private void each(Field field, String name, Pin pin) {
     for (Field item :
-        field.maybe(name).map(f -> faults.or(List.<Field>of(), f::list)).orElse(List.of())) {
+        field
+            .maybe(name)
+            .map(
+                f -> faults.or(List.<Field>of(), () -> f.list(SongBounds.MOST_PINS - read, faults)))
+            .orElse(List.of())) {
+      read++;
       faults.maybe(
           () -> {
             pin.read(item.object());

@@ -17,6 +17,7 @@ import phalanx.song.Patterns;
 import phalanx.song.Pins;
 import phalanx.song.Section;
 import phalanx.song.Song;
+import phalanx.song.SongBounds;
 import phalanx.song.SongId;
 import phalanx.song.Tune;
 import phalanx.theory.Key;
@@ -76,6 +77,7 @@ public final class SongFileReader {
   private static List<FileProblem> problems(LocatedJson json, Faults faults) {
     Map<Field.Fault, FileProblem> located = json.located(faults.all());
     List<FileProblem> problems = new ArrayList<>(located.values());
+    problems.addAll(json.twice());
     json.end().ifPresent(problems::add);
     problems.sort(Comparator.comparingInt(FileProblem::line).thenComparingInt(FileProblem::column));
     return problems;
@@ -111,14 +113,14 @@ public final class SongFileReader {
     Hand hand = handField.map(player::hand).orElse(plain.hand());
     Song song =
         plain
-            .withTitle(faults.or(plain.title(), () -> root.at("title").text()))
+            .withTitle(
+                faults.or(plain.title(), () -> root.at("title").text(SongBounds.LONGEST_NAME)))
             .withKey(root.maybe("key").flatMap(k -> faults.maybe(() -> key(k))))
             .withFeel(part(root, "feel").map(player::feel).orElse(plain.feel()))
             .withGuitar(part(root, "guitar").map(player::guitar).orElse(plain.guitar()))
             .withHand(hand)
             .withOwnHand(handField.filter(f -> player.isOwn(f, hand)).isPresent())
-            .withLyrics(
-                root.maybe("lyrics").map(l -> faults.each(l::list, Field::text)).orElse(List.of()));
+            .withLyrics(root.maybe("lyrics").map(l -> words(l, faults)).orElse(List.of()));
     // Settling mends what was written by hand: a section that is like another one gets its bars.
     song = song.editChart(c -> new Chart(sections));
     Tune tune =
@@ -148,6 +150,11 @@ public final class SongFileReader {
             part(root, "picking")
                 .map(p -> new PickingField(faults).read(p))
                 .orElse(Patterns.of(AlternatingThumb.FINGERS_BETWEEN)));
+  }
+
+  private static List<String> words(Field lyrics, Faults faults) {
+    return faults.each(
+        () -> lyrics.list(SongBounds.MOST_LINES, faults), l -> l.text(SongBounds.LONGEST_LINE));
   }
 
   private static Optional<Field> part(Field root, String name) {
