@@ -3,7 +3,6 @@ package phalanx.fretting;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Tuning;
 import phalanx.theory.Phrase;
@@ -53,7 +52,7 @@ public final class ChangeCosts {
 
   private final Reach reach;
   private final ChangeTables tables = new ChangeTables(this);
-  private final Map<Integer, byte[]> keepable = new ConcurrentHashMap<>();
+  private final RecentlyUsed<Integer, byte[]> keepable = new RecentlyUsed<>(20_000);
 
   public ChangeCosts(Reach reach) {
     this.reach = reach;
@@ -62,6 +61,12 @@ public final class ChangeCosts {
   /** The guitar and hand they are for. */
   public Reach reach() {
     return reach;
+  }
+
+  /** Between two plans: lets go of what the last ones did not use. */
+  public void forgetUnused() {
+    tables.forgetUnused();
+    keepable.turn();
   }
 
   ChangeTables tables() {
@@ -87,7 +92,7 @@ public final class ChangeCosts {
   /** Where the fingers are, and where a note sounds on. */
   HandState state(Stance stance) {
     Shape shape = stance.shape();
-    return HandState.of(stance, keepable.computeIfAbsent(packed(shape), p -> keepable(shape)));
+    return HandState.of(stance, keepable.get(packed(shape), p -> keepable(shape)));
   }
 
   private static int packed(Shape shape) {

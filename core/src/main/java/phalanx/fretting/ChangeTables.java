@@ -2,26 +2,18 @@ package phalanx.fretting;
 
 import java.lang.invoke.VarHandle;
 import java.util.Arrays;
-import java.util.LinkedHashMap;
-import java.util.Map;
 
 /**
- * The changes between rows of candidates, worked out once a pair and kept, the longest unused going
- * first. They do not depend on the tempo.
+ * The changes between rows of candidates, worked out once a pair and kept while they are used. They
+ * do not depend on the tempo.
  */
 final class ChangeTables {
 
-  /** Tables kept; one of 60 by 60 shapes takes 58 kB. */
-  private static final int MOST_KEPT = 1200;
+  /** Tables kept besides those a plan uses; one of 60 by 60 shapes takes 58 kB. */
+  private static final int ROOM = 60;
 
   private final ChangeCosts changes;
-  private final Map<Pair, Table> known =
-      new LinkedHashMap<>(64, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Pair, Table> eldest) {
-          return size() > MOST_KEPT;
-        }
-      };
+  private final RecentlyUsed<Pair, Table> known = new RecentlyUsed<>(ROOM);
 
   private record Pair(Candidates from, Candidates to) {}
 
@@ -29,8 +21,12 @@ final class ChangeTables {
     this.changes = changes;
   }
 
-  synchronized Table between(Candidates from, Candidates to) {
-    return known.computeIfAbsent(new Pair(from, to), p -> new Table(changes, from, to));
+  Table between(Candidates from, Candidates to) {
+    return known.get(new Pair(from, to), p -> new Table(changes, from, to));
+  }
+
+  void forgetUnused() {
+    known.turn();
   }
 
   /**

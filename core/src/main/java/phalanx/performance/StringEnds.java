@@ -3,9 +3,11 @@ package phalanx.performance;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeSet;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Damp;
@@ -17,6 +19,8 @@ import phalanx.fretting.Muting;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Tuning;
 import phalanx.song.Clock;
+import phalanx.song.Timeline.PlayedBar;
+import phalanx.technique.Technique;
 
 /** Finds what stops each string, string by string. */
 final class StringEnds {
@@ -36,6 +40,7 @@ final class StringEnds {
   private final List<TreeSet<Integer>> touched = new ArrayList<>();
   private final Map<Shape, List<Integer>> quiet = new HashMap<>();
   private final List<TreeSet<Integer>> stopped = new ArrayList<>();
+  private final Set<Integer> tuneTicks = new HashSet<>();
 
   StringEnds(Arrangement a, Clock clock) {
     this.a = a;
@@ -46,6 +51,9 @@ final class StringEnds {
       touched.add(new TreeSet<>());
       stopped.add(new TreeSet<>());
     }
+    a.notes().stream()
+        .filter(n -> n.part() == Note.Part.TUNE)
+        .forEach(n -> tuneTicks.add(n.tick()));
     for (Hold hold : a.holds()) {
       for (int s = hold.lowString(); s <= hold.highString(); s++) {
         holds.get(s).add(hold);
@@ -126,6 +134,9 @@ final class StringEnds {
       Ending how = slurred ? Ending.FRETTED_ANEW : Ending.PLUCKED_ANEW;
       end = end.earlier(new End(next.get().tick(), next.get().delayTicks(), how));
     }
+    if (isBeforeRest(note)) {
+      end = end.earlier(new End(note.endTick(), 0, Ending.DAMPED));
+    }
     Integer stop = stopped.get(s).higher(note.tick());
     // A finger leans on a string only when what rings there has had its time.
     Integer touch = touched.get(s).ceiling(Math.max(note.tick() + 1, note.endTick()));
@@ -133,6 +144,16 @@ final class StringEnds {
       end = tick == null ? end : end.earlier(new End(tick, 0, Ending.DAMPED));
     }
     return byFingers(note, holds.get(s), firstHold, end);
+  }
+
+  /** Whether the tune has a rest behind a note of it: what is written as silence is silent. */
+  private boolean isBeforeRest(Note note) {
+    int at = note.endTick();
+    if (note.part() != Note.Part.TUNE || at >= songEnd || tuneTicks.contains(at)) {
+      return false;
+    }
+    PlayedBar bar = a.timeline().barAt(at);
+    return !a.song().tune().at(bar.written(), a.song().chart()).isSilent();
   }
 
   private static End byFingers(Note note, List<Hold> onString, int[] firstHold, End until) {
@@ -155,7 +176,10 @@ final class StringEnds {
         end = end.earlier(new End(hold.fromTick(), 0, Ending.FRETTED_ANEW));
       }
     }
-    return note.fret() == 0
+    boolean untouched =
+        note.fret() == 0
+            || note.techniques().stream().anyMatch(Technique.NaturalHarmonic.class::isInstance);
+    return untouched
         ? end
         : end.earlier(new End(Math.max(held, note.endTick()), 0, Ending.FINGER_LIFTED));
   }

@@ -171,10 +171,12 @@ class FilesTest {
     rename(robot, "Mine");
     Path bad = Files.writeString(folder.resolve("bad.phalanx.json"), "{\n  \"format\": 7\n}");
     robot.interact(() -> window.app().documents().open(bad));
+    click(robot, "#unsaved-drop");
     until(() -> !window.workspace().problems().isEmpty());
     assertThat(text(robot, "#problems"))
         .startsWith("bad.phalanx.json:2:13: expected “phalanx-song”");
     assertThat(window.workspace().song().title()).isEqualTo("Mine");
+    assertThat(window.workspace().unsaved().get()).isTrue();
     click(robot, "#problems-away");
     assertThat(robot.lookup("#problems").query().isVisible()).isFalse();
   }

@@ -2,9 +2,9 @@ package phalanx.arrangement.laying;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CancellationException;
+import java.util.function.BooleanSupplier;
 import java.util.function.DoubleSupplier;
 import java.util.stream.IntStream;
 import phalanx.arrangement.Arrangement;
@@ -24,6 +24,7 @@ import phalanx.fretting.PlanSlot;
 import phalanx.fretting.PlanSolver;
 import phalanx.fretting.RatedShape;
 import phalanx.fretting.Reach;
+import phalanx.fretting.RecentlyUsed;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapePlan;
 import phalanx.fretting.ShapeQuery;
@@ -52,7 +53,7 @@ public final class Arranger {
   private record Stuck(String reason, List<WayOut> ways) {}
 
   private final SlotRows rows = new SlotRows();
-  private final Map<ShapeQuery, Stuck> noShape = new ConcurrentHashMap<>();
+  private final RecentlyUsed<ShapeQuery, Stuck> noShape = new RecentlyUsed<>(200);
   private volatile ChangeCosts changes = changes(Song.untitled());
   private volatile TuneFit fit = new TuneFit(changes.reach(), true);
   private volatile Optional<ShapePlan> last = Optional.empty();
@@ -63,18 +64,42 @@ public final class Arranger {
 
   /** Plans a song. */
   public Arrangement arrange(Song song) {
+    return arrange(song, () -> false);
+  }
+
+  /**
+   * Plans a song unless that is no longer wanted.
+   *
+   * @param outdated asked again and again, by several threads
+   * @throws CancellationException if it was outdated before the plan was done
+   */
+  public Arrangement arrange(Song song, BooleanSupplier outdated) {
     ChangeCosts costs = changesFor(song);
     TuneFit fit = fitFor(costs.reach(), song.tune().onTop());
     SongSlots slots = SongSlots.of(song, rows, costs, fit);
     // No slot's row depends on another's, and finding them is half of the work.
     List<PlanSlot> planned =
-        IntStream.range(0, slots.count()).parallel().mapToObj(slots::row).toList();
+        IntStream.range(0, slots.count())
+            .parallel()
+            .mapToObj(
+                i -> {
+                  goOn(outdated);
+                  return slots.row(i);
+                })
+            .toList();
     PlanProblem problem = slots.problem(planned);
     ShapePlan plan =
         last.map(before -> PlanSolver.solve(problem, before))
             .orElseGet(() -> PlanSolver.solve(problem));
     last = Optional.of(plan);
+    goOn(outdated);
     return laid(slots, plan);
+  }
+
+  private static void goOn(BooleanSupplier outdated) {
+    if (outdated.getAsBoolean()) {
+      throw new CancellationException("a newer song is to be planned");
+    }
   }
 
   /**
@@ -161,7 +186,9 @@ public final class Arranger {
       now = changes(song);
       changes = now;
     }
-    rows.forgetMany();
+    rows.forgetUnused();
+    now.forgetUnused();
+    noShape.turn();
     return now;
   }
 
@@ -171,6 +198,7 @@ public final class Arranger {
       now = new TuneFit(reach, onTop);
       fit = now;
     }
+    now.forgetUnused();
     return now;
   }
 
@@ -256,7 +284,7 @@ public final class Arranger {
     List<WayOut> ways = List.of();
     if (played.harmony() instanceof Harmony.Sounding s) {
       Stuck stuck =
-          noShape.computeIfAbsent(
+          noShape.get(
               query(song, s.chord()),
               q -> new Stuck(WaysOut.reason(song, s.chord()), WaysOut.of(song, s.chord())));
       remarks.add(

@@ -3,10 +3,8 @@ package phalanx.arrangement.laying;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.concurrent.ConcurrentHashMap;
 import phalanx.arrangement.tune.SlotTune;
 import phalanx.arrangement.tune.TuneFit;
 import phalanx.fretting.Candidates;
@@ -15,6 +13,7 @@ import phalanx.fretting.PlanSlot;
 import phalanx.fretting.RankedShapes;
 import phalanx.fretting.RatedShape;
 import phalanx.fretting.Reach;
+import phalanx.fretting.RecentlyUsed;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapeQuery;
 import phalanx.fretting.ShapeSearch;
@@ -42,8 +41,8 @@ final class SlotRows {
   /** Slots from which on memory counts more than the last candidate. */
   private static final int ENDLESS = 20_000;
 
-  /** Chords kept searched, before all are forgotten. */
-  private static final int MOST_KNOWN = 4_000;
+  /** What is kept of each kind besides what a plan uses. */
+  private static final int ROOM = 120;
 
   /** The hand off the strings, for slots where nothing is held. */
   private static final Candidates RESTING =
@@ -61,17 +60,17 @@ final class SlotRows {
   /** A row of candidates under a pattern. */
   private record Heard(Candidates row, PatternHeard pattern) {}
 
-  private final Map<Asked, Candidates> known;
-  private final Map<Fretted, Candidates> fretRows = new ConcurrentHashMap<>();
-  private final Map<Guided, Candidates> guidedRows = new ConcurrentHashMap<>();
-  private final Map<Heard, Candidates> heardRows = new ConcurrentHashMap<>();
+  private final RecentlyUsed<Asked, Candidates> known;
+  private final RecentlyUsed<Fretted, Candidates> fretRows = new RecentlyUsed<>(ROOM);
+  private final RecentlyUsed<Guided, Candidates> guidedRows = new RecentlyUsed<>(ROOM);
+  private final RecentlyUsed<Heard, Candidates> heardRows = new RecentlyUsed<>(ROOM);
   private final TuneCandidates tunes = new TuneCandidates();
 
   SlotRows() {
-    this(new ConcurrentHashMap<>());
+    this(new RecentlyUsed<>(ROOM));
   }
 
-  private SlotRows(Map<Asked, Candidates> known) {
+  private SlotRows(RecentlyUsed<Asked, Candidates> known) {
     this.known = known;
   }
 
@@ -85,15 +84,13 @@ final class SlotRows {
     return timeline.slots().size() > ENDLESS ? FEWER_CANDIDATES : CANDIDATES;
   }
 
-  /** Forgets what was found, where it has become much. */
-  void forgetMany() {
-    if (known.size() > MOST_KNOWN) {
-      known.clear();
-      heardRows.clear();
-      fretRows.clear();
-      guidedRows.clear();
-      tunes.clear();
-    }
+  /** Between two plans: lets go of what the last ones did not use. */
+  void forgetUnused() {
+    known.turn();
+    heardRows.turn();
+    fretRows.turn();
+    guidedRows.turn();
+    tunes.forgetUnused();
   }
 
   /** A slot as the solver sees it. */
@@ -150,13 +147,12 @@ final class SlotRows {
   }
 
   private Candidates guided(Candidates row, PairRuns.Guide guide) {
-    return guidedRows.computeIfAbsent(
-        new Guided(row, guide), g -> PairRuns.kept(g.row(), g.guide()));
+    return guidedRows.get(new Guided(row, guide), g -> PairRuns.kept(g.row(), g.guide()));
   }
 
   /** Every way to finger frets that the player wants, the easiest first. */
   private Candidates fingered(Song song, Harmony harmony, FretRow frets, Reach reach) {
-    return fretRows.computeIfAbsent(
+    return fretRows.get(
         new Fretted(harmony, frets, song.guitar(), song.hand()),
         f -> {
           List<RatedShape> rows = new ArrayList<>();
@@ -201,12 +197,11 @@ final class SlotRows {
     }
     ShapeQuery query = Arranger.query(song, sounding.chord());
     Candidates found =
-        known.computeIfAbsent(
-            new Asked(query, limit, Optional.empty()), asked -> search(asked, reach));
+        known.get(new Asked(query, limit, Optional.empty()), asked -> search(asked, reach));
     if (pin.isEmpty() || found.stream().anyMatch(r -> r.shape().equals(pin.get()))) {
       return found;
     }
-    return known.computeIfAbsent(
+    return known.get(
         new Asked(query, limit, pin),
         asked -> {
           List<RatedShape> more = new ArrayList<>(found == RESTING ? List.of() : found);
@@ -216,9 +211,7 @@ final class SlotRows {
   }
 
   private Candidates heard(Candidates row, PatternHeard pattern) {
-    return row == RESTING
-        ? row
-        : heardRows.computeIfAbsent(new Heard(row, pattern), h -> pattern.rated(row));
+    return row == RESTING ? row : heardRows.get(new Heard(row, pattern), h -> pattern.rated(row));
   }
 
   private static Candidates search(Asked asked, Reach reach) {

@@ -7,13 +7,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 import phalanx.arrangement.Sung;
 import phalanx.arrangement.tune.SlotTune;
 import phalanx.arrangement.tune.TuneFit;
 import phalanx.arrangement.tune.TuneWay;
 import phalanx.fretting.Candidates;
 import phalanx.fretting.RatedShape;
+import phalanx.fretting.RecentlyUsed;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapeQuery;
 import phalanx.fretting.ShapeSearch;
@@ -51,12 +51,12 @@ public final class TuneCandidates {
       Optional<Shape> pin,
       boolean onTop) {}
 
-  private final Map<ShapeQuery, List<RatedShape>> tops = new ConcurrentHashMap<>();
-  private final Map<Asked, Candidates> known = new ConcurrentHashMap<>();
+  private final RecentlyUsed<ShapeQuery, List<RatedShape>> tops = new RecentlyUsed<>(120);
+  private final RecentlyUsed<Asked, Candidates> known = new RecentlyUsed<>(120);
 
-  void clear() {
-    known.clear();
-    tops.clear();
+  void forgetUnused() {
+    known.turn();
+    tops.turn();
   }
 
   /**
@@ -81,7 +81,7 @@ public final class TuneCandidates {
       voices.add(
           new Voice(note.midi(), note.string(), together, legato, note.slur(), note.techniques()));
     }
-    return known.computeIfAbsent(
+    return known.get(
         new Asked(query, base, voices, tune.edges(), pin, fit.onTop()),
         a -> rated(query, base, tune, heard, pin, limit, fit));
   }
@@ -105,7 +105,7 @@ public final class TuneCandidates {
             .toList();
     for (int midi : pitches) {
       int sounding = midi + query.guitar().capo();
-      tops.computeIfAbsent(
+      tops.get(
               query.withTop(sounding),
               q -> ShapeSearch.find(q, fit.reach()).candidates(EACH_TOP, 2))
           .forEach(r -> costs.putIfAbsent(r.shape(), r.cost() + heard.cost(r.shape())));

@@ -37,6 +37,11 @@ public final class TuneFit {
     step = new TuneStep(reach);
   }
 
+  /** Between two plans: lets go of what the last ones did not use. */
+  public void forgetUnused() {
+    places.forgetUnused();
+  }
+
   /** As an arrangement's plan has it. */
   public static TuneFit of(Arrangement a) {
     return new TuneFit(a.plan().problem().changes().reach(), a.song().tune().onTop());

@@ -8,12 +8,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 import phalanx.arrangement.Sung;
 import phalanx.fretting.AddedFinger;
 import phalanx.fretting.ChangeCosts;
 import phalanx.fretting.Grip;
 import phalanx.fretting.Reach;
+import phalanx.fretting.RecentlyUsed;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Tuning;
@@ -48,7 +48,7 @@ final class TunePlaces {
   private final Reach reach;
   private final boolean onTop;
   private final HarmonicPlaces harmonics;
-  private final Map<Asked, List<TunePlace>> known = new ConcurrentHashMap<>();
+  private final RecentlyUsed<Asked, List<TunePlace>> known = new RecentlyUsed<>(2_000);
 
   /**
    * For a hand on a guitar.
@@ -59,6 +59,10 @@ final class TunePlaces {
     this.reach = reach;
     this.onTop = onTop;
     harmonics = new HarmonicPlaces(reach);
+  }
+
+  void forgetUnused() {
+    known.turn();
   }
 
   Reach reach() {
@@ -95,7 +99,7 @@ final class TunePlaces {
 
   /** Every place of a pitch counted from the capo. */
   List<TunePlace> of(Shape shape, int root, int midi) {
-    return known.computeIfAbsent(new Asked(shape, root, midi), this::search);
+    return known.get(new Asked(shape, root, midi), this::search);
   }
 
   private List<TunePlace> search(Asked asked) {

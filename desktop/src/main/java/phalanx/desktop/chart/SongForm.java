@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import javafx.application.Platform;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
@@ -151,8 +152,11 @@ final class SongForm {
     box.setPromptText("another key …");
     box.getStyleClass().add("form-field");
     box.setMaxWidth(Double.MAX_VALUE);
+    boolean[] filling = {false};
+    boolean[] acting = {false};
     Runnable fill =
         () -> {
+          filling[0] = true;
           List<String> words = new ArrayList<>();
           List<Key> keys = Transposition.keys(workspace.song());
           for (int up = 1; up < keys.size(); up++) {
@@ -160,16 +164,28 @@ final class SongForm {
           }
           box.getItems().setAll(words);
           box.setValue(null);
+          filling[0] = false;
         };
     box.setOnAction(
         e -> {
           int chosen = box.getSelectionModel().getSelectedIndex();
-          if (chosen >= 0) {
+          if (chosen >= 0 && !filling[0]) {
+            acting[0] = true;
             workspace.resettle(s -> Transposition.bySemitones(s, chosen + 1));
+            acting[0] = false;
           }
         });
-    workspace.historyProperty().addListener(o -> fill.run());
-    workspace.viewing().namingProperty().addListener(o -> fill.run());
+    // The choices must not change while the box is still telling of the one that was made.
+    Runnable follow =
+        () -> {
+          if (acting[0]) {
+            Platform.runLater(fill);
+          } else {
+            fill.run();
+          }
+        };
+    workspace.historyProperty().addListener(o -> follow.run());
+    workspace.viewing().namingProperty().addListener(o -> follow.run());
     fill.run();
     return box;
   }

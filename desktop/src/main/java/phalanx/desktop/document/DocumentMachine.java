@@ -134,6 +134,7 @@ public final class DocumentMachine {
   private void perform(Intent intent, Optional<Song> givenUp) {
     if (intent instanceof Intent.New) {
       replace(Content.of(Song.untitled()), Home.NONE, List.of());
+      ask(new Request.Begin());
       ask(new Request.Forget());
     } else if (intent instanceof Intent.Open open) {
       long number = number();

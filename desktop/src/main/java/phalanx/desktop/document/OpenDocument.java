@@ -137,11 +137,6 @@ public record OpenDocument(
     return content.isUnsaved(song());
   }
 
-  /** Whether it is a new song, as it began. */
-  public boolean isNew() {
-    return file().isEmpty() && !isUnsaved() && song().chart().isEmpty();
-  }
-
   /** Whether two songs are the same but for the hand of whoever plays them. */
   static boolean same(Song one, Song other) {
     return one.equals(other) || anyHand(one).equals(anyHand(other));

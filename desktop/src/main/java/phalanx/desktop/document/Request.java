@@ -37,6 +37,9 @@ public sealed interface Request {
   /** Shows another song; its history begins. */
   record Show(Song song, List<String> told) implements OfWindow {}
 
+  /** A new song is shown: the keyboard goes to where it is typed. */
+  record Begin() implements OfWindow {}
+
   /** The song is known by the id of what was saved from now on, in all it was before too. */
   record Identify(Song saved) implements OfWindow {}
 

@@ -94,6 +94,9 @@ public final class Documents {
           public void chooseName(Request.ChooseName naming) {}
 
           @Override
+          public void begin() {}
+
+          @Override
           public void close() {}
         };
 
@@ -102,6 +105,9 @@ public final class Documents {
 
     /** Asks where to save, and answers with {@link Documents#nameChosen}. */
     void chooseName(Request.ChooseName naming);
+
+    /** Puts the keyboard where a new song is typed. */
+    void begin();
 
     /** Closes. */
     void close();
@@ -181,6 +187,8 @@ public final class Documents {
       disk.carryOut(asked, this::answered);
     } else if (request instanceof Request.Show show) {
       workspace.open(show.song(), show.told());
+    } else if (request instanceof Request.Begin) {
+      window.begin();
     } else if (request instanceof Request.Identify known) {
       workspace.identify(known.saved());
     } else if (request instanceof Request.Remember remember) {

@@ -1,6 +1,9 @@
 package phalanx.desktop.files;
 
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import phalanx.desktop.model.Viewing;
@@ -14,6 +17,7 @@ public final class Remembered {
   private final DiskTasks disk;
   private final ReadOnlyObjectWrapper<Preferences> preferences =
       new ReadOnlyObjectWrapper<>(Preferences.NONE);
+  private final List<UnaryOperator<Preferences>> early = new ArrayList<>();
   private boolean read;
 
   Remembered(Workspace workspace, PlayerFolder folder, DiskTasks disk) {
@@ -27,41 +31,55 @@ public final class Remembered {
           disk.answer(() -> recall(found));
         });
     Viewing viewing = workspace.viewing();
-    viewing
-        .namingProperty()
-        .addListener((o, before, now) -> keep(preferences.get().withNaming(now)));
-    viewing
-        .leftHandedProperty()
-        .addListener((o, before, now) -> keep(preferences.get().withLeftHanded(now)));
+    viewing.namingProperty().addListener((o, before, now) -> keep(p -> p.withNaming(now)));
+    viewing.leftHandedProperty().addListener((o, before, now) -> keep(p -> p.withLeftHanded(now)));
     workspace
         .desks()
         .hands()
         .playersProperty()
-        .addListener((o, before, now) -> keep(preferences.get().withHand(now)));
+        .addListener((o, before, now) -> keep(p -> p.withHand(now)));
     workspace
         .desks()
         .sound()
         .settings()
         .a4Property()
-        .addListener((o, before, now) -> keep(preferences.get().withA4(now.doubleValue())));
+        .addListener((o, before, now) -> keep(p -> p.withA4(now.doubleValue())));
   }
 
-  /** Takes over what was remembered, unless the player was quicker. */
+  /** Takes over what was remembered, with what the player has changed meanwhile. */
   private void recall(Preferences found) {
+    Preferences now = found;
+    for (UnaryOperator<Preferences> change : early) {
+      now = change.apply(now);
+    }
     read = true;
-    if (preferences.get().equals(Preferences.NONE)) {
-      // A new object, so that everybody looks who waits for it.
-      preferences.set(found.copy());
-      workspace.viewing().namingProperty().set(found.naming());
-      workspace.viewing().leftHandedProperty().set(found.leftHanded());
-      workspace.desks().hands().playersProperty().set(found.hand());
-      workspace.desks().sound().settings().a4Property().set(found.a4());
+    // A new object, so that everybody looks who waits for it.
+    preferences.set(now.copy());
+    if (!now.equals(found)) {
+      write(now);
+    }
+    workspace.viewing().namingProperty().set(now.naming());
+    workspace.viewing().leftHandedProperty().set(now.leftHanded());
+    workspace.desks().hands().playersProperty().set(now.hand());
+    workspace.desks().sound().settings().a4Property().set(now.a4());
+  }
+
+  /** What is changed before the disk has answered is put over what it says then. */
+  private void keep(UnaryOperator<Preferences> change) {
+    Preferences next = change.apply(preferences.get());
+    if (!read) {
+      early.add(change);
+    }
+    if (!next.equals(preferences.get())) {
+      preferences.set(next);
+      if (read) {
+        write(next);
+      }
     }
   }
 
-  private void keep(Preferences next) {
-    preferences.set(next);
-    disk.run("Recent files could not be remembered", () -> next.write(folder));
+  private void write(Preferences next) {
+    disk.run("Preferences could not be remembered", () -> next.write(folder));
   }
 
   /** Whether the disk was asked; before that nothing is known. */
@@ -76,13 +94,13 @@ public final class Remembered {
 
   /** A file was opened or saved. */
   void opened(Path file) {
-    keep(preferences.get().opened(file));
+    keep(p -> p.opened(file));
   }
 
   /** The steps of a first start were done, or put away. */
   public void knowsSteps() {
     if (!preferences.get().knowsSteps()) {
-      keep(preferences.get().knowingSteps());
+      keep(Preferences::knowingSteps);
     }
   }
 }

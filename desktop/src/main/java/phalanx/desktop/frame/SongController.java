@@ -79,6 +79,12 @@ public final class SongController implements Documents.Window {
   }
 
   @Override
+  public void begin() {
+    workspace.screenProperty().set(Screen.CHART);
+    started.run();
+  }
+
+  @Override
   public void close() {
     closed.run();
   }
@@ -91,10 +97,6 @@ public final class SongController implements Documents.Window {
     }
     if (before.id() != now.id()) {
       notices.forget("imported");
-      if (now.isNew()) {
-        workspace.screenProperty().set(Screen.CHART);
-        started.run();
-      }
     }
   }
 

@@ -3,10 +3,12 @@ package phalanx.desktop.frame;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.StringBinding;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
@@ -38,7 +40,7 @@ final class TopBar extends ToolRow {
       Map.of(
           "tonic", "Key of the chart",
           "meter", "Metre it begins in",
-          "tuning", "Tuning, from string ⑥ to ①");
+          "tuning-standard", "Tuning, from string ⑥ to ①");
 
   private final Workspace workspace;
   private final ChoiceChips chips;
@@ -63,9 +65,13 @@ final class TopBar extends ToolRow {
     getChildren().addAll(mark(), menu, title);
     getChildren()
         .addAll(
-            chip("key-chip", "tonic", s -> s.key().map(k -> k.text(naming())).orElse("Key …")),
-            chip("meter-chip", "meter", s -> s.meter().toString()),
-            chip("tuning-chip", "tuning", this::tuning));
+            chip(
+                "key-chip",
+                Screen.CHART,
+                "tonic",
+                s -> s.key().map(k -> k.text(naming())).orElse("Key …")),
+            chip("meter-chip", Screen.CHART, "meter", s -> s.meter().toString()),
+            chip("tuning-chip", Screen.GUITAR, "tuning-standard", this::tuning));
     getChildren()
         .addAll(
             chips.of(
@@ -115,8 +121,8 @@ final class TopBar extends ToolRow {
     return mark;
   }
 
-  /** A chip that leads to its field on the Chart screen. */
-  private Button chip(String id, String field, Function<Song, String> words) {
+  /** A chip that leads to its field on a screen. */
+  private Button chip(String id, Screen screen, String field, Function<Song, String> words) {
     Button chip = new Button();
     chip.setId(id);
     chip.getStyleClass().add("chip");
@@ -130,8 +136,11 @@ final class TopBar extends ToolRow {
     chip.textProperty().bind(text);
     chip.setOnAction(
         e -> {
-          workspace.screenProperty().set(Screen.CHART);
-          chip.getScene().lookup("#" + field).requestFocus();
+          workspace.screenProperty().set(screen);
+          // A screen that was never open is put together only when it is laid out.
+          chip.getScene().getRoot().applyCss();
+          chip.getScene().getRoot().layout();
+          Optional.ofNullable(chip.getScene().lookup("#" + field)).ifPresent(Node::requestFocus);
         });
     return chip;
   }

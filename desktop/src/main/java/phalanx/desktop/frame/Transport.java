@@ -3,6 +3,7 @@ package phalanx.desktop.frame;
 import javafx.animation.AnimationTimer;
 import javafx.beans.binding.Bindings;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
@@ -43,7 +44,7 @@ final class Transport extends HBox {
     this.toggleLoop = toggleLoop;
     getStyleClass().add("transport");
     setMinWidth(USE_PREF_SIZE);
-    getChildren().addAll(loop(), panel(), stop(), play());
+    getChildren().addAll(loop(), panel(), stop(), play(), silent());
     // All have keys of their own, and Space shall go on to play after a click.
     getChildren().forEach(c -> c.setFocusTraversable(false));
     sound
@@ -69,6 +70,19 @@ final class Transport extends HBox {
     play.setPrefWidth(80);
     play.setOnAction(e -> sound.toggle());
     return play;
+  }
+
+  /** Beside Play, where nothing is really heard. */
+  private Label silent() {
+    Label silent = new Label("silent");
+    silent.setId("no-sound");
+    silent.getStyleClass().add("no-sound");
+    silent.setMinWidth(USE_PREF_SIZE);
+    silent.setTooltip(
+        new Tooltip("Nothing is heard: no sound device is there, or none is chosen · Ctrl M"));
+    silent.visibleProperty().bind(sound.cardWordsProperty().isNotEmpty());
+    silent.managedProperty().bind(silent.visibleProperty());
+    return silent;
   }
 
   private Button stop() {

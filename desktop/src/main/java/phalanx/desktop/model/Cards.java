@@ -21,6 +21,7 @@ public final class Cards {
   private final ObjectProperty<Card> chosen = new SimpleObjectProperty<>(silent);
   private final NewestAnswer looking;
   private final Consumer<Throwable> faults;
+  private final List<Runnable> waiting = new ArrayList<>();
   private boolean known;
 
   Cards(Executor interfaceThread, Consumer<Throwable> faults) {
@@ -49,28 +50,23 @@ public final class Cards {
   void whenKnown(Runnable then) {
     if (known) {
       then.run();
-    } else {
-      look(then);
+      return;
+    }
+    waiting.add(then);
+    if (waiting.size() == 1) {
+      look();
     }
   }
 
-  /** Looks again what there is. */
+  /** Looks again what there is; whoever waits for the first look waits for this one then. */
   public void look() {
-    look(() -> {});
-  }
-
-  private void look(Runnable then) {
     looking.ask(
         SystemCard::there,
-        found -> {
-          take(found);
-          then.run();
-        },
+        this::take,
         fault -> {
           // A system whose sound cannot even be asked for has none.
           faults.accept(fault);
           take(List.of());
-          then.run();
         });
   }
 
@@ -83,6 +79,9 @@ public final class Cards {
     if (first && !found.isEmpty()) {
       chosen.set(found.get(0));
     }
+    List<Runnable> now = List.copyOf(waiting);
+    waiting.clear();
+    now.forEach(Runnable::run);
   }
 
   /** The one that played is gone: the silent one takes its place until another is chosen. */

@@ -17,9 +17,18 @@ public final class LoopChoice {
   private final Workspace workspace;
   private final ObjectProperty<Optional<LoopBars>> bars =
       new SimpleObjectProperty<>(Optional.empty());
+  private Optional<Ends> ends = Optional.empty();
+  private boolean settling;
+
+  /** A bar as it was written, and which time through it is. */
+  private record Time(int written, long time) {}
+
+  /** What is gone round, so that it stays the same bars where others come or go before them. */
+  private record Ends(Time first, Time last) {}
 
   LoopChoice(Workspace workspace) {
     this.workspace = workspace;
+    bars.addListener(o -> remember());
   }
 
   /** The bars; empty where the song is played to its end. */
@@ -31,17 +40,62 @@ public final class LoopChoice {
     bars.set(Optional.empty());
   }
 
+  private List<PlayedBar> played() {
+    Performance performance = workspace.performanceProperty().get();
+    return performance == null ? List.of() : performance.arrangement().timeline().bars();
+  }
+
+  private void remember() {
+    if (!settling) {
+      ends =
+          bars.get()
+              .flatMap(b -> time(b.first()).flatMap(f -> time(b.last()).map(l -> new Ends(f, l))));
+    }
+  }
+
+  private Optional<Time> time(int number) {
+    return played().stream()
+        .filter(b -> b.number() == number)
+        .findFirst()
+        .map(
+            here ->
+                new Time(
+                    here.written(),
+                    played().stream()
+                        .filter(b -> b.written() == here.written() && b.number() < number)
+                        .count()));
+  }
+
+  private Optional<Integer> number(Time of) {
+    return played().stream()
+        .filter(b -> b.written() == of.written())
+        .skip(of.time())
+        .findFirst()
+        .map(PlayedBar::number);
+  }
+
   /** From when to when, in the newest plan. */
   Optional<Loop> now() {
     Performance performance = workspace.performanceProperty().get();
     return performance == null ? Optional.empty() : LoopBars.in(performance, bars.get());
   }
 
-  /** Lets the bars go where a new plan has them no more. */
+  /** Whether the bars only follow a new plan. */
+  boolean isSettling() {
+    return settling;
+  }
+
+  /** The same bars in a new plan, wherever they stand there; lets them go where one is no more. */
   void settle() {
-    if (workspace.performanceProperty().get() != null && now().isEmpty()) {
-      clear();
+    if (bars.get().isEmpty()) {
+      return;
     }
+    Optional<Integer> first = ends.flatMap(e -> number(e.first()));
+    Optional<Integer> last = ends.flatMap(e -> number(e.last()));
+    boolean there = first.isPresent() && last.isPresent() && first.get() <= last.get();
+    settling = there;
+    bars.set(there ? Optional.of(new LoopBars(first.get(), last.get())) : Optional.empty());
+    settling = false;
   }
 
   /** Goes round written bars, the first time they are played, or not any more. */

@@ -3,7 +3,9 @@ package phalanx.desktop.model;
 import java.util.concurrent.Executor;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.Supplier;
 
 /**
@@ -34,6 +36,18 @@ public final class NewestAnswer {
    * @param fault takes what went wrong instead
    */
   public <T> void ask(Supplier<T> work, Consumer<T> answer, Consumer<Throwable> fault) {
+    ask(outdated -> work.get(), answer, fault);
+  }
+
+  /**
+   * Works an answer out and hands it over, unless a newer question came meanwhile.
+   *
+   * @param work is told whether there is a newer question, and may then end with any exception
+   * @param answer takes the answer
+   * @param fault takes what went wrong instead
+   */
+  public <T> void ask(
+      Function<BooleanSupplier, T> work, Consumer<T> answer, Consumer<Throwable> fault) {
     long question = newest.incrementAndGet();
     try {
       work(question, work, answer, fault);
@@ -44,14 +58,17 @@ public final class NewestAnswer {
   }
 
   private <T> void work(
-      long question, Supplier<T> work, Consumer<T> answer, Consumer<Throwable> fault) {
+      long question,
+      Function<BooleanSupplier, T> work,
+      Consumer<T> answer,
+      Consumer<Throwable> fault) {
     worker.execute(
         () -> {
           if (newest.get() != question) {
             return;
           }
           try {
-            T done = work.get();
+            T done = work.apply(() -> newest.get() != question);
             deliver(question, () -> answer.accept(done));
           } catch (RuntimeException | Error e) {
             // Also what the machine has too little of ends as an answer.

@@ -47,7 +47,6 @@ public final class PlanService {
   private final NewestAnswer falls;
   private final NewestAnswer tunes;
   private final NewestAnswer places;
-  private final NewestAnswer reviews;
   private final NewestAnswer remedies;
   private final NewestAnswer previews;
   private final NewestAnswer comparisons;
@@ -58,6 +57,7 @@ public final class PlanService {
   /** For single chords, so that the song's plan stays known to the other. */
   private final Arranger alone = new Arranger();
 
+  private final PlannedSong nothing = reviewed(Performance.of(alone.arrange(Song.untitled())));
   private final Executor interfaceThread;
   private volatile BiConsumer<String, Throwable> faults = (what, fault) -> {};
 
@@ -75,7 +75,6 @@ public final class PlanService {
     falls = new NewestAnswer(worker, interfaceThread);
     tunes = new NewestAnswer(worker, interfaceThread);
     places = new NewestAnswer(worker, interfaceThread);
-    reviews = new NewestAnswer(worker, interfaceThread);
     remedies = new NewestAnswer(worker, interfaceThread);
     previews = new NewestAnswer(worker, interfaceThread);
     comparisons = new NewestAnswer(worker, interfaceThread);
@@ -103,14 +102,33 @@ public final class PlanService {
     return fault -> faults.accept(what, fault);
   }
 
-  /** Plans a song and hands the plan over with its time, unless a newer question came meanwhile. */
-  public void plan(Song song, Consumer<Performance> answer, Consumer<Throwable> fault) {
-    plans.ask(() -> Performance.of(arranger.arrange(song)), answer, fault);
+  /**
+   * Plans a song, looks the plan through for what is hard and hands both over, unless a newer
+   * question came meanwhile; the plan of an outdated question is given up.
+   */
+  public void plan(Song song, Consumer<PlannedSong> answer, Consumer<Throwable> fault) {
+    plans.ask(
+        outdated -> reviewed(Performance.of(arranger.arrange(song, outdated))), answer, fault);
   }
 
   /** The same plan for a song that differs only in what planning does not depend on. */
-  void plan(Arrangement known, Song song, Consumer<Performance> answer, Consumer<Throwable> fault) {
-    plans.ask(() -> Performance.of(known.of(song)), answer, fault);
+  void plan(Arrangement known, Song song, Consumer<PlannedSong> answer, Consumer<Throwable> fault) {
+    plans.ask(() -> reviewed(Performance.of(known.of(song))), answer, fault);
+  }
+
+  /** The plan of a song without bars. */
+  PlannedSong nothing() {
+    return nothing;
+  }
+
+  /** A fault in looking for hard spots leaves the plan itself as it is. */
+  private PlannedSong reviewed(Performance played) {
+    try {
+      return new PlannedSong(played, Optional.of(Review.of(played)));
+    } catch (RuntimeException e) {
+      faults.accept("The hard spots could not be found", e);
+      return new PlannedSong(played, Optional.empty());
+    }
   }
 
   /** Lays a pattern on the chord of a slot and the next ones. */
@@ -139,11 +157,6 @@ public final class PlanService {
         () -> NeckPlaces.of(arrangement, slot),
         answer,
         fault("The places on the neck could not be found"));
-  }
-
-  /** Looks a plan through for what is hard in it. */
-  void review(Performance played, Consumer<Review> answer) {
-    reviews.ask(() -> Review.of(played), answer, fault("The hard spots could not be found"));
   }
 
   /** Plans a song that is only looked at. */

@@ -2,6 +2,7 @@ package phalanx.desktop.model;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.concurrent.Executor;
 import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyBooleanProperty;
@@ -48,7 +49,15 @@ public final class SoundDesk {
   private final ReadOnlyStringWrapper cardWords = new ReadOnlyStringWrapper("");
   private final SoundSettings settings = new SoundSettings();
   private final LoopChoice loop;
-  private Optional<Double> resume = Optional.empty();
+
+  /** Where it paused, in ticks, so that a change of tempo does not move it. */
+  private OptionalInt resume = OptionalInt.empty();
+
+  /**
+   * Counts what was asked for: what waits for the devices and is no longer wanted is not played.
+   */
+  private int asked;
+
   private boolean sketching;
 
   SoundDesk(Workspace workspace, Executor interfaceThread) {
@@ -61,11 +70,25 @@ public final class SoundDesk {
     player = new Player(cards.silent(), new Told(interfaceThread));
     cards.chosenProperty().addListener((o, before, now) -> use(now));
     workspace.performanceProperty().addListener(o -> follow());
-    workspace.chord().placeProperty().addListener(o -> resume = Optional.empty());
-    loop.property().addListener(o -> player.loop(loop.now()));
+    workspace.chord().placeProperty().addListener(o -> moved());
+    loop.property().addListener(o -> goRound());
     settings.percentProperty().addListener(o -> player.tempo(settings.tempo()));
     settings.clicksProperty().addListener((o, before, now) -> player.clicks(now));
     settings.levelsProperty().addListener((o, before, now) -> player.levels(now));
+  }
+
+  /** Another chord is selected by the player, not by a new plan: it begins there. */
+  private void moved() {
+    if (!workspace.isSettling()) {
+      resume = OptionalInt.empty();
+    }
+  }
+
+  /** A loop that follows its bars into a new plan is taken over with that plan. */
+  private void goRound() {
+    if (!loop.isSettling()) {
+      player.loop(loop.now());
+    }
   }
 
   /** The devices there are, and which of them plays. */
@@ -97,7 +120,7 @@ public final class SoundDesk {
 
   /** Goes to the selected chord, or begins there. */
   public void playFromSelection() {
-    resume = Optional.empty();
+    resume = OptionalInt.empty();
     Performance performance = workspace.performanceProperty().get();
     if (playing.get() && performance != null) {
       player.go(from(performance));
@@ -108,10 +131,11 @@ public final class SoundDesk {
 
   /** Stops and forgets where it was. */
   public void stop() {
+    asked++;
     player.stop();
     playing.set(false);
     place.set(Optional.empty());
-    resume = Optional.empty();
+    resume = OptionalInt.empty();
   }
 
   /** Another song is opened: nothing of this one is played any more. */
@@ -121,7 +145,14 @@ public final class SoundDesk {
   }
 
   private void pause() {
-    resume = player.heard().map(Heard::seconds).filter(s -> s > 0);
+    asked++;
+    resume =
+        player
+            .heard()
+            .filter(h -> h.seconds() > 0)
+            .flatMap(h -> plans.of(h.score()).map(p -> p.clock().tickAt(h.seconds())))
+            .map(OptionalInt::of)
+            .orElse(OptionalInt.empty());
     player.stop();
     playing.set(false);
   }
@@ -133,6 +164,7 @@ public final class SoundDesk {
     }
     sketching = false;
     playing.set(true);
+    int mine = ++asked;
     double from = from(performance);
     int counted = resume.isPresent() ? 0 : settings.countInProperty().get();
     Optional<LoopBars> round = loop.property().get();
@@ -140,7 +172,8 @@ public final class SoundDesk {
     Clicks clicked = settings.clicksProperty().get();
     Levels loud = settings.levelsProperty().get();
     double a4 = settings.a4Property().get();
-    cards.whenKnown(
+    ifStillWanted(
+        mine,
         () ->
             player.play(
                 () -> {
@@ -158,6 +191,16 @@ public final class SoundDesk {
                 }));
   }
 
+  /** Once the devices are known, unless something else was asked for meanwhile. */
+  private void ifStillWanted(int mine, Runnable then) {
+    cards.whenKnown(
+        () -> {
+          if (mine == asked) {
+            then.run();
+          }
+        });
+  }
+
   /**
    * Where it begins: where it paused, or at the selected chord; within the loop if there is one.
    */
@@ -169,9 +212,14 @@ public final class SoundDesk {
             .map(Slot::played)
             .map(s -> performance.clock().seconds(s.tick(), 0))
             .orElse(0.0);
-    double from = resume.filter(r -> r < performance.seconds()).orElse(selected);
+    double from = selected;
+    if (resume.isPresent()
+        && resume.getAsInt() < performance.arrangement().timeline().lengthTicks()) {
+      from = performance.clock().seconds(resume.getAsInt(), 0);
+    }
+    double begun = from;
     Optional<Loop> round = LoopBars.in(performance, loop.property().get());
-    return round.filter(l -> from < l.from() || from >= l.to()).map(Loop::from).orElse(from);
+    return round.filter(l -> begun < l.from() || begun >= l.to()).map(Loop::from).orElse(begun);
   }
 
   /** An edit is heard from the next bar on. */
@@ -179,7 +227,10 @@ public final class SoundDesk {
     Performance next = workspace.performanceProperty().get();
     loop.settle();
     Optional<LoopBars> round = loop.property().get();
-    if (playing.get() && next != null) {
+    boolean empty = next == null || next.arrangement().timeline().bars().isEmpty();
+    if (playing.get() && empty) {
+      stop();
+    } else if (playing.get()) {
       player.change(() -> plans.score(next), s -> LoopBars.in(next, round));
     }
   }
@@ -241,7 +292,8 @@ public final class SoundDesk {
     Levels loud = settings.levelsProperty().get();
     double a4 = settings.a4Property().get();
     sketching = true;
-    cards.whenKnown(() -> player.play(() -> Start.plain(score.get(), tempo, loud, a4)));
+    int mine = ++asked;
+    ifStillWanted(mine, () -> player.play(() -> Start.plain(score.get(), tempo, loud, a4)));
   }
 
   /** Looks where it is; called with every picture while it plays. */
@@ -252,6 +304,7 @@ public final class SoundDesk {
         h ->
             plans
                 .of(h.score())
+                .filter(p -> !p.arrangement().timeline().bars().isEmpty())
                 .ifPresent(p -> place.set(Optional.of(HeardPlace.of(p, h.seconds())))));
   }
 
@@ -310,7 +363,7 @@ public final class SoundDesk {
             if (!now && !player.isPlaying() && playing.get() && !sketching) {
               playing.set(false);
               place.set(Optional.empty());
-              resume = Optional.empty();
+              resume = OptionalInt.empty();
             }
           });
     }

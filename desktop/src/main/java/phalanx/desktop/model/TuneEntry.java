@@ -125,6 +125,10 @@ public final class TuneEntry {
   private void put(Want want, Set<Technique> techniques) {
     desk.keep();
     int tick = caret.get();
+    if (tick >= barTicks()) {
+      // The last bar is full; a bar that became shorter may end before the caret.
+      return;
+    }
     Optional<TuneNote> here =
         onNote
             ? tune().notes().stream().filter(n -> n.tick() == tick).findFirst()

@@ -34,11 +34,14 @@ public final class Workspace {
   private final ReadOnlyObjectWrapper<History<Song>> history = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Optional<Path>> file =
       new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final ReadOnlyObjectWrapper<Performance> performance = new ReadOnlyObjectWrapper<>();
-  private final ReadOnlyObjectWrapper<Arrangement> arrangement = new ReadOnlyObjectWrapper<>();
+  private Optional<PlannedSong> planned = Optional.empty();
+  private final PartProperty<Performance> performance =
+      new PartProperty<>(() -> planned.map(PlannedSong::performance).orElse(null));
+  private final PartProperty<Arrangement> arrangement =
+      new PartProperty<>(() -> planned.map(PlannedSong::arrangement).orElse(null));
+  private final PartProperty<Optional<Review>> review =
+      new PartProperty<>(() -> planned.flatMap(PlannedSong::review));
   private final ReadOnlyObjectWrapper<Optional<SlotBoard>> board =
-      new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final ReadOnlyObjectWrapper<Optional<Review>> review =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyBooleanWrapper planning = new ReadOnlyBooleanWrapper();
   private final ReadOnlyBooleanWrapper unsaved = new ReadOnlyBooleanWrapper();
@@ -81,6 +84,10 @@ public final class Workspace {
     chord.select(0);
     problems.setAll(openProblems);
     history.set(History.of(song));
+    // Nothing of the song before is shown, touched or heard while the new one is planned.
+    if (planned.isPresent()) {
+      publish(planner.nothing());
+    }
     plan();
   }
 
@@ -161,17 +168,22 @@ public final class Workspace {
     }
   }
 
-  private void planned(Performance played) {
-    Arrangement done = played.arrangement();
-    int place = chord.placeIn(done);
-    settling = true;
-    performance.set(played);
-    arrangement.set(done);
-    notes.settle(done);
-    chord.select(place);
-    settling = false;
+  private void planned(PlannedSong done) {
+    publish(done);
     planning.set(false);
-    planner.review(played, r -> review.set(Optional.of(r)));
+  }
+
+  /** All parts at once: whoever is told of one finds the others as new as it. */
+  private void publish(PlannedSong done) {
+    int place = chord.placeIn(done.arrangement());
+    settling = true;
+    planned = Optional.of(done);
+    performance.changed();
+    arrangement.changed();
+    notes.settle(done.arrangement());
+    chord.select(place);
+    review.changed();
+    settling = false;
   }
 
   /** Only where it is looked at: the shapes of the selected chord and the reasons for its own. */
@@ -258,12 +270,12 @@ public final class Workspace {
 
   /** The newest plan; null until the first is ready. */
   public ReadOnlyObjectProperty<Arrangement> arrangementProperty() {
-    return arrangement.getReadOnlyProperty();
+    return arrangement;
   }
 
-  /** The newest plan in time; set before the plan itself tells of a new one. */
+  /** The newest plan in time, always of the same song as the plan and what is hard in it. */
   public ReadOnlyObjectProperty<Performance> performanceProperty() {
-    return performance.getReadOnlyProperty();
+    return performance;
   }
 
   /** What a player weighs at the selected chord; newest where the Shapes screen is open. */
@@ -273,7 +285,7 @@ public final class Workspace {
 
   /** What is hard in the newest plan that was looked through. */
   public ReadOnlyObjectProperty<Optional<Review>> reviewProperty() {
-    return review.getReadOnlyProperty();
+    return review;
   }
 
   /** Whether a newer plan is being made. */

@@ -101,6 +101,9 @@ public final class NeckView extends Canvas {
 
   private void press(MouseEvent event) {
     requestFocus();
+    if (layout == null) {
+      return;
+    }
     layout
         .stringAt(event.getX(), event.getY())
         .ifPresent(
@@ -112,6 +115,9 @@ public final class NeckView extends Canvas {
   }
 
   private void key(KeyEvent event) {
+    if (layout == null) {
+      return;
+    }
     int along = layout.isTurned() ? -1 : 1;
     switch (event.getCode()) {
       case UP -> string = Math.min(Tuning.STRINGS - 1, string + 1);

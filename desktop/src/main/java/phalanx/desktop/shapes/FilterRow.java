@@ -34,7 +34,8 @@ final class FilterRow extends ToolRow {
     position.getSelectionModel().select(0);
     position.setOnAction(
         e -> {
-          int chosen = position.getSelectionModel().getSelectedIndex();
+          // A box that is being emptied or closed may have none.
+          int chosen = Math.max(0, position.getSelectionModel().getSelectedIndex());
           ShapeFilter f = filter();
           filter(
               new ShapeFilter(

@@ -1,5 +1,6 @@
 package phalanx.desktop.shapes;
 
+import java.util.List;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -54,9 +55,11 @@ final class HarpRow extends ToolRow {
 
   private void show() {
     filling = true;
-    order
-        .getItems()
-        .setAll(desk.proposalsProperty().get().stream().map(HarpDesk.Proposal::order).toList());
+    List<String> orders =
+        desk.proposalsProperty().get().stream().map(HarpDesk.Proposal::order).toList();
+    if (!orders.equals(order.getItems())) {
+      order.getItems().setAll(orders);
+    }
     setVisible(desk.looked().isPresent());
     NoteNaming naming = workspace.viewing().namingProperty().get();
     desk.looked()

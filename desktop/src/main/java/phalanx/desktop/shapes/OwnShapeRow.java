@@ -16,6 +16,7 @@ import phalanx.desktop.model.ShapeTrialModel;
 import phalanx.desktop.model.Workspace;
 import phalanx.fretting.FretRow;
 import phalanx.fretting.Reach;
+import phalanx.fretting.Shape;
 import phalanx.fretting.ShapeTrial;
 import phalanx.fretting.StretchRule;
 import phalanx.theory.ChordName;
@@ -57,6 +58,7 @@ final class OwnShapeRow extends ToolRow {
             trials
                 .trialProperty()
                 .get()
+                .filter(t -> t.frets().stream().anyMatch(f -> f != Shape.SILENT))
                 .map(t -> new FretRow(t.frets()))
                 .ifPresent(workspace.pins()::pin));
     pinTrial.setTooltip(

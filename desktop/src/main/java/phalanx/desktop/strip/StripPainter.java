@@ -49,14 +49,14 @@ final class StripPainter {
 
   /** Draws what lies between two heights of the strip. */
   void paint(
-      Arrangement painted,
       StripLayout where,
       StripChoice chosen,
       NoteNaming names,
       double top,
       double width,
       double height) {
-    arrangement = painted;
+    // What is painted is what was laid out, whatever has been planned since.
+    arrangement = where.arrangement();
     layout = where;
     naming = names;
     choice = chosen;

@@ -66,13 +66,6 @@ public final class StripPreview extends ScrolledPictures {
             Optional.empty());
     painters
         .computeIfAbsent(on, g -> new StripPainter(g, palette))
-        .paint(
-            layout.arrangement(),
-            layout,
-            nothing,
-            viewing.namingProperty().get(),
-            top,
-            width,
-            height);
+        .paint(layout, nothing, viewing.namingProperty().get(), top, width, height);
   }
 }

@@ -83,14 +83,7 @@ public final class StripView extends ScrolledPictures {
   protected void paint(GraphicsContext on, double top, double width, double height) {
     painters
         .computeIfAbsent(on, g -> new StripPainter(g, palette))
-        .paint(
-            workspace.arrangementProperty().get(),
-            layout,
-            choice(),
-            workspace.viewing().namingProperty().get(),
-            top,
-            width,
-            height);
+        .paint(layout, choice(), workspace.viewing().namingProperty().get(), top, width, height);
     describe();
   }
 
@@ -110,10 +103,11 @@ public final class StripView extends ScrolledPictures {
   }
 
   private void showSelected() {
-    if (layout == null || workspace.chord().slot().isEmpty()) {
+    int place = workspace.chord().placeProperty().get();
+    if (layout == null || place >= layout.arrangement().slots().size()) {
       return;
     }
-    StripLayout.StripSystem system = layout.systemOf(workspace.chord().placeProperty().get());
+    StripLayout.StripSystem system = layout.systemOf(place);
     reveal(system.y() - StripLayout.HEADING, system.y() + layout.systemHeight());
   }
 
@@ -216,7 +210,7 @@ public final class StripView extends ScrolledPictures {
    * Round the bars from where the pointer went down to where it is now, once it has left its bar.
    */
   private void loopTo(int slot) {
-    List<Slot> slots = workspace.arrangementProperty().get().slots();
+    List<Slot> slots = layout.arrangement().slots();
     int one = slots.get(dragFrom.get()).played().bar();
     int other = slots.get(slot).played().bar();
     if (one != other || looping) {
@@ -297,7 +291,7 @@ public final class StripView extends ScrolledPictures {
   }
 
   private void across(int selected, int direction) {
-    if (layout != null) {
+    if (layout != null && selected < layout.arrangement().slots().size()) {
       workspace.chord().select(touch().slotAcross(selected, direction));
     }
   }

@@ -11,7 +11,6 @@ import org.junit.jupiter.api.Test;
 import phalanx.arrangement.board.ShapeChoice;
 import phalanx.desktop.Demo;
 import phalanx.fretting.Shape;
-import phalanx.performance.Performance;
 import phalanx.song.Song;
 
 class WorkspaceTest {
@@ -59,7 +58,7 @@ class WorkspaceTest {
   @Test
   void onlyTheNewestQuestionIsAnswered() {
     PlanService service = new PlanService(waiting::add, waiting::add, Runnable::run);
-    List<Performance> answers = new ArrayList<>();
+    List<PlannedSong> answers = new ArrayList<>();
     Song song = Demo.song();
     service.plan(song, answers::add, WorkspaceTest::unexpected);
     service.plan(song.withTempo(120), answers::add, WorkspaceTest::unexpected);
@@ -73,7 +72,7 @@ class WorkspaceTest {
   void anAnswerOvertakenWhileItWasMadeIsDropped() {
     Queue<Runnable> toInterface = new ArrayDeque<>();
     PlanService service = new PlanService(Runnable::run, Runnable::run, toInterface::add);
-    List<Performance> answers = new ArrayList<>();
+    List<PlannedSong> answers = new ArrayList<>();
     service.plan(Demo.song(), answers::add, WorkspaceTest::unexpected);
     service.plan(Demo.song().withTempo(70), answers::add, WorkspaceTest::unexpected);
     toInterface.forEach(Runnable::run);
@@ -88,7 +87,7 @@ class WorkspaceTest {
   void aFaultWhilePlanningIsToldInsteadOfAnAnswer() {
     PlanService service = new PlanService(Runnable::run, Runnable::run, Runnable::run);
     List<Throwable> faults = new ArrayList<>();
-    List<Performance> answers = new ArrayList<>();
+    List<PlannedSong> answers = new ArrayList<>();
     service.plan(null, answers::add, faults::add);
     assertThat(answers).isEmpty();
     assertThat(faults).hasSize(1);

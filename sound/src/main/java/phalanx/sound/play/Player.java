@@ -281,6 +281,8 @@ public final class Player implements AutoCloseable {
 
     private void giveUp() {
       over = true;
+      // A card that comes back meanwhile must not play on.
+      stopping = true;
       thread.interrupt();
       listener.trouble(on.name() + " takes no sound any more");
       listener.playing(false);

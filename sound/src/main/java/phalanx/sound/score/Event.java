@@ -28,6 +28,15 @@ public sealed interface Event {
     }
   }
 
+  /** A string is plucked whole while a finger touches it at a node, and rings on as an open one. */
+  record Harmonic(double at, int string, double midi, Plucker plucker, Force force, Layer layer)
+      implements Event {
+    @Override
+    public void apply(Instrument instrument) {
+      instrument.harmonic(string, midi, plucker, force, layer);
+    }
+  }
+
   /** A finger hammers on or pulls off what sounds. */
   record Slur(double at, int string, double midi, boolean pulled, Layer layer) implements Event {
     @Override
@@ -41,6 +50,14 @@ public sealed interface Event {
     @Override
     public void apply(Instrument instrument) {
       instrument.pass(string, midi);
+    }
+  }
+
+  /** A sliding finger comes to the fret it slides to, and what sounds goes on as its note. */
+  record Arrival(double at, int string, double midi, Layer layer) implements Event {
+    @Override
+    public void apply(Instrument instrument) {
+      instrument.arrive(string, midi, layer);
     }
   }
 

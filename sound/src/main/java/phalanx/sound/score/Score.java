@@ -16,6 +16,7 @@ import phalanx.song.Timeline.PlayedBar;
 import phalanx.sound.Layer;
 import phalanx.sound.strings.Beat;
 import phalanx.sound.strings.Plucker;
+import phalanx.technique.Technique;
 import phalanx.theory.Meter;
 
 /**
@@ -100,23 +101,31 @@ public record Score(Guitar guitar, List<Event> events, List<Double> bars) {
       Force force = note.attack().isSlur() ? Force.SOFT : note.force();
       double midi = TechniqueEvents.midi(note);
       plucker = TechniqueEvents.plucker(note, plucker);
-      events.add(new Event.Pluck(sounded.onset(), note.string(), midi, plucker, force, layer));
+      boolean whole =
+          note.techniques().stream().anyMatch(Technique.NaturalHarmonic.class::isInstance);
+      double at = sounded.onset();
+      events.add(
+          whole
+              ? new Event.Harmonic(at, note.string(), midi, plucker, force, layer)
+              : new Event.Pluck(at, note.string(), midi, plucker, force, layer));
     }
     events.addAll(TechniqueEvents.of(sounded, layer));
   }
 
-  /** Fret by fret, so that the last is reached when its note is due. */
+  /** Fret by fret, so that the last is reached when its note is due, and sounds on from there. */
   private static void slide(List<Event> events, Sounded sounded, Sounded before) {
     Note note = sounded.note();
     int from = before.note().midi();
     int frets = Math.abs(note.midi() - from);
     double room = SLIDING * (sounded.onset() - before.onset());
     double each = frets == 0 ? 0 : Math.min(FRET, room / frets);
-    for (int f = 1; f <= frets; f++) {
+    for (int f = 1; f < frets; f++) {
       double at = sounded.onset() - each * (frets - f);
       int midi = from + (note.midi() > from ? f : -f);
       events.add(new Event.Pass(at, note.string(), midi, Layer.of(note)));
     }
+    double at = sounded.onset();
+    events.add(new Event.Arrival(at, note.string(), note.midi(), Layer.of(note)));
   }
 
   private static void end(List<Event> events, Sounded sounded) {

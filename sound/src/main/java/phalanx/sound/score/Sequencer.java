@@ -183,6 +183,13 @@ public final class Sequencer {
       }
       if (now < room || until <= room) {
         reach();
+        if (now == 0 && boundary() <= position + DUE) {
+          // Whatever is due and was not done must not hold time up.
+          instrument.render(out, done, 1);
+          position += perFrame;
+          done++;
+          rendered++;
+        }
       }
     }
     boolean over = loop.isEmpty() && position >= score.seconds() - DUE;
@@ -218,13 +225,20 @@ public final class Sequencer {
     return position < end + perSample() ? end : score.seconds();
   }
 
+  /** Where it goes over to a coming score: the next bar line, and not while it counts in. */
   private double nextBarLine() {
-    if (position < start) {
+    double from = Math.max(position, start);
+    if (position < start && isBarLine(start)) {
       return start;
     }
-    int bar = score.barAt(position + DUE);
+    int bar = score.barAt(from + DUE);
     double line = score.bars().get(bar + 1);
-    return line > position + DUE ? line : Double.MAX_VALUE;
+    return line > from + DUE ? line : Double.MAX_VALUE;
+  }
+
+  private boolean isBarLine(double at) {
+    int bar = score.barAt(at + perSample());
+    return Math.abs(score.bars().get(bar) - at) <= perSample() + DUE;
   }
 
   /** Does what is due where it has come to. */
@@ -260,9 +274,7 @@ public final class Sequencer {
   }
 
   private boolean atBarLine() {
-    int bar = score.barAt(position + perSample());
-    return Math.abs(score.bars().get(bar) - position) <= perSample() + DUE
-        || position >= score.seconds() - DUE;
+    return position >= start - DUE && isBarLine(position) || position >= score.seconds() - DUE;
   }
 
   /** Takes the coming score over, in the same bar as far as it has one. */

@@ -92,7 +92,7 @@ public final class Sketch {
    */
   public static Score harmonic(Guitar guitar, int string, int harmonic) {
     double midi = guitar.midi(string, 0) + 12 * Math.log(harmonic) / Math.log(2);
-    Event pluck = new Event.Pluck(0, string, midi, Plucker.FINGERTIP, Force.PLAIN, Layer.TUNE);
+    Event pluck = new Event.Harmonic(0, string, midi, Plucker.FINGERTIP, Force.PLAIN, Layer.TUNE);
     return Score.of(guitar, List.of(pluck), SHAPE);
   }
 

@@ -153,6 +153,19 @@ public final class Instrument {
    * @param midi its pitch, capo included
    */
   public void pluck(int string, double midi, Plucker plucker, Force how, Layer layer) {
+    pluck(string, midi, plucker, how, layer, isOpen(string, midi));
+  }
+
+  /**
+   * Plucks a string that is touched at a node and let go: no finger presses it, so it rings on as
+   * long as an open one does.
+   */
+  public void harmonic(int string, double midi, Plucker plucker, Force how, Layer layer) {
+    pluck(string, midi, plucker, how, layer, true);
+  }
+
+  private void pluck(
+      int string, double midi, Plucker plucker, Force how, Layer layer, boolean open) {
     double period = rate / sounding(midi);
     double sounding =
         guitar.scaleLength() * Math.pow(2, -(midi - guitar.tuning().midi(string)) / 12);
@@ -167,7 +180,7 @@ public final class Instrument {
             rate,
             31L * string + (long) (midi * 100));
     layers[string] = layer;
-    LoopFilter filter = filter(string, midi, isOpen(string, midi));
+    LoopFilter filter = filter(string, midi, open);
     strings[string].pluck(period, filter, bend, levels.gain(layer));
   }
 
@@ -186,6 +199,14 @@ public final class Instrument {
   /** A sliding finger comes over a fret while the string sounds. */
   public void pass(int string, double midi) {
     strings[string].pass(rate / sounding(midi), filter(string, midi, false));
+  }
+
+  /** A sliding finger stays on a fret: what sounds is this layer's note from now on. */
+  public void arrive(int string, double midi, Layer layer) {
+    layers[string] = layer;
+    strings[string].level(levels.gain(layer));
+    pass(string, midi);
+    strings[string].fade(0);
   }
 
   /**

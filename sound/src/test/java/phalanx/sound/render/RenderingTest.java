@@ -36,6 +36,7 @@ import phalanx.sound.Spectrum;
 import phalanx.sound.render.RenderOptions.BarRange;
 import phalanx.sound.score.Event;
 import phalanx.sound.score.Score;
+import phalanx.sound.strings.Levels;
 
 /** What is in the file, against the times of the performance. */
 class RenderingTest {
@@ -96,7 +97,9 @@ class RenderingTest {
       int string = s;
       List<Sounded> notes =
           performance.notes().stream().filter(n -> n.note().string() == string).toList();
-      double[] sound = left(only(performance, notes), RenderOptions.USUAL);
+      // All equally loud, so that a soft brush is not lost in the ring of a louder tune.
+      RenderOptions even = RenderOptions.USUAL.asHeard(Levels.FILE.with(Layer.TUNE, 0));
+      double[] sound = left(only(performance, notes), even);
       List<Sounded> missing =
           notes.stream()
               .filter(n -> !n.note().attack().isSlur())

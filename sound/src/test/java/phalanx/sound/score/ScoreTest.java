@@ -64,7 +64,7 @@ class ScoreTest {
         slurred.stream().filter(n -> n.note().attack() != Attack.SLID).map(Sounded::onset).toList();
     assertThat(all(score, Event.Slur.class)).extracting(Event::at).isEqualTo(made);
     for (Sounded slid : slurred.stream().filter(n -> n.note().attack() == Attack.SLID).toList()) {
-      assertThat(all(score, Event.Pass.class))
+      assertThat(all(score, Event.Arrival.class))
           .anySatisfy(
               p -> {
                 assertThat(p.at()).isCloseTo(slid.onset(), within(1e-9));

@@ -59,6 +59,8 @@ class TechniqueSoundTest {
   private static int string(Event event) {
     if (event instanceof Event.Pluck p) {
       return p.string();
+    } else if (event instanceof Event.Harmonic h) {
+      return h.string();
     } else if (event instanceof Event.Pass p) {
       return p.string();
     }

@@ -1,0 +1,54 @@
+package phalanx.fretting;
+
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
+
+/**
+ * What was worked out, kept for as long as it is asked for: what nobody has asked for between two
+ * turns is forgotten. So a song that is edited thousands of times keeps what it is made of now, and
+ * no more. Safe for use by several threads.
+ */
+public final class RecentlyUsed<K, V> {
+
+  private final int room;
+  private volatile Map<K, V> young = new ConcurrentHashMap<>();
+  private volatile Map<K, V> old = Map.of();
+
+  /**
+   * Nothing yet.
+   *
+   * @param room so many are kept before a turn forgets anything
+   */
+  public RecentlyUsed(int room) {
+    this.room = room;
+  }
+
+  /** What belongs to a key; worked out where it is not known. */
+  public V get(K key, Function<K, V> work) {
+    Map<K, V> now = young;
+    V known = now.get(key);
+    if (known != null) {
+      return known;
+    }
+    V before = old.get(key);
+    if (before != null) {
+      V raced = now.putIfAbsent(key, before);
+      return raced == null ? before : raced;
+    }
+    return now.computeIfAbsent(key, work);
+  }
+
+  /** Between two plans: what was not asked for since the turn before goes, once there is much. */
+  public synchronized void turn() {
+    if (young.size() > room) {
+      old = young;
+      young = new ConcurrentHashMap<>();
+    }
+  }
+
+  /** How many are kept. */
+  public int size() {
+    return young.size() + old.size();
+  }
+}
