@@ -56,7 +56,7 @@ final class TuningCommand extends QueryCommand {
     return rows
         + Phrase.of("%nall six %.0f N (%.1f kgf), standard %.0f N%n", sum, kgf(sum), standard)
         + Phrase.of("begin with %s, then%n%s", StringSign.of(byEar.first()), steps)
-        + caution(pulls);
+        + StringPull.caution(pulls).map(c -> "\n" + c).orElse("");
   }
 
   private String row(StringPull p) {
@@ -69,13 +69,6 @@ final class TuningCommand extends QueryCommand {
         p.newtons(),
         p.kilogramsForce(),
         p.zone().words());
-  }
-
-  private static String caution(List<StringPull> pulls) {
-    return StringPull.goUp(pulls)
-        ? "\nA string that goes up pulls harder and can break or strain the guitar: mind the limits of"
-            + "\nits makers, and keep the face away."
-        : "";
   }
 
   private static double kgf(double newtons) {

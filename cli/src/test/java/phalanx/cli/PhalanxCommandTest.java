@@ -98,6 +98,10 @@ class PhalanxCommandTest {
     assertThat(low.get("semitones").asInt()).isEqualTo(-2);
     assertThat(low.get("zone").asText()).isEqualTo("fit");
     assertThat(answer.get("totalN").asDouble()).isLessThan(answer.get("standardTotalN").asDouble());
+    assertThat(answer.get("caution").isNull()).isTrue();
+    out.getBuffer().setLength(0);
+    assertThat(run("tuning", "E A D G B F", "--json")).isZero();
+    assertThat(json(out.toString()).get("caution").asText()).contains("keep the face away");
     assertThat(answer.get("order")).hasSize(6);
     assertThat(answer.get("steps")).hasSize(5);
     for (JsonNode step : answer.get("steps")) {

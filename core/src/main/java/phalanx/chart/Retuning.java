@@ -106,7 +106,7 @@ public final class Retuning {
         .map(
             at ->
                 new Lost(
-                    before.chart().number(at.bar()),
+                    before.barNumber(at.bar()),
                     harmony(before, at).map(h -> h.label(naming)).orElse("–"),
                     FretRow.text(frets(before, at).orElseThrow())))
         .sorted(Comparator.comparing(Lost::bar))

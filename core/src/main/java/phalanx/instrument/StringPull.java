@@ -2,6 +2,7 @@ package phalanx.instrument;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import phalanx.theory.Pitch;
 
@@ -98,6 +99,15 @@ public record StringPull(
   /** The same in standard tuning. */
   public static double standardNewtons(List<StringPull> pulls) {
     return pulls.stream().mapToDouble(StringPull::standardNewtons).sum();
+  }
+
+  /** What is to be minded where a string goes up; empty where none does. */
+  public static Optional<String> caution(List<StringPull> pulls) {
+    return goUp(pulls)
+        ? Optional.of(
+            "A string that goes up pulls harder and can break or strain the guitar: mind the limits"
+                + " of its makers, and keep the face away.")
+        : Optional.empty();
   }
 
   /** Whether a string is tuned higher than standard. */

@@ -130,6 +130,18 @@ public record Song(
     return feel.tempo();
   }
 
+  /** The number of a written bar: from 1, or from 0 where a pick-up comes first. */
+  public int barNumber(int bar) {
+    return chart.number(bar) - (feel.pickupTicks() > 0 ? 1 : 0);
+  }
+
+  /** The identity of the written bar with a number. */
+  public Optional<Integer> barNumbered(int number) {
+    int place = number - (feel.pickupTicks() > 0 ? 0 : 1);
+    List<Bar> bars = chart.bars();
+    return place >= 0 && place < bars.size() ? Optional.of(bars.get(place).id()) : Optional.empty();
+  }
+
   /** The sections of the chart. */
   public List<Section> sections() {
     return chart.sections();

@@ -103,7 +103,7 @@ public record Key(NoteName tonic, Mode mode) {
     boolean minorThird = chord.intervals().contains(Interval.of(3, -1));
     String numeral = minorThird ? NUMERALS[step].toLowerCase(Locale.ROOT) : NUMERALS[step];
     String sign = off < 0 ? "♭".repeat(-off) : "♯".repeat(off);
-    return sign + numeral + quality(chord) + inversion(chord);
+    return sign + numeral + figures(chord);
   }
 
   /** The numeral of a degree (0 to 6) with the third its own scale gives it. */
@@ -123,6 +123,28 @@ public record Key(NoteName tonic, Mode mode) {
       case "6" -> "⁶";
       case "9" -> "⁹";
       default -> chord.withoutSlash().toString().substring(chord.root().toString().length());
+    };
+  }
+
+  /** Quality and inversion; of a seventh chord they are one figure: ⁷, ⁶₅, ⁴₃, ⁴₂. */
+  private static String figures(Chord chord) {
+    Optional<String> stem = seventh(chord.suffix());
+    int bass =
+        chord.slash().flatMap(b -> chord.intervalOf(b.chroma())).map(Interval::number).orElse(0);
+    if (stem.isPresent() && (bass == 3 || bass == 5 || bass == 7)) {
+      return stem.get() + (bass == 3 ? "⁶₅" : bass == 5 ? "⁴₃" : "⁴₂");
+    }
+    return quality(chord) + inversion(chord);
+  }
+
+  /** What stands before the figure of a plain seventh chord; empty for every other one. */
+  private static Optional<String> seventh(String suffix) {
+    return switch (suffix) {
+      case "7", "m7" -> Optional.of("");
+      case "maj7", "mmaj7", "m(maj7)" -> Optional.of("maj");
+      case "m7b5" -> Optional.of("ø");
+      case "dim7" -> Optional.of("°");
+      default -> Optional.empty();
     };
   }
 

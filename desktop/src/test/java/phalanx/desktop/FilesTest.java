@@ -304,7 +304,11 @@ class FilesTest {
       Path file = folder.resolve("plan" + format.endings().get(0));
       boolean[] done = {false};
       robot.interact(
-          () -> window.app().documents().export(window.arrangement(), file, () -> done[0] = true));
+          () ->
+              window
+                  .app()
+                  .documents()
+                  .export(window.arrangement(), file, () -> done[0] = true, why -> {}));
       until(() -> done[0]);
       assertThat(Files.readAllBytes(file)).isEqualTo(format.write(window.arrangement()));
     }
@@ -313,9 +317,32 @@ class FilesTest {
             window
                 .app()
                 .documents()
-                .export(window.arrangement(), folder.resolve("plan.odd"), () -> {}));
+                .export(window.arrangement(), folder.resolve("plan.odd"), () -> {}, why -> {}));
     until(() -> !window.workspace().problems().isEmpty());
     assertThat(window.workspace().problems().get(0)).contains(".musicxml");
     assertThat(Files.exists(folder.resolve("plan.odd"))).isFalse();
+  }
+
+  /** The window asks for another name where a plan would take the place of a song. */
+  @Test
+  void anExportNeverReplacesASong(FxRobot robot) throws Exception {
+    Path file = folder.resolve("song.phalanx.json");
+    rename(robot, "Stays");
+    robot.interact(() -> window.app().documents().saveInto(file));
+    until(() -> !window.workspace().unsaved().get());
+    window.untilPlanned();
+    byte[] before = Files.readAllBytes(file);
+    Path link = Files.createSymbolicLink(folder.resolve("link.json"), file);
+    for (Path target : List.of(file, link)) {
+      String[] refused = {""};
+      robot.interact(
+          () ->
+              window
+                  .app()
+                  .documents()
+                  .export(window.arrangement(), target, () -> {}, why -> refused[0] = why));
+      until(() -> !refused[0].isEmpty());
+      assertThat(Files.readAllBytes(file)).isEqualTo(before);
+    }
   }
 }

@@ -38,7 +38,7 @@ public final class ChartLayout {
    * One bar on the sheet.
    *
    * @param bar the bar
-   * @param number its place among all bars, from 1
+   * @param number its number: from 1, or from 0 where a pick-up comes first
    * @param x left edge
    * @param y top edge
    */
@@ -57,7 +57,7 @@ public final class ChartLayout {
   public ChartLayout(Song song, double width) {
     perRow = (int) Math.max(1, Math.min(8, (width - 2 * MARGIN) / USUAL_BAR));
     barWidth = (width - 2 * MARGIN) / perRow;
-    int number = 1;
+    int number = song.feel().pickupTicks() > 0 ? 0 : 1;
     for (Section section : song.sections()) {
       height += HEADING;
       for (int from = 0; from < section.bars().size(); from += perRow) {

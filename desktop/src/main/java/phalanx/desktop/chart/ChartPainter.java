@@ -73,8 +73,9 @@ final class ChartPainter {
     meters = song.chart().meters(song.meter());
     List<Bar> bars = song.chart().bars();
     numbers = new HashMap<>();
+    int first = song.feel().pickupTicks() > 0 ? 0 : 1;
     for (Bar bar : bars) {
-      numbers.put(bar.id(), numbers.size() + 1);
+      numbers.put(bar.id(), first + numbers.size());
     }
   }
 

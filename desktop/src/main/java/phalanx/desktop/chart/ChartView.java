@@ -116,10 +116,7 @@ public final class ChartView extends ScrolledCanvas {
     setAccessibleText(
         cursor
             .bar()
-            .map(
-                b ->
-                    Phrase.of(
-                        "bar %d: %s", workspace.song().chart().number(b.id()), cursor.text(b)))
+            .map(b -> Phrase.of("bar %d: %s", workspace.song().barNumber(b.id()), cursor.text(b)))
             .orElse("empty chart"));
   }
 

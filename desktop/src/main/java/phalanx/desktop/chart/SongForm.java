@@ -5,10 +5,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import javafx.application.Platform;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import phalanx.chart.ProbableKey;
 import phalanx.chart.Transposition;
 import phalanx.desktop.form.Form;
 import phalanx.desktop.model.Workspace;
@@ -92,7 +96,15 @@ final class SongForm {
     TextField tonic = new TextField();
     tonic.setId("tonic");
     tonic.setPrefColumnCount(3);
-    tonic.setPromptText("none");
+    Button proposed = new Button();
+    proposed.setId("propose-key");
+    proposed.getStyleClass().addAll("tool", "small-tool");
+    proposed.setMinWidth(Region.USE_PREF_SIZE);
+    proposed.setTooltip(
+        new Tooltip("The key these chords speak for; Enter in the empty field takes it too"));
+    proposed.managedProperty().bind(proposed.visibleProperty());
+    proposed.setOnAction(
+        e -> proposal().ifPresent(k -> workspace.edit(s -> s.withKey(Optional.of(k)))));
     tonic.getStyleClass().add("form-field");
     ComboBox<String> mode = new ComboBox<>();
     mode.setId("mode");
@@ -104,6 +116,10 @@ final class SongForm {
         () -> {
           Optional<Key> key = workspace.song().key();
           tonic.setText(key.map(k -> naming().name(k.tonic())).orElse(""));
+          Optional<Key> offer = proposal();
+          proposed.setVisible(offer.isPresent());
+          proposed.setText(offer.map(k -> k.text(naming()) + "?").orElse(""));
+          tonic.setPromptText(offer.map(k -> naming().name(k.tonic()) + "?").orElse("none"));
           mode.setValue(key.map(Key::mode).orElse(Mode.MAJOR).words());
         };
     Runnable take =
@@ -116,7 +132,14 @@ final class SongForm {
           }
           show.run();
         };
-    tonic.setOnAction(e -> take.run());
+    tonic.setOnAction(
+        e -> {
+          if (tonic.getText().isBlank() && proposal().isPresent()) {
+            proposed.fire();
+          } else {
+            take.run();
+          }
+        });
     tonic
         .focusedProperty()
         .addListener(
@@ -140,7 +163,7 @@ final class SongForm {
     workspace.historyProperty().addListener(o -> show.run());
     workspace.viewing().namingProperty().addListener(o -> show.run());
     show.run();
-    HBox row = new HBox(6, tonic, mode);
+    HBox row = new HBox(6, tonic, mode, proposed);
     row.getStyleClass().add("form-row");
     return row;
   }
@@ -188,6 +211,12 @@ final class SongForm {
     workspace.viewing().namingProperty().addListener(o -> follow.run());
     fill.run();
     return box;
+  }
+
+  /** What a song without a key may be in. */
+  private Optional<Key> proposal() {
+    Song song = workspace.song();
+    return song.key().isPresent() ? Optional.empty() : ProbableKey.of(song.chart());
   }
 
   private NoteNaming naming() {

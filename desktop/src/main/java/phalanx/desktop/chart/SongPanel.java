@@ -63,12 +63,12 @@ public final class SongPanel extends VBox {
 
   private List<String> lines(Song song, Bar bar) {
     List<String> lines = new ArrayList<>();
-    int number = song.chart().number(bar.id());
+    int number = song.barNumber(bar.id());
     String text = cursor.text(bar);
     lines.add(
         "Bar " + number + " · " + (text.equals(".") ? "goes on with the chord before" : text));
     bar.borrows()
-        .map(song.chart()::number)
+        .map(song::barNumber)
         .ifPresent(
             n -> lines.add("Has the chords of bar " + n + "; what you type changes them here."));
     for (ChordChange change : song.chart().changes(bar)) {

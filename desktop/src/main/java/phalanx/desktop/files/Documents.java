@@ -326,8 +326,9 @@ public final class Documents {
    * Writes the plan into a file in the format of its ending; the song stays unsaved as it was.
    *
    * @param then runs once it lies there
+   * @param other asks for another name: the file is a song, or the song was read from it
    */
-  public void export(Arrangement plan, Path file, Runnable then) {
+  public void export(Arrangement plan, Path file, Runnable then, Consumer<String> other) {
     Optional<PlanFormat> format = PlanFormat.of(file);
     if (format.isEmpty() && !SafeTarget.isSongName(file)) {
       tasks.tell(file.getFileName() + ": expected a name ending in " + PlanFormat.allEndings());
@@ -339,9 +340,14 @@ public final class Documents {
         () -> {
           try {
             SafeTarget.check(file, song);
+          } catch (DiskTrouble e) {
+            tasks.answer(() -> other.accept(file.getFileName() + " " + e.getMessage() + "."));
+            return;
+          }
+          try {
             WholeFile.write(file, format.orElseThrow().write(plan), false);
           } catch (IOException e) {
-            String words = file + " " + DiskTrouble.writing(e) + "; choose another name.";
+            String words = file + " " + DiskTrouble.writing(e) + ".";
             tasks.answer(() -> tasks.tell(words));
             return;
           }

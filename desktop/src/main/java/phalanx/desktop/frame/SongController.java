@@ -244,8 +244,17 @@ public final class SongController implements Documents.Window {
     if (file.filter(SoundExport::isSound).isPresent()) {
       exportSound(file.get());
     } else {
-      file.ifPresent(f -> documents.export(plan, f, () -> written(f)));
+      file.ifPresent(f -> documents.export(plan, f, () -> written(f), this::askOtherName));
     }
+  }
+
+  private void askOtherName(String why) {
+    notices.ask(
+        "export-refused",
+        why,
+        List.of(
+            new Answer("export-other", "Choose another name", this::export),
+            new Answer("export-not", "Don’t export", () -> {})));
   }
 
   private void written(Path file) {

@@ -1,5 +1,6 @@
 package phalanx.desktop.melody;
 
+import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -117,10 +118,10 @@ public final class MelodyScreen extends VBox {
   }
 
   private void tell() {
-    int number =
-        workspace.chord().bar().map(Bar::id).map(b -> workspace.song().chart().number(b)).orElse(0);
-    where.setText(number == 0 ? "No bar yet" : "Bar " + number);
-    field.setDisable(number == 0);
+    Optional<Integer> number =
+        workspace.chord().bar().map(Bar::id).map(workspace.song()::barNumber);
+    where.setText(number.map(n -> "Bar " + n).orElse("No bar yet"));
+    field.setDisable(number.isEmpty());
   }
 
   private void key(KeyEvent event) {

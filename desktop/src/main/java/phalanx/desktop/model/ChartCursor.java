@@ -139,7 +139,8 @@ public final class ChartCursor {
 
   /** The text that stands for the chords of a bar. */
   public String text(Bar at) {
-    return ChartWriter.cells(at, notation(Optional.of(at)), id -> Optional.of(chart().number(id)));
+    return ChartWriter.cells(
+        at, notation(Optional.of(at)), id -> Optional.of(workspace.song().barNumber(id)));
   }
 
   /** Reads what was typed for a bar. A lone colon at an end stands for a repeat sign. */
@@ -151,11 +152,10 @@ public final class ChartCursor {
   }
 
   private Optional<Integer> borrowable(int number, Optional<Bar> at) {
-    List<Bar> bars = bars();
-    return number < 1 || number > bars.size()
-        ? Optional.empty()
-        : Optional.of(bars.get(number - 1).id())
-            .filter(id -> at.isEmpty() || !chart().isCircle(at.get().id(), id));
+    return workspace
+        .song()
+        .barNumbered(number)
+        .filter(id -> at.isEmpty() || !chart().isCircle(at.get().id(), id));
   }
 
   /** Puts what was typed in the place of a bar; further bars of it follow behind. */
@@ -231,7 +231,9 @@ public final class ChartCursor {
     return bars.isEmpty()
         ? ""
         : ChartWriter.line(
-            bars, notation(Optional.of(bars.get(0))), id -> Optional.of(chart().number(id)));
+            bars,
+            notation(Optional.of(bars.get(0))),
+            id -> Optional.of(workspace.song().barNumber(id)));
   }
 
   /** Puts the bars of a text behind the selection; says what could not be read. */

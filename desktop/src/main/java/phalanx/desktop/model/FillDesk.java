@@ -220,7 +220,7 @@ public final class FillDesk {
 
   /** Where the selected bar stands in the song, from 1; 0 with none. */
   public int barNumber() {
-    return workspace.chord().bar().map(Bar::id).map(workspace.song().chart()::number).orElse(0);
+    return workspace.chord().bar().map(Bar::id).map(workspace.song()::barNumber).orElse(0);
   }
 
   /** The player's own fills. */

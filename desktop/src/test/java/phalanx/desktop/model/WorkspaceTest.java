@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import phalanx.arrangement.board.ShapeChoice;
 import phalanx.desktop.Demo;
 import phalanx.fretting.Shape;
+import phalanx.review.Review;
 import phalanx.song.Song;
 
 class WorkspaceTest {
@@ -105,5 +106,33 @@ class WorkspaceTest {
         .containsExactly(
             "The hard spots could not be found: a fault of Phalanx’s own. Your song is as it was."
                 + " What went wrong is noted in player/phalanx.log.");
+  }
+
+  /** Whoever is told of a new plan finds its time and its findings to be of the same song. */
+  @Test
+  void planTimeAndFindingsAreAlwaysOfOneSong() {
+    Workspace workspace = opened();
+    List<String> seen = new ArrayList<>();
+    Runnable look =
+        () -> {
+          Song planned = workspace.arrangementProperty().get().song();
+          assertThat(workspace.performanceProperty().get().arrangement())
+              .isSameAs(workspace.arrangementProperty().get());
+          workspace
+              .reviewProperty()
+              .get()
+              .ifPresent(
+                  r ->
+                      assertThat(r.ceiling())
+                          .isEqualTo(Review.of(workspace.performanceProperty().get()).ceiling()));
+          seen.add(planned.title());
+        };
+    workspace.performanceProperty().addListener(o -> look.run());
+    workspace.arrangementProperty().addListener(o -> look.run());
+    workspace.reviewProperty().addListener(o -> look.run());
+    workspace.edit(s -> s.withTitle("Edited").withTempo(77));
+    workspace.open(Song.untitled(), List.of());
+    workspace.open(Demo.song(), List.of());
+    assertThat(seen).contains("Edited", "Untitled", "Harbour Lamp");
   }
 }

@@ -32,6 +32,7 @@ public final class GuitarJson {
     root.put("standardTotalN", rounded(StringPull.standardNewtons(pulls), 1));
     ArrayNode order = root.putArray("order");
     byEar.order().forEach(s -> order.add(StringSign.number(s)));
+    root.put("caution", StringPull.caution(pulls).orElse(null));
     ArrayNode steps = root.putArray("steps");
     byEar.steps().forEach(s -> step(steps.addObject(), s));
     return root.toString();
