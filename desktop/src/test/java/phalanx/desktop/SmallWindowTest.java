@@ -11,6 +11,9 @@ import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import javafx.scene.text.Text;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -22,8 +25,11 @@ import org.testfx.framework.junit5.Stop;
 import org.testfx.util.WaitForAsyncUtils;
 import phalanx.desktop.frame.Workbench;
 import phalanx.desktop.model.Screen;
+import phalanx.picking.AlternatingThumb;
 
-/** At the smallest size no control is cut off at the sides, on any screen. */
+/**
+ * At the smallest size no control is cut off at the sides and no word ends in dots, on any screen.
+ */
 @ExtendWith(ApplicationExtension.class)
 class SmallWindowTest {
 
@@ -54,8 +60,13 @@ class SmallWindowTest {
         () -> {
           stage.setWidth(Workbench.LEAST_WIDTH);
           stage.setHeight(Workbench.LEAST_HEIGHT);
+          window.workspace().edit(s -> s.withPattern(AlternatingThumb.FINGERS_BETWEEN));
           window.workspace().screenProperty().set(screen);
         });
+    if (screen == Screen.CHART) {
+      robot.interact(() -> stage.getScene().lookup("#chart").requestFocus());
+      robot.type(KeyCode.F2);
+    }
     WaitForAsyncUtils.waitForFxEvents();
     robot.interact(() -> stage.getScene().getRoot().layout());
     List<String> cut = new ArrayList<>();
@@ -84,6 +95,12 @@ class SmallWindowTest {
                 + " to "
                 + Math.round(at.getMaxX()));
       }
+    }
+    if (node instanceof Labeled label
+        && label.lookup(".text") instanceof Text shown
+        && shown.getText().endsWith("…")
+        && !label.getText().endsWith("…")) {
+      cut.add("“" + label.getText() + "” is read as “" + shown.getText() + "”");
     }
     if (node instanceof Parent parent) {
       parent.getChildrenUnmodifiable().forEach(n -> collect(n, cut));

@@ -105,13 +105,13 @@ public final class ArrangeView extends VBox {
                 workspace.historyProperty(),
                 workspace.arrangementProperty(),
                 workspace.chord().placeProperty()));
-    // A long name gives way; where one is and what the button does must be read.
-    pattern.setMinWidth(90);
-    pattern.setMaxWidth(150);
+    // Names are read whole; where there is no room for them the row takes another line.
+    pattern.setMinWidth(Region.USE_PREF_SIZE);
     where.setMinWidth(Region.USE_PREF_SIZE);
     pin.setMinWidth(Region.USE_PREF_SIZE);
     MenuButton thumb = chips.thumb("thumb");
     Label keys = new Label("F1 keys");
+    keys.setMinWidth(Region.USE_PREF_SIZE);
     keys.getStyleClass().add("where");
     HBox header = new ToolRow(section, where, busy, grow, keys, school, thumb, pattern, pin);
     header.getStyleClass().add("arrange-header");

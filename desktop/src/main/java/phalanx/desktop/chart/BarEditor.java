@@ -6,6 +6,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import phalanx.chart.ChartLine;
 import phalanx.chart.ChartProblem;
@@ -192,6 +193,7 @@ final class BarEditor extends VBox {
     if (offers.isEmpty() && list.getChildren().isEmpty()) {
       Label hint = new Label("Enter keeps · | next bar · Esc leaves it");
       hint.getStyleClass().add("offer-hint");
+      hint.setMinWidth(Region.USE_PREF_SIZE);
       list.getChildren().add(hint);
     }
     applyCss();

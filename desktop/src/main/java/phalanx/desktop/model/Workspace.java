@@ -43,6 +43,7 @@ public final class Workspace {
       new PartProperty<>(() -> planned.flatMap(PlannedSong::review));
   private final ReadOnlyObjectWrapper<Optional<SlotBoard>> board =
       new ReadOnlyObjectWrapper<>(Optional.empty());
+  private Optional<Arrangement> boardOf = Optional.empty();
   private final ReadOnlyBooleanWrapper planning = new ReadOnlyBooleanWrapper();
   private final ReadOnlyBooleanWrapper unsaved = new ReadOnlyBooleanWrapper();
   private final Typing typing = new Typing();
@@ -85,6 +86,7 @@ public final class Workspace {
     problems.setAll(openProblems);
     history.set(History.of(song));
     // Nothing of the song before is shown, touched or heard while the new one is planned.
+    board.set(Optional.empty());
     if (planned.isPresent()) {
       publish(planner.nothing());
     }
@@ -190,11 +192,15 @@ public final class Workspace {
   private void askForBoard() {
     boolean looked = screen.get() == Screen.SHAPES && chord.slot().isPresent();
     if (looked) {
+      Arrangement of = arrangement.get();
       planner.board(
-          arrangement.get(),
+          of,
           chord.placeProperty().get(),
           viewing.filterProperty().get(),
-          b -> board.set(Optional.of(b)));
+          b -> {
+            boardOf = Optional.of(of);
+            board.set(Optional.of(b));
+          });
     }
   }
 
@@ -281,6 +287,15 @@ public final class Workspace {
   /** What a player weighs at the selected chord; newest where the Shapes screen is open. */
   public ReadOnlyObjectProperty<Optional<SlotBoard>> boardProperty() {
     return board.getReadOnlyProperty();
+  }
+
+  /**
+   * Whether what is weighed is of the chord that is selected now, in the plan of now. Until it is,
+   * it may be shown, and nothing of it may be taken.
+   */
+  public boolean isBoardOfNow() {
+    return boardOf.filter(a -> a == arrangement.get()).isPresent()
+        && board.get().filter(b -> b.slot() == chord.placeProperty().get()).isPresent();
   }
 
   /** What is hard in the newest plan that was looked through. */

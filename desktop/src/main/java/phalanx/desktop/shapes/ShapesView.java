@@ -202,7 +202,7 @@ public final class ShapesView extends VBox {
     List<ShapeCard> shown = new ArrayList<>();
     boolean pinned = workspace.chord().slot().filter(Slot::pinned).isPresent();
     for (ShapeChoice choice : board.map(SlotBoard::choices).orElse(List.of())) {
-      ShapeCard card = new ShapeCard(shown.size() + 1, palette, workspace.pins()::pin);
+      ShapeCard card = new ShapeCard(shown.size() + 1, palette, this::pin);
       card.show(choice, pinned, workspace.viewing().leftHandedProperty().get());
       card.setPrefWidth(268);
       shown.add(card);
@@ -217,7 +217,14 @@ public final class ShapesView extends VBox {
     List<ShapeChoice> choices =
         workspace.boardProperty().get().map(SlotBoard::choices).orElse(List.of());
     if (number >= 1 && number <= choices.size()) {
-      workspace.pins().pin(choices.get(number - 1).shape());
+      pin(choices.get(number - 1).shape());
+    }
+  }
+
+  /** A card of the chord before, pressed while the new ones are on their way, does nothing. */
+  private void pin(Shape shape) {
+    if (workspace.isBoardOfNow()) {
+      workspace.pins().pin(shape);
     }
   }
 }

@@ -182,6 +182,9 @@ public final class WhyPanel extends VBox {
 
   /** Pins what the other plan does otherwise. */
   private void take(OtherPlan plan) {
+    if (!workspace.isBoardOfNow()) {
+      return;
+    }
     List<Slot> slots = workspace.arrangementProperty().get().slots();
     workspace.edit(
         song -> {
