@@ -118,7 +118,7 @@ final class SongForm {
           tonic.setText(key.map(k -> naming().name(k.tonic())).orElse(""));
           Optional<Key> offer = proposal();
           proposed.setVisible(offer.isPresent());
-          proposed.setText(offer.map(k -> k.text(naming()) + "?").orElse(""));
+          proposed.setText(offer.map(k -> "Take " + k.text(naming())).orElse(""));
           tonic.setPromptText(offer.map(k -> naming().name(k.tonic()) + "?").orElse("none"));
           mode.setValue(key.map(Key::mode).orElse(Mode.MAJOR).words());
         };

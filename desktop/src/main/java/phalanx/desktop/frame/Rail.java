@@ -66,6 +66,8 @@ final class Rail extends VBox {
       Button button = new Button(label.isEmpty() ? "Part " + (s + 1) : label);
       button.setId("section-" + (s + 1));
       button.getStyleClass().add("rail-section");
+      button.setWrapText(true);
+      button.setMinHeight(USE_PREF_SIZE);
       button.setMaxWidth(Double.MAX_VALUE);
       int section = s;
       button.setOnAction(e -> jump(section));

@@ -7,7 +7,7 @@ public enum Screen {
   PICKING("Picking", "right hand"),
   MELODY("Melody", "tune on top"),
   ARRANGE("Arrange", "both hands"),
-  GUITAR("Guitar", "tuning, strings");
+  GUITAR("Guitar", "strings");
 
   private final String title;
   private final String about;

@@ -42,7 +42,7 @@ final class PatternHeader extends ToolRow {
               }
             });
     about.getStyleClass().add("where");
-    about.setMinWidth(0);
+    about.setMinWidth(Region.USE_PREF_SIZE);
     bars.setId("pattern-bars");
     bars.setMinWidth(Region.USE_PREF_SIZE);
     Region grow = new Region();

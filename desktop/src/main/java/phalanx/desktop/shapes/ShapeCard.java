@@ -84,6 +84,6 @@ public final class ShapeCard extends Button {
     }
     return extra < 0
         ? Phrase.of("song easier by %.2f", -extra)
-        : Phrase.of("song harder by %.2f", extra);
+        : Phrase.of("harder by %.2f", extra);
   }
 }
