@@ -251,4 +251,32 @@ class ChartScreenTest {
     until(() -> window.arrangement() != null && window.arrangement().slots().size() == 1999 + 64);
     assertThat(text(robot, "#bar-about")).startsWith("Bar 2000");
   }
+
+  /** In a cell that is typed in, undo takes back the typing and nothing of the song. */
+  @Test
+  void undoInACellIsOfItsTextAlone(FxRobot robot) throws Exception {
+    robot.interact(() -> window.workspace().edit(s -> s.withTitle("Before")));
+    robot.interact(() -> robot.lookup("#chart").query().requestFocus());
+    robot.type(KeyCode.HOME).type(KeyCode.F2).write("xyz");
+    String typed =
+        robot.lookup("#bar-text").queryAs(javafx.scene.control.TextField.class).getText();
+    press(robot, KeyCode.CONTROL, KeyCode.Z);
+    assertThat(robot.lookup("#bar-text").queryAs(javafx.scene.control.TextField.class).getText())
+        .isNotEqualTo(typed);
+    assertThat(window.workspace().song().title()).isEqualTo("Before");
+    robot.type(KeyCode.ESCAPE);
+    press(robot, KeyCode.CONTROL, KeyCode.Z);
+    assertThat(window.workspace().song().title()).isNotEqualTo("Before");
+  }
+
+  /** The key that the chords speak for is offered and taken with one click. */
+  @Test
+  void theKeyOfANewChartIsProposed(FxRobot robot) throws Exception {
+    robot.interact(
+        () -> window.workspace().edit(s -> Demo.song().withKey(java.util.Optional.empty())));
+    assertThat(robot.lookup("#propose-key").query().isVisible()).isTrue();
+    click(robot, "#propose-key");
+    assertThat(window.workspace().song().key().orElseThrow()).hasToString("G");
+    assertThat(robot.lookup("#propose-key").query().isVisible()).isFalse();
+  }
 }

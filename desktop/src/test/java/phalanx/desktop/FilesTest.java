@@ -330,7 +330,7 @@ class FilesTest {
     rename(robot, "Stays");
     robot.interact(() -> window.app().documents().saveInto(file));
     until(() -> !window.workspace().unsaved().get());
-    window.untilPlanned();
+    until(() -> window.arrangement() != null);
     byte[] before = Files.readAllBytes(file);
     Path link = Files.createSymbolicLink(folder.resolve("link.json"), file);
     for (Path target : List.of(file, link)) {
@@ -344,5 +344,25 @@ class FilesTest {
       until(() -> !refused[0].isEmpty());
       assertThat(Files.readAllBytes(file)).isEqualTo(before);
     }
+  }
+
+  /** Demo songs are patterns to start from: saving one asks for a name. */
+  @Test
+  void aDemoSongIsNeverSavedOver(FxRobot robot) throws Exception {
+    Path demo = Files.createDirectory(folder.resolve("demo")).resolve("a.phalanx.json");
+    SongFiles.save(Song.untitled().withTitle("Pattern"), demo);
+    byte[] before = Files.readAllBytes(demo);
+    System.setProperty("phalanx.demo", demo.getParent().toString());
+    try {
+      robot.interact(() -> window.app().documents().open(demo));
+      until(() -> window.workspace().song().title().equals("Pattern"));
+      rename(robot, "Changed");
+      press(robot, KeyCode.CONTROL, KeyCode.S);
+    } finally {
+      System.clearProperty("phalanx.demo");
+    }
+    assertThat(window.workspace().fileProperty().get()).isEmpty();
+    assertThat(window.workspace().unsaved().get()).isTrue();
+    assertThat(Files.readAllBytes(demo)).isEqualTo(before);
   }
 }

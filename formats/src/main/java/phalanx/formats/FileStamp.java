@@ -22,6 +22,10 @@ public record FileStamp(long size, FileTime changed, String key, long sum) {
   public static Optional<FileStamp> of(Path file) {
     try {
       BasicFileAttributes is = Files.readAttributes(file, BasicFileAttributes.class);
+      if (!is.isRegularFile()) {
+        // Looking into a pipe would wait without end.
+        return Optional.empty();
+      }
       CRC32C sum = new CRC32C();
       sum.update(Files.readAllBytes(file));
       return Optional.of(

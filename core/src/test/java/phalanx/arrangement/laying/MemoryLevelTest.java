@@ -1,10 +1,12 @@
 package phalanx.arrangement.laying;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.lang.management.ManagementFactory;
 import java.util.List;
 import java.util.Random;
+import java.util.concurrent.CancellationException;
 import org.junit.jupiter.api.Test;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneReader;
@@ -21,7 +23,7 @@ import phalanx.theory.Meter;
  */
 class MemoryLevelTest {
 
-  private static final int EDITS = Integer.getInteger("phalanx.edits", 900);
+  private static final int EDITS = Integer.getInteger("phalanx.edits", 600);
 
   /** The heap may be larger by so much than after a third of the edits, MB. */
   private static final double MOST = 12;
@@ -62,5 +64,18 @@ class MemoryLevelTest {
       System.gc();
     }
     return ManagementFactory.getMemoryMXBean().getHeapMemoryUsage().getUsed() / 1e6;
+  }
+
+  /** A plan that nobody waits for any more is given up in the middle. */
+  @Test
+  void anOutdatedPlanIsGivenUp() {
+    Song song =
+        TestSongs.of("G | D/F# | Em7 | Cadd9 | Am7 . D7 . | Bm7 | C . G/B . | D |".repeat(8));
+    int[] asked = {0};
+    Arranger arranger = new Arranger();
+    assertThatThrownBy(() -> arranger.arrange(song, () -> ++asked[0] > 3))
+        .isInstanceOf(CancellationException.class);
+    assertThat(asked[0]).isLessThan(40);
+    assertThat(arranger.arrange(song).notes()).isEqualTo(new Arranger().arrange(song).notes());
   }
 }

@@ -74,4 +74,20 @@ class ChartLayoutTest {
       last = x;
     }
   }
+
+  /** A pick-up is bar 0 here as it is wherever bars are counted. */
+  @Test
+  void aPickUpIsBarZero() {
+    Song song = phalanx.desktop.Demo.song();
+    Song withPickUp = song.withFeel(song.feel().withPickup(5040));
+    int first = song.chart().bars().get(0).id();
+    int second = song.chart().bars().get(1).id();
+    assertThat(new ChartLayout(song, 900).cell(first).orElseThrow().number()).isEqualTo(1);
+    ChartLayout layout = new ChartLayout(withPickUp, 900);
+    assertThat(layout.cell(first).orElseThrow().number()).isZero();
+    assertThat(layout.cell(second).orElseThrow().number()).isEqualTo(1);
+    assertThat(withPickUp.barNumber(second)).isEqualTo(1);
+    assertThat(withPickUp.barNumbered(0)).contains(first);
+    assertThat(withPickUp.barNumbered(1)).contains(second);
+  }
 }

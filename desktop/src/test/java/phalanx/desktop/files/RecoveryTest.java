@@ -126,4 +126,25 @@ class RecoveryTest {
     Files.writeString(folder.resolve("preferences.json"), "{\"recent\": [");
     assertThat(Preferences.read(player)).isEqualTo(Preferences.NONE);
   }
+
+  /** The system itself lets go of a copy when its program ends, however that happens. */
+  @Test
+  void whatAnotherProgramKeepsIsOfferedOnlyOnceItIsGone() throws Exception {
+    Process program =
+        new ProcessBuilder(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-cp",
+                System.getProperty("java.class.path"),
+                KeepingProgram.class.getName(),
+                folder.toString())
+            .redirectError(ProcessBuilder.Redirect.INHERIT)
+            .start();
+    try (var said = program.inputReader()) {
+      assertThat(said.readLine()).isEqualTo("kept");
+      assertThat(recovery().left()).isEmpty();
+    } finally {
+      program.destroyForcibly().waitFor();
+    }
+    assertThat(titles(recovery().left())).containsExactly("Killed");
+  }
 }
