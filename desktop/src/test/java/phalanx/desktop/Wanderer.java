@@ -55,154 +55,6 @@ final class Wanderer {
 
   private static final int STEPS_TOLD = 25;
 
-  /** Songs to start from: those of the demo and an empty one. */
-  private static final List<String> SONGS =
-      List.of("harbour-lamp", "slate-roof-rain", "low-tide-reel");
-
-  private static final List<String> CHORDS =
-      List.of(
-          "G",
-          "Am7 D7",
-          "| C | F G7 | Am |",
-          "D/F# . Em7 C",
-          "|: G |1 D :|2 C |",
-          "N.C.",
-          "%",
-          "3/4 G",
-          "q=90 C",
-          "=1",
-          "Bb7#11",
-          "x3",
-          "Qx",
-          "||",
-          ":|",
-          "C@1/3 G@2/3",
-          "7/8 Em",
-          "G G G");
-
-  private static final List<String> TUNES =
-      List.of(
-          "g4 . b d",
-          "g4 a b c' d' c' b a",
-          "- . e5(h) .",
-          "[g4 b] d'",
-          "g4+b d'",
-          "{a}b ^c _b",
-          "2:3 1:0 /1:5",
-          "e5(h7)",
-          "d4(b1) . . .",
-          "c9",
-          "[[",
-          "g4(t12)",
-          "b@6",
-          "(",
-          "g4(pm,v)");
-
-  private static final List<String> ODD =
-      List.of(
-          "0",
-          "1",
-          "12",
-          "999",
-          "-4",
-          "1e300",
-          "440",
-          "E A D G B E",
-          "D A D G A D",
-          "x32010",
-          "x x 0 2 3 2",
-          "ä ö ü",
-          "\u266f\u266d",
-          "  ",
-          "a very long name that goes on and on and on",
-          "?",
-          "#",
-          "name:",
-          "120",
-          "3,5");
-
-  private static final List<KeyCode> KEYS =
-      List.of(
-          KeyCode.LEFT,
-          KeyCode.RIGHT,
-          KeyCode.UP,
-          KeyCode.DOWN,
-          KeyCode.HOME,
-          KeyCode.END,
-          KeyCode.PAGE_UP,
-          KeyCode.PAGE_DOWN,
-          KeyCode.ENTER,
-          KeyCode.ESCAPE,
-          KeyCode.TAB,
-          KeyCode.DELETE,
-          KeyCode.BACK_SPACE,
-          KeyCode.INSERT,
-          KeyCode.SPACE,
-          KeyCode.F1,
-          KeyCode.F2,
-          KeyCode.PERIOD,
-          KeyCode.COMMA,
-          KeyCode.PLUS,
-          KeyCode.MINUS,
-          KeyCode.A,
-          KeyCode.B,
-          KeyCode.C,
-          KeyCode.D,
-          KeyCode.E,
-          KeyCode.F,
-          KeyCode.G,
-          KeyCode.H,
-          KeyCode.I,
-          KeyCode.L,
-          KeyCode.M,
-          KeyCode.N,
-          KeyCode.O,
-          KeyCode.P,
-          KeyCode.R,
-          KeyCode.S,
-          KeyCode.T,
-          KeyCode.U,
-          KeyCode.X,
-          KeyCode.DIGIT0,
-          KeyCode.DIGIT1,
-          KeyCode.DIGIT2,
-          KeyCode.DIGIT3,
-          KeyCode.DIGIT4,
-          KeyCode.DIGIT5,
-          KeyCode.DIGIT6);
-
-  /** Keys with Ctrl; Ctrl Q and the like belong to the system. */
-  private static final List<KeyCode> COMMANDS =
-      List.of(
-          KeyCode.Z,
-          KeyCode.Y,
-          KeyCode.C,
-          KeyCode.X,
-          KeyCode.V,
-          KeyCode.A,
-          KeyCode.D,
-          KeyCode.L,
-          KeyCode.M,
-          KeyCode.S,
-          KeyCode.N,
-          KeyCode.E,
-          KeyCode.O,
-          KeyCode.SPACE,
-          KeyCode.ENTER,
-          KeyCode.BACK_SPACE,
-          KeyCode.DIGIT1,
-          KeyCode.DIGIT2,
-          KeyCode.DIGIT3,
-          KeyCode.DIGIT4,
-          KeyCode.DIGIT5,
-          KeyCode.DIGIT6,
-          KeyCode.LEFT,
-          KeyCode.RIGHT,
-          KeyCode.HOME,
-          KeyCode.END);
-
-  // The display in memory has 1280 × 800 points; no window may be larger.
-
   private final long seed;
   private final Random random;
   private final long patienceMs;
@@ -311,7 +163,8 @@ final class Wanderer {
     Optional<Path> song =
         random.nextInt(4) == 0
             ? Optional.empty()
-            : Optional.of(demo(SONGS.get(random.nextInt(SONGS.size()))));
+            : Optional.of(
+                demo(WandererWords.SONGS.get(random.nextInt(WandererWords.SONGS.size()))));
     app.show(stage, song, new PlayerFolder(folder.resolve("player")), new AnyFile());
     app.documents()
         .documentProperty()
@@ -361,7 +214,9 @@ final class Wanderer {
     @Override
     public Optional<Path> toOpen() {
       Optional<Path> own = any(List.of("one.phalanx.json", "two.phalanx.json", "plan.musicxml"));
-      return random.nextBoolean() ? own : Optional.of(demo(SONGS.get(random.nextInt(3))));
+      return random.nextBoolean()
+          ? own
+          : Optional.of(demo(WandererWords.SONGS.get(random.nextInt(3))));
     }
 
     @Override
@@ -552,7 +407,7 @@ final class Wanderer {
 
   private void key() {
     int times = 1 + random.nextInt(3);
-    KeyCode key = KEYS.get(random.nextInt(KEYS.size()));
+    KeyCode key = WandererWords.KEYS.get(random.nextInt(WandererWords.KEYS.size()));
     boolean shift = random.nextInt(5) == 0;
     boolean alt = random.nextInt(12) == 0;
     did("keys", (shift ? "Shift " : "") + (alt ? "Alt " : "") + key + " × " + times);
@@ -562,7 +417,7 @@ final class Wanderer {
   }
 
   private void command() {
-    KeyCode key = COMMANDS.get(random.nextInt(COMMANDS.size()));
+    KeyCode key = WandererWords.COMMANDS.get(random.nextInt(WandererWords.COMMANDS.size()));
     boolean shift = random.nextInt(6) == 0;
     did("commands", "Ctrl " + (shift ? "Shift " : "") + key);
     press(shift ? List.of(KeyCode.CONTROL, KeyCode.SHIFT) : List.of(KeyCode.CONTROL), key);
@@ -581,9 +436,9 @@ final class Wanderer {
   private void type() {
     List<String> texts =
         switch (random.nextInt(4)) {
-          case 0 -> TUNES;
-          case 1 -> ODD;
-          default -> CHORDS;
+          case 0 -> WandererWords.TUNES;
+          case 1 -> WandererWords.ODD;
+          default -> WandererWords.CHORDS;
         };
     String text = texts.get(random.nextInt(texts.size()));
     boolean enter = random.nextInt(3) > 0;
@@ -616,7 +471,7 @@ final class Wanderer {
   private void sometimes() {
     switch (random.nextInt(6)) {
       case 0 -> {
-        String name = SONGS.get(random.nextInt(SONGS.size()));
+        String name = WandererWords.SONGS.get(random.nextInt(WandererWords.SONGS.size()));
         did("songs", "open " + name);
         onInterface(() -> app.documents().open(demo(name)));
       }
@@ -625,6 +480,7 @@ final class Wanderer {
         onInterface(() -> app.documents().startNew());
       }
       case 2, 3 -> {
+        // The display in memory has 1280 × 800 points; no window may be larger.
         double width = 500 + random.nextInt(780);
         double height = 350 + random.nextInt(450);
         did("sizes", "size " + Math.round(width) + "x" + Math.round(height));
