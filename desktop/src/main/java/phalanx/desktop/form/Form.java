@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import javafx.application.Platform;
 import javafx.beans.property.BooleanProperty;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
@@ -133,7 +134,10 @@ public final class Form extends GridPane {
     box.setOnAction(
         e -> {
           T value = box.getValue();
-          if (value != null && !value.equals(show.apply(workspace.song()))) {
+          if (value == null) {
+            // A key has taken the choice away; the song still has one.
+            Platform.runLater(() -> box.setValue(show.apply(workspace.song())));
+          } else if (!value.equals(show.apply(workspace.song()))) {
             workspace.edit(song -> edit.apply(song, value));
           }
         });

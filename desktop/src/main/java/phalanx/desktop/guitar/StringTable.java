@@ -1,5 +1,6 @@
 package phalanx.desktop.guitar;
 
+import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -75,7 +76,18 @@ final class StringTable extends VBox {
             throw new UnsupportedOperationException("the box is not typed into");
           }
         });
-    box.valueProperty().bindBidirectional(bench.stringsProperty());
+    box.setValue(bench.stringsProperty().get());
+    // A key can take the choice away; there is always one set of strings.
+    box.valueProperty()
+        .addListener(
+            (o, before, now) -> {
+              if (now == null) {
+                Platform.runLater(() -> box.setValue(bench.stringsProperty().get()));
+              } else {
+                bench.stringsProperty().set(now);
+              }
+            });
+    bench.stringsProperty().addListener((o, before, now) -> box.setValue(now));
     return box;
   }
 

@@ -44,7 +44,7 @@ public final class SlotRange {
   }
 
   /** A new plan may have fewer chords. */
-  private void fit() {
+  void fit() {
     int now = workspace.chord().placeProperty().get();
     int last = workspace.arrangementProperty().get().slots().size() - 1;
     boolean holds = span.get().from() <= now && now <= span.get().to() && span.get().to() <= last;
@@ -67,9 +67,8 @@ public final class SlotRange {
   /** The chords selected. */
   public List<Slot> slots() {
     Arrangement a = workspace.arrangementProperty().get();
-    return a == null || a.slots().isEmpty()
-        ? List.of()
-        : a.slots().subList(span.get().from(), Math.min(a.slots().size(), span.get().to() + 1));
+    int end = a == null ? 0 : Math.min(a.slots().size(), span.get().to() + 1);
+    return span.get().from() < end ? a.slots().subList(span.get().from(), end) : List.of();
   }
 
   /** First and last place. */

@@ -184,6 +184,7 @@ public final class Workspace {
     arrangement.changed();
     notes.settle(done.arrangement());
     chord.select(place);
+    range.fit();
     review.changed();
     settling = false;
   }
