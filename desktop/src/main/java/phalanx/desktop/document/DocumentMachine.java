@@ -306,7 +306,7 @@ public final class DocumentMachine {
     FileStamp theirs = answer.theirs().orElseThrow();
     boolean own = now.file().filter(save.file()::equals).isPresent();
     return own
-        ? new Question.Changed(number(), save, theirs)
+        ? new Question.Changed(number(), save, theirs, true)
         : new Question.Taken(number(), save, theirs);
   }
 
@@ -415,7 +415,7 @@ public final class DocumentMachine {
               false,
               false,
               Optional.empty());
-      now = now.asking(new Question.Changed(number(), mine, theirs.get()));
+      now = now.asking(new Question.Changed(number(), mine, theirs.get(), false));
     }
   }
 }

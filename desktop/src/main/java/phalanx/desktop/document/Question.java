@@ -30,8 +30,12 @@ public sealed interface Question {
   /** The song has changes, and something would put it away. */
   record Unsaved(long number, Intent then) implements Question {}
 
-  /** Another program has written the file that the song is saved into. */
-  record Changed(long number, Save save, FileStamp theirs) implements Question {}
+  /**
+   * Another program has written the file that the song is saved into.
+   *
+   * @param asked whether the player was saving; otherwise it was noticed while they worked
+   */
+  record Changed(long number, Save save, FileStamp theirs, boolean asked) implements Question {}
 
   /** Something lies under the name that the player chose. */
   record Taken(long number, Save save, FileStamp theirs) implements Question {}

@@ -13,6 +13,10 @@ import org.slf4j.LoggerFactory;
  */
 final class SaveLock {
 
+  /** Another window that saves longer than this has other trouble, ns. */
+  private static final long LONGEST_WAIT = 5_000_000_000L;
+
+  private static final long STEP_MS = 20;
   private static final ReentrantLock HERE = new ReentrantLock();
 
   private final PlayerFolder folder;
@@ -52,7 +56,16 @@ final class SaveLock {
       channel =
           FileChannel.open(
               folder.file("saving.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
-      channel.lock();
+      for (long end = System.nanoTime() + LONGEST_WAIT; channel.tryLock() == null; ) {
+        if (System.nanoTime() > end) {
+          LoggerFactory.getLogger(SaveLock.class).warn("another window does not stop saving");
+          break;
+        }
+        Thread.sleep(STEP_MS);
+      }
+      return channel;
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
       return channel;
     } catch (IOException | UnsupportedOperationException e) {
       // Saving goes before being careful of another window.

@@ -5,6 +5,7 @@ import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -29,6 +30,16 @@ public final class NoticeBar extends VBox {
 
   /** Asks; the first answer gets the keyboard, Escape takes the last. */
   void ask(String id, String question, List<Answer> answers) {
+    ask(id, question, answers, true);
+  }
+
+  /**
+   * Asks.
+   *
+   * @param expected whether the player waits for it: what comes while they type must not take the
+   *     keyboard from them
+   */
+  void ask(String id, String question, List<Answer> answers, boolean expected) {
     forget(id);
     Label words = new Label(question);
     words.setWrapText(true);
@@ -54,7 +65,10 @@ public final class NoticeBar extends VBox {
     buttons.get(buttons.size() - 1).setCancelButton(true);
     row.getChildren().addAll(buttons);
     getChildren().add(row);
-    buttons.get(0).requestFocus();
+    boolean typing = getScene() != null && getScene().getFocusOwner() instanceof TextInputControl;
+    if (expected || !typing) {
+      buttons.get(0).requestFocus();
+    }
   }
 
   /**

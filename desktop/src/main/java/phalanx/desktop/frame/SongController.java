@@ -139,7 +139,8 @@ public final class SongController implements Documents.Window {
                   Question.Answer.OTHER_NAME),
               answer(question, "changed-mine", "Save mine over it", Question.Answer.OVER),
               answer(question, "changed-theirs", "Take theirs", Question.Answer.THEIRS),
-              answer(question, "changed-later", "Later", Question.Answer.LEAVE)));
+              answer(question, "changed-later", "Later", Question.Answer.LEAVE)),
+          changed.asked());
     } else if (question instanceof Question.Taken taken) {
       notices.ask(
           id(question),
