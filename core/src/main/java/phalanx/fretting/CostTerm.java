@@ -1,5 +1,7 @@
 package phalanx.fretting;
 
+import phalanx.instrument.Tuning;
+
 /**
  * The terms a shape's cost is the sum of. Each has a measure, which {@link ShapeMeasure} takes, and
  * a weight.
@@ -80,6 +82,10 @@ public enum CostTerm {
   PAST_BODY("past the body", 0.6),
   /** The same where a cutaway leaves room for the hand. */
   PAST_BODY_CUTAWAY("past the body, cutaway", 0.12);
+
+  /** No shape costs less than this: what its bonuses come to at most, all together. */
+  public static final double LEAST_OF_A_SHAPE =
+      Tuning.STRINGS * OPEN_RINGS.weight + CLOSED_BY_NUT.weight;
 
   private final String words;
   private final double weight;

@@ -1,9 +1,11 @@
 package phalanx.arrangement.laying;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleSupplier;
+import phalanx.fretting.CostTerm;
 import phalanx.fretting.PlanSlot;
 import phalanx.fretting.PlanSolver;
 import phalanx.fretting.ShapePlan;
@@ -31,10 +33,14 @@ final class PlanSearch {
 
   /** The plan; empty if it costs more. */
   Optional<ShapePlan> plan() {
+    // A shape may cost less than nothing, so what was not looked at yet counts with its floor.
     double[] least = new double[slots.count()];
+    Arrays.fill(least, CostTerm.LEAST_OF_A_SHAPE);
+    atLeast = least.length * CostTerm.LEAST_OF_A_SHAPE;
     for (int i = 0; i < least.length && goesOn(); i++) {
-      least[i] = slots.leastAlone(i);
-      atLeast += least[i];
+      double alone = slots.leastAlone(i);
+      atLeast += alone - least[i];
+      least[i] = alone;
     }
     List<PlanSlot> rows = new ArrayList<>();
     for (int i = 0; i < least.length && goesOn(); i++) {
@@ -54,7 +60,11 @@ final class PlanSearch {
     return atLeast;
   }
 
+  /** Sums of the same costs in another order differ by this much at most, as a share. */
+  private static final double ROUNDING = 1e-9;
+
   private boolean goesOn() {
-    return atLeast <= limit.getAsDouble();
+    double most = limit.getAsDouble();
+    return atLeast <= most + ROUNDING * (1 + Math.abs(most));
   }
 }

@@ -8,6 +8,7 @@ import java.util.OptionalInt;
 import phalanx.arrangement.tune.SlotTune;
 import phalanx.arrangement.tune.TuneFit;
 import phalanx.fretting.Candidates;
+import phalanx.fretting.CostTerm;
 import phalanx.fretting.FretRow;
 import phalanx.fretting.PlanSlot;
 import phalanx.fretting.RankedShapes;
@@ -123,7 +124,9 @@ final class SlotRows {
   /** What the shapes of a slot's chord cost at least without pattern and tune. */
   double leastAlone(Song song, PlayedSlot slot, int limit, Reach reach) {
     boolean free = !song.pins().holds(slot.ref()) && slot.harmony() instanceof Harmony.Sounding;
-    return free ? candidates(song, slot.harmony(), limit, Optional.empty(), reach).least() : 0;
+    return free
+        ? candidates(song, slot.harmony(), limit, Optional.empty(), reach).least()
+        : CostTerm.LEAST_OF_A_SHAPE;
   }
 
   /**
