@@ -218,9 +218,8 @@ public final class Workbench extends StackPane {
           songs.save();
         }
       }
-      case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5, DIGIT6 -> open(Place.digit(event.getCode()));
       default -> {
-        return false;
+        return open(Place.digit(event.getCode()));
       }
     }
     return true;
@@ -244,8 +243,13 @@ public final class Workbench extends StackPane {
     }
   }
 
-  private void open(int screen) {
-    workspace.screenProperty().set(Screen.values()[screen - 1]);
+  /** Opens a screen by its place in the list, from 1; there may be none. */
+  private boolean open(int place) {
+    boolean there = place >= 1 && place <= Screen.values().length;
+    if (there) {
+      workspace.screenProperty().set(Screen.values()[place - 1]);
+    }
+    return there;
   }
 
   /** Space presses the button it is on. */
