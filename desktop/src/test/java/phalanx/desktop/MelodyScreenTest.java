@@ -336,4 +336,23 @@ class MelodyScreenTest {
     press(robot, KeyCode.CONTROL, KeyCode.DIGIT1);
     assertThat(desk.lookedProperty().get()).isFalse();
   }
+
+  /** What stands in the field belongs to the song that is saved, put away or kept for recovery. */
+  @Test
+  void aTuneThatIsStillTypedIsNotLost(FxRobot robot) throws Exception {
+    robot.write("g4 . b d");
+    assertThat(tune(1).isSilent()).isTrue();
+    assertThat(window.workspace().typed().tune().isEmpty()).isFalse();
+    java.nio.file.Path file =
+        java.nio.file.Files.createTempDirectory("tune").resolve("typed.phalanx.json");
+    robot.interact(() -> window.app().documents().saveInto(file));
+    until(() -> java.nio.file.Files.exists(file));
+    assertThat(phalanx.formats.SongFiles.open(file).song().orElseThrow().tune().isEmpty())
+        .isFalse();
+    until(() -> !window.workspace().unsaved().get());
+    robot.interact(() -> robot.lookup("#tune-text").query().requestFocus());
+    robot.write(" e5");
+    robot.interact(() -> window.app().documents().startNew());
+    assertThat(window.workspace().song().title()).isNotEqualTo("Untitled");
+  }
 }

@@ -276,7 +276,7 @@ public final class Documents {
 
   /** Keeps the song for recovery and looks for other programs; called in turn. */
   public void keep() {
-    happened(new DocumentEvent.Tick(workspace.typing().with(workspace.song())));
+    happened(new DocumentEvent.Tick(workspace.typed()));
   }
 
   /** Finds what windows left behind that ended without saying so. */

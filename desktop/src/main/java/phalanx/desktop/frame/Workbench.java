@@ -161,6 +161,9 @@ public final class Workbench extends StackPane {
   /** Fields put what was typed into the song when they lose the keyboard. */
   private void finishTyping() {
     if (getScene() != null && getScene().getFocusOwner() instanceof TextInputControl) {
+      // The screen’s own field may be the one that is typed in: the keyboard leaves it and comes
+      // back.
+      requestFocus();
       shown().keyboard().requestFocus();
     }
   }

@@ -126,16 +126,19 @@ public final class MelodyDesk {
 
   /** Keeps what was typed in the song; what could not be read stays out of it. */
   public void keep() {
-    if (dirty && bar != 0) {
-      BarTune typed = preview.get();
-      int here = bar;
-      workspace.edit(
-          song ->
-              song.withTune(
-                  typed.isSilent() && song.tune().without(here).at(here, song.chart()).isSilent()
-                      ? song.tune().without(here)
-                      : song.tune().with(here, typed)));
+    if (dirty) {
+      workspace.edit(this::with);
     }
+  }
+
+  /** A song with what is typed. */
+  Song with(Song song) {
+    if (!dirty || bar == 0) {
+      return song;
+    }
+    BarTune typed = preview.get();
+    boolean nothing = typed.isSilent() && song.tune().without(bar).at(bar, song.chart()).isSilent();
+    return song.withTune(nothing ? song.tune().without(bar) : song.tune().with(bar, typed));
   }
 
   /** Writes a line over the chords of a song that has no tune; undo takes it back. */

@@ -270,9 +270,14 @@ public final class Workspace {
     return unsaved.getReadOnlyProperty();
   }
 
-  /** What stands in a field and is not in the song yet. */
+  /** What stands in a cell of the chart and is not in the song yet. */
   public Typing typing() {
     return typing;
+  }
+
+  /** The song with all that is typed and not kept yet. */
+  public Song typed() {
+    return desks.melody().with(typing.with(song()));
   }
 
   /** The newest plan; null until the first is ready. */
