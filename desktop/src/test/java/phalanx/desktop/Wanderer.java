@@ -101,7 +101,9 @@ final class Wanderer {
   Report walk(int count) {
     AppenderBase<ILoggingEvent> watch = watch();
     try {
-      onInterface(this::open);
+      // Putting the first window together is no answer to anything.
+      onInterface(this::open, 15 * patienceMs);
+      onInterface(() -> {}, 15 * patienceMs);
       for (int step = 0; step < count; step++) {
         step();
         settle();
@@ -600,6 +602,10 @@ final class Wanderer {
   }
 
   private void onInterface(Runnable work) {
+    onInterface(work, patienceMs);
+  }
+
+  private void onInterface(Runnable work, long patience) {
     CountDownLatch done = new CountDownLatch(1);
     AtomicReference<Throwable> thrown = new AtomicReference<>();
     Platform.runLater(
@@ -615,12 +621,12 @@ final class Wanderer {
     try {
       long worked = interfaceNanos();
       long from = System.nanoTime();
-      while (!done.await(patienceMs, TimeUnit.MILLISECONDS)) {
+      while (!done.await(patience, TimeUnit.MILLISECONDS)) {
         // On a busy machine the interface may wait for a processor; that is no fault of ours.
-        boolean busy = (interfaceNanos() - worked) / 1_000_000 > 3 * patienceMs / 4;
-        boolean stuck = (System.nanoTime() - from) / 1_000_000 > 15 * patienceMs;
+        boolean busy = (interfaceNanos() - worked) / 1_000_000 > 3 * patience / 4;
+        boolean stuck = (System.nanoTime() - from) / 1_000_000 > 15 * patience;
         if (busy || stuck) {
-          throw failed("the window did not answer within " + patienceMs + " ms\n" + where());
+          throw failed("the window did not answer within " + patience + " ms\n" + where());
         }
       }
     } catch (InterruptedException e) {

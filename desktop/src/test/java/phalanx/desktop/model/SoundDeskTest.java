@@ -65,7 +65,10 @@ class SoundDeskTest {
     sound.toggle();
     until(sound::isHeard);
     assertThat(sound.playingProperty().get()).isTrue();
-    assertThat(sound.cardWordsProperty().get()).startsWith("silent");
+    // Where there is no device, that is said beside Play.
+    if (sound.cards().there().size() == 1) {
+      assertThat(sound.cardWordsProperty().get()).startsWith("silent");
+    }
   }
 
   /** What asks for the devices meanwhile does not make the first who asked wait for ever. */
