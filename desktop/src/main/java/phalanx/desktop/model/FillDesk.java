@@ -23,6 +23,7 @@ import phalanx.colour.Fill;
 import phalanx.colour.FillMaker;
 import phalanx.song.Bar;
 import phalanx.song.SlotRef;
+import phalanx.song.Song;
 import phalanx.theory.Chord;
 
 /**
@@ -47,6 +48,9 @@ public final class FillDesk {
   private final Map<Fill, FillTry> tried = new HashMap<>();
 
   private Optional<FillTry> whole = Optional.empty();
+
+  /** The song that {@link #whole} was made from. */
+  private Optional<Song> base = Optional.empty();
 
   /** Goes up with every fill that was tried, and when all is tried anew. */
   private final ReadOnlyIntegerWrapper news = new ReadOnlyIntegerWrapper();
@@ -103,9 +107,14 @@ public final class FillDesk {
     return Optional.ofNullable(tried.get(fill));
   }
 
-  /** How the one that is looked at goes in, planned with the whole song; empty until it is. */
+  /**
+   * How the one that is looked at goes in, planned with the whole song; empty until it is, and when
+   * the song is no longer the one it was tried in: put then, it would undo what came since.
+   */
   public Optional<FillTry> looked() {
-    return whole.filter(t -> chosen.get().equals(Optional.of(t.fill())));
+    return whole
+        .filter(t -> chosen.get().equals(Optional.of(t.fill())))
+        .filter(t -> base.equals(Optional.of(workspace.song())));
   }
 
   /** In place of one that does not fit: the most like it that does. */
@@ -146,6 +155,7 @@ public final class FillDesk {
     planner.forgetFills();
     Optional<Place> place = place();
     if (looked.get() && place.isPresent()) {
+      base = Optional.of(workspace.song());
       FillFitting fitting =
           planner.fitting(workspace.song(), place.get().at(), place.get().chord());
       List<Fill> queue = all().filter(f -> !tried.containsKey(f)).toList();

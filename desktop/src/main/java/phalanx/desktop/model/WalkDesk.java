@@ -10,6 +10,7 @@ import phalanx.advice.FittedRun;
 import phalanx.advice.WalkFitting;
 import phalanx.arrangement.Slot;
 import phalanx.colour.PairWalk;
+import phalanx.song.Song;
 import phalanx.theory.Chord;
 
 /** A walk of double stops from the selected bar's last chord up to the next one. */
@@ -21,6 +22,9 @@ public final class WalkDesk {
       new SimpleObjectProperty<>(Optional.empty());
   private final ReadOnlyObjectWrapper<Answer> answer =
       new ReadOnlyObjectWrapper<>(new Answer(false, Optional.empty()));
+
+  /** The song that the answer was made from: put into another, it would undo what came since. */
+  private Optional<Song> base = Optional.empty();
 
   /**
    * What came of trying.
@@ -44,6 +48,7 @@ public final class WalkDesk {
     answer.set(new Answer(false, Optional.empty()));
     Optional<Place> place = place();
     if (kind.get().isPresent() && place.isPresent()) {
+      base = Optional.of(workspace.song());
       WalkFitting fitting = fitting(place.get());
       planner.walk(fitting, kind.get().get(), run -> answer.set(new Answer(true, run)));
     }
@@ -97,7 +102,11 @@ public final class WalkDesk {
 
   /** Puts it into the bar; can be undone. */
   public void put() {
-    answer.get().run().ifPresent(r -> workspace.edit(song -> r.song()));
+    answer
+        .get()
+        .run()
+        .filter(r -> base.equals(Optional.of(workspace.song())))
+        .ifPresent(r -> workspace.edit(song -> r.song()));
     kind.set(Optional.empty());
   }
 }

@@ -2,8 +2,11 @@ package phalanx.desktop.model;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayDeque;
 import java.util.List;
 import java.util.Optional;
+import java.util.Queue;
+import java.util.concurrent.Executor;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import phalanx.advice.FillTry;
@@ -58,6 +61,56 @@ class FillDeskTest {
     assertThat(workspace.song().tune().at(bar, before.chart()).notes()).hasSize(4);
     workspace.undo();
     assertThat(workspace.song()).isEqualTo(before);
+  }
+
+  /** While the plan of an edit, or of another song, is awaited, the old answer stands no more. */
+  @Test
+  void whatWasTriedInAnotherSongIsNotPutOverThisOne() {
+    Held planning = new Held();
+    Workspace later = new Workspace(new PlanService(planning, Runnable::run, Runnable::run));
+    later.open(Demo.song(), List.of());
+    planning.run();
+    later.chord().select(0);
+    FillDesk fills =
+        new FillDesk(
+            later,
+            new PlanService(Runnable::run, Runnable::run, Runnable::run),
+            FillShelf.all().subList(0, 8));
+    WalkDesk walks = later.desks().walks();
+    fills.lookedProperty().set(true);
+    fills.chosenProperty().set(Optional.of(first()));
+    walks.kindProperty().set(Optional.of(PairWalk.SIXTHS));
+    planning.run();
+    assertThat(fills.looked()).isPresent();
+    assertThat(walks.answerProperty().get().run()).isPresent();
+    later.edit(song -> song.withTempo(song.tempo() + 7));
+    Song edited = later.song();
+    fills.put();
+    walks.put();
+    assertThat(fills.looked()).isEmpty();
+    assertThat(later.song()).isEqualTo(edited);
+    Song other = Song.untitled();
+    later.open(other, List.of());
+    fills.put();
+    walks.put();
+    assertThat(later.song()).isEqualTo(other);
+  }
+
+  /** Work that is done when the test says so. */
+  private static final class Held implements Executor {
+
+    private final Queue<Runnable> waiting = new ArrayDeque<>();
+
+    @Override
+    public void execute(Runnable work) {
+      waiting.add(work);
+    }
+
+    private void run() {
+      while (!waiting.isEmpty()) {
+        waiting.remove().run();
+      }
+    }
   }
 
   @Test
