@@ -9,6 +9,8 @@ import javafx.beans.property.SimpleIntegerProperty;
 import phalanx.arrangement.Slot;
 import phalanx.colour.HarpRun;
 import phalanx.fretting.Shape;
+import phalanx.song.SlotRef;
+import phalanx.song.Song;
 
 /** Harp runs over the shape of the selected chord, one of which the player looks at. */
 public final class HarpDesk {
@@ -74,13 +76,17 @@ public final class HarpDesk {
     looked().ifPresent(p -> workspace.desks().sound().hear(p.run()));
   }
 
-  /** Makes it the tune of the selected chord's bar; can be undone. */
+  /**
+   * Makes it the tune of the selected chord's bar; can be undone. Nothing happens where that bar
+   * was taken out of the song since it was planned.
+   */
   public void put() {
     Optional<Slot> slot = workspace.chord().slot();
-    looked()
-        .ifPresent(
-            p ->
-                slot.ifPresent(
-                    s -> workspace.edit(song -> p.run().into(song, s.played().ref(), s.held()))));
+    looked().ifPresent(p -> slot.ifPresent(s -> workspace.edit(song -> put(p.run(), song, s))));
+  }
+
+  private static Song put(HarpRun run, Song song, Slot slot) {
+    SlotRef at = slot.played().ref();
+    return song.chart().bar(at.bar()).isPresent() ? run.into(song, at, slot.held()) : song;
   }
 }

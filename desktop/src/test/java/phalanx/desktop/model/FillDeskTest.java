@@ -17,6 +17,7 @@ import phalanx.colour.FillMaker;
 import phalanx.colour.PairWalk;
 import phalanx.desktop.Demo;
 import phalanx.formats.fills.FillShelf;
+import phalanx.song.ChartEdits;
 import phalanx.song.Song;
 
 /** The shelf of fills and the walks, tried in the bar that is selected. */
@@ -94,6 +95,23 @@ class FillDeskTest {
     fills.put();
     walks.put();
     assertThat(later.song()).isEqualTo(other);
+  }
+
+  @Test
+  void aHarpRunIsNotPutIntoABarThatIsGone() {
+    Held planning = new Held();
+    Workspace later = new Workspace(new PlanService(planning, Runnable::run, Runnable::run));
+    later.open(Demo.song(), List.of());
+    planning.run();
+    later.screenProperty().set(Screen.SHAPES);
+    later.chord().select(0);
+    HarpDesk runs = later.desks().harp();
+    assertThat(runs.looked()).isPresent();
+    int bar = later.chord().bar().orElseThrow().id();
+    later.edit(song -> song.withChart(ChartEdits.delete(song.chart(), List.of(bar))));
+    Song edited = later.song();
+    runs.put();
+    assertThat(later.song()).isEqualTo(edited);
   }
 
   /** Work that is done when the test says so. */
