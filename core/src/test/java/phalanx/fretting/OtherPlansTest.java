@@ -59,6 +59,9 @@ class OtherPlansTest {
     frets.add(plan.shapes().stream().map(Shape::fretText).toList());
     others.forEach(o -> frets.add(o.shapes().stream().map(Shape::fretText).toList()));
     assertThat(frets).doesNotHaveDuplicates();
-    assertThat(others.stream().map(ShapePlan::cost)).isSorted();
+    // Costs are sums taken in another order: the same cost may differ in its last place.
+    for (int i = 1; i < others.size(); i++) {
+      assertThat(others.get(i).cost()).isGreaterThan(others.get(i - 1).cost() - 1e-9);
+    }
   }
 }
