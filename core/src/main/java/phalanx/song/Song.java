@@ -130,14 +130,19 @@ public record Song(
     return feel.tempo();
   }
 
+  /** The number of the first written bar: 1, or 0 where it is a pick-up. */
+  public int firstBarNumber() {
+    return feel.pickupTicks() > 0 ? 0 : 1;
+  }
+
   /** The number of a written bar: from 1, or from 0 where a pick-up comes first. */
   public int barNumber(int bar) {
-    return chart.number(bar) - (feel.pickupTicks() > 0 ? 1 : 0);
+    return chart.number(bar) - 1 + firstBarNumber();
   }
 
   /** The identity of the written bar with a number. */
   public Optional<Integer> barNumbered(int number) {
-    int place = number - (feel.pickupTicks() > 0 ? 0 : 1);
+    int place = number - firstBarNumber();
     List<Bar> bars = chart.bars();
     return place >= 0 && place < bars.size() ? Optional.of(bars.get(place).id()) : Optional.empty();
   }

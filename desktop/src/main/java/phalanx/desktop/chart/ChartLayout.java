@@ -57,7 +57,7 @@ public final class ChartLayout {
   public ChartLayout(Song song, double width) {
     perRow = (int) Math.max(1, Math.min(8, (width - 2 * MARGIN) / USUAL_BAR));
     barWidth = (width - 2 * MARGIN) / perRow;
-    int number = song.feel().pickupTicks() > 0 ? 0 : 1;
+    int number = song.firstBarNumber();
     for (Section section : song.sections()) {
       height += HEADING;
       for (int from = 0; from < section.bars().size(); from += perRow) {

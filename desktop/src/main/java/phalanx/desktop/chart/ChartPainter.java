@@ -73,7 +73,7 @@ final class ChartPainter {
     meters = song.chart().meters(song.meter());
     List<Bar> bars = song.chart().bars();
     numbers = new HashMap<>();
-    int first = song.feel().pickupTicks() > 0 ? 0 : 1;
+    int first = song.firstBarNumber();
     for (Bar bar : bars) {
       numbers.put(bar.id(), first + numbers.size());
     }

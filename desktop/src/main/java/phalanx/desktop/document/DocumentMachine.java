@@ -113,7 +113,7 @@ public final class DocumentMachine {
       perform(intent, Optional.empty());
     } else if (last.filter(s -> s.then().isEmpty() && becomesSafe(s)).isPresent()) {
       // It is being written: what was wanted comes once it lies there.
-      now = now.with(now.underway().saves(replaced(last.get(), last.get().then(intent))));
+      now = now.with(now.underway().replacing(last.get(), last.get().then(Optional.of(intent))));
     } else {
       now = now.asking(new Question.Unsaved(number(), intent));
     }
@@ -125,10 +125,6 @@ public final class DocumentMachine {
 
   private static Song identified(Save save, Song song) {
     return save.song().id().map(song::withId).orElse(song);
-  }
-
-  private List<Save> replaced(Save before, Save after) {
-    return now.underway().saves().stream().map(s -> s.equals(before) ? after : s).toList();
   }
 
   private void perform(Intent intent, Optional<Song> givenUp) {
@@ -198,13 +194,8 @@ public final class DocumentMachine {
       Song song = now.song().id().isEmpty() ? now.song().withId(fresh) : now.song();
       // A song whose first save is on its way has its id from there.
       Song known = last.map(s -> identified(s, now.song())).orElse(song);
-      write(
-          new Save(number(), now.id(), file.get(), known, stampOf(file.get()), false, false, then));
+      write(Save.of(number(), now, file.get(), known).then(then));
     }
-  }
-
-  private Optional<FileStamp> stampOf(Path file) {
-    return now.file().filter(file::equals).flatMap(f -> now.home().stamp());
   }
 
   private void chooseName(Optional<Intent> then) {
@@ -224,20 +215,12 @@ public final class DocumentMachine {
     boolean copied = now.file().isPresent() && !own;
     Song song = now.song();
     Song known = song.id().isEmpty() || copied ? song.withId(chosen.fresh()) : song;
-    write(
-        new Save(
-            number(),
-            now.id(),
-            chosen.file(),
-            known,
-            stampOf(chosen.file()),
-            chosen.confirmed() && !own,
-            false,
-            chosen.naming().then()));
+    Save save = Save.of(number(), now, chosen.file(), known).then(chosen.naming().then());
+    write(chosen.confirmed() && !own ? save.overAnyFile() : save);
   }
 
   private void write(Save save) {
-    boolean first = now.underway().saves().isEmpty();
+    boolean first = now.underway().first().isEmpty();
     now = now.saving(save);
     if (first) {
       ask(new Request.Write(save));
@@ -246,24 +229,12 @@ public final class DocumentMachine {
 
   /** The save that the disk has answered; the next one goes to it. */
   private Optional<Save> answered(long number, Optional<FileStamp> left) {
-    List<Save> saves = now.underway().saves();
-    if (saves.isEmpty() || saves.get(0).number() != number) {
-      return Optional.empty();
+    Optional<Save> done = now.underway().first().filter(s -> s.number() == number);
+    if (done.isPresent()) {
+      now = now.with(now.underway().withoutFirst(left));
+      now.underway().first().ifPresent(s -> ask(new Request.Write(s)));
     }
-    Save done = saves.get(0);
-    List<Save> rest =
-        saves.stream()
-            .skip(1)
-            .map(s -> isNext(done, s) ? left.map(s::knowing).orElse(s) : s)
-            .toList();
-    now = now.with(now.underway().saves(rest));
-    rest.stream().findFirst().ifPresent(s -> ask(new Request.Write(s)));
-    return Optional.of(done);
-  }
-
-  /** Whether a save finds in the file what another one of the same song left there. */
-  private static boolean isNext(Save before, Save save) {
-    return save.file().equals(before.file()) && save.document() == before.document();
+    return done;
   }
 
   private boolean isOpen(Save save) {
@@ -323,14 +294,16 @@ public final class DocumentMachine {
       switch (answer.answer()) {
         case SAVE -> save(answer.fresh(), Optional.of(unsaved.then()));
         case DROP -> perform(unsaved.then(), Optional.of(now.song()));
-        default -> {}
+        case OVER, OTHER_NAME, THEIRS, LEAVE -> {
+          // To go on editing needs nothing; the others are not offered here.
+        }
       }
     } else if (question instanceof Question.Changed changed) {
       about(changed.save(), Optional.of(changed.theirs()), answer);
     } else if (question instanceof Question.Taken taken) {
       about(taken.save(), Optional.of(taken.theirs()), answer);
     } else if (question instanceof Question.ReadOnly readOnly) {
-      about(readOnly.save().overReadOnly(true), Optional.empty(), answer);
+      about(readOnly.save().evenReadOnly(), Optional.empty(), answer);
     }
   }
 
@@ -344,14 +317,16 @@ public final class DocumentMachine {
       case OTHER_NAME -> chooseName(save.then());
       case THEIRS -> perform(new Intent.Open(save.file()), Optional.of(now.song()));
       case LEAVE -> theirs.ifPresent(t -> now = now.with(now.home().puttingOff(t)));
-      default -> {}
+      case SAVE, DROP -> {
+        // Not offered here: nothing of the player's may go by an answer to another question.
+      }
     }
   }
 
   // What happens in turn
 
   private void tick(Song typed) {
-    boolean idle = now.underway().saves().isEmpty() && now.underway().looking() == 0;
+    boolean idle = now.underway().first().isEmpty() && now.underway().looking() == 0;
     if (idle && now.file().isPresent() && now.home().stamp().isPresent()) {
       long number = number();
       now = now.with(now.underway().looking(number));
@@ -400,21 +375,12 @@ public final class DocumentMachine {
     }
     now = now.with(now.underway().looking(0));
     Optional<FileStamp> theirs = answer.theirs();
-    boolean busy = now.question().isPresent() || !now.underway().saves().isEmpty();
+    boolean busy = now.question().isPresent() || now.underway().first().isPresent();
     if (theirs.isPresent()
         && !busy
         && !theirs.get().hasContentOf(now.home().putOff())
         && !theirs.get().hasContentOf(now.home().stamp())) {
-      Save mine =
-          new Save(
-              number(),
-              now.id(),
-              now.file().orElseThrow(),
-              now.song(),
-              now.home().stamp(),
-              false,
-              false,
-              Optional.empty());
+      Save mine = Save.of(number(), now, now.file().orElseThrow(), now.song());
       now = now.asking(new Question.Changed(number(), mine, theirs.get(), false));
     }
   }

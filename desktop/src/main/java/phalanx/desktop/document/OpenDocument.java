@@ -103,6 +103,27 @@ public record OpenDocument(
       return new Underway(reading, now, looking);
     }
 
+    /** The one that the disk has. */
+    Optional<Save> first() {
+      return saves.stream().findFirst();
+    }
+
+    Underway replacing(Save before, Save after) {
+      return saves(saves.stream().map(s -> s.equals(before) ? after : s).toList());
+    }
+
+    /**
+     * The disk has answered the first: those that follow it into its file find what it left there.
+     */
+    Underway withoutFirst(Optional<FileStamp> left) {
+      Save done = saves.get(0);
+      return saves(
+          saves.stream()
+              .skip(1)
+              .map(s -> s.follows(done) ? left.map(s::knowing).orElse(s) : s)
+              .toList());
+    }
+
     Underway looking(long now) {
       return new Underway(reading, saves, now);
     }

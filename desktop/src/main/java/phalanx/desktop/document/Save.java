@@ -28,14 +28,24 @@ public record Save(
     boolean overReadOnly,
     Optional<Intent> then) {
 
+  /** A song on its way from a document into a file of which only the document's own is known. */
+  static Save of(long number, OpenDocument from, Path file, Song song) {
+    Optional<FileStamp> known = from.file().filter(file::equals).flatMap(f -> from.home().stamp());
+    return new Save(number, from.id(), file, song, known, false, false, Optional.empty());
+  }
+
+  /** Whether it is of the same song into the same file. */
+  boolean follows(Save before) {
+    return file.equals(before.file) && document == before.document;
+  }
+
   Save knowing(FileStamp stamp) {
     return new Save(
         number, document, file, song, Optional.of(stamp), overOther, overReadOnly, then);
   }
 
-  Save then(Intent next) {
-    return new Save(
-        number, document, file, song, known, overOther, overReadOnly, Optional.of(next));
+  Save then(Optional<Intent> next) {
+    return new Save(number, document, file, song, known, overOther, overReadOnly, next);
   }
 
   /** The same once more, of the song as it is now. */
@@ -43,7 +53,11 @@ public record Save(
     return new Save(next, document, file, now, known, overOther, overReadOnly, then);
   }
 
-  Save overReadOnly(boolean over) {
-    return new Save(number, document, file, song, known, overOther, over, then);
+  Save overAnyFile() {
+    return new Save(number, document, file, song, known, true, overReadOnly, then);
+  }
+
+  Save evenReadOnly() {
+    return new Save(number, document, file, song, known, overOther, true, then);
   }
 }
