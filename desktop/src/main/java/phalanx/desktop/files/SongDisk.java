@@ -165,7 +165,7 @@ final class SongDisk implements Disk {
   }
 
   /** Looks and writes in one, so that two windows never do so at once. */
-  private DocumentEvent write(Save save) throws IOException {
+  private DocumentEvent write(Save save) {
     SaveLock.Held held = lock.take();
     try {
       return writeAlone(save);
@@ -174,7 +174,7 @@ final class SongDisk implements Disk {
     }
   }
 
-  private static DocumentEvent writeAlone(Save save) throws IOException {
+  private static DocumentEvent writeAlone(Save save) {
     Optional<FileStamp> theirs = save.overOther() ? Optional.empty() : theirs(save);
     if (theirs.isPresent()) {
       return new DocumentEvent.Refused(save.number(), DocumentEvent.Reason.OTHER, theirs);
