@@ -1,10 +1,8 @@
 package phalanx.desktop.chart;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
@@ -13,7 +11,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import phalanx.chart.ProbableKey;
-import phalanx.chart.Transposition;
 import phalanx.desktop.form.Form;
 import phalanx.desktop.model.Workspace;
 import phalanx.song.Feel;
@@ -53,7 +50,7 @@ final class SongForm {
         Song::title,
         (s, t) -> Optional.of(s.withTitle(t)).filter(n -> !t.isEmpty()));
     form.field("Key", keyRow());
-    form.field("Move to", moveBox());
+    form.field("Move to", new MoveBox(workspace));
     form.text(
         "meter",
         "Metre",
@@ -166,51 +163,6 @@ final class SongForm {
     HBox row = new HBox(6, tonic, mode, proposed);
     row.getStyleClass().add("form-row");
     return row;
-  }
-
-  /** The keys the whole song can be moved to. */
-  private ComboBox<String> moveBox() {
-    ComboBox<String> box = new ComboBox<>();
-    box.setId("move-to");
-    box.setPromptText("another key …");
-    box.getStyleClass().add("form-field");
-    box.setMaxWidth(Double.MAX_VALUE);
-    boolean[] filling = {false};
-    boolean[] acting = {false};
-    Runnable fill =
-        () -> {
-          filling[0] = true;
-          List<String> words = new ArrayList<>();
-          List<Key> keys = Transposition.keys(workspace.song());
-          for (int up = 1; up < keys.size(); up++) {
-            words.add(Phrase.of("%s  (up %d, down %d)", keys.get(up).text(naming()), up, 12 - up));
-          }
-          box.getItems().setAll(words);
-          box.setValue(null);
-          filling[0] = false;
-        };
-    box.setOnAction(
-        e -> {
-          int chosen = box.getSelectionModel().getSelectedIndex();
-          if (chosen >= 0 && !filling[0]) {
-            acting[0] = true;
-            workspace.resettle(s -> Transposition.bySemitones(s, chosen + 1));
-            acting[0] = false;
-          }
-        });
-    // The choices must not change while the box is still telling of the one that was made.
-    Runnable follow =
-        () -> {
-          if (acting[0]) {
-            Platform.runLater(fill);
-          } else {
-            fill.run();
-          }
-        };
-    workspace.historyProperty().addListener(o -> follow.run());
-    workspace.viewing().namingProperty().addListener(o -> follow.run());
-    fill.run();
-    return box;
   }
 
   /** What a song without a key may be in. */
