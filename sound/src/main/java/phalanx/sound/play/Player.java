@@ -227,7 +227,13 @@ public final class Player implements AutoCloseable {
     }
 
     private void play(Start start) throws CardTrouble, InterruptedException {
+      if (stopping) {
+        return;
+      }
       try (Card.Line opened = on.open(RATE, BUFFER)) {
+        if (stopping) {
+          return;
+        }
         line = opened;
         listener.card(on);
         listener.playing(true);
