@@ -24,7 +24,7 @@ import phalanx.arrangement.Slot;
 import phalanx.arrangement.board.ShapeChoice;
 import phalanx.arrangement.board.ShapeFilter;
 import phalanx.arrangement.board.SlotBoard;
-import phalanx.arrangement.laying.Arranger;
+import phalanx.planning.Arranger;
 import phalanx.formats.SongFiles;
 import phalanx.fretting.RankedShapes;
 import phalanx.fretting.ShapePlan;

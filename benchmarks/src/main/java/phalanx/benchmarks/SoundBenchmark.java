@@ -14,7 +14,7 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import phalanx.arrangement.laying.Arranger;
+import phalanx.planning.Arranger;
 import phalanx.formats.SongFiles;
 import phalanx.instrument.Guitar;
 import phalanx.performance.Performance;

@@ -4,12 +4,12 @@ import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.laying.Arranger;
+import phalanx.findings.Found;
+import phalanx.findings.Review;
 import phalanx.formats.json.ReviewJson;
-import phalanx.review.Found;
-import phalanx.review.Remedies;
-import phalanx.review.Remedy;
-import phalanx.review.Review;
+import phalanx.planning.Arranger;
+import phalanx.suggestion.Suggestion;
+import phalanx.suggestion.Suggestions;
 import phalanx.theory.Phrase;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -42,7 +42,8 @@ final class CheckCommand implements Callable<Integer> {
     Review review = Review.of(arrangement);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
-      out.print(ReviewJson.write(arrangement, review, f -> Remedies.of(arranger, arrangement, f)));
+      out.print(
+          ReviewJson.write(arrangement, review, f -> Suggestions.of(arranger, arrangement, f)));
       return 0;
     }
     out.println(
@@ -61,7 +62,7 @@ final class CheckCommand implements Callable<Integer> {
           Phrase.of(
               "%s %s: %s",
               found.finding().grade().sign(), found.where(), found.finding().message()));
-      for (Remedy remedy : Remedies.of(arranger, arrangement, found)) {
+      for (Suggestion remedy : Suggestions.of(arranger, arrangement, found)) {
         out.println("    " + remedy.line(review.tally()));
       }
     }

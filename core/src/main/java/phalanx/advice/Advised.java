@@ -3,10 +3,10 @@ package phalanx.advice;
 import java.util.Optional;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
+import phalanx.findings.Review;
+import phalanx.findings.Tally;
+import phalanx.findings.TuneAway;
 import phalanx.fretting.Reach;
-import phalanx.review.Review;
-import phalanx.review.Tally;
-import phalanx.review.TuneAway;
 import phalanx.song.Song;
 import phalanx.theory.Phrase;
 

@@ -12,10 +12,10 @@ import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.DoubleSupplier;
 import java.util.stream.Collectors;
-import phalanx.arrangement.laying.Arranger;
-import phalanx.arrangement.laying.Attempt;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
+import phalanx.planning.Arranger;
+import phalanx.planning.Attempt;
 import phalanx.song.Song;
 import phalanx.song.Timeline;
 
@@ -166,7 +166,7 @@ public final class Advisor {
   }
 
   private List<Ranked> outdone(List<Way> ways, double atLeast) {
-    return told(ways.stream().<Ranked>map(way -> new Outdone(way, way.of(song), atLeast)).toList());
+    return told(ways.stream().<Ranked>map(way -> new Pruned(way, way.of(song), atLeast)).toList());
   }
 
   private DoubleSupplier limit(double perBar) {
@@ -185,7 +185,7 @@ public final class Advisor {
         List.of(
             attempt instanceof Attempt.Planned p
                 ? Advised.of(way, song, p.arrangement())
-                : new Outdone(way, played, ((Attempt.GivenUp) attempt).atLeast() / bars)));
+                : new Pruned(way, played, ((Attempt.GivenUp) attempt).atLeast() / bars)));
   }
 
   /** Tells of ways, unless the player has called the search off meanwhile. */

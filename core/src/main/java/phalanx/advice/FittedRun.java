@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.TreeMap;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
+import phalanx.findings.Found;
 import phalanx.instrument.StringSign;
-import phalanx.review.Found;
 import phalanx.song.Song;
 import phalanx.theory.Ticks;
 

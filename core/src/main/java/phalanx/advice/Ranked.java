@@ -4,7 +4,7 @@ import java.util.Comparator;
 import phalanx.song.Song;
 
 /** A way to play a song with what it costs, or costs at least. */
-public sealed interface Ranked permits Advised, Outdone {
+public sealed interface Ranked permits Advised, Pruned {
 
   /** The easiest first; with the same cost the lower capo. */
   Comparator<Ranked> EASIEST_FIRST =

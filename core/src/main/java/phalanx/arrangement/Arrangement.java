@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.ToIntFunction;
 import phalanx.fretting.ShapePlan;
+import phalanx.fretting.Stance;
 import phalanx.song.Song;
 import phalanx.song.Timeline;
 
@@ -49,6 +50,16 @@ public record Arrangement(
     return new Arrangement(other, timeline, slots, notes, gestures, damps, holds, plan);
   }
 
+  /** How the hand stands when it comes to a slot, what of the tune it holds there included. */
+  public Stance coming(int slot) {
+    return plan.chosen(slot).entry().correcting(slots.get(slot).resting());
+  }
+
+  /** How the hand stands when it leaves a slot. */
+  public Stance leaving(int slot) {
+    return plan.chosen(slot).exit().correcting(slots.get(slot).resting());
+  }
+
   /** The notes struck from one tick up to, not including, another. */
   public List<Note> notesFrom(int from, int to) {
     return between(notes, Note::tick, from, to);
@@ -70,7 +81,7 @@ public record Arrangement(
   }
 
   /** The note that sounds a note of the tune; empty where it is out of reach. */
-  public Optional<Note> played(Sung sung) {
+  public Optional<Note> played(MelodyNote sung) {
     int sounding = sung.midi() + song.guitar().capo();
     return notesFrom(sung.tick(), sung.tick() + 1).stream()
         .filter(n -> n.part() == Note.Part.TUNE && n.midi() == sounding)

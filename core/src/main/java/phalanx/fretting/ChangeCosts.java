@@ -17,38 +17,40 @@ import phalanx.theory.Phrase;
 public final class ChangeCosts {
 
   /** Cost of a finger's way, per mm. A jump over two frets at the nut costs about 0.7. */
-  public static final double MOVE_PER_MM = 0.008;
+  public static final double MOVE_PER_MM = CostTerm.MOVE.weight();
 
   /** Share of the way's cost that remains when the finger slides along its string as a guide. */
-  public static final double GUIDE_SHARE = 0.4;
+  public static final double GUIDE_SHARE = CostTerm.GUIDE.weight();
 
   /** Putting down or moving a finger, whatever the way. */
-  static final double LANDING = 0.12;
+  static final double LANDING = CostTerm.LANDING.weight();
 
   /** Lifting a finger that is not needed any more. */
-  static final double LIFTING = 0.04;
+  static final double LIFTING = CostTerm.LIFTING.weight();
 
   /** Laying a finger from one string across several at the same fret, or back. */
-  static final double ROLLING = 0.12;
+  static final double ROLLING = CostTerm.ROLLING.weight();
 
   /** Shift of the whole hand, per mm that the lowest held fret moves. */
-  static final double SHIFT_PER_MM = 0.012;
+  static final double SHIFT_PER_MM = CostTerm.SHIFT.weight();
 
   /** Per share of the available time by which a change is late. */
-  static final double LATE = 3;
+  static final double LATE = CostTerm.LATE.weight();
+
+  private static final double HEARD = CostTerm.WILL_BE_HEARD.weight();
 
   /**
    * A finger gives up a note that sounds on under another finger, although the next shape can be
    * fingered so that it stays. More than two shapes with fingers out of order cost, because a relay
    * may stay so for a while.
    */
-  static final double HANDOVER = 3;
+  static final double HANDOVER = CostTerm.HANDOVER.weight();
 
   /** A note of the tune that is to sound on over the change ends there. */
-  static final double CUT_OFF = 12;
+  static final double CUT_OFF = HEARD + CostTerm.CUT_OFF.weight();
 
   /** A slur of the tune that cannot be made, so that the note is plucked. */
-  public static final double SLUR_LOST = 2.4;
+  public static final double SLUR_LOST = HEARD + CostTerm.SLUR_LOST.weight();
 
   private final Reach reach;
   private final ChangeTables tables = new ChangeTables(this);
@@ -175,8 +177,9 @@ public final class ChangeCosts {
         : reach.along(from.lowestFret, to.lowestFret);
   }
 
+  /** What it costs to be late: it is heard, and more so the later. */
   static double late(double needed, double available) {
-    return needed <= available ? 0 : LATE * (needed / available - 1);
+    return needed <= available ? 0 : HEARD + LATE * (needed / available - 1);
   }
 
   /** The cost of a change, finger by finger in words; it sums to what the planner uses. */
@@ -184,7 +187,7 @@ public final class ChangeCosts {
     HandState a = state(from);
     HandState b = state(to);
     List<Cost> terms = new ArrayList<>();
-    for (FingerMove move : moves(from.shape(), to.shape())) {
+    for (FingerMove move : moves(from, to)) {
       double cost = motionCost(move.motion(), move.millimetres());
       if (cost > 0) {
         terms.add(Cost.term(move.words(), cost));
@@ -220,10 +223,15 @@ public final class ChangeCosts {
 
   /** What each finger does in a change, thumb first; fingers in neither shape are left out. */
   public List<FingerMove> moves(Shape from, Shape to) {
+    return moves(Stance.of(from), Stance.of(to));
+  }
+
+  /** The same from one stance to another, those that may rest left out. */
+  public List<FingerMove> moves(Stance from, Stance to) {
     HandState a = state(from);
     HandState b = state(to);
-    Map<Finger, Grip> before = from.grips();
-    Map<Finger, Grip> after = to.grips();
+    Map<Finger, Grip> before = from.asked().grips();
+    Map<Finger, Grip> after = to.asked().grips();
     List<FingerMove> moves = new ArrayList<>();
     for (Finger finger : Finger.values()) {
       Motion motion = a.motion(b, FingerCode.of(finger));

@@ -3,96 +3,213 @@ package phalanx.fretting;
 import phalanx.instrument.Tuning;
 
 /**
- * The terms a shape's cost is the sum of. Each has a measure, which {@link ShapeMeasure} takes, and
- * a weight.
+ * Everything that costs something, in one table: what a shape costs, which {@link ShapeMeasure}
+ * measures, then what is found, the changes of the fretting hand, what the pattern makes heard, the
+ * tune, and the picking hand. Each has a unit and a weight.
  *
  * <p>The weights of the terms that decide between fingerings of the same frets were fitted on the
  * fingered positions of the open data set {@code @tombatossals/chords-db} (npm, MIT licence), with
  * a margin between the data's fingering and the next, so that they hold for positions not seen.
  * Those from {@link #MUTED_INSIDE} to {@link #CLOSED_BY_NUT} order the shapes of one chord; they
  * were fitted so that the position the data gives first is likeliest, by logistic regression over
- * all shapes of each chord. The body's and the thumb's are common practice, no source.
+ * all shapes of each chord. All others are by judgement.
+ *
+ * <p>Findings weigh more than ease, so that a plan has as few as can be that cannot be done, then
+ * as few as can be that are heard, and only then costs least; no shape's own cost comes near them.
  */
 public enum CostTerm {
   /** Sum over pairs of fingers: 0 up to the comfortable span, growing squared to 1 at the limit. */
-  STRETCH("stretch", 1.0),
+  STRETCH("stretch", 1.0, "stretch at the limit", Source.FITTED),
   /** Frets between neighbouring fingers short of one a finger. */
-  CROWDED("fingers skipped", 0.128),
+  CROWDED("fingers skipped", 0.128, "fret short", Source.FITTED),
   /** Fingers left out between two on the same fret. */
-  SKIPPED_ON_FRET("finger skipped on a fret", 0.174),
+  SKIPPED_ON_FRET("finger skipped on a fret", 0.174, "finger", Source.FITTED),
   /** Fingers that hold something. */
-  FINGERS("fingers used", 0.2),
+  FINGERS("fingers used", 0.2, "finger", Source.FITTED),
   /** The ring finger stands on string ① past an index barre, where the little finger falls. */
-  RING_ON_FIRST("ring finger on ① past a barre", 0.129),
+  RING_ON_FIRST("ring finger on ① past a barre", 0.129, "shape", Source.FITTED),
   /** A barre of the index finger. */
-  BARRE("barre", 0.122),
+  BARRE("barre", 0.122, "barre", Source.FITTED),
   /** Strings an index barre lies across, beyond two. */
-  BARRE_WIDTH("width of the barre", 0.06),
+  BARRE_WIDTH("width of the barre", 0.06, "string", Source.FITTED),
   /** A flat finger lies next to a thinner string that must ring open. */
-  BARRE_BY_OPEN("barre beside an open string", 0.977),
+  BARRE_BY_OPEN("barre beside an open string", 0.977, "barre", Source.FITTED),
   /** A barre of the middle finger. */
-  MIDDLE_BARRE("barre of finger 2", 0.511),
+  MIDDLE_BARRE("barre of finger 2", 0.511, "barre", Source.FITTED),
   /** A barre of the ring finger. */
-  RING_BARRE("barre of finger 3", 1.409),
+  RING_BARRE("barre of finger 3", 1.409, "barre", Source.FITTED),
   /** A barre of the little finger. */
-  LITTLE_BARRE("barre of finger 4", 1.969),
+  LITTLE_BARRE("barre of finger 4", 1.969, "barre", Source.FITTED),
   /** Strings a barre of finger 2, 3 or 4 lies across, beyond two. */
-  SMALL_BARRE_WIDTH("width of a small barre", 0.287),
+  SMALL_BARRE_WIDTH("width of a small barre", 0.287, "string", Source.FITTED),
   /** Silent strings a barre passes over. */
-  BARRE_OVER_SILENT("barre over a silent string", 0.176),
+  BARRE_OVER_SILENT("barre over a silent string", 0.176, "string", Source.FITTED),
   /** A higher finger stands on a lower string of the same fret. */
-  ORDER("fingers out of order", 0.568),
+  ORDER("fingers out of order", 0.568, "pair of fingers", Source.FITTED),
   /** The thumb holds string ⑥ over the neck. */
-  THUMB("thumb over the neck", 0.45),
+  THUMB("thumb over the neck", 0.45, "shape", Source.JUDGED),
   /**
    * A fingering other than players know for this form, or a form they do not know: what a guide
    * finger, a finger that stays or a note to come has to be worth before it is left. By judgement;
    * the tables of {@link KnownForms} name their sources.
    */
-  UNFAMILIAR("not the usual fingering", 0.9),
+  UNFAMILIAR("not the usual fingering", 0.9, "shape", Source.JUDGED),
   /** Silent strings between sounding ones. */
-  MUTED_INSIDE("muted string inside", 2.6),
+  MUTED_INSIDE("muted string inside", 2.6, "string", Source.FITTED),
   /** Strings below the bass that do not sound: 1, 3, 6 for 1, 2, 3. */
-  NO_LOW_STRING("low string unused", 0.35),
+  NO_LOW_STRING("low string unused", 0.35, "1, 3, 6 for 1, 2, 3 strings", Source.FITTED),
   /** The lowest sounding string is ③ or higher: the thumb has no bass string to start on. */
-  NO_BASS_STRING("no bass string for the thumb", 2.5),
+  NO_BASS_STRING("no bass string for the thumb", 2.5, "shape", Source.FITTED),
   /** Strings above the highest sounding one, which the fingers would pluck: 1, 3, 6 for 1, 2, 3. */
-  NO_HIGH_STRING("high string unused", 1.6),
+  NO_HIGH_STRING("high string unused", 1.6, "1, 3, 6 for 1, 2, 3 strings", Source.FITTED),
   /** Strings that sound the very note another string sounds. */
-  UNISON("same note on two strings", 0.95),
+  UNISON("same note on two strings", 0.95, "string", Source.FITTED),
   /** The chord's plain fifth is not there. */
-  NO_FIFTH("no fifth", 0.54),
+  NO_FIFTH("no fifth", 0.54, "shape", Source.FITTED),
   /** Tones of the chord, beyond the essential ones and the fifth, that are not there. */
-  MISSING("tone left out", 0.69),
+  MISSING("tone left out", 0.69, "tone", Source.FITTED),
   /** The root is not there. */
-  NO_ROOT("no root", 1.82),
+  NO_ROOT("no root", 1.82, "shape", Source.FITTED),
   /** Frets of the lowest finger above the first, five at most: further up it is all the same. */
-  POSITION("up the neck", 0.77),
+  POSITION("up the neck", 0.77, "fret", Source.FITTED),
   /** Frets from the lowest to the highest finger. */
-  FRET_SPREAD("frets apart", 0.57),
+  FRET_SPREAD("frets apart", 0.57, "fret", Source.FITTED),
   /** For each open string the frets that the highest finger is above the fourth. */
-  OPEN_FAR_BELOW("open string far below the hand", 0.42),
+  OPEN_FAR_BELOW("open string far below the hand", 0.42, "fret", Source.FITTED),
   /** Open strings: they ring with the chord, so this is a bonus. */
-  OPEN_RINGS("open strings ring", -0.1),
+  OPEN_RINGS("open strings ring", -0.1, "string", Source.FITTED),
   /**
    * No string rings open and the lowest finger is on fret 1 or 2: a bonus for a closed shape there.
    */
-  CLOSED_BY_NUT("closed shape near the nut", -1.04),
+  CLOSED_BY_NUT("closed shape near the nut", -1.04, "shape", Source.FITTED),
   /** Frets of the highest finger beyond the body join, without a cutaway. */
-  PAST_BODY("past the body", 0.6),
+  PAST_BODY("past the body", 0.6, "fret", Source.JUDGED),
   /** The same where a cutaway leaves room for the hand. */
-  PAST_BODY_CUTAWAY("past the body, cutaway", 0.12);
+  PAST_BODY_CUTAWAY("past the body, cutaway", 0.12, "fret", Source.JUDGED),
 
-  /** No shape costs less than this: what its bonuses come to at most, all together. */
+  /** A finding that no hand can get round: above all that can be heard. */
+  CANNOT_BE_DONE("cannot be done", 1000, "finding", Source.JUDGED),
+  /** A finding that is heard: above all that is only a matter of ease. */
+  WILL_BE_HEARD("will be heard", 50, "finding", Source.JUDGED),
+
+  /** A jump over two frets at the nut comes to about 0.7. */
+  MOVE("finger moves", 0.008, "mm", Source.JUDGED),
+  /** Share of the way's cost that remains when a finger slides along its string as a guide. */
+  GUIDE("finger slides", 0.4, "share of a way", Source.JUDGED),
+  /** Putting down or moving a finger, whatever the way. */
+  LANDING("finger lands", 0.12, "finger", Source.JUDGED),
+  /** Lifting a finger that is not needed any more. */
+  LIFTING("finger lifts", 0.04, "finger", Source.JUDGED),
+  /** Laying a finger from one string across several at the same fret, or back. */
+  ROLLING("finger rolls", 0.12, "finger", Source.JUDGED),
+  /** The whole hand, by the way of the lowest held fret. */
+  SHIFT("hand shifts", 0.012, "mm", Source.JUDGED),
+  /** By how much a change is late, beside its being heard. */
+  LATE("late", 3, "share of the time there is", Source.JUDGED),
+  /**
+   * A finger gives up a note that sounds on under another finger, although the next shape can be
+   * fingered so that it stays. More than two shapes with fingers out of order cost, because a relay
+   * may stay so for a while.
+   */
+  HANDOVER("a note given over", 3, "finger", Source.JUDGED),
+  /** A note of the tune that is to sound on over the change ends there; it is heard as well. */
+  CUT_OFF("the tune is cut off", 12, "note", Source.JUDGED),
+  /** A slur of the tune that cannot be made, so that the note is plucked. */
+  SLUR_LOST("a slur is lost", 2.4, "note", Source.JUDGED),
+
+  /** A home string of the pattern's fingers that does not sound. */
+  SILENT_HOME("strings of the pattern that do not sound", 0.3, "string", Source.JUDGED),
+  /** The thumb has to stay on one string though it would alternate. */
+  ONE_BASS("no second bass string for the thumb", 0.8, "chord", Source.JUDGED),
+  /**
+   * The thumb starts on an open string that is root or fifth: a bonus that makes up for the low
+   * strings unused below it.
+   */
+  OPEN_BASS("open bass", -0.35, "1, 3 for 1, 2 strings below", Source.JUDGED),
+  /** A chord whose third, or what stands for it, nobody strikes. */
+  NO_THIRD("nobody strikes the third", 0.7, "chord", Source.JUDGED),
+
+  /** A note of the tune that no finger reaches. */
+  TUNE_MISSED("a note of the tune out of reach", 30, "note", Source.JUDGED),
+  /** A finger that comes down beside the shape. */
+  TUNE_BESIDE("finger beside the shape", 0.25, "note", Source.JUDGED),
+  /** A finger that lifts for it. */
+  TUNE_LIFTED("finger lifts for the tune", 0.35, "note", Source.JUDGED),
+  /** A finger that leaves an inner string for it. */
+  TUNE_RELEASED("finger leaves its string for the tune", 0.9, "note", Source.JUDGED),
+  /** A sounding string above the tune, which must be kept quiet or lower. */
+  TUNE_UNDER("strings above the tune", 0.12, "string", Source.JUDGED),
+  /** A string the tune leaps over. */
+  TUNE_LEAP("the tune leaps over strings", 0.04, "string", Source.JUDGED),
+  /** One finger takes the next note at another place. */
+  TUNE_AGAIN("the same finger again", 0.2, "note", Source.JUDGED),
+  /** The same in a tune alone, where nothing else is in the way of joining the notes. */
+  LINE_AGAIN("the same finger again in a line", 0.3, "note", Source.JUDGED),
+  /** Leaving a position in a tune alone, whatever the way. */
+  LINE_SHIFT("a line leaves its position", 0.3, "shift", Source.JUDGED),
+  /** Share of the way's cost in a tune alone, for the hand is free. */
+  LINE_WAY("way of a free hand", 0.5, "share of a way", Source.JUDGED),
+  /** A fret of a tune alone, so that of two ways the lower is taken. */
+  LINE_FRET("a line up the neck", 0.02, "fret", Source.JUDGED),
+  /** The same beyond the fifth: a tune alone is read and played in low positions. */
+  LINE_HIGH("a line high up the neck", 0.06, "fret", Source.JUDGED),
+  /** The little finger on a single note. */
+  LINE_LITTLE("little finger in a line", 0.08, "note", Source.JUDGED),
+  /** A finger that is missing behind the one that bends. */
+  BENT_ALONE("bent without help", 0.3, "finger", Source.JUDGED),
+  /** A fret nearer to the nut, where a string to be bent is stiff. */
+  BENT_STIFF("bent near the nut", 0.1, "fret", Source.JUDGED),
+  /** An overtone above the octave, which speaks less easily. */
+  OVERTONE("higher overtone", 0.1, "overtone", Source.JUDGED),
+  /** A finger that comes to touch. */
+  TOUCH("finger comes to touch", 0.25, "note", Source.JUDGED),
+  /** The picking hand has to touch and pluck with two fingers. */
+  TOUCHED_AND_PLUCKED("touched and plucked by one hand", 0.6, "note", Source.JUDGED),
+  /** A string that a finger leaves to be open. */
+  FREED("finger leaves an open string", 0.35, "string", Source.JUDGED),
+
+  /** A stroke one string away from its finger's home. */
+  AWAY_FROM_HOME("finger away from home", 1, "string", Source.JUDGED),
+  /** A hurried repeat of a finger at the shortest allowed time; falls to 0. */
+  HURRY("finger hurried", 2, "stroke", Source.JUDGED),
+  /** Another picking finger than the player wants. */
+  UNWANTED("other finger than asked for", 8, "stroke", Source.JUDGED),
+  /** A string that is left out. */
+  STROKE_LEFT_OUT("stroke left out", 30, "stroke", Source.JUDGED),
+  /** The bass, which carries the rhythm, is left out. */
+  BASS_LEFT_OUT("bass left out", 40, "stroke", Source.JUDGED),
+  /** A hit or a brush is left out. */
+  GESTURE_LEFT_OUT("hit or brush left out", 25, "stroke", Source.JUDGED),
+  /** The ring finger in a line of two fingers, where it is for blocks only. */
+  RING_IN_A_LINE("ring finger in a line of two", 3, "stroke", Source.JUDGED),
+  /** A note out of the order of a line. */
+  OUT_OF_ORDER("out of the order of the line", 4, "stroke", Source.JUDGED);
+
+  /**
+   * No shape costs less than this with what the pattern makes of it: what its bonuses come to at
+   * most, all together.
+   */
   public static final double LEAST_OF_A_SHAPE =
-      Tuning.STRINGS * OPEN_RINGS.weight + CLOSED_BY_NUT.weight;
+      Tuning.STRINGS * OPEN_RINGS.weight + CLOSED_BY_NUT.weight + 3 * OPEN_BASS.weight;
+
+  /** Where a weight comes from. */
+  public enum Source {
+    /** Fitted on an open data set. */
+    FITTED,
+    /** By judgement, held against what players do. */
+    JUDGED
+  }
 
   private final String words;
   private final double weight;
+  private final String unit;
+  private final Source source;
 
-  CostTerm(String words, double weight) {
+  CostTerm(String words, double weight, String unit, Source source) {
     this.words = words;
     this.weight = weight;
+    this.unit = unit;
+    this.source = source;
   }
 
   /** What a player calls it. */
@@ -100,8 +217,23 @@ public enum CostTerm {
     return words;
   }
 
-  /** Cost of one unit of its measure. */
+  /** Cost of one unit of its measure; without unit itself. */
   public double weight() {
     return weight;
+  }
+
+  /** What it is counted in. */
+  public String unit() {
+    return unit;
+  }
+
+  /** Where the weight comes from. */
+  public Source source() {
+    return source;
+  }
+
+  /** The cost of so many units. */
+  public Cost times(double units) {
+    return Cost.term(words, units * weight);
   }
 }

@@ -29,7 +29,6 @@ final class HandState {
   private final Stance stance;
 
   private HandState(Stance stance, byte[] keepable) {
-    Shape shape = stance.shape();
     this.keepable = keepable;
     this.stance = stance;
     soundsOn = stance.soundsOn();
@@ -41,7 +40,8 @@ final class HandState {
                     1 + v.string() + 8 * (v.fret() + 64 * v.finger().map(FingerCode::of).orElse(0)))
             .orElse(0);
     int lowest = 0;
-    for (var entry : shape.grips().entrySet()) {
+    Shape asked = stance.asked();
+    for (var entry : asked.grips().entrySet()) {
       int f = FingerCode.of(entry.getKey());
       Grip grip = entry.getValue();
       fret[f] = grip.fret();
@@ -52,7 +52,7 @@ final class HandState {
     }
     lowestFret = lowest;
     for (int s = 0; s < Tuning.STRINGS; s++) {
-      frets[s] = (byte) shape.fret(s).orElse(Shape.SILENT);
+      frets[s] = (byte) asked.fret(s).orElse(Shape.SILENT);
     }
   }
 

@@ -2,6 +2,7 @@ package phalanx.fretting;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Tuning;
 
@@ -27,9 +28,10 @@ public final class Muting {
    *
    * @param string the string, 0 for ⑥ to 5 for ①
    * @param reason how
+   * @param by the finger that touches it; empty where none need
    * @param words the same in the player's words
    */
-  public record Muted(int string, Reason reason, String words) {}
+  public record Muted(int string, Reason reason, Optional<Finger> by, String words) {}
 
   /** Every silent string of a shape, low to high, with what keeps it quiet. */
   public static List<Muted> of(Shape shape) {
@@ -47,18 +49,22 @@ public final class Muting {
       Grip g = grip.getValue();
       if (g.isBarre() && g.lowString() < s && s < g.highString()) {
         return new Muted(
-            s, Reason.BARRE, "muted by the underside of finger " + grip.getKey().sign());
+            s,
+            Reason.BARRE,
+            Optional.of(grip.getKey()),
+            "muted by the underside of finger " + grip.getKey().sign());
       }
     }
     if (s > 0 && shape.finger(s - 1).isPresent()) {
       Finger below = shape.finger(s - 1).orElseThrow();
       return below == Finger.THUMB
-          ? new Muted(s, Reason.THUMB, "muted by the thumb")
-          : new Muted(s, Reason.TIP, "muted by the tip of finger " + below.sign());
+          ? new Muted(s, Reason.THUMB, Optional.of(below), "muted by the thumb")
+          : new Muted(
+              s, Reason.TIP, Optional.of(below), "muted by the tip of finger " + below.sign());
     }
     boolean byThumb = s == 0 && shape.grips().size() > 0 && shape.finger(1).isEmpty();
     return byThumb
-        ? new Muted(s, Reason.THUMB, "not struck, or touched by the thumb")
-        : new Muted(s, Reason.NOT_STRUCK, "not struck");
+        ? new Muted(s, Reason.THUMB, Optional.empty(), "not struck, or touched by the thumb")
+        : new Muted(s, Reason.NOT_STRUCK, Optional.empty(), "not struck");
   }
 }

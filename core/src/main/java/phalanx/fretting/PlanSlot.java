@@ -1,5 +1,6 @@
 package phalanx.fretting;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
@@ -22,6 +23,18 @@ public record PlanSlot(List<RatedShape> candidates, OptionalInt pinned, double c
     if (!(changeMillis > 0)) {
       throw new IllegalArgumentException("time for the change out of range: " + changeMillis);
     }
+  }
+
+  /** The same with another candidate in the place of one. */
+  public PlanSlot with(int candidate, RatedShape other) {
+    List<RatedShape> more = new ArrayList<>(candidates);
+    more.set(candidate, other);
+    return new PlanSlot(Candidates.of(more, row().all()), pinned, changeMillis);
+  }
+
+  /** The same where the hand has another time to come, ms. */
+  public PlanSlot in(double millis) {
+    return new PlanSlot(candidates, pinned, millis);
   }
 
   Candidates row() {

@@ -1,17 +1,47 @@
 package phalanx.fretting;
 
+import java.util.Set;
+import phalanx.instrument.Finger;
+
 /**
  * A shape and what it costs to hold.
  *
  * @param shape the fingered shape
  * @param cost its cost, without unit; 1 is about a stretch at the limit of the hand
+ * @param resting the fingers that may rest
+ * @param found what of the cost is for what was found when it was played in the song
  * @param entry how the hand stands when it comes
  * @param exit how it stands when it goes on
  */
-public record RatedShape(Shape shape, double cost, Stance entry, Stance exit) {
+public record RatedShape(
+    Shape shape, double cost, Set<Finger> resting, double found, Stance entry, Stance exit) {
+
+  public RatedShape {
+    resting = Set.copyOf(resting);
+  }
+
+  /** A shape with nothing beside it, of which some fingers may rest. */
+  public RatedShape(Shape shape, double cost, Set<Finger> resting) {
+    this(shape, cost, resting, 0, Stance.of(shape, resting), Stance.of(shape, resting));
+  }
 
   /** A shape with nothing beside it. */
   public RatedShape(Shape shape, double cost) {
-    this(shape, cost, Stance.of(shape), Stance.of(shape));
+    this(shape, cost, Set.of());
+  }
+
+  /** The same where something was found that weighs so much. */
+  public RatedShape finding(double weight) {
+    return new RatedShape(shape, cost + weight, resting, found + weight, entry, exit);
+  }
+
+  /**
+   * The same where other fingers may rest than was thought.
+   *
+   * @param more what it then costs more
+   */
+  public RatedShape resting(Set<Finger> other, double more) {
+    return new RatedShape(
+        shape, cost + more, other, found, entry.correcting(other), exit.correcting(other));
   }
 }

@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.stream.IntStream;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Guitar;
@@ -93,6 +95,28 @@ public record Shape(List<Stop> stops) {
     List<Stop> changed = new ArrayList<>(stops);
     changed.set(string, stop);
     return new Shape(changed);
+  }
+
+  /** The same shape with some fingers lifted, so that their strings do not sound. */
+  public Shape lifting(Set<Finger> fingers) {
+    return fingers.isEmpty()
+        ? this
+        : without(
+            IntStream.range(0, Tuning.STRINGS)
+                .filter(s -> finger(s).filter(fingers::contains).isPresent())
+                .boxed()
+                .toList());
+  }
+
+  /** The fingers that press none of some strings. */
+  public Set<Finger> fingersOff(Set<Integer> strings) {
+    Set<Finger> off = EnumSet.noneOf(Finger.class);
+    Set<Finger> on = EnumSet.noneOf(Finger.class);
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      finger(s).ifPresent(strings.contains(s) ? on::add : off::add);
+    }
+    off.removeAll(on);
+    return off;
   }
 
   /** The same shape with some strings let go, so that they do not sound. */

@@ -1,6 +1,7 @@
 package phalanx.fretting;
 
 import java.util.stream.Stream;
+import phalanx.instrument.Finger;
 import phalanx.instrument.Hand;
 import phalanx.instrument.Tuning;
 
@@ -126,9 +127,17 @@ final class ShapeMeasure {
    * {@link #STRETCHED}.
    */
   private double stretch(GripTable g, int a, int b) {
-    double distance = g.apart[a][b];
-    double limit = reach.limit(g.finger[a], g.finger[b]);
-    double over = distance - reach.comfortable(g.finger[a], g.finger[b]);
+    return stretch(g.finger[a], g.finger[b], g.apart[a][b]);
+  }
+
+  /** The same for two fingers and what they hold. */
+  double stretch(Finger a, Grip there, Finger b, Grip yonder) {
+    return stretch(FingerCode.of(a), FingerCode.of(b), reach.distance(there, yonder));
+  }
+
+  private double stretch(int a, int b, double distance) {
+    double limit = reach.limit(a, b);
+    double over = distance - reach.comfortable(a, b);
     if (over <= 0) {
       return 0;
     }
@@ -136,7 +145,7 @@ final class ShapeMeasure {
       double beyond = (distance / limit - 1) / (Hand.STRETCH - 1);
       return beyond > 1 || !reach.hand().stretches() ? OUT_OF_REACH : 1 + (STRETCHED - 1) * beyond;
     }
-    double share = over / (limit - reach.comfortable(g.finger[a], g.finger[b]));
+    double share = over / (limit - reach.comfortable(a, b));
     return share * share;
   }
 

@@ -73,6 +73,11 @@ public final class ShapePlan {
     return problem.slots().get(slot).candidates().get(choice[slot]);
   }
 
+  /** The number of the candidate chosen for a slot. */
+  public int choice(int slot) {
+    return choice[slot];
+  }
+
   /** Cost of the whole plan. */
   public double cost() {
     double cost = 0;

@@ -1,17 +1,25 @@
 package phalanx.fretting;
 
+import java.util.EnumSet;
 import java.util.Optional;
+import java.util.Set;
 import phalanx.instrument.Finger;
 
 /**
  * How the hand stands at one end of a slot: its shape with what fingers hold beside it there.
  *
  * @param shape everything that is down
+ * @param resting fingers of the shape that may rest, for nothing they press is struck
  * @param voice the place of the note of the tune that sounds there; empty if none does
  * @param soundsOn whether it is to sound on over the change
  * @param legato how the note is made from the one that sounds before the change
  */
-public record Stance(Shape shape, Optional<Voice> voice, boolean soundsOn, Legato legato) {
+public record Stance(
+    Shape shape, Set<Finger> resting, Optional<Voice> voice, boolean soundsOn, Legato legato) {
+
+  public Stance {
+    resting = Set.copyOf(resting);
+  }
 
   /** How a note begins. */
   public enum Legato {
@@ -61,6 +69,32 @@ public record Stance(Shape shape, Optional<Voice> voice, boolean soundsOn, Legat
 
   /** The shape alone. */
   public static Stance of(Shape shape) {
-    return new Stance(shape, Optional.empty(), false, Legato.PLUCKED);
+    return of(shape, Set.of());
+  }
+
+  /** The shape alone, of which some fingers may rest. */
+  public static Stance of(Shape shape, Set<Finger> resting) {
+    return new Stance(shape, resting, Optional.empty(), false, Legato.PLUCKED);
+  }
+
+  /** The same with other fingers resting, but the one that presses a note of the tune. */
+  public Stance correcting(Set<Finger> other) {
+    Set<Finger> free = EnumSet.noneOf(Finger.class);
+    free.addAll(other);
+    voice.flatMap(Voice::finger).ifPresent(free::remove);
+    return new Stance(shape, free, voice, soundsOn, legato);
+  }
+
+  /** Whether another differs from this only in the fingers that may rest. */
+  public boolean isLike(Stance other) {
+    return shape.equals(other.shape)
+        && voice.equals(other.voice)
+        && soundsOn == other.soundsOn
+        && legato == other.legato;
+  }
+
+  /** What is pressed by the fingers that do not rest; the strings of the others are silent. */
+  public Shape asked() {
+    return shape.lifting(resting);
   }
 }

@@ -38,7 +38,7 @@ final class StringEnds {
   private final int songEnd;
   private final List<List<Hold>> holds = new ArrayList<>();
   private final List<TreeSet<Integer>> touched = new ArrayList<>();
-  private final Map<Shape, List<Integer>> quiet = new HashMap<>();
+  private final Map<Shape, List<Muting.Muted>> quiet = new HashMap<>();
   private final List<TreeSet<Integer>> stopped = new ArrayList<>();
   private final Set<Integer> tuneTicks = new HashSet<>();
 
@@ -70,21 +70,16 @@ final class StringEnds {
     }
   }
 
-  /** The strings that a shape keeps quiet by touching them. */
+  /** The strings that a shape keeps quiet by touching them, with fingers that do not rest. */
   private void touches(Slot slot) {
-    slot.shape()
-        .ifPresent(
-            shape ->
-                quiet
-                    .computeIfAbsent(shape, StringEnds::quiet)
-                    .forEach(s -> touched.get(s).add(slot.fromTick())));
-  }
-
-  private static List<Integer> quiet(Shape shape) {
-    return Muting.of(shape).stream()
-        .filter(m -> m.reason() != Muting.Reason.NOT_STRUCK)
-        .map(Muting.Muted::string)
-        .toList();
+    if (slot.shape().isPresent()) {
+      for (Muting.Muted muted : quiet.computeIfAbsent(slot.shape().get(), Muting::of)) {
+        boolean rests = muted.by().filter(slot.resting()::contains).isPresent();
+        if (muted.reason() != Muting.Reason.NOT_STRUCK && !rests) {
+          touched.get(muted.string()).add(slot.fromTick());
+        }
+      }
+    }
   }
 
   /** Every note with its end, in the arrangement's order. */

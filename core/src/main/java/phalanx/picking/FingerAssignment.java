@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import phalanx.fretting.CostTerm;
 import phalanx.theory.Ticks;
 
 /**
@@ -34,10 +35,10 @@ public final class FingerAssignment {
   public static final double THUMB_BACK_MS = 90;
 
   /** Cost of a stroke one string away from home. */
-  static final double AWAY = 1;
+  static final double AWAY = CostTerm.AWAY_FROM_HOME.weight();
 
   /** Cost of a hurried repeat at the shortest allowed time; falls to 0 at {@link #QUICK_MS}. */
-  static final double HURRY = 2;
+  static final double HURRY = CostTerm.HURRY.weight();
 
   private static final int NEVER = Integer.MIN_VALUE;
   private static final int FINGERS = PickFinger.values().length;

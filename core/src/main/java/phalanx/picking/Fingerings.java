@@ -7,21 +7,22 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import phalanx.fretting.CostTerm;
 
 /** Every way the hand can play one strike, without crossing fingers. */
 final class Fingerings {
 
   /** Cost of another finger than the player wants. */
-  static final double UNWANTED = 8;
+  static final double UNWANTED = CostTerm.UNWANTED.weight();
 
   /** Cost of a string that is left out. */
-  static final double LEFT_OUT = 30;
+  static final double LEFT_OUT = CostTerm.STROKE_LEFT_OUT.weight();
 
   /** Cost of leaving out the bass, which carries the rhythm. */
-  static final double BASS_LEFT_OUT = 40;
+  static final double BASS_LEFT_OUT = CostTerm.BASS_LEFT_OUT.weight();
 
   /** Cost of leaving out a hit or a brush. */
-  static final double GESTURE_LEFT_OUT = 25;
+  static final double GESTURE_LEFT_OUT = CostTerm.GESTURE_LEFT_OUT.weight();
 
   private Fingerings() {}
 

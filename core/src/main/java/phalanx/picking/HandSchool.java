@@ -3,6 +3,7 @@ package phalanx.picking;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
+import phalanx.fretting.CostTerm;
 
 /** How a player shares the strings among the fingers of the picking hand (common practice). */
 public enum HandSchool {
@@ -39,14 +40,14 @@ public enum HandSchool {
       0.1);
 
   /** In a line of two fingers the ring finger is for blocks only. */
-  private static final double RING_IN_A_LINE = 3;
+  private static final double RING_IN_A_LINE = CostTerm.RING_IN_A_LINE.weight();
 
   /** The order in which a line is played from the thumb. */
   private static final List<PickFinger> ORDER =
       List.of(PickFinger.P, PickFinger.A, PickFinger.M, PickFinger.I);
 
   /** Cost of a note out of that order. */
-  private static final double OUT_OF_ORDER = 4;
+  private static final double OUT_OF_ORDER = CostTerm.OUT_OF_ORDER.weight();
 
   private final String words;
   private final List<PickFinger> fingers;

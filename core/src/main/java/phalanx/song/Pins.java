@@ -21,6 +21,8 @@ import phalanx.fretting.Shape;
  *     where a shape is pinned
  * @param strings strings for single strokes (0 for ⑥ to 5 for ①), by where they are written
  * @param damps strings to be stopped when the hand comes to a chord, by where it is written
+ * @param ringing strings that are left to ring there though the plan would stop them; never those
+ *     to be stopped
  * @param accepted hard spots the player leaves as they are, each with a note, which may be empty
  */
 public record Pins(
@@ -28,21 +30,34 @@ public record Pins(
     Map<SlotRef, FretRow> frets,
     Map<NoteRef, Integer> strings,
     Map<SlotRef, Set<Integer>> damps,
+    Map<SlotRef, Set<Integer>> ringing,
     Map<FindingRef, String> accepted) {
 
-  public static final Pins NONE = new Pins(Map.of(), Map.of(), Map.of(), Map.of(), Map.of());
+  public static final Pins NONE =
+      new Pins(Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), Map.of());
 
   public Pins {
     shapes = Map.copyOf(shapes);
     Map<SlotRef, Shape> fingered = shapes;
     frets = only(frets, at -> !fingered.containsKey(at));
     strings = Map.copyOf(strings);
-    damps =
-        damps.entrySet().stream()
-            .filter(e -> !e.getValue().isEmpty())
-            .collect(
-                Collectors.toUnmodifiableMap(Map.Entry::getKey, e -> Set.copyOf(e.getValue())));
+    damps = strings(damps);
+    Map<SlotRef, Set<Integer>> stopped = damps;
+    Map<SlotRef, Set<Integer>> left = new HashMap<>();
+    ringing.forEach(
+        (at, all) -> {
+          Set<Integer> rest = new TreeSet<>(all);
+          rest.removeAll(stopped.getOrDefault(at, Set.of()));
+          left.put(at, rest);
+        });
+    ringing = strings(left);
     accepted = Map.copyOf(accepted);
+  }
+
+  private static Map<SlotRef, Set<Integer>> strings(Map<SlotRef, Set<Integer>> all) {
+    return all.entrySet().stream()
+        .filter(e -> !e.getValue().isEmpty())
+        .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, e -> Set.copyOf(e.getValue())));
   }
 
   private static <K, V> Map<K, V> only(Map<K, V> all, Predicate<K> kept) {
@@ -68,17 +83,17 @@ public record Pins(
 
   /** With a hard spot left as it is. */
   public Pins accepting(FindingRef at, String note) {
-    return new Pins(shapes, frets, strings, damps, with(accepted, at, note));
+    return new Pins(shapes, frets, strings, damps, ringing, with(accepted, at, note));
   }
 
   /** With a hard spot looked at again. */
   public Pins rejecting(FindingRef at) {
-    return new Pins(shapes, frets, strings, damps, without(accepted, at));
+    return new Pins(shapes, frets, strings, damps, ringing, without(accepted, at));
   }
 
   /** Without the hard spots left as they are, which change no plan. */
   Pins withoutAccepted() {
-    return new Pins(shapes, frets, strings, damps, Map.of());
+    return new Pins(shapes, frets, strings, damps, ringing, Map.of());
   }
 
   /** The shape pinned at a place. */
@@ -108,27 +123,27 @@ public record Pins(
 
   /** With a shape pinned. */
   public Pins with(SlotRef at, Shape shape) {
-    return new Pins(with(shapes, at, shape), frets, strings, damps, accepted);
+    return new Pins(with(shapes, at, shape), frets, strings, damps, ringing, accepted);
   }
 
   /** With frets pinned, their fingers left to the plan. */
   public Pins with(SlotRef at, FretRow row) {
-    return new Pins(without(shapes, at), with(frets, at, row), strings, damps, accepted);
+    return new Pins(without(shapes, at), with(frets, at, row), strings, damps, ringing, accepted);
   }
 
   /** Without the shape or the frets pinned at a place. */
   public Pins without(SlotRef at) {
-    return new Pins(without(shapes, at), without(frets, at), strings, damps, accepted);
+    return new Pins(without(shapes, at), without(frets, at), strings, damps, ringing, accepted);
   }
 
   /** With a string pinned for a stroke. */
   public Pins with(NoteRef at, int string) {
-    return new Pins(shapes, frets, with(strings, at, string), damps, accepted);
+    return new Pins(shapes, frets, with(strings, at, string), damps, ringing, accepted);
   }
 
   /** Without the string pinned for a stroke. */
   public Pins without(NoteRef at) {
-    return new Pins(shapes, frets, without(strings, at), damps, accepted);
+    return new Pins(shapes, frets, without(strings, at), damps, ringing, accepted);
   }
 
   /** With a string stopped, or not any more, when the hand comes to a chord. */
@@ -139,12 +154,36 @@ public record Pins(
     } else {
       strings.remove(string);
     }
-    return new Pins(shapes, frets, this.strings, with(damps, at, strings), accepted);
+    return new Pins(shapes, frets, this.strings, with(damps, at, strings), ringing, accepted);
+  }
+
+  /** The strings that are left to ring when the hand comes to a chord, rising. */
+  public Set<Integer> ringing(SlotRef at) {
+    return new TreeSet<>(ringing.getOrDefault(at, Set.of()));
+  }
+
+  /** With a string left to ring, or not any more, when the hand comes to a chord. */
+  public Pins lettingRing(SlotRef at, int string, boolean rings) {
+    Set<Integer> strings = ringing(at);
+    if (rings) {
+      strings.add(string);
+    } else {
+      strings.remove(string);
+    }
+    Pins undamped = rings ? damping(at, string, false) : this;
+    return new Pins(
+        shapes, frets, this.strings, undamped.damps, with(ringing, at, strings), accepted);
   }
 
   /** Without what belongs to the chord at a place: its shape, and the strings it stops. */
   Pins withoutChord(SlotRef at) {
-    return new Pins(without(shapes, at), without(frets, at), strings, without(damps, at), accepted);
+    return new Pins(
+        without(shapes, at),
+        without(frets, at),
+        strings,
+        without(damps, at),
+        without(ringing, at),
+        accepted);
   }
 
   /** Every place of a chord for which something is pinned. */
@@ -152,6 +191,7 @@ public record Pins(
     Set<SlotRef> all = new HashSet<>(shapes.keySet());
     all.addAll(frets.keySet());
     all.addAll(damps.keySet());
+    all.addAll(ringing.keySet());
     return all;
   }
 
@@ -162,6 +202,7 @@ public record Pins(
         in(frets, SlotRef::bar, bars),
         in(strings, NoteRef::bar, bars),
         in(damps, SlotRef::bar, bars),
+        in(ringing, SlotRef::bar, bars),
         in(accepted, FindingRef::bar, bars));
   }
 

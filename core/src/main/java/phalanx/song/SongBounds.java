@@ -82,6 +82,7 @@ public final class SongBounds {
             + pins.frets().size()
             + pins.strings().size()
             + pins.damps().size()
+            + pins.ringing().size()
             + pins.accepted().size(),
         MOST_PINS);
     pins.accepted().values().forEach(n -> longest("a note on a hard spot", n, LONGEST_NAME));

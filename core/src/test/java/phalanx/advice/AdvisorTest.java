@@ -12,14 +12,14 @@ import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.laying.Arranger;
+import phalanx.findings.Review;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
 import phalanx.instrument.UsualTuning;
 import phalanx.melody.TuneNote;
 import phalanx.melody.TuneReader;
 import phalanx.melody.Want;
-import phalanx.review.Review;
+import phalanx.planning.Arranger;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
 import phalanx.song.Tune;
@@ -106,7 +106,7 @@ class AdvisorTest {
       assertThat(few.subList(0, 5))
           .extracting(Ranked::costPerBar)
           .isEqualTo(costs.values().stream().sorted().limit(5).toList());
-      List<Ranked> outdone = few.stream().filter(Outdone.class::isInstance).toList();
+      List<Ranked> outdone = few.stream().filter(Pruned.class::isInstance).toList();
       assertThat(outdone).hasSizeGreaterThan(ways.size() / 3);
       assertThat(outdone)
           .allMatch(r -> r.costPerBar() > few.get(4).costPerBar())

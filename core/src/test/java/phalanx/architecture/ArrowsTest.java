@@ -60,9 +60,10 @@ class ArrowsTest {
           "phalanx.arrangement",
           "phalanx.performance",
           "phalanx.arrangement.tune",
-          "phalanx.arrangement.laying",
+          "phalanx.findings",
+          "phalanx.planning",
           "phalanx.arrangement.board",
-          "phalanx.review",
+          "phalanx.suggestion",
           "phalanx.advice");
 
   @ArchTest

@@ -131,7 +131,12 @@ class ShapeSearchTest {
   void saysHowSilentStringsAreKeptQuiet() {
     Shape shape = Shape.of(new int[] {3, -1, 0, 0, 0, 3}, new int[] {2, 0, 0, 0, 0, 3});
     assertThat(Muting.of(shape))
-        .containsExactly(new Muting.Muted(1, Muting.Reason.TIP, "muted by the tip of finger 2"));
+        .containsExactly(
+            new Muting.Muted(
+                1,
+                Muting.Reason.TIP,
+                Optional.of(Finger.numbered(2)),
+                "muted by the tip of finger 2"));
     Shape d = Shape.of(new int[] {-1, -1, 0, 2, 3, 2}, new int[] {0, 0, 0, 1, 3, 2});
     assertThat(Muting.of(d))
         .extracting(Muting.Muted::reason)

@@ -8,7 +8,6 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.board.PatternView;
-import phalanx.arrangement.laying.Arranger;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.Force;
 import phalanx.picking.Pattern;
@@ -17,6 +16,7 @@ import phalanx.picking.Role;
 import phalanx.picking.Stroke;
 import phalanx.picking.Touch;
 import phalanx.picking.WrittenPattern;
+import phalanx.planning.Arranger;
 import phalanx.song.Patterns.Scope;
 
 class PatternsTest {

@@ -12,14 +12,14 @@ import java.util.List;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.board.NeckPlaces;
 import phalanx.arrangement.board.TuneProposal;
-import phalanx.arrangement.laying.Arranger;
-import phalanx.arrangement.laying.Damping;
+import phalanx.findings.Review;
 import phalanx.fretting.Reach;
 import phalanx.fretting.ShapeTrial;
 import phalanx.performance.Performance;
-import phalanx.review.Remedies;
-import phalanx.review.Review;
+import phalanx.planning.Arranger;
+import phalanx.planning.Damping;
 import phalanx.song.Song;
+import phalanx.suggestion.Suggestions;
 
 /** The window stands on the rest, nothing stands on it, and it asks core instead of computing. */
 @AnalyzeClasses(packages = "phalanx", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -65,7 +65,7 @@ class ArrowsTest {
           .resideOutsideOfPackages("phalanx.desktop.model..", "phalanx.desktop.files..")
           .should()
           .dependOnClassesThat()
-          .belongToAnyOf(Arranger.class, Remedies.class, Damping.class)
+          .belongToAnyOf(Arranger.class, Suggestions.class, Damping.class)
           .orShould()
           .callMethod(NeckPlaces.class, "of", Arrangement.class, int.class)
           .orShould()

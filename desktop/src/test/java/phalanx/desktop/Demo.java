@@ -5,9 +5,9 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.laying.Arranger;
 import phalanx.desktop.files.PlayerFolder;
 import phalanx.formats.chordpro.ChordProReader;
+import phalanx.planning.Arranger;
 import phalanx.song.Song;
 
 /** The demo song for tests. */

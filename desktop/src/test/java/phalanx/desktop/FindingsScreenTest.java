@@ -27,7 +27,7 @@ import phalanx.arrangement.board.OtherString;
 import phalanx.desktop.model.FindingDesk;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.strip.StripView;
-import phalanx.review.Found;
+import phalanx.findings.Found;
 
 /** Goes through what is hard in a song, and through notes, bars and fingers of the strip. */
 @ExtendWith(ApplicationExtension.class)

@@ -8,13 +8,13 @@ import java.util.Locale;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.laying.Arranger;
+import phalanx.findings.Review;
 import phalanx.formats.json.ArrangementJson;
 import phalanx.formats.json.ReviewJson;
 import phalanx.formats.musicxml.MusicXmlWriter;
 import phalanx.formats.songfile.SongFileWriter;
 import phalanx.formats.tab.TextTab;
-import phalanx.review.Review;
+import phalanx.planning.Arranger;
 import phalanx.song.Song;
 
 /** Files are the same wherever a player lives; the build runs this in Turkish as well. */

@@ -57,7 +57,7 @@ class LargestSongTest {
     return Song.untitled()
         .withTitle(name)
         .withChart(new Chart(List.of(Section.of(SongBounds.MOST_BARS + 1, name, bars))))
-        .withPins(new Pins(Map.of(), frets, Map.of(), Map.of(), Map.of()))
+        .withPins(new Pins(Map.of(), frets, Map.of(), Map.of(), Map.of(), Map.of()))
         .withLyrics(Collections.nCopies(1_000, COSTLY.repeat(SongBounds.LONGEST_LINE)));
   }
 

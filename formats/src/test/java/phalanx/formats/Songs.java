@@ -1,8 +1,8 @@
 package phalanx.formats;
 
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.laying.Arranger;
 import phalanx.formats.chordpro.ChordProReader;
+import phalanx.planning.Arranger;
 
 /** Small charts of our own for the tests. */
 public final class Songs {

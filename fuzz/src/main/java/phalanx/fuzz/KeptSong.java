@@ -3,7 +3,7 @@ package phalanx.fuzz;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.laying.Arranger;
+import phalanx.findings.Review;
 import phalanx.formats.json.ArrangementJson;
 import phalanx.formats.json.ReviewJson;
 import phalanx.formats.musicxml.MusicXmlReader;
@@ -11,7 +11,7 @@ import phalanx.formats.musicxml.MusicXmlWriter;
 import phalanx.formats.songfile.SongFileReader;
 import phalanx.formats.songfile.SongFileWriter;
 import phalanx.formats.tab.TextTab;
-import phalanx.review.Review;
+import phalanx.planning.Arranger;
 import phalanx.song.Song;
 import phalanx.song.Timeline;
 

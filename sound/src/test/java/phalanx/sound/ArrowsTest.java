@@ -30,7 +30,7 @@ class ArrowsTest {
           .should()
           .dependOnClassesThat()
           .resideInAnyPackage(
-              "phalanx.arrangement.laying..", "phalanx.arrangement.board..", "phalanx.chart..");
+              "phalanx.planning..", "phalanx.arrangement.board..", "phalanx.chart..");
 
   @ArchTest
   static final ArchRule THE_DEVICE_STANDS_BEHIND_ONE_INTERFACE =

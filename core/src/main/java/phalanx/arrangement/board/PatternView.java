@@ -6,12 +6,12 @@ import java.util.OptionalInt;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Stream;
-import phalanx.arrangement.laying.PatternBook;
-import phalanx.arrangement.laying.PlacedSteps;
 import phalanx.picking.Pattern;
 import phalanx.picking.PatternEdits;
 import phalanx.picking.PickingStyle;
 import phalanx.picking.WrittenPattern;
+import phalanx.planning.PatternBook;
+import phalanx.planning.TimedSteps;
 import phalanx.song.Patterns;
 import phalanx.song.Patterns.Scope;
 import phalanx.song.SlotRef;
@@ -69,7 +69,7 @@ public final class PatternView {
       return b.bar() == bar.written() ? OptionalInt.of(within) : OptionalInt.empty();
     }
     boolean same = PatternEdits.written(style, bar.meter()).pattern().equals(shown.pattern());
-    int place = PlacedSteps.places(timeline.bars(), book)[timeline.placeOf(bar)];
+    int place = TimedSteps.places(timeline.bars(), book)[timeline.placeOf(bar)];
     int bars = Math.max(1, length / bar.meter().barTicks());
     return same
         ? OptionalInt.of(place % bars * bar.meter().barTicks() + within)
@@ -82,7 +82,7 @@ public final class PatternView {
     PickingStyle style = book.style(bar);
     Meter meter = bar.meter();
     Pattern whole = style.in(meter);
-    int place = PlacedSteps.places(timeline.bars(), book)[timeline.bars().indexOf(bar)];
+    int place = TimedSteps.places(timeline.bars(), book)[timeline.bars().indexOf(bar)];
     int bars = Math.max(1, whole.lengthTicks() / meter.barTicks());
     TreeMap<Integer, Pattern.Step> steps = new TreeMap<>();
     whole

@@ -102,9 +102,7 @@ public record ShapeChoice(
     if (slot + 1 >= slots.size() || slots.get(slot + 1).shape().isEmpty()) {
       return List.of();
     }
-    ShapePlan plan = arrangement.plan();
-    return changes(arrangement)
-        .moves(plan.chosen(slot).exit().shape(), plan.chosen(slot + 1).entry().shape());
+    return changes(arrangement).moves(arrangement.leaving(slot), arrangement.coming(slot + 1));
   }
 
   /** The fingers in words: {@code fingers 2·1·3}, {@code thumb ⑥, 1·2, barre}. */

@@ -4,12 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
-import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
-import phalanx.arrangement.laying.Arranger;
-import phalanx.arrangement.laying.PatternHeard;
-import phalanx.arrangement.laying.TuneCandidates;
 import phalanx.arrangement.tune.SlotTune;
 import phalanx.arrangement.tune.TuneFit;
 import phalanx.fretting.Cost;
@@ -20,6 +16,9 @@ import phalanx.fretting.Shape;
 import phalanx.fretting.ShapePlan;
 import phalanx.fretting.ShapeQuery;
 import phalanx.fretting.ShapeSearch;
+import phalanx.picking.PatternHeard;
+import phalanx.planning.Arranger;
+import phalanx.planning.TuneCandidates;
 import phalanx.song.Harmony;
 import phalanx.theory.ChordName;
 import phalanx.theory.ChordNaming;
@@ -88,13 +87,12 @@ public record SlotBoard(
     RankedShapes found = ShapeSearch.find(query, reach);
     TuneFit fit = TuneFit.of(a);
     SlotTune tune = SlotTune.of(at.tune(), at.fromTick(), at.toTick());
-    PatternHeard heard = Arranger.heard(a, slot);
+    PatternHeard heard = at.heard();
     Predicate<Shape> wanted = filter.on(reach);
     List<RatedShape> shown =
         found.candidates(LOOKED_AT, Arranger.FINGERINGS_EACH).stream()
             .filter(r -> wanted.test(r.shape()))
-            .map(r -> new RatedShape(r.shape(), r.cost() + heard.cost(r.shape())))
-            .flatMap(r -> withTune(r, query, tune, fit))
+            .flatMap(r -> TuneCandidates.rated(query, r, heard, tune, fit).stream())
             .toList();
     List<ChordName> names =
         held.map(s -> ChordNaming.names(s.midi(a.song().guitar().withCapo(0)))).orElse(List.of());
@@ -105,13 +103,6 @@ public record SlotBoard(
         names,
         held.map(s -> why(a, slot)).orElse(List.of()),
         others(a));
-  }
-
-  private static Stream<RatedShape> withTune(
-      RatedShape r, ShapeQuery query, SlotTune tune, TuneFit fit) {
-    return tune.notes().isEmpty()
-        ? Stream.of(r)
-        : TuneCandidates.ways(query, r.shape(), r.cost(), tune, fit).stream();
   }
 
   private static List<Cost> why(Arrangement a, int slot) {

@@ -5,10 +5,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.MelodyNote;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Remark;
 import phalanx.arrangement.Slot;
-import phalanx.arrangement.Sung;
 import phalanx.instrument.StringSign;
 import phalanx.song.Harmony;
 import phalanx.song.Timeline.PlayedBar;
@@ -41,7 +41,11 @@ public record TuneBoard(List<Entry> entries) {
    * @param trouble why it is not played
    */
   public record Entry(
-      Sung sung, Optional<Note> played, String inChord, String inKey, Optional<String> trouble) {
+      MelodyNote sung,
+      Optional<Note> played,
+      String inChord,
+      String inKey,
+      Optional<String> trouble) {
 
     /** Where it lies, in words. */
     public String place() {
@@ -70,7 +74,7 @@ public record TuneBoard(List<Entry> entries) {
   private static TuneBoard of(Arrangement a, PlayedBar bar) {
     List<Entry> entries = new ArrayList<>();
     for (Slot slot : a.slots()) {
-      for (Sung sung : slot.tune()) {
+      for (MelodyNote sung : slot.tune()) {
         boolean here = sung.tick() >= bar.startTick() && sung.tick() < bar.endTick();
         if (here && sung.tick() >= slot.fromTick() && sung.tick() < slot.toTick()) {
           entries.add(entry(a, slot, sung));
@@ -80,7 +84,7 @@ public record TuneBoard(List<Entry> entries) {
     return new TuneBoard(entries);
   }
 
-  private static Entry entry(Arrangement a, Slot slot, Sung sung) {
+  private static Entry entry(Arrangement a, Slot slot, MelodyNote sung) {
     int chroma = Math.floorMod(sung.midi(), 12);
     String inChord =
         slot.played().harmony() instanceof Harmony.Sounding s ? degree(s.chord(), chroma) : "";

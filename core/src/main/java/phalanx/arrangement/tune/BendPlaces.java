@@ -1,5 +1,6 @@
 package phalanx.arrangement.tune;
 
+import phalanx.fretting.CostTerm;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Tuning;
@@ -11,13 +12,13 @@ import phalanx.instrument.Tuning;
 final class BendPlaces {
 
   /** Cost of each finger that is missing behind the one that pushes. */
-  private static final double ALONE = 0.3;
+  private static final double ALONE = CostTerm.BENT_ALONE.weight();
 
   /** Below this fret a string is stiff. */
   private static final int STIFF = 5;
 
   /** Cost of each fret nearer to the nut. */
-  private static final double STIFFER = 0.1;
+  private static final double STIFFER = CostTerm.BENT_STIFF.weight();
 
   private BendPlaces() {}
 

@@ -7,8 +7,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
-import phalanx.arrangement.Sung;
+import phalanx.arrangement.MelodyNote;
 import phalanx.fretting.AddedFinger;
+import phalanx.fretting.CostTerm;
 import phalanx.fretting.Grip;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
@@ -23,16 +24,16 @@ import phalanx.instrument.Tuning;
 final class HarmonicPlaces {
 
   /** Cost of each overtone above the octave, which speaks less easily. */
-  private static final double OVERTONE = 0.1;
+  private static final double OVERTONE = CostTerm.OVERTONE.weight();
 
   /** Cost of a finger that comes to touch. */
-  private static final double TOUCH = 0.25;
+  private static final double TOUCH = CostTerm.TOUCH.weight();
 
   /** The picking hand has to touch and pluck with two fingers. */
-  private static final double TWO_FINGERS = 0.6;
+  private static final double TWO_FINGERS = CostTerm.TOUCHED_AND_PLUCKED.weight();
 
   /** Cost of a string that a finger leaves to be open. */
-  private static final double FREED = 0.35;
+  private static final double FREED = CostTerm.FREED.weight();
 
   /** Where the picking hand can touch and still pluck behind. */
   private static final double LOWEST_TOUCH = 4.9;
@@ -57,7 +58,7 @@ final class HarmonicPlaces {
    * @param root the string the thumb starts on, which stays the bass's
    * @param note what is to sound
    */
-  List<TunePlace> of(Shape shape, int root, Sung note) {
+  List<TunePlace> of(Shape shape, int root, MelodyNote note) {
     int sounding = note.midi() + reach.guitar().capo();
     List<TunePlace> places = new ArrayList<>();
     for (int s = root + 1; s < Tuning.STRINGS; s++) {
@@ -83,11 +84,11 @@ final class HarmonicPlaces {
    *
    * @return one place for each note, for each fret at which all have a node
    */
-  static List<List<TunePlace>> across(Reach reach, List<Sung> notes) {
+  static List<List<TunePlace>> across(Reach reach, List<MelodyNote> notes) {
     List<List<TunePlace>> ways = new ArrayList<>();
     for (int fret = 1; fret <= reach.highestFret(); fret++) {
       List<TunePlace> places = new ArrayList<>();
-      for (Sung note : notes) {
+      for (MelodyNote note : notes) {
         int at = fret;
         HarmonicNode.sounding(reach.guitar(), note.midi() + reach.guitar().capo()).stream()
             .filter(n -> Math.abs(n.fret() - at) < SAME && note.allows(n))

@@ -1,11 +1,14 @@
 package phalanx.arrangement.tune;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
-import phalanx.arrangement.Sung;
+import java.util.Set;
+import phalanx.arrangement.MelodyNote;
 import phalanx.fretting.Shape;
 import phalanx.fretting.Stance;
 import phalanx.fretting.Stop;
+import phalanx.instrument.Finger;
 import phalanx.melody.Slur;
 
 /**
@@ -14,7 +17,7 @@ import phalanx.melody.Slur;
  * @param notes the notes that sound in it, those that go on from before first
  * @param edges how they meet its ends
  */
-public record SlotTune(List<Sung> notes, Edges edges) {
+public record SlotTune(List<MelodyNote> notes, Edges edges) {
 
   static final SlotTune NONE = new SlotTune(List.of(), Edges.FREE);
 
@@ -35,12 +38,12 @@ public record SlotTune(List<Sung> notes, Edges edges) {
   }
 
   /** The tune from one tick up to another. */
-  public static SlotTune of(List<Sung> notes, int from, int to) {
+  public static SlotTune of(List<MelodyNote> notes, int from, int to) {
     if (notes.isEmpty()) {
       return NONE;
     }
-    Sung first = notes.get(0);
-    Sung last = notes.get(notes.size() - 1);
+    MelodyNote first = notes.get(0);
+    MelodyNote last = notes.get(notes.size() - 1);
     return new SlotTune(
         notes,
         new Edges(
@@ -48,7 +51,7 @@ public record SlotTune(List<Sung> notes, Edges edges) {
   }
 
   /** The note that stands for the end: the first of those that begin last. */
-  static int last(List<Sung> notes) {
+  static int last(List<MelodyNote> notes) {
     int last = notes.size() - 1;
     while (last > 0 && notes.get(last - 1).tick() == notes.get(last).tick()) {
       last--;
@@ -70,27 +73,42 @@ public record SlotTune(List<Sung> notes, Edges edges) {
 
   /** How the hand stands when it comes to a shape. */
   public Stance entry(Shape shape, TuneWay way) {
+    return entry(shape, Set.of(), way);
+  }
+
+  /** The same where some fingers of the shape may rest. */
+  public Stance entry(Shape shape, Set<Finger> resting, TuneWay way) {
     Stance.Legato legato =
         edges.atStart() && !edges.fromBefore()
             ? legato(notes.get(0).slur())
             : Stance.Legato.PLUCKED;
-    return stance(shape, way.places().get(0), edges.atStart(), false, legato);
+    return stance(shape, resting, way.places().get(0), edges.atStart(), false, legato);
   }
 
   /** How it stands when it goes on. */
   public Stance exit(Shape shape, TuneWay way) {
+    return exit(shape, Set.of(), way);
+  }
+
+  /** The same where some fingers of the shape may rest. */
+  public Stance exit(Shape shape, Set<Finger> resting, TuneWay way) {
     Optional<TunePlace> last = way.places().get(last(notes));
-    return stance(shape, last, edges.atEnd(), edges.goesOn(), Stance.Legato.PLUCKED);
+    return stance(shape, resting, last, edges.atEnd(), edges.goesOn(), Stance.Legato.PLUCKED);
   }
 
   private static Stance stance(
       Shape shape,
+      Set<Finger> resting,
       Optional<TunePlace> place,
       boolean held,
       boolean soundsOn,
       Stance.Legato legato) {
+    Set<Finger> free = EnumSet.noneOf(Finger.class);
+    free.addAll(resting);
+    place.filter(p -> held).flatMap(TunePlace::finger).ifPresent(free::remove);
     return new Stance(
         place.filter(p -> held).map(p -> with(shape, p)).orElse(shape),
+        free,
         place.filter(p -> held).map(TunePlace::voice),
         soundsOn && place.isPresent(),
         legato);

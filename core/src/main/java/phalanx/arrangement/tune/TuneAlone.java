@@ -11,8 +11,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import phalanx.arrangement.Sung;
+import phalanx.arrangement.MelodyNote;
 import phalanx.fretting.ChangeCosts;
+import phalanx.fretting.CostTerm;
 import phalanx.fretting.Grip;
 import phalanx.fretting.RatedShape;
 import phalanx.fretting.Reach;
@@ -31,27 +32,27 @@ import phalanx.melody.Slur;
 public final class TuneAlone {
 
   /** Cost of leaving a position, whatever the way. */
-  private static final double SHIFT = 0.3;
+  private static final double SHIFT = CostTerm.LINE_SHIFT.weight();
 
   /** Cost of each string the tune leaps over. */
-  private static final double LEAP = 0.04;
+  private static final double LEAP = CostTerm.TUNE_LEAP.weight();
 
   /** Cost of one finger taking the next note at another place, which cannot be joined. */
-  private static final double AGAIN = 0.3;
+  private static final double AGAIN = CostTerm.LINE_AGAIN.weight();
 
   /** Cost of a fret, so that of two ways the lower is taken. */
-  private static final double HIGH = 0.02;
+  private static final double HIGH = CostTerm.LINE_FRET.weight();
 
   /** The same for each fret beyond the fifth: a tune alone is read and played in low positions. */
-  private static final double HIGHER = 0.06;
+  private static final double HIGHER = CostTerm.LINE_HIGH.weight();
 
   private static final int LOW_FRETS = 5;
 
   /** Cost of the way of a shift: less than with a chord, for the hand is free. */
-  private static final double SHIFT_PER_MM = 0.5 * ChangeCosts.MOVE_PER_MM;
+  private static final double SHIFT_PER_MM = CostTerm.LINE_WAY.weight() * ChangeCosts.MOVE_PER_MM;
 
   /** Cost of the little finger on a single note. */
-  private static final double LITTLE = 0.08;
+  private static final double LITTLE = CostTerm.LINE_LITTLE.weight();
 
   /** Ways kept for notes at once. */
   private static final int MOST_WAYS = 24;
@@ -79,31 +80,31 @@ public final class TuneAlone {
   }
 
   /** A way for each slot of a row of slots without a chord, given the notes that sound in them. */
-  public static List<TuneWay> ways(List<List<Sung>> slots, Reach reach) {
-    TreeMap<Integer, List<Sung>> moments = new TreeMap<>();
-    Set<Sung> seen = new HashSet<>();
-    for (List<Sung> slot : slots) {
-      for (Sung note : slot) {
+  public static List<TuneWay> ways(List<List<MelodyNote>> slots, Reach reach) {
+    TreeMap<Integer, List<MelodyNote>> moments = new TreeMap<>();
+    Set<MelodyNote> seen = new HashSet<>();
+    for (List<MelodyNote> slot : slots) {
+      for (MelodyNote note : slot) {
         if (seen.add(note)) {
           moments.computeIfAbsent(note.tick(), t -> new ArrayList<>()).add(note);
         }
       }
     }
-    Map<Sung, Optional<TunePlace>> places =
+    Map<MelodyNote, Optional<TunePlace>> places =
         new TuneAlone(reach).line(new ArrayList<>(moments.values()));
     List<TuneWay> ways = new ArrayList<>();
-    for (List<Sung> slot : slots) {
+    for (List<MelodyNote> slot : slots) {
       ways.add(new TuneWay(slot.stream().map(places::get).toList(), 0));
     }
     return ways;
   }
 
-  private Map<Sung, Optional<TunePlace>> line(List<List<Sung>> moments) {
+  private Map<MelodyNote, Optional<TunePlace>> line(List<List<MelodyNote>> moments) {
     List<Row> rows = List.of();
-    for (List<Sung> moment : moments) {
+    for (List<MelodyNote> moment : moments) {
       rows = next(rows, moment);
     }
-    Map<Sung, Optional<TunePlace>> places = new HashMap<>();
+    Map<MelodyNote, Optional<TunePlace>> places = new HashMap<>();
     Optional<Row> at = rows.stream().min(Comparator.comparingDouble(Row::cost));
     for (int m = moments.size() - 1; m >= 0; m--) {
       Row row = at.orElseThrow();
@@ -115,7 +116,7 @@ public final class TuneAlone {
     return places;
   }
 
-  private List<Row> next(List<Row> rows, List<Sung> moment) {
+  private List<Row> next(List<Row> rows, List<MelodyNote> moment) {
     List<Way> ways = ways(moment);
     Map<Object, Row> best = new LinkedHashMap<>();
     for (Way way : ways) {
@@ -132,16 +133,17 @@ public final class TuneAlone {
     return List.copyOf(best.values());
   }
 
-  private List<Way> ways(List<Sung> moment) {
+  private List<Way> ways(List<MelodyNote> moment) {
     if (moment.size() == 1) {
       return single(moment.get(0));
     }
-    List<Way> laid = moment.stream().allMatch(Sung::isNatural) ? laidAcross(moment) : List.of();
+    List<Way> laid =
+        moment.stream().allMatch(MelodyNote::isNatural) ? laidAcross(moment) : List.of();
     return laid.isEmpty() ? together(moment) : laid;
   }
 
   /** Natural harmonics at once: one finger laid across the strings at a node that they share. */
-  private List<Way> laidAcross(List<Sung> moment) {
+  private List<Way> laidAcross(List<MelodyNote> moment) {
     return HarmonicPlaces.across(reach, moment).stream()
         .map(
             places ->
@@ -153,7 +155,7 @@ public final class TuneAlone {
   }
 
   /** Every place of one note, with each finger that could take it. */
-  private List<Way> single(Sung note) {
+  private List<Way> single(MelodyNote note) {
     List<Way> ways = new ArrayList<>();
     if (note.isNatural()) {
       new HarmonicPlaces(reach)
@@ -181,7 +183,7 @@ public final class TuneAlone {
   }
 
   /** The fret of a note on a string; -1 where it does not lie there, or is not wanted there. */
-  private int fret(Sung note, int string) {
+  private int fret(MelodyNote note, int string) {
     int fret = note.frettedMidi() - reach.guitar().shapeMidi(string, 0);
     boolean wanted = note.string().filter(s -> s != string).isEmpty();
     int lowest = note.isHeld() ? 1 : 0;
@@ -201,8 +203,8 @@ public final class TuneAlone {
   }
 
   /** Shapes of notes at once; where no hand holds all of them the lowest are given up. */
-  private List<Way> together(List<Sung> moment) {
-    List<Sung> falling = new ArrayList<>(moment);
+  private List<Way> together(List<MelodyNote> moment) {
+    List<MelodyNote> falling = new ArrayList<>(moment);
     falling.sort(Comparator.comparingInt(n -> -n.midi()));
     for (int count = falling.size(); count > 0; count--) {
       List<int[]> rows = new ArrayList<>();
@@ -221,7 +223,7 @@ public final class TuneAlone {
   }
 
   /** Every choice of a string of its own for each note, within what a hand could span. */
-  private void choose(List<Sung> notes, int[] strings, int at, List<int[]> rows) {
+  private void choose(List<MelodyNote> notes, int[] strings, int at, List<int[]> rows) {
     if (at == notes.size()) {
       int[] held = Arrays.stream(frets(notes, strings)).filter(f -> f > 0).sorted().toArray();
       if (held.length == 0 || held[held.length - 1] - held[0] <= SPAN) {
@@ -239,7 +241,7 @@ public final class TuneAlone {
     }
   }
 
-  private int[] frets(List<Sung> notes, int[] strings) {
+  private int[] frets(List<MelodyNote> notes, int[] strings) {
     int[] frets = new int[strings.length];
     for (int n = 0; n < strings.length; n++) {
       frets[n] = fret(notes.get(n), strings[n]);
@@ -247,7 +249,7 @@ public final class TuneAlone {
     return frets;
   }
 
-  private Optional<Way> held(List<Sung> moment, List<Sung> falling, int[] strings) {
+  private Optional<Way> held(List<MelodyNote> moment, List<MelodyNote> falling, int[] strings) {
     Integer[] frets = new Integer[Tuning.STRINGS];
     Arrays.fill(frets, Shape.SILENT);
     for (int n = 0; n < strings.length; n++) {
@@ -261,7 +263,8 @@ public final class TuneAlone {
         .map(r -> way(moment, falling, strings, r));
   }
 
-  private Way way(List<Sung> moment, List<Sung> falling, int[] strings, RatedShape rated) {
+  private Way way(
+      List<MelodyNote> moment, List<MelodyNote> falling, int[] strings, RatedShape rated) {
     List<Optional<TunePlace>> places = new ArrayList<>(missed(moment.size()).places());
     int position = 0;
     for (int n = 0; n < strings.length; n++) {
@@ -277,7 +280,7 @@ public final class TuneAlone {
     return new Way(places, position, rated.cost() + missed);
   }
 
-  private double step(Row from, Way to, int position, Sung note) {
+  private double step(Row from, Way to, int position, MelodyNote note) {
     double cost = 0;
     if (from.position() > 0 && from.position() != position) {
       double way = reach.distance(new Grip(from.position(), 0, 0), new Grip(position, 0, 0));

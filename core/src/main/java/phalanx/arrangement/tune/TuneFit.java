@@ -8,8 +8,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.Sung;
+import phalanx.arrangement.MelodyNote;
 import phalanx.fretting.AddedFinger;
+import phalanx.fretting.CostTerm;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.fretting.Stop;
@@ -25,7 +26,7 @@ import phalanx.melody.Slur;
 public final class TuneFit {
 
   /** Cost of a note that no finger reaches. */
-  static final double MISSED = 30;
+  static final double MISSED = CostTerm.CANNOT_BE_DONE.weight() + CostTerm.TUNE_MISSED.weight();
 
   private final TunePlaces places;
   private final TuneSlide slide;
@@ -56,7 +57,7 @@ public final class TuneFit {
   }
 
   /** Every place of a note, those on another string than the player wants left out. */
-  public List<TunePlace> places(Shape shape, int root, Sung note) {
+  public List<TunePlace> places(Shape shape, int root, MelodyNote note) {
     return places.of(shape, root, note);
   }
 
@@ -106,7 +107,7 @@ public final class TuneFit {
    * @param legato whether one before them sounds up to them
    * @param starts whether they begin the slot
    */
-  private record Moment(List<Sung> notes, boolean legato, boolean starts) {
+  private record Moment(List<MelodyNote> notes, boolean legato, boolean starts) {
 
     Optional<Slur> slur() {
       return notes.get(0).slur();
@@ -121,7 +122,7 @@ public final class TuneFit {
   private record End(int start, int option) {}
 
   /** The cheapest way. */
-  TuneWay way(Shape shape, int root, List<Sung> notes) {
+  TuneWay way(Shape shape, int root, List<MelodyNote> notes) {
     return ways(shape, root, new SlotTune(notes, SlotTune.Edges.FREE)).get(0);
   }
 
@@ -136,7 +137,7 @@ public final class TuneFit {
       return List.of(TuneWay.NONE);
     }
     List<Row> rows = List.of(Row.EMPTY);
-    List<Sung> notes = tune.notes();
+    List<MelodyNote> notes = tune.notes();
     int from = 0;
     while (from < notes.size()) {
       int to = from + 1;
@@ -163,7 +164,7 @@ public final class TuneFit {
   /**
    * Whether a note sounds up to the time at which another begins; the first is judged elsewhere.
    */
-  public static boolean legato(List<Sung> notes, int at) {
+  public static boolean legato(List<MelodyNote> notes, int at) {
     int tick = notes.get(at).tick();
     return notes.subList(0, at).stream().anyMatch(n -> n.endTick() == tick);
   }
@@ -218,9 +219,9 @@ public final class TuneFit {
   }
 
   /** The places of notes that begin together, as far as there is one for each. */
-  private List<List<Optional<TunePlace>>> together(Shape shape, int root, List<Sung> notes) {
+  private List<List<Optional<TunePlace>>> together(Shape shape, int root, List<MelodyNote> notes) {
     List<List<Optional<TunePlace>>> rows = List.of(List.of());
-    for (Sung note : notes) {
+    for (MelodyNote note : notes) {
       List<List<Optional<TunePlace>>> longer = new ArrayList<>();
       for (List<Optional<TunePlace>> row : rows) {
         for (TunePlace place : places.of(shape, root, note)) {
@@ -246,7 +247,7 @@ public final class TuneFit {
 
   /** Two notes that alone would take the same finger, with the fingers chosen for both. */
   private List<List<Optional<TunePlace>>> beside(
-      Shape shape, int root, List<Optional<TunePlace>> row, Sung note) {
+      Shape shape, int root, List<Optional<TunePlace>> row, MelodyNote note) {
     if (row.isEmpty() || row.stream().anyMatch(Optional::isEmpty)) {
       return List.of();
     }

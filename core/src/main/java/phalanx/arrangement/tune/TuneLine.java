@@ -3,7 +3,7 @@ package phalanx.arrangement.tune;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import phalanx.arrangement.Sung;
+import phalanx.arrangement.MelodyNote;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
@@ -22,8 +22,8 @@ public final class TuneLine {
   private TuneLine() {}
 
   /** Every note of the tune in order. */
-  public static List<Sung> of(Song song, Timeline timeline) {
-    List<Sung> line = new ArrayList<>();
+  public static List<MelodyNote> of(Song song, Timeline timeline) {
+    List<MelodyNote> line = new ArrayList<>();
     if (song.tune().isEmpty()) {
       return line;
     }
@@ -45,7 +45,7 @@ public final class TuneLine {
   }
 
   /** Short notes take their time from the note before; at the start of a song there is none. */
-  private static void graces(List<Sung> line, TuneNote note, PlayedBar bar, Song song) {
+  private static void graces(List<MelodyNote> line, TuneNote note, PlayedBar bar, Song song) {
     int count = note.graces().size();
     int from = bar.startTick() + note.tick() - count * GRACE;
     if (count == 0 || from < 0 || !line.isEmpty() && from <= line.get(line.size() - 1).tick()) {
@@ -57,17 +57,17 @@ public final class TuneLine {
     for (Want grace : note.graces()) {
       TuneNote plain =
           new TuneNote(note.tick(), GRACE, List.of(grace), Optional.empty(), List.of());
-      Sung sung = sung(grace, plain, bar, note.endTick(), song);
+      MelodyNote sung = sung(grace, plain, bar, note.endTick(), song);
       line.add(sung.at(from, from + GRACE));
       from += GRACE;
     }
   }
 
-  private static Sung sung(Want want, TuneNote note, PlayedBar bar, int end, Song song) {
+  private static MelodyNote sung(Want want, TuneNote note, PlayedBar bar, int end, Song song) {
     int tick = bar.startTick() + note.tick();
     int until = bar.startTick() + end;
     Want.Sound sound = TouchedPlaces.of(song, want, note.techniques());
-    return new Sung(
+    return new MelodyNote(
         tick,
         until,
         sound.pitch().midi(),
@@ -85,9 +85,9 @@ public final class TuneLine {
   }
 
   /** The notes that end with the bar before go on into this one. */
-  private static void goOn(List<Sung> line, PlayedBar bar, int held) {
+  private static void goOn(List<MelodyNote> line, PlayedBar bar, int held) {
     for (int i = line.size() - 1; held > 0 && i >= 0; i--) {
-      Sung last = line.get(i);
+      MelodyNote last = line.get(i);
       if (last.endTick() != bar.startTick()) {
         return;
       }
@@ -100,13 +100,14 @@ public final class TuneLine {
    *
    * @param early how many ticks early each slot comes
    */
-  public static List<List<Sung>> bySlot(List<Sung> line, Timeline timeline, int[] early) {
-    List<List<Sung>> slots = new ArrayList<>();
+  public static List<List<MelodyNote>> bySlot(
+      List<MelodyNote> line, Timeline timeline, int[] early) {
+    List<List<MelodyNote>> slots = new ArrayList<>();
     int first = 0;
     for (int i = 0; i < timeline.slots().size(); i++) {
       int from = timeline.slots().get(i).tick() - early[i];
       int to = timeline.slots().get(i).endTick() - (i + 1 < early.length ? early[i + 1] : 0);
-      List<Sung> here = new ArrayList<>();
+      List<MelodyNote> here = new ArrayList<>();
       while (first < line.size() && line.get(first).endTick() <= from) {
         first++;
       }

@@ -8,9 +8,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
-import phalanx.arrangement.Sung;
+import phalanx.arrangement.MelodyNote;
 import phalanx.fretting.AddedFinger;
 import phalanx.fretting.ChangeCosts;
+import phalanx.fretting.CostTerm;
 import phalanx.fretting.Grip;
 import phalanx.fretting.Reach;
 import phalanx.fretting.RecentlyUsed;
@@ -29,16 +30,16 @@ import phalanx.technique.TechniqueText;
 final class TunePlaces {
 
   /** Cost of a finger that comes down beside the shape. */
-  private static final double BESIDE = 0.25;
+  private static final double BESIDE = CostTerm.TUNE_BESIDE.weight();
 
   /** Cost of a finger that lifts for it. */
-  private static final double LIFTED = 0.35;
+  private static final double LIFTED = CostTerm.TUNE_LIFTED.weight();
 
   /** Cost of a finger that leaves an inner string for it. */
-  static final double RELEASED = 0.9;
+  static final double RELEASED = CostTerm.TUNE_RELEASED.weight();
 
   /** Cost of each sounding string above the tune, which must be kept quiet or lower. */
-  private static final double UNDER = 0.12;
+  private static final double UNDER = CostTerm.TUNE_UNDER.weight();
 
   /** How far from the fingers held a free one still is at hand, mm. */
   private static final double AT_HAND = 40;
@@ -74,7 +75,7 @@ final class TunePlaces {
   }
 
   /** Every place of a note, those on another string than the player wants left out. */
-  List<TunePlace> of(Shape shape, int root, Sung note) {
+  List<TunePlace> of(Shape shape, int root, MelodyNote note) {
     if (note.techniques().isEmpty()) {
       return onString(of(shape, root, note.midi()), note.string());
     }
@@ -152,7 +153,7 @@ final class TunePlaces {
    * @param row places of the notes before, at least one
    * @param note one more
    */
-  List<List<TunePlace>> beside(Shape shape, int root, List<TunePlace> row, Sung note) {
+  List<List<TunePlace>> beside(Shape shape, int root, List<TunePlace> row, MelodyNote note) {
     List<List<TunePlace>> all = new ArrayList<>();
     boolean free = row.stream().allMatch(p -> p.left().isEmpty() && p.node().isEmpty());
     for (int s = root + 1; free && note.techniques().isEmpty() && s < Tuning.STRINGS; s++) {

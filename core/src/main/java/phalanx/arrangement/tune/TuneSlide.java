@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import phalanx.arrangement.Sung;
+import phalanx.arrangement.MelodyNote;
 import phalanx.fretting.AddedFinger;
 import phalanx.fretting.ChangeCosts;
 import phalanx.fretting.Grip;
@@ -48,18 +48,18 @@ final class TuneSlide {
    * @return a place for each note; empty if the hand cannot slide so
    */
   Optional<List<Optional<TunePlace>>> of(
-      Shape shape, int root, List<Optional<TunePlace>> before, List<Sung> notes) {
+      Shape shape, int root, List<Optional<TunePlace>> before, List<MelodyNote> notes) {
     List<TunePlace> from =
         before.stream().flatMap(Optional::stream).filter(p -> p.finger().isPresent()).toList();
     return ways(from, notes, List.of()).flatMap(ways -> placed(shape, root, ways));
   }
 
   /** A string for each note, the first that fits. */
-  private Optional<List<Way>> ways(List<TunePlace> from, List<Sung> notes, List<Way> taken) {
+  private Optional<List<Way>> ways(List<TunePlace> from, List<MelodyNote> notes, List<Way> taken) {
     if (taken.size() == notes.size()) {
       return Optional.of(taken);
     }
-    Sung note = notes.get(taken.size());
+    MelodyNote note = notes.get(taken.size());
     for (TunePlace place : from) {
       int fret = note.midi() - places.reach().guitar().shapeMidi(place.string(), 0);
       boolean fits =

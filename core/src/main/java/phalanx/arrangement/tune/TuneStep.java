@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import phalanx.fretting.AddedFinger;
 import phalanx.fretting.ChangeCosts;
+import phalanx.fretting.CostTerm;
 import phalanx.fretting.Grip;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
@@ -16,10 +17,10 @@ import phalanx.melody.Slur;
 final class TuneStep {
 
   /** Cost of each string the tune leaps over. */
-  private static final double LEAP = 0.04;
+  private static final double LEAP = CostTerm.TUNE_LEAP.weight();
 
   /** Cost of one finger taking the next note at another place. */
-  private static final double AGAIN = 0.2;
+  private static final double AGAIN = CostTerm.TUNE_AGAIN.weight();
 
   private final Reach reach;
 

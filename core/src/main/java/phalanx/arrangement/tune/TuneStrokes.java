@@ -12,9 +12,9 @@ import java.util.TreeSet;
 import java.util.function.BiConsumer;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import phalanx.arrangement.MelodyNote;
 import phalanx.arrangement.Remark;
 import phalanx.arrangement.Slot;
-import phalanx.arrangement.Sung;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.HarmonicNode;
 import phalanx.instrument.Tuning;
@@ -39,7 +39,7 @@ public final class TuneStrokes {
    * @param slurredFrom when the note it is slurred from begins
    */
   public record Struck(
-      Sung note,
+      MelodyNote note,
       TunePlace place,
       int endTick,
       boolean begins,
@@ -74,7 +74,7 @@ public final class TuneStrokes {
     Slot slot = slots.get(index);
     TuneWay way = ways.get(index);
     for (int n = 0; n < way.places().size(); n++) {
-      Sung note = slot.tune().get(n);
+      MelodyNote note = slot.tune().get(n);
       Optional<TunePlace> place = way.places().get(n);
       boolean begins = note.tick() >= slot.fromTick();
       if (place.isEmpty()) {
@@ -110,7 +110,7 @@ public final class TuneStrokes {
   }
 
   /** The note that another is slurred from, where it lies so that it can be. */
-  private Optional<Struck> slurredFrom(int index, Sung note, TunePlace place) {
+  private Optional<Struck> slurredFrom(int index, MelodyNote note, TunePlace place) {
     if (note.slur().isEmpty()) {
       return Optional.empty();
     }
@@ -138,7 +138,7 @@ public final class TuneStrokes {
   }
 
   /** How long a note rings from a slot on: through every change that leaves its finger in place. */
-  private int end(int index, Sung note, TunePlace place) {
+  private int end(int index, MelodyNote note, TunePlace place) {
     int slot = index;
     while (slots.get(slot).toTick() < note.endTick()
         && slot + 1 < slots.size()
@@ -151,14 +151,14 @@ public final class TuneStrokes {
     return Math.min(note.endTick(), slots.get(slot).toTick());
   }
 
-  private boolean goesOn(int index, Sung note, TunePlace place) {
+  private boolean goesOn(int index, MelodyNote note, TunePlace place) {
     int n = index < 0 ? -1 : slots.get(index).tune().indexOf(note);
     return n >= 0
         && n < ways.get(index).places().size()
         && ways.get(index).places().get(n).filter(p -> p.voice().equals(place.voice())).isPresent();
   }
 
-  private void outOfReach(int slot, Sung note) {
+  private void outOfReach(int slot, MelodyNote note) {
     double quarters = (double) (note.endTick() - note.tick()) / Ticks.PER_QUARTER;
     remark(
         slot,
@@ -171,7 +171,7 @@ public final class TuneStrokes {
   }
 
   /** Whether any hand could reach a pitch on this guitar. */
-  private String where(Sung note) {
+  private String where(MelodyNote note) {
     if (note.isNatural()) {
       return whereTouched(note);
     }
@@ -191,7 +191,7 @@ public final class TuneStrokes {
   }
 
   /** Why a natural harmonic has no place: it is off its nodes, or its string is not free. */
-  private String whereTouched(Sung note) {
+  private String whereTouched(MelodyNote note) {
     Guitar guitar = fit.reach().guitar();
     List<HarmonicNode> nodes = HarmonicNode.sounding(guitar, note.midi() + guitar.capo());
     List<HarmonicNode> wanted =
@@ -215,7 +215,7 @@ public final class TuneStrokes {
   }
 
   /** Says how far apart the two notes of a slur lie that cannot be made. */
-  private Remark lostSlur(Sung note, TunePlace place, Slur wanted) {
+  private Remark lostSlur(MelodyNote note, TunePlace place, Slur wanted) {
     Optional<TunePlace> from = before.stream().map(Struck::place).findFirst();
     int strings = from.map(p -> Math.abs(p.string() - place.string())).orElse(0);
     int frets = from.map(p -> place.fret() - p.fret()).orElse(0);

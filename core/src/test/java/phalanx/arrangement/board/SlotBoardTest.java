@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.laying.Arranger;
+import phalanx.planning.Arranger;
 import phalanx.song.TestSongs;
 
 class SlotBoardTest {

@@ -8,10 +8,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.MelodyNote;
 import phalanx.arrangement.Slot;
-import phalanx.arrangement.Sung;
-import phalanx.arrangement.laying.Arranger;
 import phalanx.arrangement.tune.TuneLine;
+import phalanx.planning.Arranger;
 import phalanx.song.Harmony;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
@@ -20,14 +20,14 @@ import phalanx.song.Tune;
 
 class TuneProposalTest {
 
-  private static List<Sung> line(Song song) {
+  private static List<MelodyNote> line(Song song) {
     return TuneLine.of(song.withTune(TuneProposal.of(song)), Timeline.of(song));
   }
 
   /** Guide tones over a cadence move by step: the seventh falls to the third (theory books). */
   @Test
   void theSeventhFallsToTheThird() {
-    List<Sung> line = line(TestSongs.of("Dm7 | G7 | Cmaj7"));
+    List<MelodyNote> line = line(TestSongs.of("Dm7 | G7 | Cmaj7"));
     assertThat(line).hasSize(3);
     for (int n = 1; n < 3; n++) {
       assertThat(Math.abs(line.get(n).midi() - line.get(n - 1).midi())).isLessThanOrEqualTo(2);
@@ -41,10 +41,10 @@ class TuneProposalTest {
   void everyNoteIsOneTheChordHasAndTheHandReaches(String chords) {
     Song song = TestSongs.of(chords);
     Arrangement a = new Arranger().arrange(song.withTune(TuneProposal.of(song)));
-    List<Sung> seen = new ArrayList<>();
+    List<MelodyNote> seen = new ArrayList<>();
     for (Slot slot : a.slots()) {
       if (slot.played().harmony() instanceof Harmony.Sounding s) {
-        Sung sung = slot.tune().get(0);
+        MelodyNote sung = slot.tune().get(0);
         seen.add(sung);
         assertThat(s.chord().intervalOf(Math.floorMod(sung.midi(), 12))).isPresent();
         assertThat(sung.endTick()).isEqualTo(slot.played().endTick());

@@ -11,7 +11,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import phalanx.arrangement.Sung;
+import phalanx.arrangement.MelodyNote;
 import phalanx.fretting.Grip;
 import phalanx.fretting.RatedShape;
 import phalanx.fretting.Reach;
@@ -48,8 +48,9 @@ class TuneFitTest {
     return StringRoles.root(shape, c, Guitar.STEEL).orElseThrow();
   }
 
-  private static Sung sung(int tick, int midi) {
-    return new Sung(tick, tick + 2520, midi, Optional.empty(), "", Optional.<Slur>empty(), 1, tick);
+  private static MelodyNote sung(int tick, int midi) {
+    return new MelodyNote(
+        tick, tick + 2520, midi, Optional.empty(), "", Optional.<Slur>empty(), 1, tick);
   }
 
   private static String places(String chord, String frets, String pitch) {
@@ -97,7 +98,7 @@ class TuneFitTest {
       String[] chord = held[trial % held.length];
       Shape shape = shape(chord[0], chord[1]);
       int root = root(chord[0], shape);
-      List<Sung> notes = new ArrayList<>();
+      List<MelodyNote> notes = new ArrayList<>();
       for (int n = 0; n < 4; n++) {
         notes.add(sung(n * 2520, 57 + random.nextInt(16)));
       }
@@ -111,7 +112,7 @@ class TuneFitTest {
    * its way.
    */
   private static double best(
-      Shape shape, int root, List<Sung> notes, int at, Optional<TunePlace> before) {
+      Shape shape, int root, List<MelodyNote> notes, int at, Optional<TunePlace> before) {
     if (at == notes.size()) {
       return 0;
     }
@@ -143,7 +144,7 @@ class TuneFitTest {
   @Test
   void twoNotesAtOnceDoNotClash() {
     Shape c = shape("C", "x32010");
-    List<Sung> third = List.of(sung(0, 60), sung(0, 67));
+    List<MelodyNote> third = List.of(sung(0, 60), sung(0, 67));
     TuneWay way = FIT.way(c, 1, third);
     assertThat(way.cost()).isLessThan(TuneFit.MISSED);
     TunePlace low = way.places().get(0).orElseThrow();

@@ -5,12 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.MelodyNote;
 import phalanx.arrangement.Note;
-import phalanx.arrangement.Sung;
 import phalanx.arrangement.board.TuneBoard;
-import phalanx.arrangement.laying.Arranger;
 import phalanx.chart.Transposition;
 import phalanx.melody.TuneReader;
+import phalanx.planning.Arranger;
 import phalanx.song.ChartEdits;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
@@ -64,9 +64,9 @@ class TuneLineTest {
   @Test
   void aGraceNoteTakesItsTimeFromTheNoteBefore() {
     Song song = song("C | G", "{d}e4 . {f}^g4 .", "c4 . . .");
-    List<Sung> line = TuneLine.of(song, Timeline.of(song));
-    assertThat(line).extracting(Sung::label).containsExactly("E4", "F4", "G4", "C4");
-    assertThat(line).extracting(Sung::tick).containsExactly(0, 10080 - 630, 10080, 20160);
+    List<MelodyNote> line = TuneLine.of(song, Timeline.of(song));
+    assertThat(line).extracting(MelodyNote::label).containsExactly("E4", "F4", "G4", "C4");
+    assertThat(line).extracting(MelodyNote::tick).containsExactly(0, 10080 - 630, 10080, 20160);
     assertThat(line.get(0).endTick()).isEqualTo(10080 - 630);
     assertThat(line.get(1).endTick()).isEqualTo(10080);
   }
@@ -97,7 +97,7 @@ class TuneLineTest {
     Song song = song("C | G", "c4 e g 2:1", "b4 . f# .").withKey(Key.parse("C"));
     Song up = Transposition.to(song, NoteName.parse("D").orElseThrow());
     assertThat(TuneLine.of(up, Timeline.of(up)))
-        .extracting(Sung::label)
+        .extracting(MelodyNote::label)
         .containsExactly("D4", "F♯4", "A4", "D4", "C♯5", "G♯4");
     assertThat(TuneLine.of(up, Timeline.of(up)).get(3).string()).contains(4);
     Song down = Transposition.to(song, NoteName.parse("A").orElseThrow());

@@ -21,11 +21,11 @@ import phalanx.desktop.model.FindingDesk;
 import phalanx.desktop.model.FindingDesk.Filter;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.neck.ShapePicture;
+import phalanx.findings.Found;
+import phalanx.findings.Grade;
+import phalanx.findings.Tally;
 import phalanx.fretting.Shape;
-import phalanx.review.Found;
-import phalanx.review.Grade;
-import phalanx.review.Remedy;
-import phalanx.review.Tally;
+import phalanx.suggestion.Suggestion;
 import phalanx.theory.Phrase;
 
 /** What is hard in the song, one finding at a time, each with its ways out. */
@@ -235,7 +235,7 @@ final class FindingBar extends VBox {
             found.finding().message(),
             noted));
     List<Node> buttons = new ArrayList<>();
-    for (Remedy remedy : desk.remediesProperty().get().orElse(List.of())) {
+    for (Suggestion remedy : desk.remediesProperty().get().orElse(List.of())) {
       Button way =
           Controls.smallTool(
               "remedy-" + (buttons.size() + 1), remedy.line(before), () -> desk.take(remedy));

@@ -6,7 +6,7 @@ import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import phalanx.desktop.model.FindingDesk;
-import phalanx.review.Found;
+import phalanx.findings.Found;
 import phalanx.theory.Phrase;
 
 /** The findings under each other; Enter or a click goes to one. */

@@ -7,8 +7,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import phalanx.desktop.model.Workspace;
-import phalanx.review.Review;
-import phalanx.review.TempoCeiling;
+import phalanx.findings.Review;
+import phalanx.findings.TempoCeiling;
 import phalanx.theory.Phrase;
 
 /**

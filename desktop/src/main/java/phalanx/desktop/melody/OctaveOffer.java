@@ -7,8 +7,8 @@ import javafx.scene.layout.VBox;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.model.MelodyDesk;
 import phalanx.desktop.model.Workspace;
-import phalanx.review.Found;
-import phalanx.review.TuneAway;
+import phalanx.findings.Found;
+import phalanx.findings.TuneAway;
 
 /** Says that the tune lies an octave away from the hand, as soon as it does, and moves it. */
 final class OctaveOffer extends VBox {

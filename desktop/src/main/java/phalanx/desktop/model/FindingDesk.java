@@ -10,13 +10,13 @@ import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import phalanx.arrangement.Arrangement;
-import phalanx.review.Found;
-import phalanx.review.Grade;
-import phalanx.review.Remedy;
-import phalanx.review.Review;
-import phalanx.review.Tally;
+import phalanx.findings.Found;
+import phalanx.findings.Grade;
+import phalanx.findings.Review;
+import phalanx.findings.Tally;
 import phalanx.song.FindingRef;
 import phalanx.song.Pins;
+import phalanx.suggestion.Suggestion;
 
 /** The findings of the song, one after the other, with the ways out of the one looked at. */
 public final class FindingDesk {
@@ -25,7 +25,7 @@ public final class FindingDesk {
   private final PlanService planner;
   private final ReadOnlyObjectWrapper<Optional<Found>> current =
       new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final ReadOnlyObjectWrapper<Optional<List<Remedy>>> remedies =
+  private final ReadOnlyObjectWrapper<Optional<List<Suggestion>>> remedies =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyObjectWrapper<Filter> filter =
       new ReadOnlyObjectWrapper<>(new Filter.Open());
@@ -215,7 +215,7 @@ public final class FindingDesk {
   }
 
   /** Takes a way out. */
-  public void take(Remedy remedy) {
+  public void take(Suggestion remedy) {
     workspace.edit(remedy.edit());
   }
 
@@ -225,7 +225,7 @@ public final class FindingDesk {
   }
 
   /** Ways out of it; empty while they are being tried. */
-  public ReadOnlyObjectProperty<Optional<List<Remedy>>> remediesProperty() {
+  public ReadOnlyObjectProperty<Optional<List<Suggestion>>> remediesProperty() {
     return remedies.getReadOnlyProperty();
   }
 }

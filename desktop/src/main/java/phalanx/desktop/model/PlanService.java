@@ -17,19 +17,19 @@ import phalanx.arrangement.board.PatternFall;
 import phalanx.arrangement.board.ShapeFilter;
 import phalanx.arrangement.board.SlotBoard;
 import phalanx.arrangement.board.TuneBoard;
-import phalanx.arrangement.laying.Arranger;
 import phalanx.arrangement.tune.TuneOctave;
 import phalanx.colour.Ending;
 import phalanx.colour.Fill;
 import phalanx.colour.PairWalk;
+import phalanx.findings.Found;
+import phalanx.findings.Review;
 import phalanx.performance.Performance;
 import phalanx.picking.WrittenPattern;
-import phalanx.review.Found;
-import phalanx.review.Remedies;
-import phalanx.review.Remedy;
-import phalanx.review.Review;
+import phalanx.planning.Arranger;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
+import phalanx.suggestion.Suggestion;
+import phalanx.suggestion.Suggestions;
 import phalanx.theory.Chord;
 
 /** Plans songs away from the interface's thread; only the newest question is answered. */
@@ -208,9 +208,11 @@ public final class PlanService {
   }
 
   /** Tries ways out of a finding. */
-  void remedies(Arrangement arrangement, Found found, Consumer<List<Remedy>> answer) {
+  void remedies(Arrangement arrangement, Found found, Consumer<List<Suggestion>> answer) {
     remedies.ask(
-        () -> Remedies.of(alone, arrangement, found), answer, fault("Ways out could not be tried"));
+        () -> Suggestions.of(alone, arrangement, found),
+        answer,
+        fault("Ways out could not be tried"));
   }
 
   /** Gathers what a player weighs at one chord. */

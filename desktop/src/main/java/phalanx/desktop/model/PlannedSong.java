@@ -2,8 +2,8 @@ package phalanx.desktop.model;
 
 import java.util.Optional;
 import phalanx.arrangement.Arrangement;
+import phalanx.findings.Review;
 import phalanx.performance.Performance;
-import phalanx.review.Review;
 
 /**
  * One plan of a song with its time and what is hard in it: made and published together, so that

@@ -7,7 +7,7 @@ import phalanx.arrangement.Note;
 import phalanx.desktop.model.FingerChoice;
 import phalanx.desktop.model.LoopBars;
 import phalanx.desktop.model.SlotRange;
-import phalanx.review.Grade;
+import phalanx.findings.Grade;
 
 /**
  * What the player has chosen in the strip, and what is marked there.

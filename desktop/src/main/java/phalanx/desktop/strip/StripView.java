@@ -21,9 +21,9 @@ import phalanx.desktop.model.FingerChoice;
 import phalanx.desktop.model.HeardPlace;
 import phalanx.desktop.model.LoopBars;
 import phalanx.desktop.model.Workspace;
+import phalanx.findings.Found;
+import phalanx.findings.Grade;
 import phalanx.instrument.Finger;
-import phalanx.review.Found;
-import phalanx.review.Grade;
 import phalanx.theory.Phrase;
 
 /** The two-hand strip on the screen, a picture each system: scrolls, zooms and selects. */

@@ -10,8 +10,8 @@ import java.util.Queue;
 import org.junit.jupiter.api.Test;
 import phalanx.arrangement.board.ShapeChoice;
 import phalanx.desktop.Demo;
+import phalanx.findings.Review;
 import phalanx.fretting.Shape;
-import phalanx.review.Review;
 import phalanx.song.Song;
 
 class WorkspaceTest {

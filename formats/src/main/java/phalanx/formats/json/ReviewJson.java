@@ -7,11 +7,11 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import java.util.function.Function;
 import phalanx.arrangement.Arrangement;
+import phalanx.findings.Found;
+import phalanx.findings.Review;
 import phalanx.instrument.StringSign;
-import phalanx.review.Found;
-import phalanx.review.Remedy;
-import phalanx.review.Review;
 import phalanx.song.Timeline.PlayedBar;
+import phalanx.suggestion.Suggestion;
 import phalanx.theory.Ticks;
 
 /** What is hard in an arrangement, as JSON. */
@@ -28,7 +28,7 @@ public final class ReviewJson {
    * @param fixes finds the ways out of a finding
    */
   public static String write(
-      Arrangement arrangement, Review review, Function<Found, List<Remedy>> fixes) {
+      Arrangement arrangement, Review review, Function<Found, List<Suggestion>> fixes) {
     ObjectNode root = MAPPER.createObjectNode();
     review
         .ceiling()
@@ -76,7 +76,7 @@ public final class ReviewJson {
     node.put("unit", found.finding().unit());
   }
 
-  private static void fix(ObjectNode node, Remedy remedy) {
+  private static void fix(ObjectNode node, Suggestion remedy) {
     node.put("words", remedy.words());
     node.put("findings", remedy.left().all());
     node.put("extraCost", Math.round(remedy.extraCost() * 100) / 100.0);

@@ -44,17 +44,8 @@ final class PinsField {
             frets.put(at, row(pin));
           }
         });
-    Map<SlotRef, Set<Integer>> damps = new HashMap<>();
-    each(
-        field,
-        "damps",
-        pin -> {
-          Set<Integer> strings = new TreeSet<>();
-          pin.at("strings").list().stream()
-              .map(s -> Tuning.STRINGS - s.whole(1, Tuning.STRINGS))
-              .forEach(strings::add);
-          damps.put(new SlotRef(bar(pin), tick(pin)), strings);
-        });
+    Map<SlotRef, Set<Integer>> damps = strings(field, "damps");
+    Map<SlotRef, Set<Integer>> ringing = strings(field, "ringing");
     Map<NoteRef, Integer> strings = new HashMap<>();
     each(
         field,
@@ -71,7 +62,23 @@ final class PinsField {
           FindingRef at = new FindingRef(bar(spot), tick(spot), spot.at("rule").text());
           accepted.put(at, spot.at("note").text(SongBounds.LONGEST_NAME));
         });
-    return new Pins(shapes, frets, strings, damps, accepted);
+    return new Pins(shapes, frets, strings, damps, ringing, accepted);
+  }
+
+  /** Strings by the chord at which something is wanted of them. */
+  private Map<SlotRef, Set<Integer>> strings(Field field, String name) {
+    Map<SlotRef, Set<Integer>> all = new HashMap<>();
+    each(
+        field,
+        name,
+        pin -> {
+          Set<Integer> strings = new TreeSet<>();
+          pin.at("strings").list().stream()
+              .map(s -> Tuning.STRINGS - s.whole(1, Tuning.STRINGS))
+              .forEach(strings::add);
+          all.put(new SlotRef(bar(pin), tick(pin)), strings);
+        });
+    return all;
   }
 
   private interface Pin {

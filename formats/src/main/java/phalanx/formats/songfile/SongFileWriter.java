@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.Comparator;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Stream;
@@ -169,20 +170,24 @@ public final class SongFileWriter {
                 Comparator.comparingInt(SlotRef::bar).thenComparingInt(SlotRef::tick)));
   }
 
+  private static void strings(ArrayNode list, Map<SlotRef, Set<Integer>> all) {
+    inOrder(all)
+        .forEach(
+            e -> {
+              ObjectNode at = list.addObject();
+              at.put("bar", e.getKey().bar());
+              at.put("tick", e.getKey().tick());
+              ArrayNode strings = at.putArray("strings");
+              new TreeSet<>(e.getValue()).forEach(s -> strings.add(StringSign.number(s)));
+            });
+  }
+
   private static void pins(ObjectNode node, Pins pins) {
     ArrayNode shapes = node.putArray("shapes");
     inOrder(pins.shapes()).forEach(e -> shape(shapes.addObject(), e.getKey(), e.getValue()));
     inOrder(pins.frets()).forEach(e -> frets(shapes.addObject(), e.getKey(), e.getValue()));
-    ArrayNode damps = node.putArray("damps");
-    inOrder(pins.damps())
-        .forEach(
-            e -> {
-              ObjectNode damp = damps.addObject();
-              damp.put("bar", e.getKey().bar());
-              damp.put("tick", e.getKey().tick());
-              ArrayNode damped = damp.putArray("strings");
-              new TreeSet<>(e.getValue()).forEach(s -> damped.add(StringSign.number(s)));
-            });
+    strings(node.putArray("damps"), pins.damps());
+    strings(node.putArray("ringing"), pins.ringing());
     ArrayNode strings = node.putArray("strings");
     pins.strings().entrySet().stream()
         .sorted(

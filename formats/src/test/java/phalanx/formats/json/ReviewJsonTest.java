@@ -6,14 +6,14 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import org.junit.jupiter.api.Test;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.laying.Arranger;
+import phalanx.findings.Review;
 import phalanx.formats.chordpro.ChordProReader;
 import phalanx.melody.TuneReader;
-import phalanx.review.Remedies;
-import phalanx.review.Review;
+import phalanx.planning.Arranger;
 import phalanx.song.FindingRef;
 import phalanx.song.Song;
 import phalanx.song.Tune;
+import phalanx.suggestion.Suggestions;
 import phalanx.theory.Meter;
 
 class ReviewJsonTest {
@@ -61,6 +61,6 @@ class ReviewJsonTest {
 
   private static JsonNode read(Arranger arranger, Arrangement a) throws Exception {
     return new ObjectMapper()
-        .readTree(ReviewJson.write(a, Review.of(a), f -> Remedies.of(arranger, a, f)));
+        .readTree(ReviewJson.write(a, Review.of(a), f -> Suggestions.of(arranger, a, f)));
   }
 }

@@ -12,7 +12,6 @@ import org.junit.jupiter.params.provider.EnumSource;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Note;
-import phalanx.arrangement.laying.Arranger;
 import phalanx.formats.chordpro.ChordProReader;
 import phalanx.formats.songfile.SongFileReader;
 import phalanx.formats.songfile.SongFileWriter;
@@ -26,6 +25,7 @@ import phalanx.picking.PickingStyle;
 import phalanx.picking.ThumbRoute;
 import phalanx.picking.Touch;
 import phalanx.picking.WrittenPattern;
+import phalanx.planning.Arranger;
 import phalanx.song.Song;
 import phalanx.theory.Meter;
 

@@ -7,10 +7,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.laying.Arranger;
 import phalanx.formats.Songs;
 import phalanx.formats.chordpro.ChordProReader;
 import phalanx.formats.patterns.PatternShelf;
+import phalanx.planning.Arranger;
 import phalanx.song.Song;
 
 class TextTabTest {

@@ -1,0 +1,60 @@
+package phalanx.findings;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Note;
+import phalanx.arrangement.Slot;
+import phalanx.performance.Performance;
+import phalanx.picking.ThumbRoute;
+import phalanx.song.Harmony;
+import phalanx.theory.Chord;
+import phalanx.theory.Phrase;
+
+/** Chords that the thumb starts on another note than their bass; a pedal means to. */
+public final class ForeignBass implements Rule {
+
+  /** Its name in files and on screens. */
+  public static final String NAME = "bass is not the chord’s";
+
+  @Override
+  public List<Found> in(Arrangement a, Performance p) {
+    List<Found> found = new ArrayList<>();
+    if (a.song().thumb() == ThumbRoute.PEDAL) {
+      return found;
+    }
+    for (Slot slot : a.slots()) {
+      if (slot.played().harmony() instanceof Harmony.Sounding s) {
+        a.notesFrom(slot.fromTick(), slot.toTick()).stream()
+            .filter(n -> n.part() == Note.Part.BASS)
+            .findFirst()
+            .flatMap(n -> finding(a, s.chord(), n).map(f -> at(a, f, n)))
+            .ifPresent(found::add);
+      }
+    }
+    return found;
+  }
+
+  private static Found at(Arrangement a, Finding finding, Note bass) {
+    return Found.at(a, finding, bass.tick(), Optional.of(bass.string()));
+  }
+
+  private static Optional<Finding> finding(Arrangement a, Chord chord, Note bass) {
+    int shape = bass.midi() - a.song().guitar().capo();
+    int away = Math.floorMod(shape - chord.bass().chroma(), 12);
+    if (away == 0) {
+      return Optional.empty();
+    }
+    String words = "the thumb starts %s on %s, its bass is %s";
+    String name = chord.spelling(Math.floorMod(shape, 12)).map(Object::toString).orElse("another");
+    return Optional.of(
+        new Finding(
+            NAME,
+            Grade.HEARD,
+            Phrase.of(words, chord, name, chord.bass()),
+            Math.min(away, 12 - away),
+            0,
+            "semitones"));
+  }
+}

@@ -1,0 +1,72 @@
+package phalanx.findings;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Stream;
+import phalanx.arrangement.Arrangement;
+import phalanx.performance.Performance;
+
+/**
+ * What is hard in an arrangement.
+ *
+ * @param findings what the rules found, by time, but what the player accepted
+ * @param accepted what the player leaves as it is, by time
+ * @param ceiling the tempo up to which both hands hold
+ */
+public record Review(List<Found> findings, List<Found> accepted, TempoCeiling ceiling) {
+
+  private static final List<Rule> RULES =
+      List.of(
+          new MissingShapes(),
+          new BrokenPins(),
+          new TuneAway(),
+          new TuneReach(),
+          new TuneCutOff(),
+          new TuneOnTop(),
+          new LostSlurs(),
+          new LateChanges(),
+          new Stretches(),
+          new HardBends(),
+          new ForeignBass(),
+          new RingsOver(),
+          new DeadStrings(),
+          new UnmutedStrings(),
+          new FingersTooSoon(),
+          new Crossings(),
+          new BusyFingers());
+
+  public Review {
+    findings = List.copyOf(findings);
+    accepted = List.copyOf(accepted);
+  }
+
+  /** How many findings there are of each grade, but those the player accepted. */
+  public Tally tally() {
+    return Tally.of(findings);
+  }
+
+  /** Notes of the tune that no finger reaches, accepted or not. */
+  public List<Found> unreached() {
+    return Stream.concat(findings.stream(), accepted.stream())
+        .filter(f -> f.finding().rule().equals(TuneReach.NAME))
+        .toList();
+  }
+
+  /** Looks an arrangement through. */
+  public static Review of(Arrangement arrangement) {
+    return of(Performance.of(arrangement));
+  }
+
+  /** The same, where its time is known already. */
+  public static Review of(Performance performance) {
+    Arrangement arrangement = performance.arrangement();
+    List<Found> found = new ArrayList<>();
+    RULES.forEach(r -> found.addAll(r.in(arrangement, performance)));
+    found.sort(Comparator.comparingInt(Found::tick));
+    return new Review(
+        Found.together(found.stream().filter(f -> f.accepted(arrangement).isEmpty()).toList()),
+        Found.together(found.stream().filter(f -> f.accepted(arrangement).isPresent()).toList()),
+        TempoCeiling.of(arrangement, performance));
+  }
+}

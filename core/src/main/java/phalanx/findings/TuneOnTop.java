@@ -1,0 +1,48 @@
+package phalanx.findings;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Note;
+import phalanx.performance.Performance;
+import phalanx.theory.Phrase;
+
+/**
+ * Notes struck above the tune while it sounds, so that they are heard as the tune, unless they may
+ * be.
+ */
+public final class TuneOnTop implements Rule {
+
+  /** Its name in files and on screens. */
+  public static final String NAME = "tune not on top";
+
+  @Override
+  public List<Found> in(Arrangement a, Performance p) {
+    List<Found> found = new ArrayList<>();
+    for (Note tune : a.notes()) {
+      if (a.song().tune().onTop() && tune.part() == Note.Part.TUNE && isHighest(a, tune)) {
+        a.notesFrom(tune.tick(), tune.tick() + tune.lengthTicks()).stream()
+            .filter(n -> n.part() != Note.Part.TUNE && n.midi() > tune.midi())
+            .forEach(n -> found.add(found(a, n, tune)));
+      }
+    }
+    return found;
+  }
+
+  /** Of notes that begin together only the highest is the tune’s top. */
+  private static boolean isHighest(Arrangement a, Note tune) {
+    return a.notesFrom(tune.tick(), tune.tick() + 1).stream()
+        .noneMatch(n -> n.part() == Note.Part.TUNE && n.midi() > tune.midi());
+  }
+
+  private static Found found(Arrangement a, Note above, Note tune) {
+    int semitones = above.midi() - tune.midi();
+    String words =
+        Phrase.of(
+            "a note is struck %d %s above the tune",
+            semitones, semitones == 1 ? "semitone" : "semitones");
+    Finding finding = new Finding(NAME, Grade.HEARD, words, semitones, 0, "semitones");
+    return Found.at(a, finding, above.tick(), Optional.of(above.string()));
+  }
+}

@@ -1,0 +1,189 @@
+package phalanx.picking;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import phalanx.fretting.Cost;
+import phalanx.fretting.CostTerm;
+import phalanx.fretting.Shape;
+import phalanx.instrument.Guitar;
+import phalanx.theory.Chord;
+import phalanx.theory.ChordTone;
+import phalanx.theory.Interval;
+
+/**
+ * What the pattern strikes while a chord lasts, and what of the chord it makes heard over a shape:
+ * the strings its fingers are at home on, a second string for the thumb to alternate with, and the
+ * third or what stands for it. It is worth as much as ease, so a shape that leaves it out costs
+ * more.
+ *
+ * @param roles what is struck, without the tune's where one is sung
+ * @param turns how often the thumb is struck where its route takes it; four are a whole route
+ * @param thumb the thumb's way
+ * @param pedal the open string that a pedal stays on, if the song has one
+ * @param brush what a brush goes over, if there is one
+ * @param chord the chord, if one sounds
+ * @param guitar what it is played on
+ */
+public record PatternHeard(
+    Set<Role> roles,
+    int turns,
+    ThumbRoute thumb,
+    Optional<Integer> pedal,
+    Optional<Strings> brush,
+    Optional<Chord> chord,
+    Guitar guitar) {
+
+  /** More strokes than a route has strings bring no other string. */
+  private static final int WHOLE_ROUTE = 4;
+
+  /** String ④, the highest the thumb starts on. */
+  private static final int LAST_BASS = 2;
+
+  /** The third, or the fourth or second in its place, by their numbers. */
+  private static final List<Integer> THIRDS = List.of(3, 4, 2);
+
+  /** Neighbouring strings, 0 for ⑥ to 5 for ①. */
+  public record Strings(int low, int high) {
+
+    private Strings and(Strings other) {
+      return new Strings(Math.min(low, other.low), Math.max(high, other.high));
+    }
+  }
+
+  public PatternHeard {
+    roles = Set.copyOf(roles);
+    turns = Math.min(turns, WHOLE_ROUTE);
+  }
+
+  /**
+   * What some steps strike.
+   *
+   * @param sung whether a tune takes the place of the pattern's own
+   */
+  public static PatternHeard of(
+      List<Pattern.Step> steps,
+      boolean sung,
+      ThumbRoute thumb,
+      Optional<Integer> pedal,
+      Optional<Chord> chord,
+      Guitar guitar) {
+    Set<Role> roles = EnumSet.noneOf(Role.class);
+    int turns = 0;
+    Optional<Strings> brush = Optional.empty();
+    for (Pattern.Step step : steps) {
+      for (Stroke stroke : step.strokes()) {
+        if (stroke instanceof Stroke.Pluck p && !(sung && p.role() == Role.TUNE)) {
+          roles.add(p.role());
+          turns += p.role() == Role.THUMB ? 1 : 0;
+        } else if (stroke instanceof Stroke.Brush b) {
+          Strings over = new Strings(b.low(), b.high());
+          brush = Optional.of(brush.map(over::and).orElse(over));
+        }
+      }
+    }
+    return new PatternHeard(roles, turns, thumb, pedal, brush, chord, guitar);
+  }
+
+  /** The strings that the fingers are at home on; an inner stroke takes what there is. */
+  public Set<Integer> homes() {
+    return roles.stream()
+        .filter(r -> !r.isThumb() && r != Role.INNER)
+        .map(Role::home)
+        .collect(Collectors.toSet());
+  }
+
+  /** What a shape costs for what is not heard over it. */
+  public double cost(Shape shape) {
+    return terms(shape).stream().mapToDouble(Cost::value).sum();
+  }
+
+  /** The same term by term. */
+  public List<Cost> terms(Shape shape) {
+    List<Cost> terms = new ArrayList<>();
+    long silent = homes().stream().filter(s -> !shape.sounds(s)).count();
+    if (silent > 0) {
+      terms.add(CostTerm.SILENT_HOME.times(silent));
+    }
+    if (chord.isPresent() && !shape.soundingStrings().isEmpty()) {
+      StringRoles on = StringRoles.on(shape, chord.get(), guitar);
+      if (alternates() && on.string(Role.ALTERNATE).equals(on.string(Role.ROOT))) {
+        terms.add(CostTerm.ONE_BASS.times(1));
+      }
+      int openBelow = openBass(shape, on, chord.get());
+      if (openBelow > 0) {
+        terms.add(CostTerm.OPEN_BASS.times(openBelow));
+      }
+      boolean wanted = roles.stream().anyMatch(r -> !r.isThumb());
+      if (wanted && third(chord.get()).filter(t -> !isStruck(t, shape, on)).isPresent()) {
+        terms.add(CostTerm.NO_THIRD.times(1));
+      }
+    }
+    return terms;
+  }
+
+  /** 1 or 3 for one or two strings below an open bass that is root or fifth, 0 for none. */
+  private int openBass(Shape shape, StringRoles on, Chord over) {
+    int bass = on.string(Role.ROOT).orElse(0);
+    boolean open = shape.fret(bass).orElse(Shape.SILENT) == 0;
+    int chroma = Math.floorMod(guitar.shapeMidi(bass, 0), 12);
+    boolean firm =
+        over.bass().chroma() == chroma
+            && over.intervalOf(chroma).filter(i -> i.number() == 1 || i.number() == 5).isPresent();
+    return open && firm && bass <= LAST_BASS ? bass * (bass + 1) / 2 : 0;
+  }
+
+  private boolean alternates() {
+    return (turns > 1 || roles.contains(Role.ALTERNATE))
+        && thumb != ThumbRoute.STEADY
+        && thumb != ThumbRoute.PEDAL;
+  }
+
+  /** The pitch class of the third, or of the fourth or second in its place. */
+  public static Optional<Integer> third(Chord chord) {
+    for (int number : THIRDS) {
+      Optional<Interval> tone =
+          chord.tones().stream()
+              .filter(ChordTone::essential)
+              .map(ChordTone::interval)
+              .filter(i -> i.number() == number)
+              .findFirst();
+      if (tone.isPresent()) {
+        return Optional.of(Math.floorMod(chord.root().chroma() + tone.get().chroma(), 12));
+      }
+    }
+    return Optional.empty();
+  }
+
+  private boolean isStruck(int chroma, Shape shape, StringRoles on) {
+    return struck(shape, on).stream()
+        .anyMatch(s -> Math.floorMod(guitar.shapeMidi(s, shape.fret(s).orElse(0)), 12) == chroma);
+  }
+
+  /**
+   * The strings that are struck over a shape, 0 for ⑥ to 5 for ①, without the tune's; where a tune
+   * is sung some may give way to it.
+   */
+  public Set<Integer> struck(Shape shape) {
+    return chord.isEmpty() || shape.soundingStrings().isEmpty()
+        ? Set.of()
+        : struck(shape, StringRoles.on(shape, chord.get(), guitar));
+  }
+
+  private Set<Integer> struck(Shape shape, StringRoles on) {
+    Set<Integer> strings = new HashSet<>();
+    List<Integer> route = on.route(thumb, pedal).strings();
+    strings.addAll(route.subList(0, Math.min(turns, route.size())));
+    roles.stream().filter(r -> r != Role.THUMB).forEach(r -> on.string(r).ifPresent(strings::add));
+    brush.ifPresent(
+        b ->
+            shape.soundingStrings().stream()
+                .filter(s -> s >= b.low() && s <= b.high())
+                .forEach(strings::add));
+    return strings;
+  }
+}

@@ -1,0 +1,70 @@
+package phalanx.planning;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.DoubleSupplier;
+import phalanx.fretting.CostTerm;
+import phalanx.fretting.PlanSlot;
+import phalanx.fretting.PlanSolver;
+import phalanx.fretting.ShapePlan;
+
+/**
+ * Looks for the plan of a song as long as it may cost no more than a limit. What a plan costs at
+ * least is what the cheapest shape of every slot costs, changes left out: first of the chord alone,
+ * then with pattern and tune, slot by slot.
+ */
+final class PlanSearch {
+
+  private final SongSlots slots;
+  private final DoubleSupplier limit;
+  private double atLeast;
+
+  /**
+   * A search.
+   *
+   * @param limit asked again and again
+   */
+  PlanSearch(SongSlots slots, DoubleSupplier limit) {
+    this.slots = slots;
+    this.limit = limit;
+  }
+
+  /** The plan; empty if it costs more. */
+  Optional<ShapePlan> plan() {
+    // A shape may cost less than nothing, so what was not looked at yet counts with its floor.
+    double[] least = new double[slots.count()];
+    Arrays.fill(least, CostTerm.LEAST_OF_A_SHAPE);
+    atLeast = least.length * CostTerm.LEAST_OF_A_SHAPE;
+    for (int i = 0; i < least.length && goesOn(); i++) {
+      double alone = slots.leastAlone(i);
+      atLeast += alone - least[i];
+      least[i] = alone;
+    }
+    List<PlanSlot> rows = new ArrayList<>();
+    for (int i = 0; i < least.length && goesOn(); i++) {
+      rows.add(slots.row(i));
+      atLeast += rows.get(i).least() - least[i];
+    }
+    if (!goesOn()) {
+      return Optional.empty();
+    }
+    ShapePlan plan = PlanSolver.solve(slots.problem(rows));
+    atLeast = plan.cost();
+    return Optional.of(plan).filter(p -> goesOn());
+  }
+
+  /** What the plan costs at least, as far as it was looked for. */
+  double atLeast() {
+    return atLeast;
+  }
+
+  /** Sums of the same costs in another order differ by this much at most, as a share. */
+  private static final double ROUNDING = 1e-9;
+
+  private boolean goesOn() {
+    double most = limit.getAsDouble();
+    return atLeast <= most + ROUNDING * (1 + Math.abs(most));
+  }
+}

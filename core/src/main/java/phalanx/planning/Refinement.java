@@ -1,0 +1,180 @@
+package phalanx.planning;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Slot;
+import phalanx.findings.Changes;
+import phalanx.findings.Found;
+import phalanx.findings.Grade;
+import phalanx.findings.Review;
+import phalanx.fretting.CostTerm;
+import phalanx.fretting.PlanProblem;
+import phalanx.fretting.PlanSlot;
+import phalanx.fretting.PlanSolver;
+import phalanx.fretting.RatedShape;
+import phalanx.fretting.Reach;
+import phalanx.fretting.ShapePlan;
+import phalanx.fretting.StretchCost;
+import phalanx.performance.Performance;
+import phalanx.theory.Ticks;
+
+/**
+ * Brings what is found in an arrangement back into the plan. The solver rates a shape by what the
+ * pattern is expected to strike of it; what then is really struck may differ, and some things are
+ * only known once both hands are put together. So the plan is looked through as the player would,
+ * what was expected wrongly is corrected, what is found weighs on the shapes it is found with, and
+ * the song is solved again, until nothing is found, nothing changes any more, or the rounds are
+ * over. The plan with least that cannot be done, then least that is heard, then least cost is
+ * taken: with no findings that is the first.
+ */
+final class Refinement {
+
+  /** Rounds after the first plan: each leads around at least one more shape with a finding. */
+  private static final int ROUNDS = 8;
+
+  /** A plan, played and looked through. */
+  private record Played(Arrangement arrangement, Performance performance, Review review) {
+
+    /** Cost without what was found, so that rounds can be compared. */
+    double cost() {
+      ShapePlan plan = arrangement.plan();
+      double found = 0;
+      for (int i = 0; i < arrangement.slots().size(); i++) {
+        found += plan.chosen(i).found();
+      }
+      return plan.cost() - found;
+    }
+
+    boolean isBetterThan(Played other) {
+      return ORDER.compare(this, other) < 0;
+    }
+
+    private static final Comparator<Played> ORDER =
+        Comparator.<Played>comparingInt(p -> p.review.tally().cannot())
+            .thenComparingInt(p -> p.review.tally().heard())
+            .thenComparingDouble(Played::cost);
+  }
+
+  private final Function<ShapePlan, Arrangement> play;
+  private final Runnable check;
+
+  /**
+   * For a song.
+   *
+   * @param play puts both hands together for a plan
+   * @param check called before every round; may throw to give up
+   */
+  Refinement(Function<ShapePlan, Arrangement> play, Runnable check) {
+    this.play = play;
+    this.check = check;
+  }
+
+  /** The best arrangement found from a plan on. */
+  Arrangement of(ShapePlan first) {
+    Played best = played(first);
+    Played now = best;
+    for (int round = 0; round < ROUNDS && now.review().tally().hard() > 0; round++) {
+      check.run();
+      Optional<PlanProblem> corrected = corrected(now);
+      if (corrected.isEmpty()) {
+        break;
+      }
+      now = played(PlanSolver.solve(corrected.get(), now.arrangement().plan()));
+      best = now.isBetterThan(best) ? now : best;
+    }
+    return best.arrangement();
+  }
+
+  private Played played(ShapePlan plan) {
+    Arrangement arrangement = play.apply(plan);
+    Performance performance = Performance.of(arrangement);
+    return new Played(arrangement, performance, Review.of(performance));
+  }
+
+  /** What is to be solved next; empty where there is nothing to choose at any finding. */
+  private Optional<PlanProblem> corrected(Played played) {
+    Arrangement a = played.arrangement();
+    List<PlanSlot> slots = new ArrayList<>(a.plan().problem().slots());
+    boolean changed = correctTimes(played, slots);
+    Set<Integer> corrected = new HashSet<>();
+    for (Found found : played.review().findings()) {
+      Grade grade = found.finding().grade();
+      if (grade.isHard()) {
+        for (int tick : found.ticks()) {
+          int at = slotAt(a, tick);
+          boolean rests = correctResting(a, slots, at, corrected);
+          rests |= at > 0 && correctResting(a, slots, at - 1, corrected);
+          changed |= rests || weigh(a, slots, at, grade);
+        }
+      }
+    }
+    return changed
+        ? Optional.of(new PlanProblem(slots, a.plan().problem().changes()))
+        : Optional.empty();
+  }
+
+  private static int slotAt(Arrangement a, int tick) {
+    int low = 0;
+    int high = a.slots().size() - 1;
+    while (low < high) {
+      int middle = (low + high + 1) >>> 1;
+      if (a.slots().get(middle).fromTick() <= tick) {
+        low = middle;
+      } else {
+        high = middle - 1;
+      }
+    }
+    return low;
+  }
+
+  /** Changes that have less time than was expected. */
+  private static boolean correctTimes(Played played, List<PlanSlot> slots) {
+    Arrangement a = played.arrangement();
+    boolean changed = false;
+    for (Changes.Change change : Changes.ofShapes(a, played.performance())) {
+      double has = Ticks.millis(change.ticks(), a.song().tempo());
+      int at = slotAt(a, change.tick());
+      if (has < change.needed() && has < slots.get(at).changeMillis()) {
+        slots.set(at, slots.get(at).in(has));
+        changed = true;
+      }
+    }
+    return changed;
+  }
+
+  /** A shape of which fingers were expected to rest that are needed. */
+  private static boolean correctResting(
+      Arrangement a, List<PlanSlot> slots, int at, Set<Integer> corrected) {
+    Slot slot = a.slots().get(at);
+    RatedShape chosen = a.plan().chosen(at);
+    boolean needed = !slot.resting().containsAll(chosen.resting());
+    if (!needed || !corrected.add(at)) {
+      return false;
+    }
+    Reach reach = a.plan().problem().changes().reach();
+    double more =
+        StretchCost.of(chosen.shape(), slot.resting(), reach)
+            - StretchCost.of(chosen.shape(), chosen.resting(), reach);
+    int candidate = a.plan().choice(at);
+    slots.set(at, slots.get(at).with(candidate, chosen.resting(slot.resting(), more)));
+    return true;
+  }
+
+  /** Lets a finding weigh on the shape it is found with, where there is another. */
+  private static boolean weigh(Arrangement a, List<PlanSlot> slots, int at, Grade grade) {
+    PlanSlot slot = slots.get(at);
+    int candidate = a.plan().choice(at);
+    if (slot.pinned().isPresent() || slot.candidates().size() < 2) {
+      return false;
+    }
+    CostTerm term = grade == Grade.CANNOT ? CostTerm.CANNOT_BE_DONE : CostTerm.WILL_BE_HEARD;
+    slots.set(at, slot.with(candidate, slot.candidates().get(candidate).finding(term.weight())));
+    return true;
+  }
+}

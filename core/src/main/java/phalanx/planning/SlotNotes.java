@@ -1,0 +1,272 @@
+package phalanx.planning;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.IntStream;
+import phalanx.arrangement.Damp;
+import phalanx.arrangement.Damper;
+import phalanx.arrangement.Remark;
+import phalanx.arrangement.Slot;
+import phalanx.arrangement.tune.TunePlace;
+import phalanx.arrangement.tune.TuneRing;
+import phalanx.arrangement.tune.TuneStrokes;
+import phalanx.fretting.Muting;
+import phalanx.fretting.Shape;
+import phalanx.instrument.StringSign;
+import phalanx.instrument.Tuning;
+import phalanx.picking.PickFinger;
+import phalanx.picking.Role;
+import phalanx.picking.StringRoles;
+import phalanx.picking.Stroke;
+import phalanx.planning.TimedSteps.TimedStep;
+import phalanx.song.NoteRef;
+import phalanx.song.Song;
+
+/** Lays the steps over one chord on the strings of its shape. */
+public final class SlotNotes {
+
+  /** Time from string to string in a brush, ticks: about 14 ms at 90 quarters a minute. */
+  static final int BRUSH_TICKS = 105;
+
+  private final Song song;
+  private final Shape shape;
+  private final StringRoles roles;
+  private final StringRoles.Route route;
+  private final Optional<ExtraFinger> third;
+  private final boolean hasTune;
+  private final Set<Remark> remarks = new LinkedHashSet<>();
+  private final StrokeStrings strings;
+
+  /**
+   * For a chord.
+   *
+   * @param third the third voice of the thumb's route where it lies outside the shape
+   */
+  SlotNotes(
+      Song song,
+      Slot slot,
+      StringRoles roles,
+      StringRoles.Route route,
+      Optional<ExtraFinger> third) {
+    this.third = third;
+    this.song = song;
+    this.shape = slot.held();
+    this.roles = roles;
+    this.route = route;
+    hasTune = !slot.tune().isEmpty();
+    strings = new StrokeStrings(song, shape, roles, route, remarks);
+    remarks.addAll(slot.found());
+    roles.remarks().forEach(this::say);
+    route.remarks().forEach(this::say);
+  }
+
+  /** With one stroke on another string, where that is free. */
+  SlotNotes wishing(Optional<StrokeStrings.Wish> other) {
+    strings.wish(other);
+    return this;
+  }
+
+  /** For a tune over no chord: no string is the pattern's. */
+  static SlotNotes tuneAlone(Song song, Slot slot) {
+    StringRoles roles = StringRoles.NONE;
+    return new SlotNotes(
+        song, slot, roles, roles.route(song.thumb(), Optional.empty()), Optional.empty());
+  }
+
+  /** What had to be done otherwise than the pattern says. */
+  Set<Remark> remarks() {
+    return remarks;
+  }
+
+  private void say(String words) {
+    remarks.add(Remark.note(words));
+  }
+
+  private void found(Remark.Kind kind, String words, int tick, int string) {
+    remarks.add(Remark.at(kind, words, tick, string, new Remark.Figure(1, 0, "strings")));
+  }
+
+  /** The first bass string of the chord as a MIDI note counted from the capo. */
+  Optional<Integer> root() {
+    return route.strings().stream()
+        .findFirst()
+        .map(s -> song.guitar().shapeMidi(s, shape.fret(s).orElse(0)));
+  }
+
+  /**
+   * Lays one step.
+   *
+   * @param walk finds the step into the next root, given the lowest finger string; empty for none
+   * @param tune the notes of the tune that begin with it
+   * @param ring the strings the tune needs, those that begin now included
+   */
+  VoicedStep lay(
+      TimedStep placed, Optional<WalkingStep> walk, List<TuneStrokes.Struck> tune, TuneRing ring) {
+    Map<Integer, VoicedStroke> plucks = new HashMap<>();
+    tune.forEach(t -> plucks.put(t.place().string(), sung(placed, t)));
+    List<ExtraFinger> beside = plucks.values().stream().flatMap(p -> p.step().stream()).toList();
+    plucks.replaceAll((string, p) -> p.apart(shape, beside));
+    int belowTune = plucks.keySet().stream().min(Integer::compare).orElse(Tuning.STRINGS);
+    List<Stroke.Pluck> wanted = new ArrayList<>(placed.step().plucks().toList());
+    wanted.sort((a, b) -> Boolean.compare(!a.role().isThumb(), !b.role().isThumb()));
+    // Where there is a tune it takes the place of the pattern's own.
+    wanted.removeIf(p -> p.role() == Role.TUNE && hasTune);
+    int lowest = 0;
+    for (Stroke.Pluck pluck : wanted) {
+      NoteRef ref = ref(placed, pluck.role());
+      // One finger beside the shape is as much as was tried: the tune's comes first.
+      boolean atThird =
+          third.isPresent() && strings.isThirdsTurn() && !ring.holdsBeside(placed.tick());
+      int most = pluck.role().isThumb() ? belowTune - 1 : Tuning.STRINGS - 1;
+      Optional<Integer> string =
+          strings.room(
+              strings.wanted(pluck, ref, lowest, placed.tick()),
+              pluck,
+              lowest,
+              most,
+              placed.tick(),
+              ring,
+              plucks);
+      if (string.isPresent()) {
+        boolean outside =
+            pluck.role() == Role.THUMB && atThird && string.get() == third.get().string();
+        plucks.put(
+            string.get(),
+            new VoicedStroke(string.get(), pluck, ref, outside ? third : Optional.empty()));
+        lowest = pluck.role().isThumb() ? string.get() + 1 : lowest;
+      }
+    }
+    if (!ring.holdsBeside(placed.tick())) {
+      walk.ifPresent(w -> walk(plucks, w, placed.tick(), ring));
+    }
+    List<VoicedStroke> rising =
+        plucks.values().stream().sorted((a, b) -> a.string() - b.string()).toList();
+    Optional<Stroke.Brush> brush = only(placed, Stroke.Brush.class);
+    List<Integer> brushed =
+        brush.map(b -> brushed(b, plucks.keySet(), placed.tick(), ring)).orElse(List.of());
+    Optional<Stroke.Knock> hit =
+        only(placed, Stroke.Knock.class).filter(h -> leavesTheTune(h, placed.tick(), ring, plucks));
+    return new VoicedStep(
+        placed, rising, brush.filter(b -> !brushed.isEmpty()), brushed, hit, damps(placed));
+  }
+
+  /** Where a stroke is written: its bar, and the ticks from where the bar's metre begins. */
+  static NoteRef ref(TimedStep placed, Role role) {
+    return new NoteRef(
+        placed.bar().written(), placed.step().tick() - placed.bar().metreTick(), role);
+  }
+
+  private static VoicedStroke sung(TimedStep placed, TuneStrokes.Struck struck) {
+    TunePlace place = struck.place();
+    Optional<ExtraFinger> beside =
+        place.inShape()
+            ? Optional.empty()
+            : Optional.of(
+                new ExtraFinger(place.string(), place.fret(), place.finger(), place.left()));
+    return new VoicedStroke(
+        place.string(),
+        Stroke.Pluck.of(Role.TUNE),
+        ref(placed, Role.TUNE),
+        beside,
+        Optional.of(struck.endTick()),
+        struck.slur(),
+        struck.slurredFrom(),
+        Articulation.of(struck.note(), place));
+  }
+
+  /** A hit that would stop the tune is left out. */
+  private boolean leavesTheTune(
+      Stroke.Knock hit, int tick, TuneRing ring, Map<Integer, VoicedStroke> plucks) {
+    boolean stops =
+        IntStream.range(0, Tuning.STRINGS)
+            .anyMatch(s -> hit.hit().damps(s) && !plucks.containsKey(s) && ring.rings(s, tick));
+    if (stops) {
+      say("a " + hit.hit().words() + " is left out: it would stop the tune");
+    }
+    return !stops;
+  }
+
+  /** How a walking bass goes on from here. */
+  interface WalkingStep {
+    Optional<ExtraFinger> into(Shape held, int below);
+  }
+
+  private void walk(Map<Integer, VoicedStroke> plucks, WalkingStep walk, int tick, TuneRing ring) {
+    Optional<VoicedStroke> thumb =
+        plucks.values().stream().filter(VoicedStroke::byThumb).findFirst();
+    if (thumb.filter(t -> song.pins().string(t.ref()).isPresent()).isPresent()) {
+      return;
+    }
+    int below =
+        plucks.keySet().stream()
+            .filter(s -> thumb.isEmpty() || s != thumb.get().string())
+            .mapToInt(s -> s)
+            .min()
+            .orElse(Tuning.STRINGS);
+    Optional<ExtraFinger> step =
+        walk.into(shape, below).filter(s -> !ring.blocks(s.string(), tick));
+    if (thumb.isPresent() && step.isPresent()) {
+      VoicedStroke usual = thumb.get();
+      plucks.remove(usual.string());
+      plucks.put(
+          step.get().string(),
+          new VoicedStroke(step.get().string(), usual.pluck(), usual.ref(), step));
+    } else if (thumb.isPresent()) {
+      say("no step into the next root is in reach: the thumb stays on its strings");
+    }
+  }
+
+  private static <T extends Stroke> Optional<T> only(TimedStep placed, Class<T> kind) {
+    return placed.step().strokes().stream().filter(kind::isInstance).map(kind::cast).findFirst();
+  }
+
+  /** The sounding strings a brush goes over, in its order, but those plucked at the same time. */
+  private List<Integer> brushed(Stroke.Brush brush, Set<Integer> plucked, int tick, TuneRing ring) {
+    List<Integer> crossed =
+        new ArrayList<>(
+            IntStream.rangeClosed(brush.low(), brush.high())
+                .filter(s -> shape.sounds(s) && !plucked.contains(s) && !ring.blocks(s, tick))
+                .filter(s -> !ring.isAbove(s, strings.pitch(s), tick))
+                .boxed()
+                .toList());
+    if (crossed.isEmpty()) {
+      found(Remark.Kind.NO_STRING, "no string sounds under the brush", tick, brush.low());
+      return crossed;
+    }
+    for (Muting.Muted muted : Muting.of(shape)) {
+      boolean over =
+          crossed.get(0) < muted.string() && muted.string() < crossed.get(crossed.size() - 1);
+      if (over && muted.reason() == Muting.Reason.NOT_STRUCK) {
+        String words = "the brush crosses " + StringSign.of(muted.string());
+        found(Remark.Kind.UNMUTED, words + ", which is not muted", tick, muted.string());
+      }
+    }
+    if (!brush.towardsTreble()) {
+      Collections.reverse(crossed);
+    }
+    return crossed;
+  }
+
+  /** What the pattern stops: the thumb its strings, each finger its own. */
+  private List<Damp> damps(TimedStep placed) {
+    List<Damp> damps = new ArrayList<>();
+    for (Stroke stroke : placed.step().strokes()) {
+      if (stroke instanceof Stroke.Stop stop && stop.role().isThumb()) {
+        damps.add(new Damp(placed.tick(), route.strings(), new Damper.Picking(PickFinger.P)));
+      } else if (stroke instanceof Stroke.Stop stop) {
+        roles.string(stop.role()).map(s -> damp(placed.tick(), s)).ifPresent(damps::add);
+      }
+    }
+    return damps;
+  }
+
+  private Damp damp(int tick, int string) {
+    return new Damp(tick, List.of(string), new Damper.Picking(song.school().atHome(string)));
+  }
+}

@@ -1,0 +1,364 @@
+package phalanx.planning;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.IntStream;
+import phalanx.arrangement.Remark;
+import phalanx.arrangement.Slot;
+import phalanx.arrangement.tune.TuneFit;
+import phalanx.arrangement.tune.TuneRing;
+import phalanx.arrangement.tune.TuneStrokes;
+import phalanx.arrangement.tune.TuneWay;
+import phalanx.fretting.Reach;
+import phalanx.instrument.Tuning;
+import phalanx.picking.FingerAssignment;
+import phalanx.picking.Fingered;
+import phalanx.picking.Pattern;
+import phalanx.picking.PickFinger;
+import phalanx.picking.Role;
+import phalanx.picking.Roll;
+import phalanx.picking.Strike;
+import phalanx.picking.StringRoles;
+import phalanx.picking.ThumbRoute;
+import phalanx.planning.TimedSteps.TimedStep;
+import phalanx.song.Clock;
+import phalanx.song.Harmony;
+import phalanx.song.Song;
+import phalanx.song.Timeline;
+import phalanx.song.Timeline.PlayedBar;
+import phalanx.theory.Ticks;
+
+/** Lays patterns on the shapes of a song and fingers them. Private to one arrangement. */
+public final class SongNotes {
+
+  /** Up to this string, ③, the thumb plucks what the index finger touches. */
+  private static final int LOWEST_OF_RING = 3;
+
+  private final Song song;
+  private final Timeline timeline;
+  private final Clock clock;
+  private final List<Slot> slots;
+  private final TimedSteps placed;
+  private final TuneStrokes tune;
+  private final TuneRing ring;
+  private final WalkingBass walking;
+  private final Reach reach;
+  private final Map<Integer, List<TimedStep>> bySlot = new HashMap<>();
+  private final Map<Integer, SlotNotes> layings = new HashMap<>();
+  private final List<VoicedStep> laid = new ArrayList<>();
+  private final List<Strike> strikes = new ArrayList<>();
+
+  /**
+   * What a song plays on the shapes of its slots.
+   *
+   * @param ways where the tune lies in each
+   */
+  SongNotes(
+      Song song,
+      Timeline timeline,
+      List<Slot> slots,
+      TimedSteps placed,
+      List<TuneWay> ways,
+      TuneFit fit) {
+    this.song = song;
+    this.timeline = timeline;
+    clock = Clock.of(song, timeline);
+    this.placed = placed;
+    ring = new TuneRing(song.tune().onTop());
+    this.slots = heldInTime(slots, placed.early());
+    reach = fit.reach();
+    tune = new TuneStrokes(this.slots, ways, fit);
+    walking = new WalkingBass(reach, song.key());
+  }
+
+  /** Lays everything on the shapes; to be asked once. */
+  FingeredNotes sounding() {
+    Map<Integer, TimedStep> last = lastThumbStrokes();
+    List<Integer> goingOn = new ArrayList<>(tune.goingOn());
+    TreeMap<Integer, TimedStep> steps = withTune();
+    steps.values().forEach(s -> bySlot.computeIfAbsent(s.slot(), k -> new ArrayList<>()).add(s));
+    for (TimedStep step : steps.values()) {
+      while (!goingOn.isEmpty() && goingOn.get(0) <= step.tick()) {
+        ring(goingOn.remove(0), step.slot());
+      }
+      lay(step, last);
+    }
+    List<Fingered> fingers = FingerAssignment.assign(strikes, song.school(), song.tempo());
+    leaveOutSlursFromNothing(fingers);
+    remarkOn(fingers);
+    List<Slot> remarked = remarked();
+    FingeredNotes sounding = new FingeredNotes(song, remarked, laid, fingers);
+    tune.kept((struck, slot) -> sounding.keep(struck, remarked.get(slot)));
+    return sounding;
+  }
+
+  /** The steps of the patterns, and empty ones where only the tune is struck. */
+  private TreeMap<Integer, TimedStep> withTune() {
+    TreeMap<Integer, TimedStep> steps = new TreeMap<>();
+    placed.steps().forEach(s -> steps.put(s.tick(), s));
+    tune.ticks()
+        .forEach(
+            (tick, slot) ->
+                steps.computeIfAbsent(
+                    tick,
+                    t -> {
+                      PlayedBar bar = barAt(t, slot);
+                      return new TimedStep(t, bar, slot, Pattern.Step.of(bar.inMetre(t)));
+                    }));
+    return steps;
+  }
+
+  /** The bar a tick lies in, which is the one before where its chord comes early. */
+  private PlayedBar barAt(int tick, int slot) {
+    PlayedBar bar = timeline.barOf(slots.get(slot).played());
+    return tick >= bar.startTick() || slot == 0
+        ? bar
+        : timeline.barOf(slots.get(slot - 1).played());
+  }
+
+  private void ring(int tick, int slot) {
+    tune.at(tick).forEach(s -> ring.strike(s, slots.get(slot).toTick()));
+  }
+
+  private static List<Slot> heldInTime(List<Slot> slots, int[] early) {
+    List<Slot> held = new ArrayList<>();
+    for (int i = 0; i < slots.size(); i++) {
+      Slot slot = slots.get(i);
+      int next = i + 1 < slots.size() ? early[i + 1] : 0;
+      held.add(
+          early[i] == 0 && next == 0
+              ? slot
+              : slot.held(slot.played().tick() - early[i], slot.endTick() - next));
+    }
+    return held;
+  }
+
+  /** In a walking bass the last stroke over each chord, if the thumb was on it before. */
+  private Map<Integer, TimedStep> lastThumbStrokes() {
+    Map<Integer, TimedStep> last = new HashMap<>();
+    if (song.thumb() != ThumbRoute.WALKING) {
+      return last;
+    }
+    Map<Integer, Integer> strokes = new HashMap<>();
+    for (TimedStep step : placed.steps()) {
+      if (step.step().plucks().anyMatch(p -> p.role().isThumb())) {
+        strokes.merge(step.slot(), 1, Integer::sum);
+        last.put(step.slot(), step);
+      }
+    }
+    last.keySet().removeIf(slot -> strokes.get(slot) < 2);
+    return last;
+  }
+
+  private Optional<SlotNotes> laying(int slot) {
+    SlotNotes known = layings.get(slot);
+    Optional<SlotNotes> laying = known == null ? newLaying(slot) : Optional.of(known);
+    laying.ifPresent(l -> layings.put(slot, l));
+    return laying;
+  }
+
+  private Optional<SlotNotes> newLaying(int slot) {
+    Slot at = slots.get(slot);
+    if (at.isTuneAlone()) {
+      return Optional.of(SlotNotes.tuneAlone(song, at));
+    }
+    if (at.shape().isEmpty() || !(at.played().harmony() instanceof Harmony.Sounding sounding)) {
+      return Optional.empty();
+    }
+    StringRoles roles = StringRoles.on(at.shape().get(), sounding.chord(), song.guitar());
+    Optional<ExtraFinger> third =
+        song.thumb() == ThumbRoute.THREE_VOICES
+            ? ThirdBass.of(at.shape().get(), sounding.chord(), roles, reach)
+            : Optional.empty();
+    StringRoles.Route route =
+        third
+            .flatMap(t -> roles.over(t.string()))
+            .orElseGet(() -> roles.route(song.thumb(), pedal(song)));
+    return Optional.of(new SlotNotes(song, at, roles, route, third));
+  }
+
+  private void lay(TimedStep step, Map<Integer, TimedStep> last) {
+    Optional<SlotNotes> laying = laying(step.slot());
+    if (laying.isEmpty()) {
+      return;
+    }
+    if (bySlot.get(step.slot()).get(0) == step) {
+      laying.get().wishing(wish(step.slot(), last));
+    }
+    VoicedStep on = lay(step, laying.get(), ring, last);
+    laid.add(on);
+    strikes.add(strike(on));
+  }
+
+  private VoicedStep lay(
+      TimedStep step, SlotNotes laying, TuneRing at, Map<Integer, TimedStep> last) {
+    tune.at(step.tick()).forEach(s -> at.strike(s, slots.get(step.slot()).toTick()));
+    List<TuneStrokes.Struck> sung =
+        tune.at(step.tick()).stream().filter(TuneStrokes.Struck::begins).toList();
+    boolean walks = step == last.get(step.slot());
+    Optional<SlotNotes.WalkingStep> walk = walks ? walkFrom(step.slot()) : Optional.empty();
+    boolean alone = slots.get(step.slot()).isTuneAlone();
+    return laying.lay(alone ? step.empty() : step, walk, sung, at);
+  }
+
+  /** The stroke that goes to another string, so that the chord over a slot is heard. */
+  private Optional<StrokeStrings.Wish> wish(int slot, Map<Integer, TimedStep> last) {
+    Slot at = slots.get(slot);
+    if (at.shape().isEmpty() || !(at.played().harmony() instanceof Harmony.Sounding sounding)) {
+      return Optional.empty();
+    }
+    return ThirdHeard.wish(
+        song.guitar(),
+        at.shape().get(),
+        sounding.chord(),
+        w -> {
+          SlotNotes trial = newLaying(slot).orElseThrow().wishing(w);
+          TuneRing copy = ring.copy();
+          return bySlot.get(slot).stream().map(s -> lay(s, trial, copy, last)).toList();
+        });
+  }
+
+  private Optional<SlotNotes.WalkingStep> walkFrom(int slot) {
+    Optional<Integer> here = laying(slot).flatMap(SlotNotes::root);
+    Optional<Integer> next =
+        slot + 1 < slots.size() ? laying(slot + 1).flatMap(SlotNotes::root) : Optional.empty();
+    return next.filter(n -> !here.equals(next))
+        .map(root -> (shape, below) -> walking.into(root, shape, below));
+  }
+
+  /** The lowest open bass string that sounds the key's tonic, counted from the capo. */
+  static Optional<Integer> pedal(Song song) {
+    return song.key()
+        .flatMap(
+            k ->
+                IntStream.range(0, Tuning.STRINGS / 2)
+                    .filter(
+                        s -> Math.floorMod(song.guitar().shapeMidi(s, 0), 12) == k.tonic().chroma())
+                    .boxed()
+                    .findFirst());
+  }
+
+  private Strike strike(VoicedStep on) {
+    Optional<Integer> thumb =
+        on.plucks().stream().filter(VoicedStroke::byThumb).map(VoicedStroke::string).findFirst();
+    Map<Integer, PickFinger> wanted = new HashMap<>();
+    Set<PickFinger> gesture = new HashSet<>();
+    List<Integer> strings = new ArrayList<>();
+    for (VoicedStroke p : on.plucks()) {
+      if (p.byThumb() && p.played().isTouchedByPicking()) {
+        gesture.add(PickFinger.I);
+      }
+      if (!p.byThumb() && p.slur().isEmpty()) {
+        strings.add(p.string());
+        p.pluck().finger().ifPresent(f -> wanted.put(p.string(), f));
+        if (p.pluck().role() == Role.TUNE && isNearTouch(on.placed().tick())) {
+          wanted.put(p.string(), PickFinger.A);
+        }
+        if (p.played().isTouchedByPicking()) {
+          // The index finger touches; behind it the thumb plucks the lower strings, where it is
+          // free, and the ring finger the others.
+          gesture.add(PickFinger.I);
+          boolean low = p.string() <= LOWEST_OF_RING && thumb.isEmpty();
+          boolean ring = song.school().fingers().contains(PickFinger.A) && !low;
+          wanted.put(p.string(), ring ? PickFinger.A : PickFinger.P);
+        }
+      }
+    }
+    on.brush().ifPresent(b -> gesture.addAll(b.touch().fingers()));
+    on.hit().ifPresent(h -> gesture.addAll(h.hit().fingers()));
+    int tick = clock.evened(on.placed().tick(), 0);
+    Map<Integer, Integer> delays = new HashMap<>(delays(on));
+    delays.replaceAll((string, delay) -> clock.evenedDelay(on.placed().bar(), delay));
+    return new Strike(tick, thumb, strings, wanted, gesture, delays);
+  }
+
+  /** How much later than the first each string of a roll comes. */
+  static Map<Integer, Integer> delays(VoicedStep on) {
+    Map<Integer, Integer> delays = new HashMap<>();
+    Optional<Roll> roll = on.placed().step().roll();
+    int count = on.plucks().size();
+    for (int k = 0; roll.isPresent() && k < count; k++) {
+      int place = roll.get().towardsTreble() ? k : count - 1 - k;
+      delays.put(on.plucks().get(k).string(), place * roll.get().stepTicks());
+    }
+    return delays;
+  }
+
+  private void remarkOn(List<Fingered> fingers) {
+    OmittedStrokes left = new OmittedStrokes(song.school(), song.tempo());
+    for (int i = 0; i < laid.size(); i++) {
+      SlotNotes laying = laying(laid.get(i).placed().slot()).orElseThrow();
+      laying.remarks().addAll(tune.remarks(laid.get(i).placed().slot()));
+      int tick = laid.get(i).placed().tick();
+      laying
+          .remarks()
+          .addAll(left.next(strikes.get(i), fingers.get(i), tick, touches(laid.get(i))));
+    }
+  }
+
+  /**
+   * Whether the index finger is on its way from or to a harmonic, so that the ring finger plucks.
+   */
+  private boolean isNearTouch(int tick) {
+    return song.school().fingers().contains(PickFinger.A)
+        && tune.touches().subSet(tick - Ticks.PER_QUARTER, tick + Ticks.PER_QUARTER + 1).stream()
+            .anyMatch(t -> t != tick);
+  }
+
+  private static boolean touches(VoicedStep on) {
+    return on.plucks().stream().anyMatch(p -> p.played().isTouchedByPicking());
+  }
+
+  /** A note that is slurred from one that no finger could pluck in time is not there either. */
+  private void leaveOutSlursFromNothing(List<Fingered> fingers) {
+    Map<Integer, Set<Integer>> made = new HashMap<>();
+    for (int i = 0; i < laid.size(); i++) {
+      int at = i;
+      Set<Integer> strings = new HashSet<>();
+      List<VoicedStroke> gone = new ArrayList<>();
+      for (VoicedStroke p : laid.get(i).plucks()) {
+        boolean there =
+            p.slurredFrom()
+                .map(t -> made.getOrDefault(t, Set.of()).contains(p.string()))
+                .orElseGet(() -> fingers.get(at).finger(p.string()).isPresent());
+        if (there) {
+          strings.add(p.string());
+        } else if (p.slur().isPresent()) {
+          gone.add(p);
+        }
+      }
+      made.put(laid.get(i).placed().tick(), strings);
+      if (!gone.isEmpty()) {
+        int slot = laid.get(i).placed().slot();
+        laid.set(i, laid.get(i).without(gone, slots.get(slot).held()));
+        laying(slot)
+            .ifPresent(l -> gone.forEach(p -> l.remarks().add(slurFromNothing(p, laid.get(at)))));
+      }
+    }
+  }
+
+  private static Remark slurFromNothing(VoicedStroke gone, VoicedStep on) {
+    return Remark.at(
+        Remark.Kind.SLUR,
+        "a slur is left out: no finger plucks its first note",
+        on.placed().tick(),
+        gone.string(),
+        new Remark.Figure(0, 1, "notes"));
+  }
+
+  private List<Slot> remarked() {
+    List<Slot> all = new ArrayList<>();
+    for (int s = 0; s < slots.size(); s++) {
+      Slot slot = slots.get(s);
+      // A chord that no step falls on is looked at as well: its shape may have no second bass.
+      all.add(laying(s).map(l -> slot.withRemarks(List.copyOf(l.remarks()))).orElse(slot));
+    }
+    return all;
+  }
+}

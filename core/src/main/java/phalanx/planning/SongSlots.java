@@ -1,0 +1,107 @@
+package phalanx.planning;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import phalanx.arrangement.MelodyNote;
+import phalanx.arrangement.tune.SlotTune;
+import phalanx.arrangement.tune.TuneFit;
+import phalanx.arrangement.tune.TuneLine;
+import phalanx.fretting.Candidates;
+import phalanx.fretting.ChangeCosts;
+import phalanx.fretting.PlanProblem;
+import phalanx.fretting.PlanSlot;
+import phalanx.picking.Pattern;
+import phalanx.picking.PatternHeard;
+import phalanx.song.Harmony;
+import phalanx.song.Song;
+import phalanx.song.Timeline;
+import phalanx.song.Timeline.PlayedSlot;
+import phalanx.theory.Chord;
+
+/**
+ * What is known of a song's slots before a shape is chosen for any.
+ *
+ * @param sung the tune in each slot
+ * @param heard what the pattern of each wants to be heard
+ * @param millis time the hand has to come to each, ms
+ * @param fingered the ways to finger the frets pinned in each, if any are
+ */
+record SongSlots(
+    Song song,
+    Timeline timeline,
+    TimedSteps placed,
+    List<SlotTune> sung,
+    List<PatternHeard> heard,
+    double[] millis,
+    List<Optional<Candidates>> fingered,
+    SlotRows rows,
+    ChangeCosts changes,
+    TuneFit fit) {
+
+  static SongSlots of(Song song, SlotRows rows, ChangeCosts changes, TuneFit fit) {
+    Timeline timeline = Timeline.of(song);
+    PatternBook book = new PatternBook(song);
+    TimedSteps placed = TimedSteps.of(song, timeline, book);
+    List<List<MelodyNote>> tunes =
+        TuneLine.bySlot(TuneLine.of(song, timeline), timeline, placed.early());
+    List<SlotTune> sung = new ArrayList<>();
+    List<PatternHeard> heard = new ArrayList<>();
+    List<List<Pattern.Step>> steps = placed.bySlot();
+    for (int i = 0; i < timeline.slots().size(); i++) {
+      PlayedSlot slot = timeline.slots().get(i);
+      int to = slot.endTick() - (i + 1 < placed.early().length ? placed.early()[i + 1] : 0);
+      sung.add(SlotTune.of(tunes.get(i), slot.tick() - placed.early()[i], to));
+      boolean isSung = !tunes.get(i).isEmpty();
+      Optional<Chord> chord =
+          slot.harmony() instanceof Harmony.Sounding s ? Optional.of(s.chord()) : Optional.empty();
+      heard.add(
+          PatternHeard.of(
+              steps.get(i), isSung, song.thumb(), SongNotes.pedal(song), chord, song.guitar()));
+    }
+    double[] millis = ChangeTimes.of(song, timeline, placed, tunes);
+    return new SongSlots(
+        song,
+        timeline,
+        placed,
+        sung,
+        heard,
+        millis,
+        rows.fingered(song, timeline, fit.reach()),
+        rows,
+        changes,
+        fit);
+  }
+
+  int count() {
+    return timeline.slots().size();
+  }
+
+  /** The notes of the tune in a slot. */
+  List<MelodyNote> tune(int slot) {
+    return sung.get(slot).notes();
+  }
+
+  /** A slot as the solver sees it. */
+  PlanSlot row(int slot) {
+    return rows.slot(
+        song,
+        timeline.slots().get(slot),
+        sung.get(slot),
+        heard.get(slot),
+        millis[slot],
+        SlotRows.limit(timeline),
+        fit,
+        fingered.get(slot));
+  }
+
+  /** What is to be solved once every slot has its row. */
+  PlanProblem problem(List<PlanSlot> rows) {
+    return new PlanProblem(rows, changes);
+  }
+
+  /** What holding a slot's chord costs at least, whatever pattern and tune make of it. */
+  double leastAlone(int slot) {
+    return rows.leastAlone(song, timeline.slots().get(slot), SlotRows.limit(timeline), fit.reach());
+  }
+}

@@ -1,0 +1,154 @@
+package phalanx.planning;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import phalanx.arrangement.Remark;
+import phalanx.arrangement.tune.TuneRing;
+import phalanx.fretting.Shape;
+import phalanx.instrument.StringSign;
+import phalanx.picking.Role;
+import phalanx.picking.StringRoles;
+import phalanx.picking.Stroke;
+import phalanx.song.NoteRef;
+import phalanx.song.Song;
+
+/**
+ * Which string each stroke over one chord goes to: its own, the one the player pinned, or another
+ * where the tune needs that. The thumb's turn goes on in it.
+ */
+final class StrokeStrings {
+
+  private final Song song;
+  private final Shape shape;
+  private final StringRoles roles;
+  private final StringRoles.Route route;
+  private final Set<Remark> remarks;
+  private Optional<Wish> wish = Optional.empty();
+  private int turn;
+
+  /**
+   * A stroke that goes to another string, so that the chord is heard.
+   *
+   * @param tick when it is struck
+   * @param role the stroke's role in the pattern
+   * @param string where it goes
+   */
+  record Wish(int tick, Role role, int string) {}
+
+  /**
+   * For a chord.
+   *
+   * @param remarks takes what had to be done otherwise than the pattern says
+   */
+  StrokeStrings(
+      Song song, Shape shape, StringRoles roles, StringRoles.Route route, Set<Remark> remarks) {
+    this.song = song;
+    this.shape = shape;
+    this.roles = roles;
+    this.route = route;
+    this.remarks = remarks;
+  }
+
+  void wish(Optional<Wish> other) {
+    wish = other;
+  }
+
+  /** Whether the thumb's next string is the third of three voices. */
+  boolean isThirdsTurn() {
+    return turn % 4 == 2;
+  }
+
+  private void say(String words) {
+    remarks.add(Remark.note(words));
+  }
+
+  private void found(Remark.Kind kind, String words, int tick, int string) {
+    remarks.add(Remark.at(kind, words, tick, string, new Remark.Figure(1, 0, "strings")));
+  }
+
+  /** The usual string of a stroke, or the one the player pinned for this stroke where it sounds. */
+  Optional<Integer> wanted(Stroke.Pluck pluck, NoteRef ref, int lowest, int tick) {
+    Optional<Integer> usual = usual(pluck.role());
+    Optional<Integer> pinned = song.pins().string(ref);
+    if (pinned.isPresent() && shape.sounds(pinned.get()) && pinned.get() >= lowest) {
+      return pinned;
+    }
+    Optional<Wish> wished =
+        wish.filter(w -> w.tick() == tick && w.role() == pluck.role() && w.string() >= lowest);
+    if (pinned.isEmpty() && wished.isPresent()) {
+      return wished.map(Wish::string);
+    }
+    pinned.ifPresent(
+        s ->
+            found(
+                Remark.Kind.PIN,
+                StringSign.of(s)
+                    + (shape.sounds(s)
+                        ? " is pinned for a finger here and lies under the thumb"
+                        : " is pinned for a stroke here and does not sound"),
+                tick,
+                s));
+    roles
+        .movedFrom(pluck.role())
+        .ifPresent(
+            dead ->
+                found(
+                    Remark.Kind.DEAD_STRING,
+                    StringRoles.movedWords(dead, usual.orElseThrow()),
+                    tick,
+                    dead));
+    return usual.filter(s -> s >= lowest || pluck.role().isThumb());
+  }
+
+  private Optional<Integer> usual(Role role) {
+    // A new chord starts on its own bass, whatever the thumb's turn in the bar would be.
+    return role == Role.THUMB && !route.strings().isEmpty()
+        ? Optional.of(route.strings().get(turn++ % route.strings().size()))
+        : roles.string(role);
+  }
+
+  /** The string a stroke wants, or another that leaves the tune alone; empty if there is none. */
+  Optional<Integer> room(
+      Optional<Integer> wanted,
+      Stroke.Pluck pluck,
+      int lowest,
+      int highest,
+      int tick,
+      TuneRing ring,
+      Map<Integer, VoicedStroke> taken) {
+    if (wanted.isEmpty() || isFree(wanted.get(), pluck, highest, tick, ring, taken)) {
+      return wanted;
+    }
+    if (!ring.sounds(tick)) {
+      return Optional.empty();
+    }
+    int from = pluck.role().isThumb() ? Math.min(2, highest) : wanted.get() - 1;
+    for (int s = from; s >= lowest; s--) {
+      if (shape.sounds(s) && isFree(s, pluck, highest, tick, ring, taken)) {
+        say("inner notes move below the tune");
+        return Optional.of(s);
+      }
+    }
+    say("notes of the pattern give way to the tune");
+    return Optional.empty();
+  }
+
+  private boolean isFree(
+      int string,
+      Stroke.Pluck pluck,
+      int highest,
+      int tick,
+      TuneRing ring,
+      Map<Integer, VoicedStroke> taken) {
+    return string <= highest
+        && !taken.containsKey(string)
+        && !ring.blocks(string, tick)
+        && (pluck.role().isThumb() || !ring.isAbove(string, pitch(string), tick));
+  }
+
+  /** Its sounding note, as a MIDI note counted from the capo. */
+  int pitch(int string) {
+    return song.guitar().shapeMidi(string, shape.fret(string).orElse(0));
+  }
+}

@@ -1,0 +1,165 @@
+package phalanx.planning;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeMap;
+import phalanx.picking.Force;
+import phalanx.picking.Pattern;
+import phalanx.picking.PickingStyle;
+import phalanx.picking.Stroke;
+import phalanx.picking.Touch;
+import phalanx.song.Song;
+import phalanx.song.Timeline;
+import phalanx.song.Timeline.PlayedBar;
+import phalanx.song.Timeline.PlayedSlot;
+
+/**
+ * Which step of which pattern is played when, and over which chord. A chord that a pattern brings
+ * early is played from there on; a bar whose pattern counts on that, but that nothing leads to, has
+ * those strokes on its first beat.
+ */
+public final class TimedSteps {
+
+  /**
+   * A step at its time.
+   *
+   * @param tick written time from the start of the song
+   * @param bar the bar it is played in
+   * @param slot the chord it is played over, by its place in the song
+   * @param step the step; its tick counts from the start of a full bar
+   */
+  record TimedStep(int tick, PlayedBar bar, int slot, Pattern.Step step) {
+
+    /** The same place without strokes. */
+    TimedStep empty() {
+      return new TimedStep(tick, bar, slot, Pattern.Step.of(step.tick()));
+    }
+  }
+
+  private final Song song;
+  private final Timeline timeline;
+  private final PatternBook book;
+  private final int[] places;
+  private final int[] early;
+  private final List<TimedStep> steps = new ArrayList<>();
+
+  private TimedSteps(Song song, Timeline timeline, PatternBook book) {
+    this.song = song;
+    this.timeline = timeline;
+    this.book = book;
+    places = places(timeline.bars(), book);
+    early = new int[timeline.slots().size()];
+  }
+
+  /** Lays the patterns of a song along it. */
+  static TimedSteps of(Song song, Timeline timeline, PatternBook book) {
+    TimedSteps placed = new TimedSteps(song, timeline, book);
+    for (int slot = 0; slot < timeline.slots().size(); slot++) {
+      placed.place(slot);
+    }
+    return placed;
+  }
+
+  /** Every step in order of time. */
+  List<TimedStep> steps() {
+    return steps;
+  }
+
+  /** The steps that are played over each slot. */
+  List<List<Pattern.Step>> bySlot() {
+    List<List<Pattern.Step>> all = new ArrayList<>();
+    for (int i = 0; i < early.length; i++) {
+      all.add(new ArrayList<>());
+    }
+    steps.forEach(s -> all.get(s.slot()).add(s.step()));
+    return all;
+  }
+
+  /** How many ticks early each chord comes. */
+  int[] early() {
+    return early;
+  }
+
+  private void place(int index) {
+    PlayedSlot slot = timeline.slots().get(index);
+    PlayedBar bar = timeline.barOf(slot);
+    PickingStyle style = book.style(bar, slot);
+    boolean lastBar = bar.number() == timeline.bars().get(timeline.bars().size() - 1).number();
+    if (lastBar && song.patterns().softEnding() && index == timeline.slots().size() - 1) {
+      steps.add(new TimedStep(slot.tick(), bar, index, softBrush(bar.inMetre(slot.tick()))));
+      return;
+    }
+    Optional<Pattern> ending = lastBar ? style.ending(bar.meter()) : Optional.empty();
+    Pattern pattern = ending.orElseGet(() -> book.pattern(style, bar.meter()));
+    int bars = Math.max(1, pattern.lengthTicks() / bar.meter().barTicks());
+    int ahead =
+        places[bar.number() - timeline.bars().get(0).number()] % bars * bar.meter().barTicks();
+    int from = bar.inMetre(slot.tick());
+    TreeMap<Integer, Pattern.Step> row = new TreeMap<>();
+    pattern.between(from, from + slot.lengthTicks(), ahead).forEach(s -> row.put(s.tick(), s));
+    if (ending.isEmpty()) {
+      change(bar, slot, row);
+      beginByItself(index, bar, pattern, ahead, row);
+    }
+    int over = index;
+    for (Pattern.Step step : row.values()) {
+      int tick = step.tick() - bar.metreTick() + bar.startTick();
+      if (step.early() && over == index && index + 1 < timeline.slots().size()) {
+        over = index + 1;
+        early[over] = timeline.slots().get(over).tick() - tick;
+      }
+      if (!step.strokes().isEmpty()) {
+        steps.add(new TimedStep(tick, bar, over, step));
+      }
+    }
+  }
+
+  private static Pattern.Step softBrush(int tick) {
+    Stroke brush = new Stroke.Brush(0, 5, Touch.FLESH, Force.SOFT);
+    return new Pattern.Step(tick, List.of(brush), Optional.empty(), false);
+  }
+
+  private void change(PlayedBar bar, PlayedSlot slot, TreeMap<Integer, Pattern.Step> row) {
+    int from = bar.inMetre(slot.tick());
+    for (Pattern.Step step : book.changes(bar)) {
+      int tick = step.tick();
+      if (tick >= from && tick < from + slot.lengthTicks()) {
+        row.put(tick, step);
+      }
+    }
+  }
+
+  /** Strokes that the bar before should have brought early fall on the first beat instead. */
+  private void beginByItself(
+      int index, PlayedBar bar, Pattern pattern, int ahead, TreeMap<Integer, Pattern.Step> row) {
+    boolean atStart = timeline.slots().get(index).tick() == bar.startTick();
+    if (!atStart || bar.metreTick() > 0 || early[index] > 0) {
+      return;
+    }
+    int length = pattern.lengthTicks();
+    int barBefore = Math.floorMod(ahead - bar.meter().barTicks(), length);
+    for (Pattern.Step step : pattern.between(0, bar.meter().barTicks(), barBefore)) {
+      if (step.early() && !row.containsKey(0) && !step.strokes().isEmpty()) {
+        row.put(0, new Pattern.Step(0, step.strokes(), step.roll(), false));
+      }
+    }
+  }
+
+  /**
+   * Where each bar is among those of its section that are played with the same pattern, from 0:
+   * longer patterns go on from there. A pick-up is not counted, because patterns begin with the
+   * first whole bar.
+   */
+  public static int[] places(List<PlayedBar> bars, PatternBook book) {
+    int[] places = new int[bars.size()];
+    for (int b = 1; b < places.length; b++) {
+      PlayedBar before = bars.get(b - 1);
+      PlayedBar bar = bars.get(b);
+      boolean goesOn = before.section() == bar.section() && before.metreTick() == 0;
+      boolean same = book.style(before) == book.style(bar);
+      places[b] = goesOn && same ? places[b - 1] + 1 : 0;
+    }
+    return places;
+  }
+}

@@ -1,0 +1,195 @@
+package phalanx.planning;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import phalanx.arrangement.MelodyNote;
+import phalanx.arrangement.tune.SlotTune;
+import phalanx.arrangement.tune.TuneFit;
+import phalanx.arrangement.tune.TuneWay;
+import phalanx.fretting.Candidates;
+import phalanx.fretting.RatedShape;
+import phalanx.fretting.RecentlyUsed;
+import phalanx.fretting.Shape;
+import phalanx.fretting.ShapeQuery;
+import phalanx.fretting.ShapeSearch;
+import phalanx.melody.Slur;
+import phalanx.picking.PatternHeard;
+import phalanx.picking.StringRoles;
+import phalanx.technique.Technique;
+
+/**
+ * The shapes of a chord with one way each to play the tune there, rated together. A shape comes in
+ * several ways where a note sounds on over a change, one for each place it can be held in, so that
+ * the plan can keep it where it is. Kept for the next plan.
+ */
+public final class TuneCandidates {
+
+  /** Pitches of a slot's tune that shapes are looked for with on top. */
+  private static final int MOST_TOPS = 4;
+
+  /** Shapes looked at for each. */
+  private static final int EACH_TOP = 16;
+
+  /** What of a note counts for its place. */
+  private record Voice(
+      int midi,
+      Optional<Integer> string,
+      boolean together,
+      boolean legato,
+      Optional<Slur> slur,
+      Set<Technique> techniques) {}
+
+  private record Asked(
+      ShapeQuery query,
+      Candidates base,
+      List<Voice> voices,
+      SlotTune.Edges edges,
+      Optional<Shape> pin,
+      boolean onTop) {}
+
+  private final RecentlyUsed<ShapeQuery, List<RatedShape>> tops = new RecentlyUsed<>(120);
+  private final RecentlyUsed<Asked, Candidates> known = new RecentlyUsed<>(120);
+
+  void forgetUnused() {
+    known.turn();
+    tops.turn();
+  }
+
+  /**
+   * The candidates of a chord, and more with the tune on top, each with a way to play the tune.
+   *
+   * @param base the candidates, what they cost under the pattern included
+   * @param heard what the pattern wants to be heard
+   */
+  Candidates withTune(
+      ShapeQuery query,
+      Candidates base,
+      SlotTune tune,
+      PatternHeard heard,
+      Optional<Shape> pin,
+      int limit,
+      TuneFit fit) {
+    List<Voice> voices = new ArrayList<>();
+    for (int n = 0; n < tune.notes().size(); n++) {
+      MelodyNote note = tune.notes().get(n);
+      boolean together = n > 0 && tune.notes().get(n - 1).tick() == note.tick();
+      boolean legato = TuneFit.legato(tune.notes(), n);
+      voices.add(
+          new Voice(note.midi(), note.string(), together, legato, note.slur(), note.techniques()));
+    }
+    return known.get(
+        new Asked(query, base, voices, tune.edges(), pin, fit.onTop()),
+        a -> rated(query, base, tune, heard, pin, limit, fit));
+  }
+
+  private Candidates rated(
+      ShapeQuery query,
+      Candidates base,
+      SlotTune tune,
+      PatternHeard heard,
+      Optional<Shape> pin,
+      int limit,
+      TuneFit fit) {
+    Map<Shape, Double> costs = new LinkedHashMap<>();
+    base.forEach(r -> costs.put(r.shape(), r.cost()));
+    List<Integer> pitches =
+        tune.notes().stream()
+            .filter(n -> !n.isNatural())
+            .map(MelodyNote::frettedMidi)
+            .distinct()
+            .limit(MOST_TOPS)
+            .toList();
+    for (int midi : pitches) {
+      int sounding = midi + query.guitar().capo();
+      tops.get(
+              query.withTop(sounding),
+              q -> ShapeSearch.find(q, fit.reach()).candidates(EACH_TOP, 2))
+          .forEach(
+              r ->
+                  costs.computeIfAbsent(
+                      r.shape(),
+                      shape -> StruckShape.of(shape, heard, fit.reach()).cost(r.cost())));
+    }
+    return cheapest(query, base.all(), costs, heard, tune, pin, limit, fit);
+  }
+
+  /** The cheapest ways over shapes that cost so much without the tune. */
+  private static Candidates cheapest(
+      ShapeQuery query,
+      boolean all,
+      Map<Shape, Double> costs,
+      PatternHeard heard,
+      SlotTune tune,
+      Optional<Shape> pin,
+      int limit,
+      TuneFit fit) {
+    List<Map.Entry<Shape, Double>> shapes = new ArrayList<>(costs.entrySet());
+    shapes.sort(Map.Entry.comparingByValue());
+    List<RatedShape> best = new ArrayList<>();
+    List<RatedShape> pinned = new ArrayList<>();
+    boolean complete = all;
+    for (Map.Entry<Shape, Double> entry : shapes) {
+      Shape shape = entry.getKey();
+      boolean isPinned = pin.equals(Optional.of(shape));
+      // The tune only adds to what a shape costs.
+      boolean late = best.size() == limit && entry.getValue() > best.get(limit - 1).cost();
+      if (!late || isPinned) {
+        List<RatedShape> ways =
+            ways(query, new RatedShape(shape, entry.getValue()), heard, tune, fit);
+        best.addAll(ways);
+        pinned.addAll(isPinned ? ways : List.of());
+        best.sort(Comparator.comparingDouble(RatedShape::cost));
+      }
+      complete &= !late && best.size() <= limit;
+      best.subList(Math.min(limit, best.size()), best.size()).clear();
+    }
+    // What the player pinned stays a candidate however the tune lies on it.
+    pinned.stream().filter(r -> !best.contains(r)).forEach(best::add);
+    return Candidates.of(best, complete);
+  }
+
+  /**
+   * A shape in every way that differs in what sounds on over a change.
+   *
+   * @param rated the shape with what it costs without the tune
+   */
+  public static List<RatedShape> ways(
+      ShapeQuery query, RatedShape rated, PatternHeard heard, SlotTune tune, TuneFit fit) {
+    Shape shape = rated.shape();
+    Optional<Integer> root = StringRoles.root(shape, query.chord(), query.guitar());
+    if (root.isEmpty()) {
+      return List.of(rated);
+    }
+    StruckShape struck = StruckShape.of(shape, heard, fit.reach());
+    return fit.ways(shape, root.get(), tune).stream()
+        .map(way -> struck.rated(rated.cost(), tune, way))
+        .toList();
+  }
+
+  /**
+   * A shape as a candidate, with every way to play the tune, if there is one.
+   *
+   * @param held the shape with what holding it costs
+   */
+  public static List<RatedShape> rated(
+      ShapeQuery query, RatedShape held, PatternHeard heard, SlotTune tune, TuneFit fit) {
+    RatedShape struck = StruckShape.of(held.shape(), heard, fit.reach()).rated(held.cost());
+    return tune.notes().isEmpty() ? List.of(struck) : ways(query, struck, heard, tune, fit);
+  }
+
+  /** The way to play the tune that a candidate was rated with. */
+  static TuneWay way(ShapeQuery query, RatedShape chosen, SlotTune tune, TuneFit fit) {
+    Shape shape = chosen.shape();
+    return StringRoles.root(shape, query.chord(), query.guitar()).stream()
+        .flatMap(root -> fit.ways(shape, root, tune).stream())
+        .filter(way -> tune.entry(shape, way).isLike(chosen.entry()))
+        .filter(way -> tune.exit(shape, way).isLike(chosen.exit()))
+        .findFirst()
+        .orElse(TuneWay.NONE);
+  }
+}

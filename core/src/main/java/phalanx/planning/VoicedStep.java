@@ -1,0 +1,34 @@
+package phalanx.planning;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import phalanx.arrangement.Damp;
+import phalanx.fretting.Shape;
+import phalanx.picking.Stroke;
+import phalanx.planning.TimedSteps.TimedStep;
+
+/** A step on strings. */
+record VoicedStep(
+    TimedStep placed,
+    List<VoicedStroke> plucks,
+    Optional<Stroke.Brush> brush,
+    List<Integer> brushed,
+    Optional<Stroke.Knock> hit,
+    List<Damp> damps) {
+
+  /**
+   * Without some of its plucks. A finger that would have slid together with others lifts when they
+   * move on: where it was it was not tried with them.
+   */
+  VoicedStep without(List<VoicedStroke> gone, Shape shape) {
+    Set<Integer> left = new HashSet<>();
+    for (VoicedStroke p : gone) {
+      p.step().ifPresent(s -> left.addAll(s.leaves(shape)));
+    }
+    List<VoicedStroke> kept =
+        plucks.stream().filter(p -> !gone.contains(p)).map(p -> p.leaving(left)).toList();
+    return new VoicedStep(placed, kept, brush, brushed, hit, damps);
+  }
+}

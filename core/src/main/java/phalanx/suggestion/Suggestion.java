@@ -1,0 +1,70 @@
+package phalanx.suggestion;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import phalanx.findings.Found;
+import phalanx.findings.Tally;
+import phalanx.fretting.Shape;
+import phalanx.song.Song;
+import phalanx.theory.Phrase;
+
+/**
+ * A way out of a finding that was tried: with it the finding is gone.
+ *
+ * @param words what it does
+ * @param edit the edit of the song
+ * @param left the findings that are left in the song then
+ * @param fresh findings that were not there before
+ * @param extraCost what the whole plan costs more then, without unit; less than 0 if it is easier
+ * @param ceiling the tempo both hands hold to then; empty where nothing limits it
+ * @param shape the shape that is then held, where that is what it does
+ */
+public record Suggestion(
+    String words,
+    UnaryOperator<Song> edit,
+    Tally left,
+    List<Found> fresh,
+    double extraCost,
+    Optional<Double> ceiling,
+    Optional<Shape> shape) {
+
+  /** A difference of cost that a player would not feel. */
+  private static final double SLIGHT = 0.05;
+
+  public Suggestion {
+    fresh = List.copyOf(fresh);
+  }
+
+  /** What it does and what else changes, in one line. */
+  public String line(Tally before) {
+    int less = before.hard() - left.hard();
+    String fewer = less > 1 ? Phrase.of(" (%d less)", less) : "";
+    String more =
+        fresh.isEmpty()
+            ? ""
+            : Phrase.of(
+                " · new: %s, bar %d%s",
+                fresh.get(0).finding().rule(),
+                fresh.get(0).bar(),
+                fresh.size() > 1 ? Phrase.of(" and %d more", fresh.size() - 1) : "");
+    return words
+        + fewer
+        + more
+        + ceiling.map(c -> Phrase.of(" · holds to %.0f", Math.floor(c))).orElse("");
+  }
+
+  /** The same at length: what comes up, and what it costs. */
+  public String details() {
+    StringBuilder all = new StringBuilder(words);
+    if (Math.abs(extraCost) >= SLIGHT) {
+      all.append(
+          Phrase.of(
+              "\nThe whole plan costs %.1f %s.",
+              Math.abs(extraCost), extraCost > 0 ? "more" : "less"));
+    }
+    fresh.forEach(
+        f -> all.append(Phrase.of("\nNew in bar %d: %s.", f.bar(), f.finding().message())));
+    return all.toString();
+  }
+}
