@@ -126,6 +126,8 @@ public enum CostTerm {
    * strings unused below it.
    */
   OPEN_BASS("open bass", -0.35, "1, 3 for 1, 2 strings below", Source.JUDGED),
+  /** The thumb has to start on string ③ or higher, so that the chord is without a bass. */
+  HIGH_THUMB("no bass for the thumb’s first stroke", 1.5, "chord", Source.JUDGED),
   /** A chord whose third, or what stands for it, nobody strikes. */
   NO_THIRD("nobody strikes the third", 0.7, "chord", Source.JUDGED),
 

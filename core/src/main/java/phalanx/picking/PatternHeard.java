@@ -114,6 +114,9 @@ public record PatternHeard(
       if (alternates() && on.string(Role.ALTERNATE).equals(on.string(Role.ROOT))) {
         terms.add(CostTerm.ONE_BASS.times(1));
       }
+      if (turns > 0 && on.string(Role.ROOT).orElse(0) > LAST_BASS) {
+        terms.add(CostTerm.HIGH_THUMB.times(1));
+      }
       int openBelow = openBass(shape, on, chord.get());
       if (openBelow > 0) {
         terms.add(CostTerm.OPEN_BASS.times(openBelow));

@@ -2,8 +2,10 @@ package phalanx.suggestion;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
 import phalanx.findings.BrokenPins;
@@ -45,8 +47,12 @@ public final class Suggestions {
   public static List<Suggestion> of(Arranger arranger, Arrangement arrangement, Found found) {
     Review before = Review.of(arrangement);
     List<Suggestion> remedies = new ArrayList<>();
-    for (Stream<PossibleEdit> kind : kinds(arrangement, found)) {
-      kind.filter(w -> !w.edit().apply(arrangement.song()).equals(arrangement.song()))
+    List<Stream<PossibleEdit>> kinds = new ArrayList<>(kinds(arrangement, found));
+    kinds.add(PinWays.around(arrangement, found));
+    Set<String> seen = new HashSet<>();
+    for (Stream<PossibleEdit> kind : kinds) {
+      kind.filter(w -> seen.add(w.words()))
+          .filter(w -> !w.edit().apply(arrangement.song()).equals(arrangement.song()))
           .flatMap(w -> tried(arranger, w, found, before, arrangement).stream())
           .limit(Math.min(MOST_OF_A_KIND, MOST - remedies.size()))
           .forEach(remedies::add);

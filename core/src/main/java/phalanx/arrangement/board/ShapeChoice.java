@@ -26,7 +26,8 @@ import phalanx.theory.Phrase;
  *
  * @param shape the shape
  * @param chosen whether the plan holds it now
- * @param span its widest span against the hand; empty with fewer than two fingers
+ * @param span its widest span against the hand, that of the fingers that do not rest where it is
+ *     chosen; empty with fewer than two fingers
  * @param keptBefore fingers that stay from the shape before
  * @param keptAfter fingers that stay into the shape after
  * @param extraCost what the whole song's plan would cost more with it; may be negative where the
@@ -75,10 +76,11 @@ public record ShapeChoice(
   }
 
   private static ShapeChoice of(Arrangement a, int slot, Shape shape, double extra) {
+    boolean chosen = a.slots().get(slot).shape().filter(shape::equals).isPresent();
     return new ShapeChoice(
         shape,
-        a.slots().get(slot).shape().filter(shape::equals).isPresent(),
-        changes(a).reach().widestSpan(shape),
+        chosen,
+        changes(a).reach().widestSpan(chosen ? a.slots().get(slot).asked() : shape),
         slot == 0 ? 0 : kept(a, a.plan().chosen(slot - 1).shape(), shape),
         slot + 1 == a.slots().size() ? 0 : kept(a, shape, a.plan().chosen(slot + 1).shape()),
         extra);

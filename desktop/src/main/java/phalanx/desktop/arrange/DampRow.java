@@ -3,6 +3,7 @@ package phalanx.desktop.arrange;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import javafx.css.PseudoClass;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
@@ -15,6 +16,15 @@ import phalanx.instrument.Tuning;
 
 /** The strings to be stopped when the hand comes to the selected chord, a button each. */
 final class DampRow extends ToolRow {
+
+  private static final String STOPS =
+      "what still rings is stopped when the hand comes to this chord";
+
+  /** The plan stops the string by itself. */
+  private static final PseudoClass PLANNED = PseudoClass.getPseudoClass("planned");
+
+  /** The player lets the string ring. */
+  private static final PseudoClass RINGING = PseudoClass.getPseudoClass("ringing");
 
   private final DampPins pins;
   private final List<ToggleButton> strings = new ArrayList<>();
@@ -50,14 +60,26 @@ final class DampRow extends ToolRow {
     button.setId(id);
     button.getStyleClass().addAll("tool", "small-tool", "string-tool");
     button.setMinWidth(USE_PREF_SIZE);
-    button.setTooltip(new Tooltip("what still rings is stopped when the hand comes to this chord"));
+    button.setTooltip(new Tooltip(STOPS));
     return button;
   }
 
   private void show() {
     Set<Integer> wanted = pins.wanted();
+    Set<Integer> planned = pins.planned();
+    Set<Integer> ringing = pins.ringing();
     for (int s = 0; s < strings.size(); s++) {
-      strings.get(s).setSelected(wanted.contains(s));
+      ToggleButton one = strings.get(s);
+      one.setSelected(wanted.contains(s) || planned.contains(s));
+      one.pseudoClassStateChanged(PLANNED, planned.contains(s));
+      one.pseudoClassStateChanged(RINGING, ringing.contains(s));
+      one.getTooltip()
+          .setText(
+              planned.contains(s)
+                  ? "the plan stops it here, for it is not in this chord; press to let it ring"
+                  : ringing.contains(s)
+                      ? "you let it ring here; press to leave it to the plan"
+                      : STOPS);
     }
     all.setSelected(wanted.size() == Tuning.STRINGS);
   }

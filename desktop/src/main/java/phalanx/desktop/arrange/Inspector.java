@@ -25,6 +25,7 @@ import phalanx.desktop.shapes.ShapeCard;
 import phalanx.fretting.Muting;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
+import phalanx.instrument.Finger;
 import phalanx.instrument.StringSign;
 import phalanx.theory.NoteNaming;
 import phalanx.theory.Phrase;
@@ -108,11 +109,12 @@ public final class Inspector extends VBox {
         slot.played().harmony().label(naming()) + " · bar " + slot.played().bar() + pinned);
     neck.show(
         new NeckPicture(
-            arrangement.song().guitar(),
-            arrangement.song().hand(),
-            shape,
-            next.flatMap(Slot::shape),
-            List.of()));
+                arrangement.song().guitar(),
+                arrangement.song().hand(),
+                shape,
+                next.flatMap(Slot::shape),
+                List.of())
+            .resting(slot.resting()));
     choices = ShapeChoice.of(arrangement, index, CARDS);
     span.setText(slot.isTuneAlone() ? TUNE_ALONE : spanWords(next));
     heading.setVisible(!choices.isEmpty());
@@ -176,6 +178,9 @@ public final class Inspector extends VBox {
         lines.add(muted + ".");
       }
     }
+    if (!slot.resting().isEmpty()) {
+      lines.add(restWords(slot));
+    }
     arrangement.dampsFrom(slot.fromTick(), slot.toTick()).stream()
         .map(d -> damped(d) + ".")
         .distinct()
@@ -184,9 +189,20 @@ public final class Inspector extends VBox {
     return String.join("\n", lines);
   }
 
+  /** {@code Finger 3 may rest: nothing it presses is struck.} */
+  private static String restWords(Slot slot) {
+    String fingers =
+        slot.resting().stream().sorted().map(Finger::sign).collect(Collectors.joining(" and "));
+    boolean one = slot.resting().size() == 1;
+    return Phrase.of(
+        "%s %s may rest: nothing %s is struck.",
+        one ? "Finger" : "Fingers", fingers, one ? "it presses" : "they press");
+  }
+
   private static String damped(Damp damp) {
     return damp.strings().stream().map(StringSign::of).collect(Collectors.joining())
-        + " stopped: "
+        + " stopped"
+        + (damp.planned() ? ", not being in the chord: " : ": ")
         + damp.by().words();
   }
 

@@ -188,6 +188,7 @@ final class NeckEntry extends VBox {
             a.song().guitar(),
             a.song().hand(),
             places.shape().orElse(Shape.NOTHING),
+            java.util.Set.of(),
             Optional.empty(),
             List.of(),
             marks,

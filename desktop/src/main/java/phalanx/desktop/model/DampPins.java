@@ -2,6 +2,7 @@ package phalanx.desktop.model;
 
 import java.util.Set;
 import java.util.TreeSet;
+import phalanx.arrangement.Damp;
 import phalanx.arrangement.Slot;
 import phalanx.instrument.Tuning;
 import phalanx.song.Pins;
@@ -25,13 +26,59 @@ public final class DampPins {
         .orElse(Set.of());
   }
 
-  /** Stops a string there, or lets it ring. */
+  /** The strings that the plan stops there by itself. */
+  public Set<Integer> planned() {
+    Set<Integer> strings = new TreeSet<>();
+    workspace
+        .chord()
+        .slot()
+        .ifPresent(
+            slot ->
+                workspace
+                    .arrangementProperty()
+                    .get()
+                    .dampsFrom(slot.fromTick(), slot.toTick())
+                    .stream()
+                    .filter(Damp::planned)
+                    .forEach(d -> strings.addAll(d.strings())));
+    return strings;
+  }
+
+  /** The strings that the player lets ring there though the plan would stop them. */
+  public Set<Integer> ringing() {
+    return workspace
+        .chord()
+        .slot()
+        .map(s -> workspace.song().pins().ringing(s.played().ref()))
+        .orElse(Set.of());
+  }
+
+  /**
+   * Stops a string there, or lets it ring: against the plan where that would stop it, and as the
+   * plan has it where it was let ring.
+   */
   public void toggle(int string) {
-    Set<Integer> next = new TreeSet<>(wanted());
-    if (!next.remove(string)) {
-      next.add(string);
+    if (ringing().contains(string)) {
+      letRing(string, false);
+    } else if (planned().contains(string)) {
+      letRing(string, true);
+    } else {
+      Set<Integer> next = new TreeSet<>(wanted());
+      if (!next.remove(string)) {
+        next.add(string);
+      }
+      want(next);
     }
-    want(next);
+  }
+
+  private void letRing(int string, boolean rings) {
+    workspace
+        .chord()
+        .slot()
+        .map(s -> s.played().ref())
+        .ifPresent(
+            at ->
+                workspace.edit(song -> song.withPins(song.pins().lettingRing(at, string, rings))));
   }
 
   /** Stops all strings there, or lets all ring where all are stopped. */

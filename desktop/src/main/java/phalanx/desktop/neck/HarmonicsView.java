@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import javafx.beans.property.ReadOnlyBooleanProperty;
@@ -195,7 +196,14 @@ public final class HarmonicsView extends Canvas {
             leftHanded.get());
     NeckPicture open =
         new NeckPicture(
-            shown, Hand.MEDIUM, held, Optional.empty(), List.of(), List.of(), OptionalInt.empty());
+            shown,
+            Hand.MEDIUM,
+            held,
+            Set.of(),
+            Optional.empty(),
+            List.of(),
+            List.of(),
+            OptionalInt.empty());
     shownLayout = Optional.of(layout);
     painter.paint(open, layout, getWidth(), getHeight());
     spans.stream().filter(f -> f <= layout.lastFret()).forEach(f -> paintSpan(layout, f));

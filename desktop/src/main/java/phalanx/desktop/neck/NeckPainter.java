@@ -155,9 +155,16 @@ final class NeckPainter {
     gc.setLineCap(StrokeLineCap.ROUND);
     gc.setLineWidth(2 * dot);
     gc.strokeLine(x, low, x, high);
+    boolean rests = picture.resting().contains(finger);
+    if (rests) {
+      gc.setStroke(palette.get("neck"));
+      gc.setLineWidth(2 * dot - 3);
+      gc.strokeLine(x, low, x, high);
+    }
     gc.setLineCap(StrokeLineCap.BUTT);
     Font font = TypeFace.bold(dot + 2.5);
-    ink.centre(finger.sign(), x, (low + high) / 2 + dot * 0.45, font, palette.get("finger-text"));
+    String shade = rests ? "text" : "finger-text";
+    ink.centre(finger.sign(), x, (low + high) / 2 + dot * 0.45, font, palette.get(shade));
   }
 
   /** The fingers that come from elsewhere, dashed where they land. */

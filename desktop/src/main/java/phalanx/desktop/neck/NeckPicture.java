@@ -3,8 +3,10 @@ package phalanx.desktop.neck;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import phalanx.fretting.ChangeCosts.FingerMove;
 import phalanx.fretting.Shape;
+import phalanx.instrument.Finger;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 
@@ -14,6 +16,7 @@ import phalanx.instrument.Hand;
  * @param guitar the guitar
  * @param hand the hand, whose reach is shown
  * @param shape the shape held
+ * @param resting the fingers of it that may rest, drawn hollow
  * @param next the shape after, drawn dashed
  * @param moves what the fingers do on the way there
  * @param marks places that are named
@@ -23,12 +26,14 @@ public record NeckPicture(
     Guitar guitar,
     Hand hand,
     Shape shape,
+    Set<Finger> resting,
     Optional<Shape> next,
     List<FingerMove> moves,
     List<Mark> marks,
     OptionalInt cursor) {
 
   public NeckPicture {
+    resting = Set.copyOf(resting);
     moves = List.copyOf(moves);
     marks = List.copyOf(marks);
   }
@@ -46,11 +51,16 @@ public record NeckPicture(
   /** A shape alone, with the one after. */
   public NeckPicture(
       Guitar guitar, Hand hand, Shape shape, Optional<Shape> next, List<FingerMove> moves) {
-    this(guitar, hand, shape, next, moves, List.of(), OptionalInt.empty());
+    this(guitar, hand, shape, Set.of(), next, moves, List.of(), OptionalInt.empty());
+  }
+
+  /** The same where some fingers may rest. */
+  public NeckPicture resting(Set<Finger> fingers) {
+    return new NeckPicture(guitar, hand, shape, fingers, next, moves, marks, cursor);
   }
 
   NeckPicture with(OptionalInt other) {
-    return new NeckPicture(guitar, hand, shape, next, moves, marks, other);
+    return new NeckPicture(guitar, hand, shape, resting, next, moves, marks, other);
   }
 
   static int place(int string, int fret) {

@@ -9,6 +9,7 @@ import javafx.scene.layout.VBox;
 import phalanx.arrangement.board.ShapeChoice;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.neck.ShapePicture;
+import phalanx.fretting.CostDifference;
 import phalanx.fretting.Shape;
 import phalanx.theory.Phrase;
 
@@ -78,12 +79,6 @@ public final class ShapeCard extends Button {
     if (choice.chosen()) {
       return pinned ? "held: your pin" : "held now";
     }
-    double extra = choice.extraCost();
-    if (Math.abs(extra) < 0.005) {
-      return "as easy over the whole song";
-    }
-    return extra < 0
-        ? Phrase.of("song easier by %.2f", -extra)
-        : Phrase.of("harder by %.2f", extra);
+    return CostDifference.of(choice.extraCost()).words();
   }
 }

@@ -3,6 +3,7 @@ package phalanx.desktop.shapes;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -160,15 +161,16 @@ public final class ShapesView extends VBox {
     var moves = ShapeChoice.movesAfter(a, index);
     neck.show(
         new NeckPicture(
-            a.song().guitar(),
-            a.song().hand(),
-            shown,
-            trial.isPresent() ? Optional.empty() : next.flatMap(Slot::shape),
-            moves));
+                a.song().guitar(),
+                a.song().hand(),
+                shown,
+                trial.isPresent() ? Optional.empty() : next.flatMap(Slot::shape),
+                moves)
+            .resting(trial.isPresent() ? Set.of() : slot.resting()));
     List<String> words = new ArrayList<>();
     Reach reach = a.plan().problem().changes().reach();
     reach
-        .widestSpan(shown)
+        .widestSpan(trial.isPresent() ? shown : slot.asked())
         .ifPresent(
             s ->
                 words.add(

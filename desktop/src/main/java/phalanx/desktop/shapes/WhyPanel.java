@@ -21,6 +21,7 @@ import phalanx.arrangement.board.SlotBoard.OtherPlan;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.model.Workspace;
 import phalanx.fretting.Cost;
+import phalanx.fretting.CostDifference;
 import phalanx.song.Song;
 import phalanx.theory.ChordName;
 import phalanx.theory.Phrase;
@@ -156,7 +157,7 @@ public final class WhyPanel extends VBox {
     for (int i = 0; i < others.size(); i++) {
       OtherPlan plan = others.get(i);
       Button button =
-          new Button(Phrase.of("harder by %.2f\n%s", plan.extraCost(), differences(plan)));
+          new Button(CostDifference.of(plan.extraCost()).words() + "\n" + differences(plan));
       button.setId("other-plan-" + (i + 1));
       button.getStyleClass().add("card");
       button.setWrapText(true);

@@ -89,6 +89,8 @@ public final class ArrangementJson {
     node.put("chord", harmony instanceof Harmony.Sounding s ? s.chord().ascii() : harmony.label());
     frets(node.putArray("frets"), slot.shape().orElse(Shape.NOTHING).frets());
     fingers(node.putArray("fingers"), slot.shape().orElse(Shape.NOTHING));
+    ArrayNode resting = node.putArray("mayRest");
+    slot.resting().stream().sorted().forEach(f -> resting.add(f.sign()));
   }
 
   /** Frets, low to high, x for a string that does not sound. */
@@ -149,6 +151,7 @@ public final class ArrangementJson {
     ArrayNode strings = node.putArray("strings");
     damp.damp().strings().forEach(s -> strings.add(StringSign.number(s)));
     node.put("by", damp.damp().by().word());
+    node.put("planned", damp.damp().planned());
     node.put("atSeconds", seconds(damp.at()));
   }
 
