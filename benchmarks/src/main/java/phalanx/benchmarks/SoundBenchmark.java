@@ -23,8 +23,8 @@ import phalanx.picking.HitKind;
 import phalanx.sound.Layer;
 import phalanx.sound.render.RenderOptions;
 import phalanx.sound.render.Rendering;
-import phalanx.sound.score.Score;
-import phalanx.sound.score.Sequencer;
+import phalanx.sound.sequence.EventSequence;
+import phalanx.sound.sequence.Sequencer;
 import phalanx.sound.strings.Instrument;
 import phalanx.sound.strings.Levels;
 import phalanx.sound.strings.Plucker;
@@ -69,7 +69,7 @@ public class SoundBenchmark {
   /** From a plan to its first block: what lies between a key and the card. */
   @Benchmark
   public float firstBlock(Song song) {
-    Score score = Score.of(song.performance);
+    EventSequence score = EventSequence.of(song.performance);
     Instrument instrument = new Instrument(score.guitar(), 44100, Levels.USUAL);
     Sequencer sequencer = new Sequencer(score, instrument, Levels.USUAL);
     float[] out = new float[1024];

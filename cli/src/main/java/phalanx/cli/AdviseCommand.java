@@ -12,13 +12,13 @@ import java.util.regex.Pattern;
 import phalanx.advice.Advised;
 import phalanx.advice.Advisor;
 import phalanx.advice.Ranked;
-import phalanx.advice.Way;
+import phalanx.advice.SettingSuggestion;
 import phalanx.formats.json.AdviceJson;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
 import phalanx.instrument.UsualTuning;
 import phalanx.song.Song;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -77,7 +77,7 @@ final class AdviseCommand implements Callable<Integer> {
       throw usage("--best: expected 1 to " + MOST);
     }
     Song read = SongArgument.read(song, err);
-    List<Way> ways = Advisor.ways(read, frets(), wanted(read), keepSound);
+    List<SettingSuggestion> ways = Advisor.ways(read, frets(), wanted(read), keepSound);
     Advised now = Advisor.now(read);
     AtomicInteger done = new AtomicInteger();
     List<Ranked> ranked =
@@ -96,7 +96,7 @@ final class AdviseCommand implements Callable<Integer> {
     return 0;
   }
 
-  private static void progress(PrintWriter err, int done, List<Way> ways) {
+  private static void progress(PrintWriter err, int done, List<SettingSuggestion> ways) {
     if (done % 10 == 0 || done == ways.size()) {
       err.println(Phrase.of("%d of %d ways weighed", done, ways.size()));
       err.flush();

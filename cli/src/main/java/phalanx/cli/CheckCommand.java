@@ -10,7 +10,7 @@ import phalanx.formats.json.ReviewJson;
 import phalanx.planning.Arranger;
 import phalanx.suggestion.Suggestion;
 import phalanx.suggestion.Suggestions;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;

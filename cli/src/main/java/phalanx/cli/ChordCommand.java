@@ -2,12 +2,12 @@ package phalanx.cli;
 
 import java.util.stream.Collectors;
 import phalanx.formats.json.AnswerJson;
+import phalanx.text.Phrase;
 import phalanx.theory.Chord;
 import phalanx.theory.ChordReader;
 import phalanx.theory.ChordReading;
 import phalanx.theory.Interval;
 import phalanx.theory.Key;
-import phalanx.theory.Phrase;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParameterException;

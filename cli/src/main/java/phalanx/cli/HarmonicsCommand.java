@@ -7,7 +7,7 @@ import phalanx.formats.json.GuitarJson;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.HarmonicNode;
 import phalanx.instrument.StringSign;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 import phalanx.theory.Pitch;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;

@@ -3,7 +3,7 @@ package phalanx.cli;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
-import phalanx.colour.HarpRun;
+import phalanx.embellishment.HarpRun;
 import phalanx.formats.json.HarpJson;
 import phalanx.fretting.FretRow;
 import phalanx.instrument.Guitar;

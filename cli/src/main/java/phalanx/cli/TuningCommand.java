@@ -10,7 +10,7 @@ import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
 import phalanx.instrument.TuningByEar;
 import phalanx.instrument.UsualTuning;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 import phalanx.theory.Pitch;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;

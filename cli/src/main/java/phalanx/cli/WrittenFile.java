@@ -3,9 +3,9 @@ package phalanx.cli;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
-import phalanx.formats.DiskTrouble;
-import phalanx.formats.SafeTarget;
-import phalanx.formats.WholeFile;
+import phalanx.formats.disk.AtomicFile;
+import phalanx.formats.disk.DiskTrouble;
+import phalanx.formats.disk.SafeTarget;
 
 /** A file that a command writes: never over a song, whole or not at all. */
 final class WrittenFile {
@@ -22,9 +22,9 @@ final class WrittenFile {
   }
 
   /** Writes it. */
-  static void write(Path out, WholeFile.Content content) throws UnusableInput {
+  static void write(Path out, AtomicFile.Content content) throws UnusableInput {
     try {
-      WholeFile.write(out, content, false);
+      AtomicFile.write(out, content, false);
     } catch (IOException e) {
       throw new UnusableInput(out + ": " + DiskTrouble.writing(e));
     }

@@ -8,7 +8,7 @@ import phalanx.findings.Tally;
 import phalanx.findings.TuneAway;
 import phalanx.fretting.Reach;
 import phalanx.song.Song;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /**
  * How hard a song is when it is played one way.
@@ -24,7 +24,7 @@ import phalanx.theory.Phrase;
  * @param tuneHigher how much higher the tune sounds than now, semitones; 0 without a tune
  */
 public record Advised(
-    Way way,
+    SettingSuggestion way,
     Song song,
     double costPerBar,
     double hardestSpan,
@@ -35,7 +35,7 @@ public record Advised(
     int tuneHigher)
     implements Ranked {
 
-  static Advised of(Way way, Song before, Arrangement a) {
+  static Advised of(SettingSuggestion way, Song before, Arrangement a) {
     Review review = Review.of(a);
     Reach reach = a.plan().problem().changes().reach();
     double span =

@@ -60,15 +60,18 @@ public final class Advisor {
    * @param tunings how the strings may be tuned
    * @param keepSound whether it must go on to sound in its key
    */
-  public static List<Way> ways(
+  public static List<SettingSuggestion> ways(
       Song song, Collection<Integer> capos, Collection<Tuning> tunings, boolean keepSound) {
-    List<Way> ways = new ArrayList<>();
+    List<SettingSuggestion> ways = new ArrayList<>();
     for (Tuning tuning : tunings) {
       for (int capo : capos) {
         for (int up = 0; up < KEYS; up++) {
-          Way plain = new Way(up, capo, tuning, 0);
-          Way way = plain.equals(Way.now(song)) ? plain : Way.of(song, up, capo, tuning);
-          boolean fits = way.equals(Way.now(song)) || way.hasTune(song);
+          SettingSuggestion plain = new SettingSuggestion(up, capo, tuning, 0);
+          SettingSuggestion way =
+              plain.equals(SettingSuggestion.now(song))
+                  ? plain
+                  : SettingSuggestion.of(song, up, capo, tuning);
+          boolean fits = way.equals(SettingSuggestion.now(song)) || way.hasTune(song);
           if (fits && (!keepSound || way.soundsAs(song))) {
             ways.add(way);
           }
@@ -86,22 +89,26 @@ public final class Advisor {
    * @param cancelled asked often, by several threads; what is not planned by then is left out
    */
   public static List<Ranked> rank(
-      Song song, List<Way> ways, int best, Consumer<Ranked> news, BooleanSupplier cancelled) {
+      Song song,
+      List<SettingSuggestion> ways,
+      int best,
+      Consumer<Ranked> news,
+      BooleanSupplier cancelled) {
     return new Advisor(song, best, news, cancelled).rank(ways);
   }
 
-  private List<Ranked> rank(List<Way> ways) {
+  private List<Ranked> rank(List<SettingSuggestion> ways) {
     // What sounds as before is wanted most, and sets the limit for the others.
-    Map<Boolean, List<Way>> bySound =
+    Map<Boolean, List<SettingSuggestion>> bySound =
         ways.stream().collect(Collectors.partitioningBy(way -> way.soundsAs(song)));
     List<Ranked> ranked = new ArrayList<>();
     rounds(bySound.get(true), this::planned, ranked);
-    Map<Way, Double> least = new ConcurrentHashMap<>();
-    List<List<Way>> rows = List.copyOf(rows(bySound.get(false)));
+    Map<SettingSuggestion, Double> least = new ConcurrentHashMap<>();
+    List<List<SettingSuggestion>> rows = List.copyOf(rows(bySound.get(false)));
     rounds(rows, (row, limit) -> onEasiestNeck(row, limit, least), ranked);
-    List<Way> left = new ArrayList<>(least.keySet());
+    List<SettingSuggestion> left = new ArrayList<>(least.keySet());
     left.sort(
-        Comparator.comparing((Way way) -> least.get(way))
+        Comparator.comparing((SettingSuggestion way) -> least.get(way))
             .thenComparing(bySound.get(false)::indexOf));
     rounds(
         left,
@@ -132,13 +139,14 @@ public final class Advisor {
   }
 
   /** Ways that differ in their capo alone. */
-  private Collection<List<Way>> rows(List<Way> ways) {
-    Map<Way, List<Way>> rows = new LinkedHashMap<>();
-    for (Way way : ways) {
+  private Collection<List<SettingSuggestion>> rows(List<SettingSuggestion> ways) {
+    Map<SettingSuggestion, List<SettingSuggestion>> rows = new LinkedHashMap<>();
+    for (SettingSuggestion way : ways) {
       // A capo on some strings alone makes another guitar.
       boolean partial = way.of(song).guitar().hasPartialCapo();
       int at = partial ? way.capo() : 0;
-      Way row = new Way(way.semitones(), at, way.tuning(), way.octaves());
+      SettingSuggestion row =
+          new SettingSuggestion(way.semitones(), at, way.tuning(), way.octaves());
       rows.computeIfAbsent(row, r -> new ArrayList<>()).add(way);
     }
     return rows.values();
@@ -150,12 +158,13 @@ public final class Advisor {
    *
    * @param least takes the others with what they cost at least
    */
-  private List<Ranked> onEasiestNeck(List<Way> row, double limit, Map<Way, Double> least) {
+  private List<Ranked> onEasiestNeck(
+      List<SettingSuggestion> row, double limit, Map<SettingSuggestion, Double> least) {
     Song first = row.get(0).of(song);
     Optional<Guitar> neck =
         row.size() < WORTH_A_NECK
             ? Optional.empty()
-            : EasiestNeck.of(first.guitar(), row.stream().map(Way::capo).toList());
+            : EasiestNeck.of(first.guitar(), row.stream().map(SettingSuggestion::capo).toList());
     double cost =
         neck.map(n -> new Arranger().cost(first.withGuitar(n), limit(limit)) / bars).orElse(0.0);
     if (cost <= limit) {
@@ -165,7 +174,7 @@ public final class Advisor {
     return outdone(row, cost);
   }
 
-  private List<Ranked> outdone(List<Way> ways, double atLeast) {
+  private List<Ranked> outdone(List<SettingSuggestion> ways, double atLeast) {
     return told(ways.stream().<Ranked>map(way -> new Pruned(way, way.of(song), atLeast)).toList());
   }
 
@@ -173,7 +182,7 @@ public final class Advisor {
     return () -> cancelled.getAsBoolean() ? Double.NEGATIVE_INFINITY : perBar * bars;
   }
 
-  private List<Ranked> planned(Way way, double limit) {
+  private List<Ranked> planned(SettingSuggestion way, double limit) {
     Arranger arranger =
         arrangers.computeIfAbsent(new Setting(way.capo(), way.tuning()), s -> new Arranger());
     Song played = way.of(song);
@@ -199,6 +208,6 @@ public final class Advisor {
 
   /** How hard the song is as it is. */
   public static Advised now(Song song) {
-    return Advised.of(Way.now(song), song, new Arranger().arrange(song));
+    return Advised.of(SettingSuggestion.now(song), song, new Arranger().arrange(song));
   }
 }

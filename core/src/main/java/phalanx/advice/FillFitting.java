@@ -7,15 +7,15 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import phalanx.arrangement.Attack;
 import phalanx.arrangement.Note;
-import phalanx.colour.Ending;
-import phalanx.colour.Fill;
+import phalanx.embellishment.Ending;
+import phalanx.embellishment.Fill;
 import phalanx.melody.BarTune;
 import phalanx.melody.Want;
 import phalanx.planning.Arranger;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
+import phalanx.text.Phrase;
 import phalanx.theory.Chord;
-import phalanx.theory.Phrase;
 import phalanx.theory.Ticks;
 
 /**

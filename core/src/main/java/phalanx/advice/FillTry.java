@@ -3,7 +3,7 @@ package phalanx.advice;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import phalanx.colour.Fill;
+import phalanx.embellishment.Fill;
 
 /**
  * A fill tried at the end of a bar.

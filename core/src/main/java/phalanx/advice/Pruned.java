@@ -9,4 +9,4 @@ import phalanx.song.Song;
  * @param song the song played so
  * @param costPerBar what its plan would cost for each bar as played at least
  */
-public record Pruned(Way way, Song song, double costPerBar) implements Ranked {}
+public record Pruned(SettingSuggestion way, Song song, double costPerBar) implements Ranked {}

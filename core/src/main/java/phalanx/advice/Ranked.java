@@ -12,7 +12,7 @@ public sealed interface Ranked permits Advised, Pruned {
           .thenComparing(r -> r.way().capo())
           .thenComparing(r -> r.way().semitones());
 
-  Way way();
+  SettingSuggestion way();
 
   /** The song played so. */
   Song song();

@@ -8,7 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import phalanx.arrangement.Note;
-import phalanx.colour.PairWalk;
+import phalanx.embellishment.PairWalk;
 import phalanx.fretting.FretRow;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;

@@ -29,7 +29,7 @@ public record Slot(
     Optional<Shape> shape,
     boolean pinned,
     List<Remark> found,
-    List<WayOut> waysOut,
+    List<ShapeSuggestion> waysOut,
     PatternHeard heard,
     Set<Finger> resting,
     List<MelodyNote> tune,
@@ -59,7 +59,7 @@ public record Slot(
       Optional<Shape> shape,
       boolean pinned,
       List<Remark> found,
-      List<WayOut> waysOut,
+      List<ShapeSuggestion> waysOut,
       PatternHeard heard,
       List<MelodyNote> tune) {
     this(

@@ -15,11 +15,11 @@ import phalanx.song.Feel;
 import phalanx.song.Harmony;
 import phalanx.song.SongBounds;
 import phalanx.song.TempoMark;
+import phalanx.text.Phrase;
 import phalanx.theory.ChordReader;
 import phalanx.theory.ChordReading;
 import phalanx.theory.Meter;
 import phalanx.theory.NoteNaming;
-import phalanx.theory.Phrase;
 import phalanx.theory.Quoted;
 
 /**

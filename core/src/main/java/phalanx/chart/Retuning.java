@@ -13,9 +13,9 @@ import phalanx.song.ChordChange;
 import phalanx.song.Harmony;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
+import phalanx.text.Phrase;
 import phalanx.theory.Chord;
 import phalanx.theory.NoteNaming;
-import phalanx.theory.Phrase;
 
 /**
  * Tunes a song's guitar otherwise. Tune and chords stay; a pinned shape stays where its strings are

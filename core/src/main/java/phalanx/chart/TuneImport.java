@@ -7,9 +7,9 @@ import phalanx.melody.BarTune;
 import phalanx.song.Bar;
 import phalanx.song.Song;
 import phalanx.song.Tune;
+import phalanx.text.Phrase;
 import phalanx.theory.Key;
 import phalanx.theory.Meter;
-import phalanx.theory.Phrase;
 
 /**
  * The tune of one song put over the bars of another.

@@ -9,8 +9,8 @@ import phalanx.arrangement.Slot;
 import phalanx.performance.Performance;
 import phalanx.picking.ThumbRoute;
 import phalanx.song.Harmony;
+import phalanx.text.Phrase;
 import phalanx.theory.Chord;
-import phalanx.theory.Phrase;
 
 /** Chords that the thumb starts on another note than their bass; a pedal means to. */
 public final class ForeignBass implements Rule {

@@ -11,7 +11,7 @@ import phalanx.instrument.Guitar;
 import phalanx.instrument.StringSign;
 import phalanx.performance.Performance;
 import phalanx.technique.Technique;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /**
  * Bends that a hand hardly makes: near the nut, with no finger free behind the one that pushes, or

@@ -6,7 +6,7 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.instrument.StringSign;
 import phalanx.performance.Performance;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 import phalanx.theory.Ticks;
 
 /** Ways of the fretting hand that need more time than there is at the song's tempo. */

@@ -9,7 +9,7 @@ import phalanx.arrangement.Slot;
 import phalanx.instrument.StringSign;
 import phalanx.performance.ForeignRing;
 import phalanx.performance.Performance;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /** Open strings that ring on into a chord they do not belong to, but those the player lets ring. */
 public final class RingsOver implements Rule {

@@ -2,7 +2,7 @@ package phalanx.findings;
 
 import java.util.ArrayList;
 import java.util.List;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /**
  * How many findings there are of each grade.

@@ -6,7 +6,7 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.MelodyNote;
 import phalanx.arrangement.tune.TuneOctave;
 import phalanx.performance.Performance;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /**
  * A tune that lies an octave away from the hand, as one typed the way it is sung often does: one

@@ -13,7 +13,7 @@ import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.performance.Performance;
 import phalanx.performance.Sounded;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 import phalanx.theory.Ticks;
 
 /** Notes of the tune that do not ring as long as they are written. */

@@ -6,7 +6,7 @@ import java.util.Optional;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.performance.Performance;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /**
  * Notes struck above the tune while it sounds, so that they are heard as the tune, unless they may

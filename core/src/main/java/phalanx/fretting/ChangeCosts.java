@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Tuning;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /**
  * What it costs the fretting hand to go from one shape to the next.

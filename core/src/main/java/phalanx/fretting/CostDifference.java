@@ -2,7 +2,7 @@ package phalanx.fretting;
 
 import java.util.ArrayList;
 import java.util.List;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /**
  * What one plan costs more than another, taken apart: findings weigh far more than any difference

@@ -6,9 +6,9 @@ import java.util.List;
 import java.util.Optional;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
+import phalanx.text.Phrase;
 import phalanx.theory.ChordName;
 import phalanx.theory.ChordNaming;
-import phalanx.theory.Phrase;
 
 /**
  * A shape of the player's own: what it is called, how it can be fingered, what keeps a hand from

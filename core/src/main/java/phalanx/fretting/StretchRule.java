@@ -1,7 +1,7 @@
 package phalanx.fretting;
 
 import java.util.Optional;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /** A span wider than this hand takes at ease. */
 public final class StretchRule {

@@ -4,7 +4,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /**
  * A six-string guitar as it lies on the player's knee.

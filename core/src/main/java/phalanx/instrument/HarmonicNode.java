@@ -3,7 +3,7 @@ package phalanx.instrument;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /**
  * A place where a string that is touched, not pressed, sounds one of its overtones. Physics of the

@@ -1,7 +1,7 @@
 package phalanx.instrument;
 
 import java.util.Optional;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /**
  * One string tuned by ear against another that is right already.

@@ -10,10 +10,10 @@ import java.util.regex.Pattern;
 import phalanx.instrument.Tuning;
 import phalanx.technique.Technique;
 import phalanx.technique.TechniqueText;
+import phalanx.text.Phrase;
 import phalanx.theory.Letter;
 import phalanx.theory.Meter;
 import phalanx.theory.NoteName;
-import phalanx.theory.Phrase;
 import phalanx.theory.Pitch;
 import phalanx.theory.Quoted;
 

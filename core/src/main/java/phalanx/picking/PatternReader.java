@@ -5,8 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import phalanx.text.Phrase;
 import phalanx.theory.Meter;
-import phalanx.theory.Phrase;
 import phalanx.theory.Quoted;
 
 /**

@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import phalanx.text.Phrase;
 import phalanx.theory.Meter;
-import phalanx.theory.Phrase;
 
 /** What no hand can do at one instant, whatever its school. */
 public final class PatternRules {

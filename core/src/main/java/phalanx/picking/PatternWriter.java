@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /** Writes a pattern as the text that {@link PatternReader} reads back. */
 public final class PatternWriter {

@@ -7,8 +7,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import phalanx.picking.PatternReader.Problem;
+import phalanx.text.Phrase;
 import phalanx.theory.Meter;
-import phalanx.theory.Phrase;
 import phalanx.theory.Quoted;
 
 /** Reads the rows that are played together. */

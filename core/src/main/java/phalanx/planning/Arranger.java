@@ -13,8 +13,8 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Damp;
 import phalanx.arrangement.MelodyNote;
 import phalanx.arrangement.Remark;
+import phalanx.arrangement.ShapeSuggestion;
 import phalanx.arrangement.Slot;
-import phalanx.arrangement.WayOut;
 import phalanx.arrangement.tune.SlotTune;
 import phalanx.arrangement.tune.TuneAlone;
 import phalanx.arrangement.tune.TuneFit;
@@ -54,7 +54,7 @@ public final class Arranger {
   public static final int FINGERINGS_EACH = 3;
 
   /** Why a chord has no shape, and what would help. */
-  private record Stuck(String reason, List<WayOut> ways) {}
+  private record Stuck(String reason, List<ShapeSuggestion> ways) {}
 
   private final SlotRows rows = new SlotRows();
   private final RecentlyUsed<ShapeQuery, Stuck> noShape = new RecentlyUsed<>(200);
@@ -304,12 +304,15 @@ public final class Arranger {
       StretchRule.of(shape, reach).map(f -> Remark.note(f.words())).ifPresent(remarks::add);
       return new Slot(played, Optional.of(shape), pinned, remarks, List.of(), heard, tune);
     }
-    List<WayOut> ways = List.of();
+    List<ShapeSuggestion> ways = List.of();
     if (played.harmony() instanceof Harmony.Sounding s) {
       Stuck stuck =
           noShape.get(
               query(song, s.chord()),
-              q -> new Stuck(WaysOut.reason(song, s.chord()), WaysOut.of(song, s.chord())));
+              q ->
+                  new Stuck(
+                      ShapeSuggestions.reason(song, s.chord()),
+                      ShapeSuggestions.of(song, s.chord())));
       remarks.add(
           Remark.of(Remark.Kind.NO_SHAPE, stuck.reason(), new Remark.Figure(0, 1, "shapes")));
       ways = stuck.ways();

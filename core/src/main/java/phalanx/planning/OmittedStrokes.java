@@ -15,7 +15,7 @@ import phalanx.picking.Fingered;
 import phalanx.picking.HandSchool;
 import phalanx.picking.PickFinger;
 import phalanx.picking.Strike;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 import phalanx.theory.Ticks;
 
 /** Says in sentences what of each strike the fingers cannot do, one strike after the other. */

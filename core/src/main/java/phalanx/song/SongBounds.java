@@ -3,7 +3,7 @@ package phalanx.song;
 import java.util.List;
 import java.util.Optional;
 import phalanx.melody.BarTune;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /**
  * How large a song may be: far larger than any that is played, small enough that whatever is made

@@ -3,7 +3,7 @@ package phalanx.song;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /** How a tempo stands in a chart: {@code ♩=100}, typed also as {@code q=100}. */
 public final class TempoMark {

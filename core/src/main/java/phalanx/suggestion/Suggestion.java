@@ -8,7 +8,7 @@ import phalanx.findings.Tally;
 import phalanx.fretting.CostDifference;
 import phalanx.fretting.Shape;
 import phalanx.song.Song;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /**
  * A way out of a finding that was tried: with it the finding is gone.

@@ -27,7 +27,7 @@ import phalanx.findings.TuneReach;
 import phalanx.findings.UnmutedStrings;
 import phalanx.planning.Arranger;
 import phalanx.song.Feel;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /**
  * Finds ways out of a finding. Each is tried by planning the song anew; only those with which the
@@ -48,7 +48,7 @@ public final class Suggestions {
     Review before = Review.of(arrangement);
     List<Suggestion> remedies = new ArrayList<>();
     List<Stream<PossibleEdit>> kinds = new ArrayList<>(kinds(arrangement, found));
-    kinds.add(PinWays.around(arrangement, found));
+    kinds.add(PinSuggestions.around(arrangement, found));
     Set<String> seen = new HashSet<>();
     for (Stream<PossibleEdit> kind : kinds) {
       kind.filter(w -> seen.add(w.words()))
@@ -88,16 +88,16 @@ public final class Suggestions {
   }
 
   private static List<Stream<PossibleEdit>> kinds(Arrangement a, Found found) {
-    Stream<PossibleEdit> shapes = new ShapeWays(a, found).all();
-    TuneWays tune = new TuneWays(a, found);
-    PatternWays pattern = new PatternWays(a, found);
+    Stream<PossibleEdit> shapes = new OtherShapeSuggestions(a, found).all();
+    TuneSuggestions tune = new TuneSuggestions(a, found);
+    PatternSuggestions pattern = new PatternSuggestions(a, found);
     return switch (found.finding().rule()) {
-      case TuneAway.NAME -> List.of(TuneWays.octave(a));
-      case TuneReach.NAME -> List.of(tune.elsewhere(), tune.leaveOut(), KeyWays.of(a));
+      case TuneAway.NAME -> List.of(TuneSuggestions.octave(a));
+      case TuneReach.NAME -> List.of(tune.elsewhere(), tune.leaveOut(), KeySuggestions.of(a));
       case TuneCutOff.NAME -> List.of(shapes, tune.anyString(), tune.shorten());
       case LostSlurs.NAME -> List.of(tune.oneString(), shapes, tune.pluck());
       case TuneOnTop.NAME ->
-          List.of(PinWays.of(a, found), pattern.leaveOut(), shapes, tune.anyVoice());
+          List.of(PinSuggestions.of(a, found), pattern.leaveOut(), shapes, tune.anyVoice());
       case HardBends.NAME -> List.of(tune.anyString(), tune.unbent());
       case LateChanges.NAME ->
           List.of(shapes, tune.anyString(), pattern.thumbAloneBefore(), slower(a, found));
@@ -106,10 +106,10 @@ public final class Suggestions {
               pattern.leaveOut(), pattern.otherSchools(), pattern.anyFinger(), slower(a, found));
       case BusyFingers.NAME -> List.of(pattern.leaveOut(), slower(a, found));
       case Crossings.NAME -> List.of(pattern.anyFinger(), pattern.leaveOut());
-      case BrokenPins.NAME -> List.of(PinWays.of(a, found), shapes);
-      case MissingShapes.NAME -> List.of(PinWays.shapes(a, found));
+      case BrokenPins.NAME -> List.of(PinSuggestions.of(a, found), shapes);
+      case MissingShapes.NAME -> List.of(PinSuggestions.shapes(a, found));
       case DeadStrings.NAME, UnmutedStrings.NAME -> List.of(shapes, pattern.leaveOut());
-      case RingsOver.NAME -> List.of(DampWays.of(a, found), shapes);
+      case RingsOver.NAME -> List.of(DampSuggestions.of(a, found), shapes);
       default -> List.of(shapes);
     };
   }

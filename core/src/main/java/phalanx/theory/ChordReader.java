@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import phalanx.text.Phrase;
 
 /**
  * Reads chord symbols in every common spelling: {@code C}, {@code C-7}, {@code CΔ}, {@code Cø},

@@ -42,18 +42,18 @@ class AdvisorTest {
 
   private static final int ALL = 1000;
 
-  private static List<Ranked> ranked(Song song, List<Way> ways, int best) {
+  private static List<Ranked> ranked(Song song, List<SettingSuggestion> ways, int best) {
     return Advisor.rank(song, ways, best, r -> {}, () -> false);
   }
 
-  private static List<Advised> ranked(Song song, List<Way> ways) {
+  private static List<Advised> ranked(Song song, List<SettingSuggestion> ways) {
     return ranked(song, ways, ALL).stream().map(Advised.class::cast).toList();
   }
 
   @Test
   void eachWayIsWhatPlanningItAloneGives() {
     Song song = song();
-    List<Way> ways =
+    List<SettingSuggestion> ways =
         Advisor.ways(
             song, Set.of(0, 3), List.of(Tuning.STANDARD, UsualTuning.DROP_D.tuning()), false);
     assertThat(ways).hasSize(2 * 2 * 12).doesNotHaveDuplicates();
@@ -70,7 +70,8 @@ class AdvisorTest {
   @Test
   void theSoundingKeyIsKeptWhereAsked() {
     Song song = song().withGuitar(Guitar.STEEL.withCapo(1));
-    List<Way> ways = Advisor.ways(song, List.of(0, 1, 2, 3, 4, 5), List.of(Tuning.STANDARD), true);
+    List<SettingSuggestion> ways =
+        Advisor.ways(song, List.of(0, 1, 2, 3, 4, 5), List.of(Tuning.STANDARD), true);
     assertThat(ways).hasSize(6).allMatch(w -> w.soundsAs(song));
     for (Advised a : ranked(song, ways)) {
       int tonic = a.song().key().orElseThrow().tonic().chroma() + a.way().capo();
@@ -97,8 +98,8 @@ class AdvisorTest {
   void theBestWaysAreThoseOfPlanningAllOfThem() {
     for (Song song : List.of(song(), song().withGuitar(Guitar.NYLON.withCapo(2)))) {
       List<Tuning> tunings = List.of(Tuning.STANDARD, UsualTuning.DADGAD.tuning());
-      List<Way> ways = Advisor.ways(song, List.of(0, 1, 3, 5, 8), tunings, false);
-      Map<Way, Double> costs =
+      List<SettingSuggestion> ways = Advisor.ways(song, List.of(0, 1, 3, 5, 8), tunings, false);
+      Map<SettingSuggestion, Double> costs =
           ranked(song, ways).stream().collect(toMap(Advised::way, Advised::costPerBar));
       List<Ranked> few = ranked(song, ways, 5);
       assertThat(few).extracting(Ranked::way).containsExactlyInAnyOrderElementsOf(ways);
@@ -117,14 +118,16 @@ class AdvisorTest {
   @Test
   void theAnswerIsTheSameWhateverThreadsDo() {
     Song song = song();
-    List<Way> ways = Advisor.ways(song, List.of(0, 2, 4), List.of(Tuning.STANDARD), false);
+    List<SettingSuggestion> ways =
+        Advisor.ways(song, List.of(0, 2, 4), List.of(Tuning.STANDARD), false);
     assertThat(ranked(song, ways, 3)).isEqualTo(ranked(song, ways, 3));
   }
 
   @Test
   void newsComeAsTheyAreAndNothingComesAfterCancelling() {
     Song song = song();
-    List<Way> ways = Advisor.ways(song, List.of(0, 3, 5), List.of(Tuning.STANDARD), false);
+    List<SettingSuggestion> ways =
+        Advisor.ways(song, List.of(0, 3, 5), List.of(Tuning.STANDARD), false);
     List<Ranked> news = Collections.synchronizedList(new ArrayList<>());
     assertThat(Advisor.rank(song, ways, 3, news::add, () -> false))
         .containsExactlyInAnyOrderElementsOf(news);
@@ -139,8 +142,8 @@ class AdvisorTest {
   void aTuneThatLiesHighComesDown() {
     Tune tune = Tune.NONE.with(1, TuneReader.read("e5 g5 a5 g5", Meter.FOUR_FOUR).tune());
     Song song = TestSongs.of("C | G").withKey(Key.parse("C")).withTune(tune);
-    List<Way> ways = Advisor.ways(song, List.of(0), List.of(Tuning.STANDARD), false);
-    assertThat(ways.get(0)).isEqualTo(Way.now(song));
+    List<SettingSuggestion> ways = Advisor.ways(song, List.of(0), List.of(Tuning.STANDARD), false);
+    assertThat(ways.get(0)).isEqualTo(SettingSuggestion.now(song));
     assertThat(ways.subList(1, ways.size())).isNotEmpty().allMatch(w -> w.octaves() < 0);
     assertThat(ways.get(1).octaves()).isEqualTo(-1);
     Song moved = ways.get(1).of(song);
@@ -155,12 +158,21 @@ class AdvisorTest {
     Song song = song();
     Arrangement planned = new Arranger().arrange(song);
     Song pinned = song.pin(planned.slots().get(0).played().ref(), planned.slots().get(0).held());
-    assertThat(new Way(0, 3, Tuning.STANDARD, 0).of(pinned).pins()).isEqualTo(pinned.pins());
-    assertThat(new Way(2, 0, Tuning.STANDARD, 0).of(pinned).pins().shapes()).isEmpty();
-    assertThat(new Way(0, 0, UsualTuning.WHOLE_DOWN.tuning(), 0).of(pinned).pins().shapes())
+    assertThat(new SettingSuggestion(0, 3, Tuning.STANDARD, 0).of(pinned).pins())
+        .isEqualTo(pinned.pins());
+    assertThat(new SettingSuggestion(2, 0, Tuning.STANDARD, 0).of(pinned).pins().shapes())
         .isEmpty();
-    assertThat(Way.now(pinned).of(pinned)).isEqualTo(pinned);
-    assertThat(new Way(0, 0, Tuning.STANDARD, 0).of(song.withKey(Optional.empty())).key())
+    assertThat(
+            new SettingSuggestion(0, 0, UsualTuning.WHOLE_DOWN.tuning(), 0)
+                .of(pinned)
+                .pins()
+                .shapes())
+        .isEmpty();
+    assertThat(SettingSuggestion.now(pinned).of(pinned)).isEqualTo(pinned);
+    assertThat(
+            new SettingSuggestion(0, 0, Tuning.STANDARD, 0)
+                .of(song.withKey(Optional.empty()))
+                .key())
         .isEmpty();
   }
 }

@@ -12,7 +12,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import phalanx.arrangement.Hold;
 import phalanx.arrangement.Note;
-import phalanx.colour.PairWalk;
+import phalanx.embellishment.PairWalk;
 import phalanx.instrument.Guitar;
 import phalanx.planning.Arranger;
 import phalanx.song.SlotRef;

@@ -54,7 +54,8 @@ class CostTableTest {
   /** Most that any shape of a hand's choice costs stays below one finding that is heard. */
   @Test
   void findingsWeighMoreThanEase() {
-    assertThat(CostTerm.CANNOT_BE_DONE.weight()).isGreaterThan(10 * CostTerm.WILL_BE_HEARD.weight());
+    assertThat(CostTerm.CANNOT_BE_DONE.weight())
+        .isGreaterThan(10 * CostTerm.WILL_BE_HEARD.weight());
     assertThat(CostTerm.WILL_BE_HEARD.weight()).isGreaterThan(CostTerm.CUT_OFF.weight());
   }
 }

@@ -10,8 +10,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.ShapeSuggestion;
 import phalanx.arrangement.Slot;
-import phalanx.arrangement.WayOut;
 import phalanx.arrangement.board.ShapeChoice;
 import phalanx.arrangement.board.ShapeFilter;
 import phalanx.arrangement.board.SlotBoard;
@@ -44,7 +44,7 @@ class HardChordsTest {
     assertThat(slot.shape()).isEmpty();
     assertThat(slot.remarks()).first().asString().startsWith("no shape is within reach");
     assertThat(slot.waysOut()).isNotEmpty();
-    for (WayOut way : slot.waysOut()) {
+    for (ShapeSuggestion way : slot.waysOut()) {
       Song next = way.edit().apply(song, slot.played().ref());
       assertThat(ARRANGER.arrange(next).slots().get(1).shape()).as(way.words()).isPresent();
     }

@@ -22,6 +22,8 @@ import javafx.scene.Scene;
 import javafx.stage.FileChooser;
 import javafx.stage.Stage;
 import javafx.util.Duration;
+import phalanx.desktop.background.NewestAnswer;
+import phalanx.desktop.background.PlanService;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.TypeFace;
 import phalanx.desktop.files.Documents;
@@ -31,8 +33,6 @@ import phalanx.desktop.frame.NoticeBar;
 import phalanx.desktop.frame.SongController;
 import phalanx.desktop.frame.SongMenu;
 import phalanx.desktop.frame.Workbench;
-import phalanx.desktop.model.NewestAnswer;
-import phalanx.desktop.model.PlanService;
 import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.ShapeTrialModel;
 import phalanx.desktop.model.Workspace;
@@ -113,7 +113,8 @@ public final class PhalanxApp extends Application {
     songs = new SongController(workspace, documents, notices, asker);
     songs.whenClosed(stage::close);
     ShapeTrialModel trials =
-        new ShapeTrialModel(workspace, new NewestAnswer(worker, Platform::runLater));
+        new ShapeTrialModel(
+            workspace, workspace.chord(), new NewestAnswer(worker, Platform::runLater));
     workspace.screenProperty().set(song.isPresent() ? Screen.ARRANGE : Screen.CHART);
     Palette palette = Palette.of(resource(TOKENS));
     Workbench bench = new Workbench(workspace, trials, documents, palette, notices, songs);
@@ -152,7 +153,7 @@ public final class PhalanxApp extends Application {
     if (keeping != null) {
       keeping.stop();
     }
-    workspace.desks().sound().close();
+    workspace.models().sound().close();
     planner.shutdownNow();
     worker.shutdownNow();
     disk.shutdown();

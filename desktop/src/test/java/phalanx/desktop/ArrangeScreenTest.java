@@ -83,17 +83,17 @@ class ArrangeScreenTest {
                                 phalanx.melody.TuneReader.read("d4 . b7 .", s.meter()).tune()))));
     until(
         () ->
-            workspace().desks().findings().all().stream()
+            workspace().models().findings().all().stream()
                 .anyMatch(f -> f.finding().rule().equals("tune out of reach")));
     robot.type(KeyCode.F);
     until(() -> text(robot, "#finding-words").contains("out of reach"));
     assertThat(text(robot, "#finding-words")).contains("bars 1, 3").contains("B7");
     until(() -> robot.lookup("#remedy-1").tryQuery().isPresent());
-    int before = workspace().desks().findings().all().size();
+    int before = workspace().models().findings().all().size();
     click(robot, "#remedy-1");
-    until(() -> workspace().desks().findings().all().size() < before);
+    until(() -> workspace().models().findings().all().size() < before);
     robot.push(KeyCode.CONTROL, KeyCode.Z);
-    until(() -> workspace().desks().findings().all().size() == before);
+    until(() -> workspace().models().findings().all().size() == before);
   }
 
   private Slot selected() {

@@ -4,10 +4,13 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import com.tngtech.archunit.library.dependencies.SliceAssignment;
+import com.tngtech.archunit.library.dependencies.SliceIdentifier;
 import java.util.List;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.board.NeckPlaces;
@@ -62,7 +65,8 @@ class ArrowsTest {
           .that()
           .resideInAPackage("phalanx.desktop..")
           .and()
-          .resideOutsideOfPackages("phalanx.desktop.model..", "phalanx.desktop.files..")
+          .resideOutsideOfPackages(
+              "phalanx.desktop.model..", "phalanx.desktop.background..", "phalanx.desktop.files..")
           .should()
           .dependOnClassesThat()
           .belongToAnyOf(Arranger.class, Suggestions.class, Damping.class)
@@ -112,6 +116,38 @@ class ArrowsTest {
   @ArchTest
   static final ArchRule PACKAGES_FORM_NO_CYCLE =
       slices().matching("phalanx.desktop.(*)..").should().beFreeOfCycles();
+
+  /** Each class of the model can be read on its own: what it needs lies below it. */
+  @ArchTest
+  static final ArchRule CLASSES_OF_THE_MODEL_FORM_NO_CYCLE =
+      slices()
+          .assignedFrom(EachClass.of("phalanx.desktop.model", "phalanx.desktop.background"))
+          .should()
+          .beFreeOfCycles();
+
+  /** A class with those inside it is one slice. */
+  private record EachClass(List<String> packages) implements SliceAssignment {
+
+    static EachClass of(String... packages) {
+      return new EachClass(List.of(packages));
+    }
+
+    @Override
+    public SliceIdentifier getIdentifierOf(JavaClass javaClass) {
+      JavaClass outermost = javaClass;
+      while (outermost.getEnclosingClass().isPresent()) {
+        outermost = outermost.getEnclosingClass().get();
+      }
+      return packages.contains(outermost.getPackageName())
+          ? SliceIdentifier.of(outermost.getName())
+          : SliceIdentifier.ignore();
+    }
+
+    @Override
+    public String getDescription() {
+      return "each class of " + packages;
+    }
+  }
 
   @ArchTest
   static final ArchRule THE_MODEL_KNOWS_NO_NODES =

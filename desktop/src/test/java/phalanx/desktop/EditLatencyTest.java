@@ -23,7 +23,7 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
 import phalanx.desktop.model.LoopBars;
-import phalanx.desktop.model.SoundDesk;
+import phalanx.desktop.model.PlaybackController;
 import phalanx.song.Song;
 
 /**
@@ -76,7 +76,7 @@ class EditLatencyTest {
   void everyEditIsSeenInTheStripAlsoWhileItPlays(FxRobot robot)
       throws TimeoutException, IOException {
     until(() -> window.arrangement() != null && !window.arrangement().slots().isEmpty());
-    SoundDesk sound = window.workspace().desks().sound();
+    PlaybackController sound = window.workspace().models().sound();
     press(robot, KeyCode.CONTROL, KeyCode.DIGIT5);
     // No click on the node: the line may be running there, see OpenWindow.bounds.
     robot.interact(() -> robot.lookup("#strip").query().requestFocus());

@@ -57,7 +57,7 @@ class FirstMinuteTest {
                         s.withTune(
                             phalanx.song.Tune.NONE.with(
                                 1, phalanx.melody.TuneReader.read("b7", s.meter()).tune()))));
-    until(() -> !window.workspace().desks().findings().all().isEmpty());
+    until(() -> !window.workspace().models().findings().all().isEmpty());
     robot.type(KeyCode.F);
     until(() -> !robot.lookup("#first-steps").query().isVisible());
     assertThat(window.app().documents().remembered().property().get().knowsSteps()).isTrue();

@@ -26,8 +26,8 @@ import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
 import phalanx.advice.Advised;
 import phalanx.advice.Ranked;
-import phalanx.desktop.model.AdviceDesk;
-import phalanx.desktop.model.HandDesk;
+import phalanx.desktop.model.AdviceViewModel;
+import phalanx.desktop.model.HandViewModel;
 import phalanx.instrument.Hand;
 import phalanx.instrument.HarmonicNode;
 import phalanx.instrument.StringPull;
@@ -93,9 +93,9 @@ class GuitarScreenTest {
     click(robot, "#tuning-open-g");
     robot.interact(() -> window.workspace().edit(s -> s.withGuitar(s.guitar().withCapo(4))));
     window.untilPlanned();
-    assertThat(window.workspace().desks().bench().tuningProperty().get())
+    assertThat(window.workspace().models().bench().tuningProperty().get())
         .isEqualTo(UsualTuning.OPEN_G.tuning());
-    assertThat(window.workspace().desks().bench().sheetProperty().get().guitar().capo())
+    assertThat(window.workspace().models().bench().sheetProperty().get().guitar().capo())
         .isEqualTo(4);
   }
 
@@ -115,7 +115,7 @@ class GuitarScreenTest {
     assertThat(robot.lookup("#own-tuning-fault").query().isVisible()).isTrue();
     robot.write(" B E").type(KeyCode.ENTER);
     assertThat(robot.lookup("#own-tuning-fault").query().isVisible()).isFalse();
-    assertThat(window.workspace().desks().bench().tuningProperty().get())
+    assertThat(window.workspace().models().bench().tuningProperty().get())
         .isEqualTo(Tuning.parse("C G D G B E").orElseThrow());
   }
 
@@ -124,33 +124,33 @@ class GuitarScreenTest {
     click(robot, "#tuning-drop-d");
     click(robot, "#part-by-ear");
     robot.interact(() -> robot.lookup("#string-table").query().getParent().requestFocus());
-    assertThat(window.workspace().desks().bench().stepProperty().get()).isZero();
+    assertThat(window.workspace().models().bench().stepProperty().get()).isZero();
     click(robot, "#next-string");
-    assertThat(window.workspace().desks().bench().stepProperty().get()).isEqualTo(1);
+    assertThat(window.workspace().models().bench().stepProperty().get()).isEqualTo(1);
     Labeled now = robot.lookup("#step-now .step-title").queryAs(Labeled.class);
     assertThat(now.getText()).startsWith("2  ④ sounds like ⑤ at fret 5");
     click(robot, "#hear-against");
-    until(() -> window.workspace().desks().sound().isHeard());
-    robot.interact(() -> window.workspace().desks().sound().stop());
-    until(() -> !window.workspace().desks().sound().isHeard());
+    until(() -> window.workspace().models().sound().isHeard());
+    robot.interact(() -> window.workspace().models().sound().stop());
+    until(() -> !window.workspace().models().sound().isHeard());
     robot.type(KeyCode.DIGIT6);
-    until(() -> window.workspace().desks().sound().isHeard());
+    until(() -> window.workspace().models().sound().isHeard());
   }
 
   @Test
   void otherStringsPullOtherwise(FxRobot robot) {
     String steel = text(robot, "#pull-sum");
     robot.interact(
-        () -> window.workspace().desks().bench().stringsProperty().set(StringSet.NYLON_NORMAL));
-    List<StringPull> pulls = window.workspace().desks().bench().sheetProperty().get().pulls();
+        () -> window.workspace().models().bench().stringsProperty().set(StringSet.NYLON_NORMAL));
+    List<StringPull> pulls = window.workspace().models().bench().sheetProperty().get().pulls();
     double sum = pulls.stream().mapToDouble(StringPull::newtons).sum();
     assertThat(text(robot, "#pull-sum"))
         .isNotEqualTo(steel)
         .startsWith("All six pull " + Math.round(sum) + " N");
   }
 
-  private AdviceDesk.State advice() {
-    return window.workspace().desks().advice().stateProperty().get();
+  private AdviceViewModel.State advice() {
+    return window.workspace().models().advice().stateProperty().get();
   }
 
   @Test
@@ -163,7 +163,7 @@ class GuitarScreenTest {
     Advised first = advice().best().get(0);
     assertThat(first.sameSound()).isTrue();
     click(robot, "#way-1");
-    until(() -> window.workspace().desks().advice().previewProperty().get().isPresent());
+    until(() -> window.workspace().models().advice().previewProperty().get().isPresent());
     assertThat(robot.lookup("#chosen-way .chord-name").queryAll()).isNotEmpty();
     assertThat(window.workspace().song()).isEqualTo(before);
     click(robot, "#preview-way");
@@ -227,7 +227,7 @@ class GuitarScreenTest {
           spread.getEditor().setText("112");
           spread.commitValue();
         });
-    HandDesk hands = window.workspace().desks().hands();
+    HandViewModel hands = window.workspace().models().hands();
     until(() -> hands.changeProperty().get().isPresent());
     assertThat(text(robot, "#hand-change")).contains("90 mm at most").contains("In this song");
     assertThat(window.workspace().song().hand()).isEqualTo(Hand.MEDIUM);
@@ -263,9 +263,9 @@ class GuitarScreenTest {
   @Test
   void anotherPitchTunesTableAndSound(FxRobot robot) {
     assertThat(says(robot, "#string-table", "110.00")).isTrue();
-    robot.interact(() -> window.workspace().desks().bench().a4().set(432));
+    robot.interact(() -> window.workspace().models().bench().a4().set(432));
     assertThat(says(robot, "#string-table", "108.00")).isTrue();
-    assertThat(window.workspace().desks().sound().settings().a4Property().get()).isEqualTo(432);
+    assertThat(window.workspace().models().sound().settings().a4Property().get()).isEqualTo(432);
   }
 
   @Test
@@ -275,8 +275,8 @@ class GuitarScreenTest {
             .filter(n -> n.string() == 5 && n.harmonic() == 2)
             .findFirst()
             .orElseThrow();
-    robot.interact(() -> window.workspace().desks().bench().touch(octave));
-    until(() -> window.workspace().desks().sound().isHeard());
+    robot.interact(() -> window.workspace().models().bench().touch(octave));
+    until(() -> window.workspace().models().sound().isHeard());
     // Capo 2: F sharp, which the fifth string has as its sixth partial near the capo.
     assertThat(text(robot, "#harmonic-words"))
         .startsWith("The harmonic F♯5")

@@ -24,7 +24,7 @@ import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
 import phalanx.arrangement.Group;
 import phalanx.arrangement.Note;
-import phalanx.desktop.model.FillDesk;
+import phalanx.desktop.model.FillViewModel;
 import phalanx.formats.SongFiles;
 import phalanx.formats.musicxml.MusicXmlWriter;
 import phalanx.melody.BarTune;
@@ -70,7 +70,7 @@ class MelodyScreenTest {
   @Test
   void aBarIsTypedKeptAndPlayedOnTop(FxRobot robot) throws TimeoutException {
     robot.write("g4 . b d");
-    assertThat(window.workspace().desks().melody().previewProperty().get().notes()).hasSize(3);
+    assertThat(window.workspace().models().melody().previewProperty().get().notes()).hasSize(3);
     assertThat(tune(1).isSilent()).isTrue();
     robot.type(KeyCode.ENTER);
     assertThat(tune(1).notes()).hasSize(3);
@@ -111,7 +111,7 @@ class MelodyScreenTest {
   void whatCannotBeReadIsSaidWithItsPlaceAndTheRestStays(FxRobot robot) {
     robot.write("g4 . x d");
     assertThat(text(robot, "#tune-trouble")).startsWith("at sign 6: expected a note such as");
-    assertThat(window.workspace().desks().melody().previewProperty().get().notes()).hasSize(2);
+    assertThat(window.workspace().models().melody().previewProperty().get().notes()).hasSize(2);
     robot.type(KeyCode.ESCAPE);
     assertThat(typed(robot)).isEmpty();
   }
@@ -165,17 +165,17 @@ class MelodyScreenTest {
   @Test
   void theStaffIsClickedAndShownAsNumbers(FxRobot robot) throws TimeoutException {
     click(robot, "#section-2");
-    int bar = window.workspace().desks().melody().bar();
+    int bar = window.workspace().models().melody().bar();
     click(robot, "#tune-numbers");
     click(robot, "#staves");
-    until(() -> window.workspace().desks().melody().bar() != 0);
+    until(() -> window.workspace().models().melody().bar() != 0);
     assertThat(
             robot
                 .lookup("#tune-numbers")
                 .queryAs(javafx.scene.control.ToggleButton.class)
                 .isSelected())
         .isTrue();
-    assertThat(window.workspace().desks().melody().entry().caretProperty().get()).isNotNegative();
+    assertThat(window.workspace().models().melody().entry().caretProperty().get()).isNotNegative();
     assertThat(bar).isPositive();
   }
 
@@ -212,7 +212,7 @@ class MelodyScreenTest {
                             Tune.NONE.with(
                                 1, TuneReader.read("g4 a b d", Meter.FOUR_FOUR).tune())))));
     click(robot, "#section-2");
-    int bar = window.workspace().desks().melody().bar();
+    int bar = window.workspace().models().melody().bar();
     OpenWindow.drop(robot, stage, score);
     until(() -> robot.lookup("#imported-undo").tryQuery().isPresent());
     assertThat(robot.lookup("#imported .label").queryLabeled().getText())
@@ -249,13 +249,13 @@ class MelodyScreenTest {
     click(robot, "#fill-beats-2");
     assertThat(OpenWindow.shows(robot, "#fill-half-a-walk")).isFalse();
     click(robot, "#fill-home-in-four");
-    until(() -> window.workspace().desks().fills().looked().isPresent());
+    until(() -> window.workspace().models().fills().looked().isPresent());
     assertThat(text(robot, "#fill-says")).contains("nothing is hard");
     click(robot, "#hear-fill");
-    until(() -> window.workspace().desks().sound().isHeard());
-    robot.interact(() -> window.workspace().desks().sound().stop());
+    until(() -> window.workspace().models().sound().isHeard());
+    robot.interact(() -> window.workspace().models().sound().stop());
     click(robot, "#fill-bluesy");
-    until(() -> window.workspace().desks().fills().looked().isPresent());
+    until(() -> window.workspace().models().fills().looked().isPresent());
     click(robot, "#put-fill");
     window.untilPlanned();
     int bar = window.arrangement().slots().get(0).played().ref().bar();
@@ -272,7 +272,7 @@ class MelodyScreenTest {
     window.untilPlanned();
     press(robot, KeyCode.CONTROL, KeyCode.DIGIT5);
     click(robot, "#part-fills");
-    FillDesk desk = window.workspace().desks().fills();
+    FillViewModel desk = window.workspace().models().fills();
     until(() -> desk.shown().stream().allMatch(f -> desk.tried(f).isPresent()));
     click(robot, "#fill-position-2");
     assertThat(desk.shown()).isNotEmpty();
@@ -321,7 +321,7 @@ class MelodyScreenTest {
   @Test
   void theShelfTriesOnlyWhileItIsLookedAt(FxRobot robot) throws TimeoutException {
     window.untilPlanned();
-    FillDesk desk = window.workspace().desks().fills();
+    FillViewModel desk = window.workspace().models().fills();
     assertThat(desk.lookedProperty().get()).isFalse();
     click(robot, "#part-fills");
     assertThat(desk.lookedProperty().get()).isTrue();
@@ -332,7 +332,7 @@ class MelodyScreenTest {
     click(robot, "#walk-thirds");
     press(robot, KeyCode.CONTROL, KeyCode.DIGIT4);
     assertThat(desk.lookedProperty().get()).isTrue();
-    assertThat(window.workspace().desks().walks().kindProperty().get()).isEmpty();
+    assertThat(window.workspace().models().walks().kindProperty().get()).isEmpty();
     press(robot, KeyCode.CONTROL, KeyCode.DIGIT1);
     assertThat(desk.lookedProperty().get()).isFalse();
   }

@@ -56,7 +56,7 @@ class PickingScreenTest {
   void opened(FxRobot robot) throws TimeoutException {
     until(() -> window.arrangement() != null && !window.arrangement().slots().isEmpty());
     press(robot, KeyCode.CONTROL, KeyCode.DIGIT3);
-    until(() -> !window.workspace().desks().patterns().fallsProperty().get().isEmpty());
+    until(() -> !window.workspace().models().patterns().fallsProperty().get().isEmpty());
   }
 
   private Song song() {
@@ -72,7 +72,7 @@ class PickingScreenTest {
   }
 
   private PatternFall fall() {
-    return window.workspace().desks().patterns().fallsProperty().get().get(0);
+    return window.workspace().models().patterns().fallsProperty().get().get(0);
   }
 
   private static String title(FxRobot robot) {
@@ -82,7 +82,7 @@ class PickingScreenTest {
   @Test
   void showsHowThePatternFallsAndWhatTheHandSays(FxRobot robot) {
     assertThat(title(robot)).isEqualTo("Fingers between");
-    assertThat(window.workspace().desks().patterns().fallsProperty().get())
+    assertThat(window.workspace().models().patterns().fallsProperty().get())
         .extracting(f -> f.harmony().label())
         .containsExactly("G", "Cadd9", "D/F♯", "Em7");
     assertThat(text(robot, "#hand-says"))

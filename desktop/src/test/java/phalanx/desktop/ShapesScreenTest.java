@@ -214,8 +214,8 @@ class ShapesScreenTest {
     String notes = text(robot, "#harp-notes");
     assertThat(notes).contains("°").contains(" · ");
     click(robot, "#hear-harp");
-    until(() -> window.workspace().desks().sound().isHeard());
-    robot.interact(() -> window.workspace().desks().sound().stop());
+    until(() -> window.workspace().models().sound().isHeard());
+    robot.interact(() -> window.workspace().models().sound().stop());
     click(robot, "#put-harp");
     window.untilPlanned();
     int bar = window.arrangement().slots().get(0).played().ref().bar();

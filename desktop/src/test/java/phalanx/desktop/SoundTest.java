@@ -28,12 +28,12 @@ import org.testfx.framework.junit5.Stop;
 import phalanx.desktop.files.SoundExport;
 import phalanx.desktop.model.HeardPlace;
 import phalanx.desktop.model.LoopBars;
+import phalanx.desktop.model.PlaybackController;
 import phalanx.desktop.model.Screen;
-import phalanx.desktop.model.SoundDesk;
 import phalanx.performance.Performance;
 import phalanx.sound.Layer;
 import phalanx.sound.render.RenderOptions;
-import phalanx.sound.score.Sequencer.Clicks;
+import phalanx.sound.sequence.Sequencer.Clicks;
 
 /**
  * The transport, driven; on the card that nobody hears, as the machine of the tests has no other.
@@ -58,8 +58,8 @@ class SoundTest {
     until(() -> window.arrangement() != null && !window.arrangement().slots().isEmpty());
   }
 
-  private SoundDesk sound() {
-    return window.workspace().desks().sound();
+  private PlaybackController sound() {
+    return window.workspace().models().sound();
   }
 
   private static String words(FxRobot robot, String id) {
@@ -342,7 +342,7 @@ class SoundTest {
   void aMachineWithoutADeviceSaysSo(FxRobot robot) throws TimeoutException {
     robot.type(KeyCode.SPACE);
     until(() -> tick() > 0);
-    if (sound().cards().there().size() == 1) {
+    if (sound().devices().there().size() == 1) {
       assertThat(words(robot, "#card-words")).isEqualTo("silent: a simulated card");
     } else {
       assertThat(words(robot, "#card-words")).isEmpty();

@@ -494,7 +494,7 @@ final class Wanderer {
       }
       case 4 -> {
         did("plays", "play or pause");
-        onInterface(() -> app.workspace().desks().sound().toggle());
+        onInterface(() -> app.workspace().models().sound().toggle());
       }
       default -> {
         did("waits", "wait");
@@ -529,7 +529,7 @@ final class Wanderer {
   /** Until no plan is on its way. */
   private void quiet() {
     did("end", "the end of the walk");
-    onInterface(() -> app.workspace().desks().sound().stop());
+    onInterface(() -> app.workspace().models().sound().stop());
     long from = System.nanoTime();
     AtomicReference<Boolean> planning = new AtomicReference<>(true);
     while (planning.get()) {

@@ -7,7 +7,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import phalanx.theory.Phrase;
+import phalanx.formats.disk.AtomicFile;
+import phalanx.formats.disk.DiskTrouble;
+import phalanx.formats.disk.RegularFile;
+import phalanx.text.Phrase;
 
 /**
  * A player's own texts, each begun by a line {@code name:}, any number in every file of a folder
@@ -60,13 +63,13 @@ public record NamedTexts(Path folder, String ending) {
     String before = Files.exists(mine()) ? read(mine()) : "";
     String others = without(before, name);
     String kept = others.isBlank() ? "" : others.stripTrailing() + "\n\n";
-    WholeFile.write(mine(), kept + text);
+    AtomicFile.write(mine(), kept + text);
   }
 
   /** Takes a text out of the program's own file. */
   public void remove(String name) throws IOException {
     if (Files.exists(mine())) {
-      WholeFile.write(mine(), without(read(mine()), name));
+      AtomicFile.write(mine(), without(read(mine()), name));
     }
   }
 

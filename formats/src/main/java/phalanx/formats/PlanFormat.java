@@ -9,6 +9,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
+import phalanx.formats.disk.SafeTarget;
 import phalanx.formats.json.ArrangementJson;
 import phalanx.formats.musicxml.MusicXmlWriter;
 import phalanx.formats.tab.TextTab;

@@ -14,17 +14,21 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import phalanx.formats.chordpro.ChordProReader;
+import phalanx.formats.disk.AtomicFile;
+import phalanx.formats.disk.DiskTrouble;
+import phalanx.formats.disk.RegularFile;
+import phalanx.formats.disk.SafeTarget;
 import phalanx.formats.musicxml.MusicXmlReader;
 import phalanx.formats.songfile.SongFileReader;
 import phalanx.formats.songfile.SongFileWriter;
 import phalanx.song.Song;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /** Opens and saves songs by the ending of their file's name. */
 public final class SongFiles {
 
   /** The ending of the program's own format. */
-  public static final String ENDING = ".phalanx.json";
+  public static final String ENDING = SafeTarget.SONG_ENDING;
 
   private SongFiles() {}
 
@@ -148,7 +152,7 @@ public final class SongFiles {
   /**
    * Saves a song in the program's own format; the file appears whole or stays as it was.
    *
-   * @throws WholeFile.ReadOnly if it may only be read
+   * @throws AtomicFile.ReadOnly if it may only be read
    */
   public static void save(Song song, Path file) throws IOException {
     save(song, file, false);
@@ -160,6 +164,6 @@ public final class SongFiles {
    * @param overReadOnly whether a file that may only be read is written over
    */
   public static void save(Song song, Path file, boolean overReadOnly) throws IOException {
-    WholeFile.write(file, SongFileWriter.write(song), overReadOnly);
+    AtomicFile.write(file, SongFileWriter.write(song), overReadOnly);
   }
 }

@@ -3,7 +3,7 @@ package phalanx.formats;
 import java.util.ArrayList;
 import java.util.List;
 import phalanx.song.Song;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /**
  * What came of reading a file.

@@ -3,6 +3,7 @@ package phalanx.formats;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Collections;
+import phalanx.formats.disk.AtomicFile;
 import phalanx.song.Song;
 
 /** Saves two texts in turn into one file until it is killed; started by {@link KilledSaveTest}. */
@@ -23,7 +24,7 @@ public final class SavingLoop {
     Path file = Path.of(args[0]);
     String[] texts = {Files.readString(Path.of(args[1])), Files.readString(Path.of(args[2]))};
     for (long turn = 0; ; turn++) {
-      WholeFile.write(file, texts[(int) (turn % 2)]);
+      AtomicFile.write(file, texts[(int) (turn % 2)]);
       if (turn == 1) {
         System.out.println("saving");
       }

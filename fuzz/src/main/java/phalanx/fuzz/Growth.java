@@ -5,7 +5,7 @@ import java.lang.management.ThreadMXBean;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /**
  * How a reader’s work grows with its input: families of inputs of some size and of twice, four and

@@ -38,7 +38,7 @@ class ArrowsTest {
           .that()
           .resideOutsideOfPackages("phalanx.sound.render..")
           .and()
-          .haveNameNotMatching(".*SystemCard.*")
+          .haveNameNotMatching(".*SystemAudioDevice.*")
           .should()
           .dependOnClassesThat()
           .resideInAPackage("javax.sound..");

@@ -19,7 +19,7 @@ import phalanx.fretting.ShapePlan.Alternative;
 import phalanx.fretting.StretchRule;
 import phalanx.instrument.Finger;
 import phalanx.instrument.StringSign;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /**
  * One shape a slot could hold, with what a player weighs when choosing.

@@ -19,7 +19,7 @@ import phalanx.instrument.Guitar;
 import phalanx.instrument.HarmonicNode;
 import phalanx.instrument.Tuning;
 import phalanx.melody.Slur;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 import phalanx.theory.Ticks;
 
 /**

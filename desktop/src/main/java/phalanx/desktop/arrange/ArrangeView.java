@@ -27,7 +27,7 @@ import phalanx.desktop.strip.StripView;
 import phalanx.formats.patterns.PatternShelf;
 import phalanx.picking.PickingStyle;
 import phalanx.song.Section;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /** The Arrange screen: a line that says where one is, the two-hand strip. */
 public final class ArrangeView extends VBox {
@@ -94,14 +94,14 @@ public final class ArrangeView extends VBox {
             s -> s.pattern().title(),
             () -> PatternShelf.in(workspace.song().meter()),
             ArrangeView::patternWords,
-            (song, style) -> workspace.desks().patterns().inForce(song, style));
+            (song, style) -> workspace.models().patterns().inForce(song, style));
     // What is in force here may be this section's, bar's or chord's alone.
     pattern.textProperty().unbind();
     pattern
         .textProperty()
         .bind(
             Bindings.createStringBinding(
-                () -> workspace.desks().patterns().inForce().title(),
+                () -> workspace.models().patterns().inForce().title(),
                 workspace.historyProperty(),
                 workspace.arrangementProperty(),
                 workspace.chord().placeProperty()));

@@ -17,8 +17,8 @@ import javafx.scene.layout.VBox;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ToolRow;
-import phalanx.desktop.model.FindingDesk;
-import phalanx.desktop.model.FindingDesk.Filter;
+import phalanx.desktop.model.FindingsViewModel;
+import phalanx.desktop.model.FindingsViewModel.Filter;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.neck.ShapePicture;
 import phalanx.findings.Found;
@@ -26,14 +26,14 @@ import phalanx.findings.Grade;
 import phalanx.findings.Tally;
 import phalanx.fretting.Shape;
 import phalanx.suggestion.Suggestion;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /** What is hard in the song, one finding at a time, each with its ways out. */
 final class FindingBar extends VBox {
 
   private final Workspace workspace;
   private final Palette palette;
-  private final FindingDesk desk;
+  private final FindingsViewModel desk;
   private final Label words = new Label();
   private final MenuButton kinds = new MenuButton();
   private final Button list;
@@ -47,7 +47,7 @@ final class FindingBar extends VBox {
   FindingBar(Workspace workspace, Palette palette) {
     this.workspace = workspace;
     this.palette = palette;
-    desk = workspace.desks().findings();
+    desk = workspace.models().findings();
     all = new FindingList(desk);
     close = Controls.smallTool("finding-close", "×", desk::close);
     close.setAccessibleText("look at no finding");

@@ -5,9 +5,9 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
-import phalanx.desktop.model.FindingDesk;
+import phalanx.desktop.model.FindingsViewModel;
 import phalanx.findings.Found;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /** The findings under each other; Enter or a click goes to one. */
 final class FindingList extends ListView<Found> {
@@ -15,10 +15,10 @@ final class FindingList extends ListView<Found> {
   private static final double ROW = 24;
   private static final int MOST_ROWS = 7;
 
-  private final FindingDesk desk;
+  private final FindingsViewModel desk;
   private boolean filling;
 
-  FindingList(FindingDesk desk) {
+  FindingList(FindingsViewModel desk) {
     this.desk = desk;
     setId("findings");
     setFixedCellSize(ROW);

@@ -27,8 +27,8 @@ import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Finger;
 import phalanx.instrument.StringSign;
+import phalanx.text.Phrase;
 import phalanx.theory.NoteNaming;
-import phalanx.theory.Phrase;
 
 /** What is known of the selected slot: its shape on the neck, its span, and what else would do. */
 public final class Inspector extends VBox {

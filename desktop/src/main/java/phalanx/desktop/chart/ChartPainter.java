@@ -19,13 +19,13 @@ import phalanx.song.Section;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
 import phalanx.song.TempoMark;
+import phalanx.text.Phrase;
 import phalanx.theory.Borrowing;
 import phalanx.theory.Chord;
 import phalanx.theory.Interval;
 import phalanx.theory.Key;
 import phalanx.theory.Meter;
 import phalanx.theory.NoteNaming;
-import phalanx.theory.Phrase;
 
 /** Draws the rows of a lead sheet that can be seen. Knows colours and lines, decides nothing. */
 final class ChartPainter {

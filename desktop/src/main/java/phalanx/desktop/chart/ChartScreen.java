@@ -16,8 +16,8 @@ import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.Workspace;
 import phalanx.song.Song;
+import phalanx.text.Phrase;
 import phalanx.theory.Interval;
-import phalanx.theory.Phrase;
 
 /** The Chart screen: a line that says what is shown, what can be done, the lead sheet. */
 public final class ChartScreen extends VBox {

@@ -18,7 +18,7 @@ import phalanx.desktop.model.Workspace;
 import phalanx.song.Bar;
 import phalanx.song.Section;
 import phalanx.song.Timeline.PlayedBar;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /**
  * The lead sheet on the screen: scrolls, selects, and is typed into. Only what can be seen is
@@ -51,7 +51,7 @@ public final class ChartView extends ScrolledCanvas {
     cursor.barProperty().addListener(o -> showCursor());
     cursor.anchorProperty().addListener(o -> repaint());
     focusedProperty().addListener(o -> repaint());
-    workspace.desks().sound().placeProperty().addListener((o, before, now) -> follow(now));
+    workspace.models().sound().placeProperty().addListener((o, before, now) -> follow(now));
     setOnMousePressed(this::press);
     setOnMouseDragged(this::drag);
     setOnKeyPressed(this::pressed);

@@ -6,8 +6,8 @@ import javafx.application.Platform;
 import javafx.scene.control.ComboBox;
 import phalanx.chart.Transposition;
 import phalanx.desktop.model.Workspace;
+import phalanx.text.Phrase;
 import phalanx.theory.Key;
-import phalanx.theory.Phrase;
 
 /** The keys the whole song can be moved to. */
 final class MoveBox extends ComboBox<String> {

@@ -16,12 +16,12 @@ import phalanx.desktop.model.Workspace;
 import phalanx.song.Feel;
 import phalanx.song.Song;
 import phalanx.song.Swing;
+import phalanx.text.Phrase;
 import phalanx.theory.Key;
 import phalanx.theory.Meter;
 import phalanx.theory.Mode;
 import phalanx.theory.NoteName;
 import phalanx.theory.NoteNaming;
-import phalanx.theory.Phrase;
 import phalanx.theory.Ticks;
 
 /** Title, key, metre, tempo and the like. */

@@ -13,10 +13,10 @@ import phalanx.song.Bar;
 import phalanx.song.ChordChange;
 import phalanx.song.Harmony;
 import phalanx.song.Song;
+import phalanx.text.Phrase;
 import phalanx.theory.Borrowing;
 import phalanx.theory.Key;
 import phalanx.theory.NoteNaming;
-import phalanx.theory.Phrase;
 
 /** Beside the chart: the song's settings, the guitar, the hand, and what is to say of the bar. */
 public final class SongPanel extends VBox {

@@ -2,7 +2,7 @@ package phalanx.desktop.document;
 
 import java.nio.file.Path;
 import java.util.Optional;
-import phalanx.formats.FileStamp;
+import phalanx.formats.disk.FileStamp;
 import phalanx.song.Song;
 import phalanx.song.SongId;
 

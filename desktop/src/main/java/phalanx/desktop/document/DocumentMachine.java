@@ -11,7 +11,7 @@ import phalanx.desktop.document.OpenDocument.Content;
 import phalanx.desktop.document.OpenDocument.Copy;
 import phalanx.desktop.document.OpenDocument.Home;
 import phalanx.desktop.document.OpenDocument.Reading;
-import phalanx.formats.FileStamp;
+import phalanx.formats.disk.FileStamp;
 import phalanx.song.Song;
 import phalanx.song.SongId;
 

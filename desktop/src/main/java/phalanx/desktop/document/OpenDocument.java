@@ -4,7 +4,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import phalanx.formats.FileStamp;
+import phalanx.formats.disk.FileStamp;
 import phalanx.instrument.Hand;
 import phalanx.song.Song;
 

@@ -1,6 +1,6 @@
 package phalanx.desktop.document;
 
-import phalanx.formats.FileStamp;
+import phalanx.formats.disk.FileStamp;
 
 /**
  * What only the player can decide. A question belongs to one document; it is gone as soon as it no

@@ -3,7 +3,7 @@ package phalanx.desktop.files;
 import java.io.IOException;
 import java.util.concurrent.Executor;
 import phalanx.desktop.model.Workspace;
-import phalanx.formats.DiskTrouble;
+import phalanx.formats.disk.DiskTrouble;
 
 /** What is done on the disk, away from the interface's thread; trouble is told to the player. */
 final class DiskTasks {

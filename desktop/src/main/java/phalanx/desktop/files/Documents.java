@@ -14,7 +14,7 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import phalanx.arrangement.Arrangement;
 import phalanx.chart.TuneImport;
-import phalanx.colour.Fill;
+import phalanx.desktop.background.NewestAnswer;
 import phalanx.desktop.document.DocumentEvent;
 import phalanx.desktop.document.DocumentMachine;
 import phalanx.desktop.document.Intent;
@@ -22,13 +22,13 @@ import phalanx.desktop.document.LeftCopy;
 import phalanx.desktop.document.OpenDocument;
 import phalanx.desktop.document.Question;
 import phalanx.desktop.document.Request;
-import phalanx.desktop.model.NewestAnswer;
 import phalanx.desktop.model.Workspace;
-import phalanx.formats.DiskTrouble;
+import phalanx.embellishment.Fill;
 import phalanx.formats.PlanFormat;
-import phalanx.formats.SafeTarget;
 import phalanx.formats.SongFiles;
-import phalanx.formats.WholeFile;
+import phalanx.formats.disk.AtomicFile;
+import phalanx.formats.disk.DiskTrouble;
+import phalanx.formats.disk.SafeTarget;
 import phalanx.formats.fills.OwnFills;
 import phalanx.formats.patterns.OwnPatterns;
 import phalanx.picking.WrittenPattern;
@@ -345,7 +345,7 @@ public final class Documents {
             return;
           }
           try {
-            WholeFile.write(file, format.orElseThrow().write(plan), false);
+            AtomicFile.write(file, format.orElseThrow().write(plan), false);
           } catch (IOException e) {
             String words = file + " " + DiskTrouble.writing(e) + ".";
             tasks.answer(() -> tasks.tell(words));

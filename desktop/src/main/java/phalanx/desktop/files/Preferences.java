@@ -16,7 +16,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.slf4j.LoggerFactory;
-import phalanx.formats.WholeFile;
+import phalanx.formats.disk.AtomicFile;
 import phalanx.formats.songfile.HandFields;
 import phalanx.instrument.Hand;
 import phalanx.theory.NoteNaming;
@@ -97,7 +97,7 @@ public record Preferences(
     HandFields.write(root.putObject("hand"), hand);
     root.put("a4", a4);
     root.put("knowsSteps", knowsSteps);
-    WholeFile.write(folder.file(FILE), root.toPrettyString());
+    AtomicFile.write(folder.file(FILE), root.toPrettyString());
   }
 
   /** With a file at the head of the recent ones. */

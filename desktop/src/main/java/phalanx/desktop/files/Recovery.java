@@ -22,9 +22,9 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import org.slf4j.LoggerFactory;
 import phalanx.desktop.document.LeftCopy;
-import phalanx.formats.FileStamp;
 import phalanx.formats.SongFiles;
-import phalanx.formats.WholeFile;
+import phalanx.formats.disk.AtomicFile;
+import phalanx.formats.disk.FileStamp;
 import phalanx.song.Song;
 
 /**
@@ -71,7 +71,7 @@ public final class Recovery {
       throws IOException {
     hold();
     Path copy = copy(name);
-    WholeFile.write(beside(copy, ORIGIN), written(home, stamp));
+    AtomicFile.write(beside(copy, ORIGIN), written(home, stamp));
     Path raw = beside(copy, RAW);
     try {
       SongFiles.save(song, copy);
@@ -79,7 +79,7 @@ public final class Recovery {
       return Optional.empty();
     } catch (RuntimeException e) {
       LoggerFactory.getLogger(Recovery.class).error("a song cannot be written", e);
-      WholeFile.write(raw, song.toString());
+      AtomicFile.write(raw, song.toString());
       Song chart = Song.untitled().withTitle(song.title()).withKey(song.key());
       SongFiles.save(chart.withFeel(song.feel()).withChart(song.chart()), copy);
       return Optional.of(raw);

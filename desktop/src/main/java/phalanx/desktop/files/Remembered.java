@@ -34,12 +34,12 @@ public final class Remembered {
     viewing.namingProperty().addListener((o, before, now) -> keep(p -> p.withNaming(now)));
     viewing.leftHandedProperty().addListener((o, before, now) -> keep(p -> p.withLeftHanded(now)));
     workspace
-        .desks()
+        .models()
         .hands()
         .playersProperty()
         .addListener((o, before, now) -> keep(p -> p.withHand(now)));
     workspace
-        .desks()
+        .models()
         .sound()
         .settings()
         .a4Property()
@@ -60,8 +60,8 @@ public final class Remembered {
     }
     workspace.viewing().namingProperty().set(now.naming());
     workspace.viewing().leftHandedProperty().set(now.leftHanded());
-    workspace.desks().hands().playersProperty().set(now.hand());
-    workspace.desks().sound().settings().a4Property().set(now.a4());
+    workspace.models().hands().playersProperty().set(now.hand());
+    workspace.models().sound().settings().a4Property().set(now.a4());
   }
 
   /** What is changed before the disk has answered is put over what it says then. */

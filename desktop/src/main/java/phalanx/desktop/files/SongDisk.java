@@ -14,10 +14,10 @@ import phalanx.desktop.document.DocumentEvent;
 import phalanx.desktop.document.OpenedSong;
 import phalanx.desktop.document.Request;
 import phalanx.desktop.document.Save;
-import phalanx.formats.DiskTrouble;
-import phalanx.formats.FileStamp;
 import phalanx.formats.SongFiles;
-import phalanx.formats.WholeFile;
+import phalanx.formats.disk.AtomicFile;
+import phalanx.formats.disk.DiskTrouble;
+import phalanx.formats.disk.FileStamp;
 
 /** Songs on the real disk, one thing after the other, away from the interface's thread. */
 final class SongDisk implements Disk {
@@ -181,7 +181,7 @@ final class SongDisk implements Disk {
     }
     try {
       SongFiles.save(save.song(), save.file(), save.overReadOnly());
-    } catch (WholeFile.ReadOnly e) {
+    } catch (AtomicFile.ReadOnly e) {
       return new DocumentEvent.Refused(
           save.number(), DocumentEvent.Reason.READ_ONLY, Optional.empty());
     } catch (IOException e) {

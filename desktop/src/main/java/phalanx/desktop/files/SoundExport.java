@@ -8,9 +8,9 @@ import java.util.concurrent.CancellationException;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ForkJoinPool;
 import java.util.function.Consumer;
-import phalanx.formats.DiskTrouble;
-import phalanx.formats.SafeTarget;
-import phalanx.formats.WholeFile;
+import phalanx.formats.disk.AtomicFile;
+import phalanx.formats.disk.DiskTrouble;
+import phalanx.formats.disk.SafeTarget;
 import phalanx.performance.Performance;
 import phalanx.sound.render.RenderOptions;
 import phalanx.sound.render.Rendering;
@@ -74,7 +74,7 @@ public final class SoundExport {
       SafeTarget.check(file, song);
       Rendering rendering = new Rendering(performance, options);
       int[] told = {-1};
-      WholeFile.write(
+      AtomicFile.write(
           file,
           out ->
               rendering.write(

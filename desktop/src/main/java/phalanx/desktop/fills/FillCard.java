@@ -8,9 +8,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import phalanx.advice.FillTry;
-import phalanx.colour.Fill;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.Palette;
+import phalanx.embellishment.Fill;
 
 /** A fill of the shelf: its name, its degrees, a small picture, whether it fits. */
 final class FillCard extends VBox {

@@ -19,14 +19,14 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import phalanx.advice.FillTry;
 import phalanx.arrangement.board.ShapeFilter.Position;
-import phalanx.colour.Ending;
-import phalanx.colour.Fill;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.files.OwnShelf;
-import phalanx.desktop.model.FillDesk;
+import phalanx.desktop.model.FillViewModel;
 import phalanx.desktop.model.Workspace;
+import phalanx.embellishment.Ending;
+import phalanx.embellishment.Fill;
 import phalanx.formats.fills.OwnFills;
 import phalanx.theory.NoteNaming;
 
@@ -39,7 +39,7 @@ public final class FillPanel extends VBox {
   private static final List<Integer> LENGTHS = List.of(1, 2, 4, 8);
 
   private final Workspace workspace;
-  private final FillDesk desk;
+  private final FillViewModel desk;
   private final OwnShelf<OwnFills, Fill> own;
   private final Palette palette;
   private final Label over = Controls.wrapped("", "where");
@@ -58,7 +58,7 @@ public final class FillPanel extends VBox {
     this.workspace = workspace;
     this.own = own;
     this.palette = palette;
-    desk = workspace.desks().fills();
+    desk = workspace.models().fills();
     setId("fills");
     getStyleClass().add("side-part");
     cards.getStyleClass().add("cards");

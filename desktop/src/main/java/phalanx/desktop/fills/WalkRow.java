@@ -7,17 +7,17 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import phalanx.advice.FittedRun;
-import phalanx.colour.PairWalk;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.ToolRow;
-import phalanx.desktop.model.WalkDesk;
+import phalanx.desktop.model.WalkViewModel;
 import phalanx.desktop.model.Workspace;
+import phalanx.embellishment.PairWalk;
 
 /** Two strings that climb to the next chord: tried, heard, put in. */
 final class WalkRow extends VBox {
 
   private final Workspace workspace;
-  private final WalkDesk desk;
+  private final WalkViewModel desk;
   private final Label target = Controls.styled("", "row-word");
   private final Label says = Controls.wrapped("", "where");
   private final Button hear;
@@ -26,7 +26,7 @@ final class WalkRow extends VBox {
 
   WalkRow(Workspace workspace) {
     this.workspace = workspace;
-    desk = workspace.desks().walks();
+    desk = workspace.models().walks();
     says.setId("walk-says");
     hear = Controls.smallTool("hear-walk", "Hear", desk::hear);
     put = Controls.smallTool("put-walk", "Put into this bar", desk::put);
@@ -78,7 +78,7 @@ final class WalkRow extends VBox {
             .orElse("Walk: no chord follows"));
     open.setVisible(desk.kindProperty().get().isPresent());
     open.setManaged(open.isVisible());
-    WalkDesk.Answer answer = desk.answerProperty().get();
+    WalkViewModel.Answer answer = desk.answerProperty().get();
     says.setText(
         !answer.known()
             ? "trying it in this bar …"

@@ -56,7 +56,7 @@ final class FirstSteps extends HBox {
     getChildren().addAll(grow, close);
     workspace.historyProperty().addListener(o -> show());
     workspace.screenProperty().addListener(o -> show());
-    workspace.desks().findings().currentProperty().addListener(o -> show());
+    workspace.models().findings().currentProperty().addListener(o -> show());
     remembered.property().addListener(o -> show());
     show();
   }
@@ -87,7 +87,7 @@ final class FirstSteps extends HBox {
     patternLooked |=
         workspace.screenProperty().get() == Screen.PICKING
             || hasChords() && !workspace.song().patterns().equals(USUAL);
-    spotLooked |= workspace.desks().findings().currentProperty().get().isPresent();
+    spotLooked |= workspace.models().findings().currentProperty().get().isPresent();
     List<Step> left = new ArrayList<>();
     for (Step step : steps) {
       boolean done = step.done().getAsBoolean();

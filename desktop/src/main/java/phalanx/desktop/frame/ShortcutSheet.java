@@ -9,13 +9,13 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import phalanx.desktop.arrange.ArrangePlace;
-import phalanx.desktop.chart.ChartPlace;
-import phalanx.desktop.guitar.GuitarPlace;
-import phalanx.desktop.melody.MelodyPlace;
-import phalanx.desktop.picking.PickingPlace;
+import phalanx.desktop.arrange.ArrangeScreenView;
+import phalanx.desktop.chart.ChartScreenView;
+import phalanx.desktop.guitar.GuitarScreenView;
+import phalanx.desktop.melody.MelodyScreenView;
+import phalanx.desktop.picking.PickingScreenView;
 import phalanx.desktop.screen.Shortcut;
-import phalanx.desktop.shapes.ShapesPlace;
+import phalanx.desktop.shapes.ShapesScreenView;
 
 /** What every key does, over the window; any key or click puts it away. */
 final class ShortcutSheet extends StackPane {
@@ -48,14 +48,16 @@ final class ShortcutSheet extends StackPane {
     getStyleClass().add("sheet-back");
     HBox columns =
         new HBox(
-            grid(new Group("Everywhere", EVERYWHERE), new Group("Arrange", ArrangePlace.SHORTCUTS)),
             grid(
-                new Group("Chart", ChartPlace.SHORTCUTS),
-                new Group("Shapes", ShapesPlace.SHORTCUTS),
-                new Group("Guitar", GuitarPlace.SHORTCUTS)),
+                new Group("Everywhere", EVERYWHERE),
+                new Group("Arrange", ArrangeScreenView.SHORTCUTS)),
             grid(
-                new Group("Picking", PickingPlace.SHORTCUTS),
-                new Group("Melody", MelodyPlace.SHORTCUTS),
+                new Group("Chart", ChartScreenView.SHORTCUTS),
+                new Group("Shapes", ShapesScreenView.SHORTCUTS),
+                new Group("Guitar", GuitarScreenView.SHORTCUTS)),
+            grid(
+                new Group("Picking", PickingScreenView.SHORTCUTS),
+                new Group("Melody", MelodyScreenView.SHORTCUTS),
                 new Group("Signs on strip and staff", SIGNS)));
     columns.getStyleClass().add("sheet-columns");
     Label title = new Label("Keys");

@@ -18,7 +18,7 @@ import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.Workspace;
 import phalanx.formats.SongFiles;
 import phalanx.song.Song;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /** What a player does with songs as a whole: nothing unsaved goes without being asked about. */
 public final class SongController implements Documents.Window {
@@ -273,7 +273,7 @@ public final class SongController implements Documents.Window {
     ProgressBar bar = notices.progress("rendering", words, cancel);
     export.write(
         workspace.performanceProperty().get(),
-        workspace.desks().sound().settings().fileOptions(),
+        workspace.models().sound().settings().fileOptions(),
         file,
         new SoundExport.Watcher() {
           @Override

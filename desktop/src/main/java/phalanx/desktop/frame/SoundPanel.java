@@ -14,16 +14,16 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import phalanx.desktop.device.AudioDevices;
 import phalanx.desktop.drawing.Wording;
-import phalanx.desktop.model.Cards;
-import phalanx.desktop.model.SoundDesk;
+import phalanx.desktop.model.PlaybackController;
 import phalanx.desktop.model.SoundSettings;
 import phalanx.sound.Layer;
-import phalanx.sound.play.Card;
+import phalanx.sound.play.AudioDevice;
 import phalanx.sound.render.RenderOptions;
-import phalanx.sound.score.Sequencer.Clicks;
+import phalanx.sound.sequence.Sequencer.Clicks;
 import phalanx.sound.strings.Levels;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /** How fast, how loud, with which clicks, on which device: a row under the top bar. */
 final class SoundPanel extends FlowPane {
@@ -33,10 +33,10 @@ final class SoundPanel extends FlowPane {
   /** Below this a slider silences, dB. */
   private static final double LOW = -24;
 
-  private final SoundDesk sound;
+  private final PlaybackController sound;
   private final SoundSettings settings;
 
-  SoundPanel(SoundDesk sound) {
+  SoundPanel(PlaybackController sound) {
     this.sound = sound;
     settings = sound.settings();
     setId("sound-panel");
@@ -188,23 +188,24 @@ final class SoundPanel extends FlowPane {
   }
 
   private VBox device() {
-    Cards cards = sound.cards();
-    ComboBox<Card> box = choice("device", List.of(), Card::name);
-    box.setItems(cards.there());
+    AudioDevices devices = sound.devices();
+    ComboBox<AudioDevice> box = choice("device", List.of(), AudioDevice::name);
+    box.setItems(devices.there());
     box.setPrefWidth(150);
-    box.setValue(cards.chosenProperty().get());
-    box.setOnShowing(e -> cards.look());
+    box.setValue(devices.chosenProperty().get());
+    box.setOnShowing(e -> devices.look());
     box.setOnAction(
         e -> {
           if (box.getValue() != null) {
-            cards.chosenProperty().set(box.getValue());
+            devices.chosenProperty().set(box.getValue());
           }
         });
-    follow(cards.chosenProperty(), box);
+    follow(devices.chosenProperty(), box);
     // New items take the choice away.
-    cards
+    devices
         .there()
-        .addListener((ListChangeListener<Card>) c -> box.setValue(cards.chosenProperty().get()));
+        .addListener(
+            (ListChangeListener<AudioDevice>) c -> box.setValue(devices.chosenProperty().get()));
     Label status = new Label();
     status.setId("card-words");
     status.getStyleClass().add("rail-about");

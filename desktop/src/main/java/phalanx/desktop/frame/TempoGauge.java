@@ -9,7 +9,7 @@ import javafx.scene.layout.Region;
 import phalanx.desktop.model.Workspace;
 import phalanx.findings.Review;
 import phalanx.findings.TempoCeiling;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /**
  * Up to which tempo both hands hold, with a tick at the song's own. A click goes to the bar that

@@ -23,8 +23,8 @@ import phalanx.desktop.model.Workspace;
 import phalanx.instrument.Hand;
 import phalanx.song.History;
 import phalanx.song.Song;
+import phalanx.text.Phrase;
 import phalanx.theory.NoteNaming;
-import phalanx.theory.Phrase;
 
 /** The song's settings as chips; those with a mark open a small choice, the others their field. */
 final class TopBar extends ToolRow {

@@ -9,7 +9,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.shape.SVGPath;
 import phalanx.desktop.model.LoopBars;
-import phalanx.desktop.model.SoundDesk;
+import phalanx.desktop.model.PlaybackController;
 
 /** Play, stop, loop, and the panel of levels, at the end of the top bar. */
 final class Transport extends HBox {
@@ -21,7 +21,7 @@ final class Transport extends HBox {
           + " M0 7 h3.6 v2.4 h-3.6 z M5 2 h3.6 v2.4 h-3.6 z M10 5 h3.6 v2.4 h-3.6 z";
   private static final String STOP = "M0 0 h10 v10 h-10 z";
 
-  private final SoundDesk sound;
+  private final PlaybackController sound;
   private final Runnable toggleLoop;
   private final ToggleButton panel = new ToggleButton();
 
@@ -39,7 +39,7 @@ final class Transport extends HBox {
    *
    * @param toggleLoop goes round what is selected, or not any more
    */
-  Transport(SoundDesk sound, Runnable toggleLoop) {
+  Transport(PlaybackController sound, Runnable toggleLoop) {
     this.sound = sound;
     this.toggleLoop = toggleLoop;
     getStyleClass().add("transport");

@@ -20,20 +20,20 @@ import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import phalanx.desktop.arrange.ArrangePlace;
-import phalanx.desktop.chart.ChartPlace;
+import phalanx.desktop.arrange.ArrangeScreenView;
+import phalanx.desktop.chart.ChartScreenView;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.WholeScroll;
 import phalanx.desktop.files.Documents;
-import phalanx.desktop.guitar.GuitarPlace;
-import phalanx.desktop.melody.MelodyPlace;
+import phalanx.desktop.guitar.GuitarScreenView;
+import phalanx.desktop.melody.MelodyScreenView;
 import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.ShapeTrialModel;
 import phalanx.desktop.model.Workspace;
-import phalanx.desktop.picking.PickingPlace;
-import phalanx.desktop.screen.Place;
-import phalanx.desktop.shapes.ShapesPlace;
+import phalanx.desktop.picking.PickingScreenView;
+import phalanx.desktop.screen.ScreenView;
+import phalanx.desktop.shapes.ShapesScreenView;
 import phalanx.song.Bar;
 
 /** The window's content: the regions and the keys that work everywhere. */
@@ -56,8 +56,8 @@ public final class Workbench extends StackPane {
   private final Palette palette;
   private final ShapeTrialModel trials;
   private final ChartCursor cursor;
-  private final Map<Screen, Supplier<Place<?, ?>>> makers;
-  private final Map<Screen, Place<?, ?>> places = new EnumMap<>(Screen.class);
+  private final Map<Screen, Supplier<ScreenView<?, ?>>> makers;
+  private final Map<Screen, ScreenView<?, ?>> places = new EnumMap<>(Screen.class);
 
   public Workbench(
       Workspace workspace,
@@ -71,10 +71,10 @@ public final class Workbench extends StackPane {
     this.documents = documents;
     this.palette = palette;
     this.trials = trials;
-    cursor = new ChartCursor(workspace);
+    cursor = new ChartCursor(workspace, workspace.chord());
     makers = makers();
-    transport = new Transport(workspace.desks().sound(), this::toggleLoop);
-    SoundPanel panel = new SoundPanel(workspace.desks().sound());
+    transport = new Transport(workspace.models().sound(), this::toggleLoop);
+    SoundPanel panel = new SoundPanel(workspace.models().sound());
     panel.visibleProperty().bind(transport.panelButton().selectedProperty());
     panel.managedProperty().bind(panel.visibleProperty());
     SongMenu menu = new SongMenu(songs, documents, workspace.viewing());
@@ -101,30 +101,30 @@ public final class Workbench extends StackPane {
   }
 
   /** The screens: what makes each when it is first opened, so that the window comes up soon. */
-  private Map<Screen, Supplier<Place<?, ?>>> makers() {
-    Map<Screen, Supplier<Place<?, ?>>> makers = new EnumMap<>(Screen.class);
-    makers.put(Screen.CHART, () -> new ChartPlace(workspace, cursor, palette));
-    makers.put(Screen.SHAPES, () -> new ShapesPlace(workspace, trials, palette));
-    makers.put(Screen.PICKING, () -> new PickingPlace(workspace, documents.shelf(), palette));
+  private Map<Screen, Supplier<ScreenView<?, ?>>> makers() {
+    Map<Screen, Supplier<ScreenView<?, ?>>> makers = new EnumMap<>(Screen.class);
+    makers.put(Screen.CHART, () -> new ChartScreenView(workspace, cursor, palette));
+    makers.put(Screen.SHAPES, () -> new ShapesScreenView(workspace, trials, palette));
+    makers.put(Screen.PICKING, () -> new PickingScreenView(workspace, documents.shelf(), palette));
     makers.put(
         Screen.MELODY,
         () ->
-            new MelodyPlace(
+            new MelodyScreenView(
                 workspace, documents.fills(), palette, songs::chooseAndImport, songs::importTune));
     makers.put(
-        Screen.ARRANGE, () -> new ArrangePlace(workspace, cursor, documents.fills(), palette));
-    makers.put(Screen.GUITAR, () -> new GuitarPlace(workspace, palette));
+        Screen.ARRANGE, () -> new ArrangeScreenView(workspace, cursor, documents.fills(), palette));
+    makers.put(Screen.GUITAR, () -> new GuitarScreenView(workspace, palette));
     return makers;
   }
 
-  private Place<?, ?> shown() {
+  private ScreenView<?, ?> shown() {
     Screen screen = workspace.screenProperty().get();
     return places.computeIfAbsent(screen, s -> makers.get(s).get());
   }
 
   private void showScreen() {
-    Place<?, ?> now = shown();
-    places.values().stream().filter(p -> p != now).forEach(Place::hidden);
+    ScreenView<?, ?> now = shown();
+    places.values().stream().filter(p -> p != now).forEach(ScreenView::hidden);
     // The middle takes what room there is; its rows of tools wrap.
     now.middle().setMinWidth(0);
     regions.setCenter(now.middle());
@@ -208,7 +208,7 @@ public final class Workbench extends StackPane {
         }
       }
       case Y -> workspace.redo();
-      case SPACE -> workspace.desks().sound().toggle();
+      case SPACE -> workspace.models().sound().toggle();
       case L -> toggleLoop();
       case M -> transport.panelButton().fire();
       case E -> songs.export();
@@ -222,7 +222,7 @@ public final class Workbench extends StackPane {
         }
       }
       default -> {
-        return open(Place.digit(event.getCode()));
+        return open(ScreenView.digit(event.getCode()));
       }
     }
     return true;
@@ -240,9 +240,9 @@ public final class Workbench extends StackPane {
     boolean chart = workspace.screenProperty().get() == Screen.CHART;
     Set<Integer> bars = cursor.selection().stream().map(Bar::id).collect(Collectors.toSet());
     if (chart && !bars.isEmpty()) {
-      workspace.desks().sound().loop().toggle(bars);
+      workspace.models().sound().loop().toggle(bars);
     } else {
-      workspace.desks().sound().loop().toggle();
+      workspace.models().sound().loop().toggle();
     }
   }
 
@@ -273,9 +273,9 @@ public final class Workbench extends StackPane {
     }
     if (code == KeyCode.SPACE && !takesSpace(event.getTarget())) {
       if (event.isShiftDown()) {
-        workspace.desks().sound().stop();
+        workspace.models().sound().stop();
       } else {
-        workspace.desks().sound().toggle();
+        workspace.models().sound().toggle();
       }
       return true;
     }

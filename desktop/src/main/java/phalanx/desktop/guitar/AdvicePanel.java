@@ -13,16 +13,16 @@ import phalanx.advice.Advised;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ToolRow;
-import phalanx.desktop.model.AdviceDesk;
+import phalanx.desktop.model.AdviceViewModel;
 import phalanx.desktop.model.Workspace;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /**
  * Beside the guitar: keys, capos and tunings in which the song is easier, found while one looks.
  */
 final class AdvicePanel extends VBox {
 
-  private final AdviceDesk desk;
+  private final AdviceViewModel desk;
   private final AdviceWords words;
   private final Button find;
   private final ProgressBar progress = new ProgressBar(0);
@@ -30,7 +30,7 @@ final class AdvicePanel extends VBox {
   private final ChosenWay chosen;
 
   AdvicePanel(Workspace workspace, Palette palette) {
-    desk = workspace.desks().advice();
+    desk = workspace.models().advice();
     words = new AdviceWords(workspace);
     chosen = new ChosenWay(workspace, palette);
     setId("advice");
@@ -69,7 +69,7 @@ final class AdvicePanel extends VBox {
   }
 
   private void show() {
-    AdviceDesk.State state = desk.stateProperty().get();
+    AdviceViewModel.State state = desk.stateProperty().get();
     find.setText(state.running() ? "Cancel F" : "Find ways F");
     progress.setVisible(state.running());
     progress.setProgress(state.all() == 0 ? -1 : state.done() / (double) state.all());
@@ -93,9 +93,9 @@ final class AdvicePanel extends VBox {
     cards.getChildren().add(Controls.line(weighed(state)));
   }
 
-  private static String weighed(AdviceDesk.State state) {
+  private static String weighed(AdviceViewModel.State state) {
     String others =
-        state.best().size() < AdviceDesk.SHOWN
+        state.best().size() < AdviceViewModel.SHOWN
             ? ""
             : " The others cost more; those were given up as soon as that was sure.";
     return state.running()

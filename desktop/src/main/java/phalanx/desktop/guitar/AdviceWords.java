@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import phalanx.advice.Advised;
 import phalanx.desktop.model.Workspace;
+import phalanx.text.Phrase;
 import phalanx.theory.NoteNaming;
-import phalanx.theory.Phrase;
 
 /** A way to play the song in words, old against new. */
 final class AdviceWords {

@@ -25,7 +25,7 @@ final class ByEarPanel extends VBox {
 
   ByEarPanel(Workspace workspace) {
     this.workspace = workspace;
-    bench = workspace.desks().bench();
+    bench = workspace.models().bench();
     setId("by-ear");
     getStyleClass().add("side-part");
     Label title = Controls.styled("Tune by ear", "inspector-title");

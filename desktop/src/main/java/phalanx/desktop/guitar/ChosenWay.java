@@ -11,7 +11,7 @@ import javafx.scene.layout.VBox;
 import phalanx.arrangement.Slot;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.Palette;
-import phalanx.desktop.model.AdviceDesk;
+import phalanx.desktop.model.AdviceViewModel;
 import phalanx.desktop.model.Viewing;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.neck.ShapePicture;
@@ -24,13 +24,13 @@ final class ChosenWay extends VBox {
   /** Chords that are drawn. */
   private static final int MOST = 9;
 
-  private final AdviceDesk desk;
+  private final AdviceViewModel desk;
   private final Viewing viewing;
   private final Palette palette;
   private final FlowPane chords = new FlowPane();
 
   ChosenWay(Workspace workspace, Palette palette) {
-    desk = workspace.desks().advice();
+    desk = workspace.models().advice();
     viewing = workspace.viewing();
     this.palette = palette;
     setId("chosen-way");

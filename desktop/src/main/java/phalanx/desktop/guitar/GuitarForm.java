@@ -14,7 +14,7 @@ import phalanx.desktop.model.Workspace;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /** The guitar's build and its capo. */
 final class GuitarForm {

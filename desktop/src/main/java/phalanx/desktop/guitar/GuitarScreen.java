@@ -23,9 +23,9 @@ import phalanx.instrument.Hand;
 import phalanx.instrument.HandMeasure;
 import phalanx.instrument.HarmonicNode;
 import phalanx.instrument.Tuning;
+import phalanx.text.Phrase;
 import phalanx.theory.NoteName;
 import phalanx.theory.NoteNaming;
-import phalanx.theory.Phrase;
 import phalanx.theory.Pitch;
 
 /** The middle of the Guitar screen: the neck with its harmonics, the strings, usual tunings. */
@@ -48,7 +48,7 @@ public final class GuitarScreen extends VBox {
 
   GuitarScreen(Workspace workspace, Palette palette) {
     this.workspace = workspace;
-    bench = workspace.desks().bench();
+    bench = workspace.models().bench();
     use = Controls.tool("use-tuning", "Use in this song", bench::use);
     neck =
         new HarmonicsView(
@@ -68,9 +68,13 @@ public final class GuitarScreen extends VBox {
     StackPane room = new StackPane(scroll, previewed());
     VBox.setVgrow(room, Priority.ALWAYS);
     getChildren().addAll(header(), room);
-    scroll.visibleProperty().bind(workspace.desks().advice().previewingProperty().not());
-    workspace.desks().advice().previewProperty().addListener((o, before, now) -> preview.show(now));
-    workspace.desks().hands().measureProperty().addListener(o -> show());
+    scroll.visibleProperty().bind(workspace.models().advice().previewingProperty().not());
+    workspace
+        .models()
+        .advice()
+        .previewProperty()
+        .addListener((o, before, now) -> preview.show(now));
+    workspace.models().hands().measureProperty().addListener(o -> show());
     workspace.historyProperty().addListener(o -> show());
     neck.onTouch(bench::touch);
     bench.touchedProperty().addListener(o -> show());
@@ -91,7 +95,7 @@ public final class GuitarScreen extends VBox {
     Label title = Controls.styled("", "section-name");
     AdviceWords words = new AdviceWords(workspace);
     workspace
-        .desks()
+        .models()
         .advice()
         .chosenProperty()
         .addListener(
@@ -100,7 +104,7 @@ public final class GuitarScreen extends VBox {
                     now.map(way -> words.title(way) + ": looked at, not in the song yet")
                         .orElse("")));
     VBox room = new VBox(8, title, preview);
-    room.visibleProperty().bind(workspace.desks().advice().previewingProperty());
+    room.visibleProperty().bind(workspace.models().advice().previewingProperty());
     return room;
   }
 
@@ -150,7 +154,7 @@ public final class GuitarScreen extends VBox {
   private void show() {
     NoteNaming naming = workspace.viewing().namingProperty().get();
     harmonics.setText(harmonicWords(naming));
-    Hand hand = workspace.desks().hands().measured().orElse(workspace.song().hand());
+    Hand hand = workspace.models().hands().measured().orElse(workspace.song().hand());
     span.setText(
         Phrase.of(
             "Band from fret 1: the %s hand spans %.0f mm from index to little finger with ease,"
@@ -161,7 +165,7 @@ public final class GuitarScreen extends VBox {
     neck.show(
         bench.sheetProperty().get().guitar(),
         hand,
-        workspace.desks().hands().measureProperty().get().isPresent()
+        workspace.models().hands().measureProperty().get().isPresent()
             ? List.of(1, HandMeasure.UPPER)
             : List.of(1),
         bench.touchedProperty().get());

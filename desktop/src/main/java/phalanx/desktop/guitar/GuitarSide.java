@@ -24,7 +24,7 @@ final class GuitarSide {
                 new SideTabs.Tab("part-build", "Guitar", () -> GuitarForm.of(workspace)),
                 new SideTabs.Tab("part-hand", "Hand", () -> new HandPanel(workspace))));
     side.openProperty()
-        .addListener(o -> workspace.desks().advice().previewingProperty().set(false));
+        .addListener(o -> workspace.models().advice().previewingProperty().set(false));
     return side;
   }
 }

@@ -9,7 +9,7 @@ import phalanx.desktop.form.Form;
 import phalanx.desktop.model.Workspace;
 import phalanx.instrument.Hand;
 import phalanx.song.Song;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /** The fretting hand: its span, its pace, what it may do. */
 final class HandForm {

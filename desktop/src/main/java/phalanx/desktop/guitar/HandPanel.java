@@ -10,24 +10,24 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import phalanx.advice.Advised;
 import phalanx.desktop.drawing.Controls;
-import phalanx.desktop.model.HandDesk;
+import phalanx.desktop.model.HandViewModel;
 import phalanx.desktop.model.Workspace;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Hand;
 import phalanx.instrument.HandMeasure;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /** Beside the guitar: the fretting hand, and how it is measured in three steps. */
 final class HandPanel extends VBox {
 
   private final Workspace workspace;
-  private final HandDesk desk;
+  private final HandViewModel desk;
   private final VBox measuring = new VBox();
   private final Label change = Controls.line("");
 
   HandPanel(Workspace workspace) {
     this.workspace = workspace;
-    desk = workspace.desks().hands();
+    desk = workspace.models().hands();
     setId("hand-panel");
     getStyleClass().add("side-part");
     measuring.getStyleClass().add("side-part");
@@ -132,7 +132,7 @@ final class HandPanel extends VBox {
   }
 
   private void tell() {
-    Optional<HandDesk.Change> known = desk.changeProperty().get();
+    Optional<HandViewModel.Change> known = desk.changeProperty().get();
     Optional<Hand> hand = desk.measured();
     if (hand.isEmpty()) {
       return;

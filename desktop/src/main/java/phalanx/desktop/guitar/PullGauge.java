@@ -5,7 +5,7 @@ import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import phalanx.instrument.StringPull;
 import phalanx.instrument.StringPull.Zone;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /** How a string pulls between slack and tight. */
 final class PullGauge extends Pane {

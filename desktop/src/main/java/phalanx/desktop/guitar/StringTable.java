@@ -16,7 +16,7 @@ import phalanx.desktop.model.Workspace;
 import phalanx.instrument.StringPull;
 import phalanx.instrument.StringSet;
 import phalanx.instrument.StringSign;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 import phalanx.theory.Pitch;
 
 /** The strings of the tuning on the bench: note, pitch, change, pull, and how that feels. */
@@ -36,7 +36,7 @@ final class StringTable extends VBox {
 
   StringTable(Workspace workspace) {
     this.workspace = workspace;
-    bench = workspace.desks().bench();
+    bench = workspace.models().bench();
     getStyleClass().add("bench-part");
     Label title = new Label("Strings");
     title.getStyleClass().add("form-title");

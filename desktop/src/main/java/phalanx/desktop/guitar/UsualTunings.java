@@ -21,7 +21,7 @@ final class UsualTunings extends VBox {
 
   UsualTunings(Workspace workspace) {
     this.workspace = workspace;
-    bench = workspace.desks().bench();
+    bench = workspace.models().bench();
     getStyleClass().add("bench-part");
     Label title = new Label("Tunings");
     title.getStyleClass().add("form-title");

@@ -14,7 +14,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ToolRow;
-import phalanx.desktop.model.MelodyDesk;
+import phalanx.desktop.model.MelodyViewModel;
 import phalanx.desktop.model.Workspace;
 import phalanx.song.Bar;
 
@@ -22,7 +22,7 @@ import phalanx.song.Bar;
 public final class MelodyScreen extends VBox {
 
   private final Workspace workspace;
-  private final MelodyDesk desk;
+  private final MelodyViewModel desk;
   private final TextField field = new TextField();
   private final Label where = new Label();
   private boolean filling;
@@ -34,7 +34,7 @@ public final class MelodyScreen extends VBox {
    */
   public MelodyScreen(Workspace workspace, Palette palette, Runnable importing) {
     this.workspace = workspace;
-    desk = workspace.desks().melody();
+    desk = workspace.models().melody();
     getStyleClass().add("arrange");
     where.setMinWidth(Region.USE_PREF_SIZE);
     where.getStyleClass().add("section-name");

@@ -27,8 +27,8 @@ import phalanx.desktop.neck.NeckPicture;
 import phalanx.desktop.neck.NeckSize;
 import phalanx.desktop.neck.NeckView;
 import phalanx.fretting.Shape;
+import phalanx.text.Phrase;
 import phalanx.theory.Meter;
-import phalanx.theory.Phrase;
 
 /** The neck at the foot of the Melody screen: what the hand reaches there, touched to put it in. */
 final class NeckEntry extends VBox {
@@ -47,7 +47,7 @@ final class NeckEntry extends VBox {
 
   NeckEntry(Workspace workspace, Palette palette) {
     this.workspace = workspace;
-    entry = workspace.desks().melody().entry();
+    entry = workspace.models().melody().entry();
     neck =
         new NeckView(
             WIDTH, HEIGHT, palette, NeckSize.LONG, workspace.viewing().leftHandedProperty());
@@ -56,7 +56,7 @@ final class NeckEntry extends VBox {
     neck.setId("tune-neck");
     neck.onTouch(
         (string, fret, together) -> {
-          workspace.desks().sound().hear(string, fret);
+          workspace.models().sound().hear(string, fret);
           entry.touch(string, fret, together);
         });
     neck.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
@@ -109,7 +109,7 @@ final class NeckEntry extends VBox {
     nodes.fill(this, 0);
     nodes.onTouch(
         node -> {
-          workspace.desks().sound().hear(node);
+          workspace.models().sound().hear(node);
           entry.touch(node);
         });
     nodes.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
@@ -197,7 +197,7 @@ final class NeckEntry extends VBox {
 
   /** Where the next note comes, as players count. */
   private void tell() {
-    Meter meter = workspace.desks().melody().meter();
+    Meter meter = workspace.models().melody().meter();
     double beat = 1 + (double) entry.caretProperty().get() / meter.beatTicks();
     String time = beat == Math.rint(beat) ? Phrase.of("%.0f", beat) : Phrase.of("%.2f", beat);
     String shown =

@@ -5,7 +5,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import phalanx.desktop.drawing.Controls;
-import phalanx.desktop.model.MelodyDesk;
+import phalanx.desktop.model.MelodyViewModel;
 import phalanx.desktop.model.Workspace;
 import phalanx.findings.Found;
 import phalanx.findings.TuneAway;
@@ -14,13 +14,13 @@ import phalanx.findings.TuneAway;
 final class OctaveOffer extends VBox {
 
   private final Workspace workspace;
-  private final MelodyDesk desk;
+  private final MelodyViewModel desk;
   private final Label words = Controls.wrapped("", "notice");
   private final Button move;
 
   OctaveOffer(Workspace workspace) {
     this.workspace = workspace;
-    desk = workspace.desks().melody();
+    desk = workspace.models().melody();
     setId("octave-offer");
     setSpacing(6);
     move = Controls.smallTool("move-octave", "", desk::moveOctaves);

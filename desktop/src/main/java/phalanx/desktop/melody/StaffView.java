@@ -13,7 +13,7 @@ import phalanx.arrangement.Note;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ScrolledCanvas;
 import phalanx.desktop.model.HeardPlace;
-import phalanx.desktop.model.MelodyDesk;
+import phalanx.desktop.model.MelodyViewModel;
 import phalanx.desktop.model.Workspace;
 import phalanx.findings.Found;
 import phalanx.findings.Review;
@@ -26,7 +26,7 @@ import phalanx.theory.Meter;
 final class StaffView extends ScrolledCanvas {
 
   private final Workspace workspace;
-  private final MelodyDesk desk;
+  private final MelodyViewModel desk;
   private final StaffPainter painter;
   private StaffLayout layout;
   private final BooleanProperty numbers = new SimpleBooleanProperty();
@@ -36,7 +36,7 @@ final class StaffView extends ScrolledCanvas {
   StaffView(Workspace workspace, Palette palette) {
     super("staves");
     this.workspace = workspace;
-    desk = workspace.desks().melody();
+    desk = workspace.models().melody();
     painter = new StaffPainter(graphics(), palette);
     setFocusTraversable(false);
     workspace.historyProperty().addListener(o -> rebuild());
@@ -49,7 +49,7 @@ final class StaffView extends ScrolledCanvas {
     workspace.reviewProperty().addListener(o -> repaint());
     place();
     workspace.chord().placeProperty().addListener(o -> showSelected());
-    workspace.desks().sound().placeProperty().addListener((o, before, now) -> follow(now));
+    workspace.models().sound().placeProperty().addListener((o, before, now) -> follow(now));
     setOnMousePressed(this::press);
   }
 

@@ -50,17 +50,17 @@ public final class TunePanel extends VBox {
     onTop.setId("tune-on-top");
     onTop.setTooltip(
         new Tooltip("what the pattern would strike above the tune gives way while it sounds"));
-    onTop.setOnAction(e -> workspace.desks().melody().keepOnTop(onTop.isSelected()));
+    onTop.setOnAction(e -> workspace.models().melody().keepOnTop(onTop.isSelected()));
     Runnable read = () -> onTop.setSelected(workspace.song().tune().onTop());
     workspace.historyProperty().addListener(o -> read.run());
     read.run();
     getChildren().addAll(new OctaveOffer(workspace), heading, scroll, onTop, form);
-    workspace.desks().melody().boardProperty().addListener(o -> show());
+    workspace.models().melody().boardProperty().addListener(o -> show());
     show();
   }
 
   private void show() {
-    List<TuneBoard.Entry> entries = workspace.desks().melody().boardProperty().get().entries();
+    List<TuneBoard.Entry> entries = workspace.models().melody().boardProperty().get().entries();
     heading.setText(entries.isEmpty() ? "No tune in this bar" : "Notes of this bar");
     List<Node> rows = new ArrayList<>();
     for (TuneBoard.Entry entry : entries) {

@@ -23,33 +23,35 @@ import phalanx.theory.Meter;
 /** Where the player is in the chart, the bars selected from there, and the edits made there. */
 public final class ChartCursor {
 
-  private final Workspace workspace;
+  private final OpenSong open;
+  private final ChordChoice chords;
   private final IntegerProperty bar = new SimpleIntegerProperty();
   private final IntegerProperty anchor = new SimpleIntegerProperty();
 
   /** Where the cursor was, for when its bar goes. */
   private int lastIndex;
 
-  public ChartCursor(Workspace workspace) {
-    this.workspace = workspace;
-    workspace.historyProperty().addListener(o -> settle());
-    workspace.chord().placeProperty().addListener(o -> follow());
-    workspace.planningProperty().addListener(o -> lead());
+  public ChartCursor(OpenSong open, ChordChoice chords) {
+    this.open = open;
+    this.chords = chords;
+    open.historyProperty().addListener(o -> settle());
+    chords.placeProperty().addListener(o -> follow());
+    open.planningProperty().addListener(o -> lead());
     settle();
   }
 
   /** The player chose a chord elsewhere. */
   private void follow() {
-    Optional<Integer> id = workspace.chord().bar().map(Bar::id);
-    if (!workspace.isSettling() && id.isPresent() && id.get() != bar.get()) {
+    Optional<Integer> id = chords.bar().map(Bar::id);
+    if (!open.isSettling() && id.isPresent() && id.get() != bar.get()) {
       place(id.get(), false);
     }
   }
 
   /** While the chart is written, a new plan selects what the cursor is on. */
   private void lead() {
-    if (!workspace.planningProperty().get() && workspace.screenProperty().get() == Screen.CHART) {
-      workspace.chord().selectBar(bar.get());
+    if (!open.planningProperty().get() && open.screenProperty().get() == Screen.CHART) {
+      chords.selectBar(bar.get());
     }
   }
 
@@ -67,7 +69,7 @@ public final class ChartCursor {
   }
 
   private Chart chart() {
-    return workspace.song().chart();
+    return open.song().chart();
   }
 
   private List<Bar> bars() {
@@ -98,7 +100,7 @@ public final class ChartCursor {
     bar.set(id);
     anchor.set(extend ? anchor.get() : id);
     lastIndex = Math.max(0, index(id));
-    workspace.chord().selectBar(id);
+    chords.selectBar(id);
   }
 
   /** Moves by bars; past the ends it stays at the last or first. */
@@ -128,19 +130,19 @@ public final class ChartCursor {
 
   /** What lines of the chart are read and written with, at a bar. */
   public Notation notation(Optional<Bar> at) {
-    Song song = workspace.song();
+    Song song = open.song();
     Meter meter = at.map(b -> chart().meters(song.meter()).get(b.id())).orElse(song.meter());
     boolean first = bars().isEmpty() || at.filter(b -> b.id() == bars().get(0).id()).isPresent();
     Interval up =
-        workspace.viewing().soundingProperty().get() ? Transposition.ofCapo(song) : Interval.UNISON;
+        open.viewing().soundingProperty().get() ? Transposition.ofCapo(song) : Interval.UNISON;
     int pickup = first ? song.feel().pickupTicks() : 0;
-    return new Notation(meter, pickup, workspace.viewing().namingProperty().get(), up);
+    return new Notation(meter, pickup, open.viewing().namingProperty().get(), up);
   }
 
   /** The text that stands for the chords of a bar. */
   public String text(Bar at) {
     return ChartWriter.cells(
-        at, notation(Optional.of(at)), id -> Optional.of(workspace.song().barNumber(id)));
+        at, notation(Optional.of(at)), id -> Optional.of(open.song().barNumber(id)));
   }
 
   /** Reads what was typed for a bar. A lone colon at an end stands for a repeat sign. */
@@ -152,15 +154,14 @@ public final class ChartCursor {
   }
 
   private Optional<Integer> borrowable(int number, Optional<Bar> at) {
-    return workspace
-        .song()
+    return open.song()
         .barNumbered(number)
         .filter(id -> at.isEmpty() || !chart().isCircle(at.get().id(), id));
   }
 
   /** Puts what was typed in the place of a bar; further bars of it follow behind. */
   public void write(Optional<Bar> at, ChartLine line) {
-    workspace.edit(song -> written(song, at, line));
+    open.edit(song -> written(song, at, line));
   }
 
   /** A song with what was typed in the place of a bar; where that is gone, behind the last one. */
@@ -197,7 +198,7 @@ public final class ChartCursor {
   }
 
   private void change(UnaryOperator<Chart> edit) {
-    workspace.edit(song -> song.editChart(edit));
+    open.edit(song -> song.editChart(edit));
   }
 
   /** Puts an empty bar behind the cursor and goes there. */
@@ -231,9 +232,7 @@ public final class ChartCursor {
     return bars.isEmpty()
         ? ""
         : ChartWriter.line(
-            bars,
-            notation(Optional.of(bars.get(0))),
-            id -> Optional.of(workspace.song().barNumber(id)));
+            bars, notation(Optional.of(bars.get(0))), id -> Optional.of(open.song().barNumber(id)));
   }
 
   /** Puts the bars of a text behind the selection; says what could not be read. */
@@ -272,7 +271,7 @@ public final class ChartCursor {
     List<Bar> bars = selection();
     boolean on = bars.stream().allMatch(b -> b.passes().contains(time));
     Set<Integer> passes = on ? Set.of() : Set.of(time);
-    workspace.edit(
+    open.edit(
         song -> song.editChart(c -> c.mapBars(b -> bars.contains(b) ? b.inPasses(passes) : b)));
   }
 

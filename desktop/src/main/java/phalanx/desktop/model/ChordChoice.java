@@ -12,15 +12,15 @@ import phalanx.song.SlotRef;
 /** The chord that is selected, a slot of the newest plan. */
 public final class ChordChoice {
 
-  private final Workspace workspace;
+  private final OpenSong open;
   private final IntegerProperty place = new SimpleIntegerProperty();
 
-  ChordChoice(Workspace workspace) {
-    this.workspace = workspace;
+  ChordChoice(OpenSong open) {
+    this.open = open;
   }
 
   private List<Slot> slots() {
-    Arrangement a = workspace.arrangementProperty().get();
+    Arrangement a = open.arrangementProperty().get();
     return a == null ? List.of() : a.slots();
   }
 
@@ -37,7 +37,7 @@ public final class ChordChoice {
 
   /** The written bar it stands in. */
   public Optional<Bar> bar() {
-    return slot().flatMap(s -> workspace.song().chart().bar(s.played().ref().bar()));
+    return slot().flatMap(s -> open.song().chart().bar(s.played().ref().bar()));
   }
 
   /** The last chord of the bar it is played in. */

@@ -11,34 +11,27 @@ import phalanx.song.SlotRef;
 /** The strings that are stopped when the hand comes to the selected chord; can be undone. */
 public final class DampPins {
 
-  private final Workspace workspace;
+  private final OpenSong open;
+  private final ChordChoice chords;
 
-  DampPins(Workspace workspace) {
-    this.workspace = workspace;
+  DampPins(OpenSong open, ChordChoice chords) {
+    this.open = open;
+    this.chords = chords;
   }
 
   /** The strings the player wants stopped there, 0 for ⑥ to 5 for ①. */
   public Set<Integer> wanted() {
-    return workspace
-        .chord()
-        .slot()
-        .map(s -> workspace.song().pins().damped(s.played().ref()))
-        .orElse(Set.of());
+    return chords.slot().map(s -> open.song().pins().damped(s.played().ref())).orElse(Set.of());
   }
 
   /** The strings that the plan stops there by itself. */
   public Set<Integer> planned() {
     Set<Integer> strings = new TreeSet<>();
-    workspace
-        .chord()
+    chords
         .slot()
         .ifPresent(
             slot ->
-                workspace
-                    .arrangementProperty()
-                    .get()
-                    .dampsFrom(slot.fromTick(), slot.toTick())
-                    .stream()
+                open.arrangementProperty().get().dampsFrom(slot.fromTick(), slot.toTick()).stream()
                     .filter(Damp::planned)
                     .forEach(d -> strings.addAll(d.strings())));
     return strings;
@@ -46,11 +39,7 @@ public final class DampPins {
 
   /** The strings that the player lets ring there though the plan would stop them. */
   public Set<Integer> ringing() {
-    return workspace
-        .chord()
-        .slot()
-        .map(s -> workspace.song().pins().ringing(s.played().ref()))
-        .orElse(Set.of());
+    return chords.slot().map(s -> open.song().pins().ringing(s.played().ref())).orElse(Set.of());
   }
 
   /**
@@ -72,13 +61,11 @@ public final class DampPins {
   }
 
   private void letRing(int string, boolean rings) {
-    workspace
-        .chord()
+    chords
         .slot()
         .map(s -> s.played().ref())
         .ifPresent(
-            at ->
-                workspace.edit(song -> song.withPins(song.pins().lettingRing(at, string, rings))));
+            at -> open.edit(song -> song.withPins(song.pins().lettingRing(at, string, rings))));
   }
 
   /** Stops all strings there, or lets all ring where all are stopped. */
@@ -91,11 +78,11 @@ public final class DampPins {
   }
 
   private void want(Set<Integer> strings) {
-    workspace.chord().slot().map(Slot::played).ifPresent(s -> want(s.ref(), strings));
+    chords.slot().map(Slot::played).ifPresent(s -> want(s.ref(), strings));
   }
 
   private void want(SlotRef at, Set<Integer> strings) {
-    workspace.edit(
+    open.edit(
         song -> {
           Pins pins = song.pins();
           for (int s = 0; s < Tuning.STRINGS; s++) {

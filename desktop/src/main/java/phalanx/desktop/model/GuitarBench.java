@@ -24,7 +24,8 @@ import phalanx.instrument.TuningStep;
 /** A tuning that is looked at, and tuned to, before the song uses it. */
 public final class GuitarBench {
 
-  private final Workspace workspace;
+  private final OpenSong open;
+  private final PlaybackController sound;
   private final ObjectProperty<Tuning> tuning = new SimpleObjectProperty<>();
   private final ObjectProperty<StringSet> strings = new SimpleObjectProperty<>();
   private final IntegerProperty step = new SimpleIntegerProperty();
@@ -44,13 +45,14 @@ public final class GuitarBench {
   public record Sheet(
       Guitar guitar, List<StringPull> pulls, TuningByEar byEar, Optional<TuningCheck> check) {}
 
-  GuitarBench(Workspace workspace) {
-    this.workspace = workspace;
-    known = workspace.song().guitar();
+  GuitarBench(OpenSong open, PlaybackController sound) {
+    this.open = open;
+    this.sound = sound;
+    known = open.song().guitar();
     tuning.set(known.tuning());
     strings.set(StringSet.usual(known));
     work();
-    workspace.historyProperty().addListener(o -> follow());
+    open.historyProperty().addListener(o -> follow());
     tuning.addListener(o -> work());
     a4().addListener(o -> work());
     strings.addListener(o -> work());
@@ -59,7 +61,7 @@ public final class GuitarBench {
   /** The song's guitar is another: where it is tuned otherwise, that comes onto the bench. */
   private void follow() {
     Guitar before = known;
-    known = workspace.song().guitar();
+    known = open.song().guitar();
     if (known.equals(before)) {
       return;
     }
@@ -94,7 +96,7 @@ public final class GuitarBench {
 
   /** The pitch it is tuned to: frequency of A4, Hz. */
   public DoubleProperty a4() {
-    return workspace.desks().sound().settings().a4Property();
+    return sound.settings().a4Property();
   }
 
   /** The strings on the guitar. */
@@ -114,31 +116,31 @@ public final class GuitarBench {
 
   /** Whether the song uses the tuning already. */
   public boolean isUsed() {
-    return tuning.get().equals(workspace.song().guitar().tuning());
+    return tuning.get().equals(open.song().guitar().tuning());
   }
 
   /** How many strings another tuning changes against the song's. */
   public int changes(Tuning other) {
     return (int)
         IntStream.range(0, Tuning.STRINGS)
-            .filter(s -> other.midi(s) != workspace.song().guitar().tuning().midi(s))
+            .filter(s -> other.midi(s) != open.song().guitar().tuning().midi(s))
             .count();
   }
 
   /** Tunes the song's guitar so; can be undone. */
   public void use() {
     Tuning wanted = tuning.get();
-    workspace.resettle(s -> Retuning.of(s, wanted));
+    open.resettle(s -> Retuning.of(s, wanted));
   }
 
   /** Lets all open strings be heard, low to high. */
   public void hearAll() {
-    workspace.desks().sound().hear(uncapped(), Shape.OPEN);
+    sound.hear(uncapped(), Shape.OPEN);
   }
 
   /** Lets an open string be heard as it shall sound. */
   public void hear(int string) {
-    workspace.desks().sound().hear(uncapped(), string, 0);
+    sound.hear(uncapped(), string, 0);
   }
 
   /** The harmonic that was touched last, as long as the guitar is the same. */
@@ -149,12 +151,12 @@ public final class GuitarBench {
   /** Lets a natural harmonic of the song's guitar be heard, capo and all. */
   public void touch(HarmonicNode node) {
     touched.set(Optional.of(node));
-    workspace.desks().sound().hear(sheet.get().guitar(), node);
+    sound.hear(sheet.get().guitar(), node);
   }
 
   /** Lets the chord be heard by which all strings are checked. */
   public void hearCheck() {
-    sheet.get().check().ifPresent(c -> workspace.desks().sound().hearFrets(uncapped(), c.frets()));
+    sheet.get().check().ifPresent(c -> sound.hearFrets(uncapped(), c.frets()));
   }
 
   /** Goes on to the next string, or begins again after the last. */
@@ -172,7 +174,7 @@ public final class GuitarBench {
     TuningStep now = way.steps().get(step.get() - 1);
     boolean harmonic = now.how() == TuningStep.How.HARMONIC;
     // Its harmonic sounds two octaves above the open string.
-    workspace.desks().sound().hear(uncapped(), now.against(), harmonic ? 0 : now.fret());
+    sound.hear(uncapped(), now.against(), harmonic ? 0 : now.fret());
   }
 
   /** Strings are tuned without a capo. */

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import phalanx.performance.Performance;
 import phalanx.song.Timeline.PlayedBar;
-import phalanx.sound.score.Sequencer.Loop;
+import phalanx.sound.sequence.Sequencer.Loop;
 
 /**
  * Bars that are played round and round, by their numbers as played.

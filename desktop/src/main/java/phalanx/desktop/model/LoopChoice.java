@@ -9,12 +9,13 @@ import javafx.beans.property.SimpleObjectProperty;
 import phalanx.arrangement.Slot;
 import phalanx.performance.Performance;
 import phalanx.song.Timeline.PlayedBar;
-import phalanx.sound.score.Sequencer.Loop;
+import phalanx.sound.sequence.Sequencer.Loop;
 
 /** The bars that are played round and round. */
 public final class LoopChoice {
 
-  private final Workspace workspace;
+  private final OpenSong open;
+  private final SlotRange selected;
   private final ObjectProperty<Optional<LoopBars>> bars =
       new SimpleObjectProperty<>(Optional.empty());
   private Optional<Ends> ends = Optional.empty();
@@ -26,8 +27,9 @@ public final class LoopChoice {
   /** What is gone round, so that it stays the same bars where others come or go before them. */
   private record Ends(Time first, Time last) {}
 
-  LoopChoice(Workspace workspace) {
-    this.workspace = workspace;
+  LoopChoice(OpenSong open, SlotRange selected) {
+    this.open = open;
+    this.selected = selected;
     bars.addListener(o -> remember());
   }
 
@@ -41,7 +43,7 @@ public final class LoopChoice {
   }
 
   private List<PlayedBar> played() {
-    Performance performance = workspace.performanceProperty().get();
+    Performance performance = open.performanceProperty().get();
     return performance == null ? List.of() : performance.arrangement().timeline().bars();
   }
 
@@ -76,7 +78,7 @@ public final class LoopChoice {
 
   /** From when to when, in the newest plan. */
   Optional<Loop> now() {
-    Performance performance = workspace.performanceProperty().get();
+    Performance performance = open.performanceProperty().get();
     return performance == null ? Optional.empty() : LoopBars.in(performance, bars.get());
   }
 
@@ -100,7 +102,7 @@ public final class LoopChoice {
 
   /** Goes round written bars, the first time they are played, or not any more. */
   public void toggle(Set<Integer> written) {
-    Performance performance = workspace.performanceProperty().get();
+    Performance performance = open.performanceProperty().get();
     if (bars.get().isPresent() || performance == null) {
       clear();
       return;
@@ -125,7 +127,7 @@ public final class LoopChoice {
       clear();
       return;
     }
-    List<Slot> slots = workspace.range().slots();
+    List<Slot> slots = selected.slots();
     if (!slots.isEmpty()) {
       int first = slots.get(0).played().bar();
       int last = slots.get(slots.size() - 1).played().bar();

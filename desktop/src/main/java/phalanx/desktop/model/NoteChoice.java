@@ -13,12 +13,14 @@ import phalanx.arrangement.board.OtherString;
 /** The note of the plan that the player has chosen, and what can be done with it. */
 public final class NoteChoice {
 
-  private final Workspace workspace;
+  private final OpenSong open;
+  private final ChordChoice chords;
   private final ReadOnlyObjectWrapper<Optional<Note>> note =
       new ReadOnlyObjectWrapper<>(Optional.empty());
 
-  NoteChoice(Workspace workspace) {
-    this.workspace = workspace;
+  NoteChoice(OpenSong open, ChordChoice chords) {
+    this.open = open;
+    this.chords = chords;
   }
 
   /** The chosen note, if one is. */
@@ -49,17 +51,17 @@ public final class NoteChoice {
 
   /** Chooses the note played next (1) or before (-1). */
   public void step(int direction) {
-    Arrangement plan = workspace.arrangementProperty().get();
+    Arrangement plan = open.arrangementProperty().get();
     if (plan == null || plan.notes().isEmpty()) {
       return;
     }
     List<Note> notes = plan.notes();
-    int slotTick = workspace.chord().slot().map(s -> s.played().tick()).orElse(0);
+    int slotTick = chords.slot().map(s -> s.played().tick()).orElse(0);
     int first = notes.size() - plan.notesFrom(slotTick, Integer.MAX_VALUE).size();
     int at = note.get().map(n -> notes.indexOf(n) + direction).orElse(first);
     Note next = notes.get(Math.max(0, Math.min(notes.size() - 1, at)));
     note.set(Optional.of(next));
-    workspace.chord().select(plan.slotsFrom(0, next.tick() + 1).size() - 1);
+    chords.select(plan.slotsFrom(0, next.tick() + 1).size() - 1);
   }
 
   /** Moves the chosen note to the next string it may be on, up (1) or down (-1). */
@@ -80,16 +82,16 @@ public final class NoteChoice {
   public void moveTo(int string) {
     note.get()
         .filter(n -> places(n).size() > 1 && places(n).containsKey(string))
-        .ifPresent(n -> workspace.edit(song -> OtherString.moved(song, n, string)));
+        .ifPresent(n -> open.edit(song -> OtherString.moved(song, n, string)));
   }
 
   /** The strings a note may be on, each with its fret there. */
   public TreeMap<Integer, Integer> places(Note of) {
-    return OtherString.of(workspace.arrangementProperty().get(), of);
+    return OtherString.of(open.arrangementProperty().get(), of);
   }
 
   /** Leaves the chosen note's string to the plan. */
   public void unpin() {
-    note.get().ifPresent(n -> workspace.edit(song -> OtherString.free(song, n)));
+    note.get().ifPresent(n -> open.edit(song -> OtherString.free(song, n)));
   }
 }

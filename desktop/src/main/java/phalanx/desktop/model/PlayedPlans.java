@@ -4,7 +4,7 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Optional;
 import phalanx.performance.Performance;
-import phalanx.sound.score.Score;
+import phalanx.sound.sequence.EventSequence;
 
 /** The plans that are played, or were a moment ago; for several threads. */
 final class PlayedPlans {
@@ -13,13 +13,13 @@ final class PlayedPlans {
   private static final int MOST_WAITING = 64;
 
   /** A plan, and what is played of it. */
-  private record Planned(Score score, Performance performance) {}
+  private record Planned(EventSequence score, Performance performance) {}
 
   private final Deque<Planned> known = new ArrayDeque<>();
 
   /** What is played of a plan. */
-  Score score(Performance performance) {
-    Score score = Score.of(performance);
+  EventSequence score(Performance performance) {
+    EventSequence score = EventSequence.of(performance);
     synchronized (known) {
       known.addLast(new Planned(score, performance));
       if (known.size() > MOST_WAITING) {
@@ -30,7 +30,7 @@ final class PlayedPlans {
   }
 
   /** The plan of which something is played. */
-  Optional<Performance> of(Score score) {
+  Optional<Performance> of(EventSequence score) {
     synchronized (known) {
       return known.stream().filter(p -> p.score() == score).map(Planned::performance).findFirst();
     }

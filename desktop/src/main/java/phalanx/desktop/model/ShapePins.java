@@ -10,42 +10,38 @@ import phalanx.song.Song;
 /** The shapes that the player pins to the chords selected; each change can be undone. */
 public final class ShapePins {
 
-  private final Workspace workspace;
+  private final OpenSong open;
+  private final ChordChoice chords;
+  private final SlotRange selected;
 
-  ShapePins(Workspace workspace) {
-    this.workspace = workspace;
+  ShapePins(OpenSong open, ChordChoice chords, SlotRange selected) {
+    this.open = open;
+    this.chords = chords;
+    this.selected = selected;
   }
 
   /** Pins a shape where the selected chord is written. */
   public void pin(Shape shape) {
-    workspace
-        .chord()
-        .slot()
-        .ifPresent(slot -> workspace.edit(song -> song.pin(slot.played().ref(), shape)));
+    chords.slot().ifPresent(slot -> open.edit(song -> song.pin(slot.played().ref(), shape)));
   }
 
   /** Pins frets where the selected chord is written; the plan fingers them. */
   public void pin(FretRow frets) {
-    workspace
-        .chord()
-        .slot()
-        .ifPresent(slot -> workspace.edit(song -> song.pin(slot.played().ref(), frets)));
+    chords.slot().ifPresent(slot -> open.edit(song -> song.pin(slot.played().ref(), frets)));
   }
 
   /** Pins a shape wherever the selected chord stands. */
   public void pinEverywhere(Shape shape) {
-    workspace
-        .chord()
+    chords
         .slot()
-        .ifPresent(
-            slot -> workspace.edit(song -> song.pinEverywhere(slot.played().harmony(), shape)));
+        .ifPresent(slot -> open.edit(song -> song.pinEverywhere(slot.played().harmony(), shape)));
   }
 
   /** Takes the pins of the selected slots away, or pins the shapes they hold if one has none. */
   public void toggle() {
-    List<Slot> slots = workspace.range().slots();
+    List<Slot> slots = selected.slots();
     boolean pinned = slots.stream().allMatch(Slot::pinned);
-    workspace.edit(
+    open.edit(
         song -> {
           Song pins = song;
           for (Slot slot : slots) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import phalanx.desktop.background.NewestAnswer;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapeTrial;
@@ -15,16 +16,18 @@ public final class ShapeTrialModel {
 
   private static final int HIGHEST_TYPED = 24;
 
-  private final Workspace workspace;
+  private final OpenSong open;
+  private final ChordChoice chords;
   private final NewestAnswer answers;
   private final ReadOnlyObjectWrapper<Optional<ShapeTrial>> trial =
       new ReadOnlyObjectWrapper<>(Optional.empty());
 
-  public ShapeTrialModel(Workspace workspace, NewestAnswer answers) {
-    this.workspace = workspace;
+  public ShapeTrialModel(OpenSong open, ChordChoice chords, NewestAnswer answers) {
+    this.open = open;
+    this.chords = chords;
     this.answers = answers;
-    workspace.chord().placeProperty().addListener(o -> stop());
-    workspace.arrangementProperty().addListener(o -> stop());
+    chords.placeProperty().addListener(o -> stop());
+    open.arrangementProperty().addListener(o -> stop());
   }
 
   /** What is being tried; empty while the plan's own shape is looked at. */
@@ -40,16 +43,16 @@ public final class ShapeTrialModel {
 
   /** Tries other frets. */
   public void start(List<Integer> frets) {
-    if (workspace.arrangementProperty().get() == null) {
+    if (open.arrangementProperty().get() == null) {
       return;
     }
-    Reach reach = workspace.arrangementProperty().get().plan().problem().changes().reach();
+    Reach reach = open.arrangementProperty().get().plan().problem().changes().reach();
     answers.ask(() -> ShapeTrial.of(frets, reach), t -> trial.set(Optional.of(t)), this::failed);
   }
 
   private void failed(Throwable fault) {
     stop();
-    workspace.faults().tell("The shape could not be tried", fault);
+    open.faults().tell("The shape could not be tried", fault);
   }
 
   /** Touches one place: holds it, or, where it is held, silences the string. */
@@ -64,8 +67,7 @@ public final class ShapeTrialModel {
     return trial
         .get()
         .map(ShapeTrial::frets)
-        .orElseGet(
-            () -> workspace.chord().slot().flatMap(s -> s.shape()).orElse(Shape.NOTHING).frets());
+        .orElseGet(() -> chords.slot().flatMap(s -> s.shape()).orElse(Shape.NOTHING).frets());
   }
 
   /** Tries frets as players write them, {@code x32010} or set apart by spaces; says if it could. */

@@ -26,27 +26,29 @@ public final class SlotRange {
     }
   }
 
-  private final Workspace workspace;
+  private final OpenSong open;
+  private final ChordChoice chords;
   private final ReadOnlyObjectWrapper<Span> span = new ReadOnlyObjectWrapper<>(new Span(0, 0));
   private boolean extending;
 
-  SlotRange(Workspace workspace) {
-    this.workspace = workspace;
-    workspace.chord().placeProperty().addListener(o -> selected());
-    workspace.arrangementProperty().addListener(o -> fit());
+  SlotRange(OpenSong open, ChordChoice chords) {
+    this.open = open;
+    this.chords = chords;
+    chords.placeProperty().addListener(o -> selected());
+    open.arrangementProperty().addListener(o -> fit());
   }
 
   private void selected() {
-    int now = workspace.chord().placeProperty().get();
-    if (!extending && !workspace.isSettling()) {
+    int now = chords.placeProperty().get();
+    if (!extending && !open.isSettling()) {
       span.set(new Span(now, now));
     }
   }
 
   /** A new plan may have fewer chords. */
   void fit() {
-    int now = workspace.chord().placeProperty().get();
-    int last = workspace.arrangementProperty().get().slots().size() - 1;
+    int now = chords.placeProperty().get();
+    int last = open.arrangementProperty().get().slots().size() - 1;
     boolean holds = span.get().from() <= now && now <= span.get().to() && span.get().to() <= last;
     if (!holds) {
       span.set(new Span(now, now));
@@ -55,18 +57,18 @@ public final class SlotRange {
 
   /** Selects everything from where the selection began to a chord. */
   public void extendTo(int slot) {
-    int before = workspace.chord().placeProperty().get();
+    int before = chords.placeProperty().get();
     int anchor = span.get().from() == before ? span.get().to() : span.get().from();
     extending = true;
-    workspace.chord().select(slot);
+    chords.select(slot);
     extending = false;
-    int now = workspace.chord().placeProperty().get();
+    int now = chords.placeProperty().get();
     span.set(new Span(Math.min(anchor, now), Math.max(anchor, now)));
   }
 
   /** The chords selected. */
   public List<Slot> slots() {
-    Arrangement a = workspace.arrangementProperty().get();
+    Arrangement a = open.arrangementProperty().get();
     int end = a == null ? 0 : Math.min(a.slots().size(), span.get().to() + 1);
     return span.get().from() < end ? a.slots().subList(span.get().from(), end) : List.of();
   }

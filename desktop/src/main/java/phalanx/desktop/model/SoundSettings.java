@@ -7,7 +7,7 @@ import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import phalanx.sound.render.RenderOptions;
-import phalanx.sound.score.Sequencer.Clicks;
+import phalanx.sound.sequence.Sequencer.Clicks;
 import phalanx.sound.strings.Levels;
 import phalanx.theory.Pitch;
 

@@ -12,6 +12,7 @@ import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.board.NeckPlaces;
+import phalanx.desktop.background.PlanService;
 import phalanx.instrument.HarmonicNode;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneNote;
@@ -29,8 +30,8 @@ public final class TuneEntry {
   /** Lengths offered, as parts of a whole note. */
   public static final List<Integer> PARTS = List.of(1, 2, 4, 8, 16);
 
-  private final Workspace workspace;
-  private final MelodyDesk desk;
+  private final OpenSong open;
+  private final TuneBars bars;
   private final PlanService planner;
   private final IntegerProperty caret = new SimpleIntegerProperty();
   private final IntegerProperty part = new SimpleIntegerProperty(4);
@@ -40,13 +41,13 @@ public final class TuneEntry {
       new ReadOnlyObjectWrapper<>(NeckPlaces.NONE);
   private boolean onNote;
 
-  TuneEntry(Workspace workspace, MelodyDesk desk, PlanService planner) {
-    this.workspace = workspace;
-    this.desk = desk;
+  TuneEntry(OpenSong open, TuneBars bars, PlanService planner) {
+    this.open = open;
+    this.bars = bars;
     this.planner = planner;
     caret.addListener(o -> look());
-    workspace.arrangementProperty().addListener(o -> look());
-    workspace.screenProperty().addListener(o -> look());
+    open.arrangementProperty().addListener(o -> look());
+    open.screenProperty().addListener(o -> look());
   }
 
   /** The bar the player is in became another. */
@@ -57,17 +58,17 @@ public final class TuneEntry {
   }
 
   private Optional<PlayedBar> played() {
-    Arrangement a = workspace.arrangementProperty().get();
+    Arrangement a = open.arrangementProperty().get();
     return a == null
         ? Optional.empty()
-        : a.timeline().bars().stream().filter(b -> b.written() == desk.bar()).findFirst();
+        : a.timeline().bars().stream().filter(b -> b.written() == bars.bar()).findFirst();
   }
 
   /** Only where it is looked at. */
   private void look() {
     Optional<PlayedBar> bar = played();
-    if (workspace.screenProperty().get() == Screen.MELODY && bar.isPresent()) {
-      Arrangement a = workspace.arrangementProperty().get();
+    if (open.screenProperty().get() == Screen.MELODY && bar.isPresent()) {
+      Arrangement a = open.arrangementProperty().get();
       int tick = bar.get().startTick() + Math.min(caret.get(), bar.get().lengthTicks() - 1);
       int slot = a.slotsFrom(0, tick + 1).size() - 1;
       planner.places(a, slot, places::set);
@@ -75,11 +76,11 @@ public final class TuneEntry {
   }
 
   private int barTicks() {
-    return desk.meter().barTicks();
+    return bars.meter().barTicks();
   }
 
   private BarTune tune() {
-    return desk.shown(desk.bar());
+    return bars.shown(bars.bar());
   }
 
   /** Goes to a time of the bar: on to a note that sounds there, else to the nearest grid line. */
@@ -87,7 +88,7 @@ public final class TuneEntry {
     Optional<TuneNote> note =
         tune().notes().stream().filter(n -> Math.abs(n.tick() - tick) <= length() / 3).findFirst();
     onNote = note.isPresent();
-    int grid = Math.min(length(), desk.meter().beatTicks());
+    int grid = Math.min(length(), bars.meter().beatTicks());
     caret.set(
         note.map(TuneNote::tick)
             .orElse(
@@ -102,10 +103,10 @@ public final class TuneEntry {
 
   /** Puts the pitch of a place in and goes on; together with the note before where both sound. */
   public void touch(int string, int fret, boolean together) {
-    if (desk.bar() == 0) {
+    if (bars.bar() == 0) {
       return;
     }
-    Want want = TunePitches.at(workspace.song(), string, fret);
+    Want want = TunePitches.at(open.song(), string, fret);
     if (together) {
       join(want);
     } else {
@@ -115,15 +116,15 @@ public final class TuneEntry {
 
   /** Puts the harmonic of a node in and goes on. */
   public void touch(HarmonicNode node) {
-    if (desk.bar() != 0) {
+    if (bars.bar() != 0) {
       put(
-          TunePitches.at(workspace.song(), node),
+          TunePitches.at(open.song(), node),
           Set.of(new Technique.NaturalHarmonic(node.harmonic(), node.node())));
     }
   }
 
   private void put(Want want, Set<Technique> techniques) {
-    desk.keep();
+    bars.keep();
     int tick = caret.get();
     if (tick >= barTicks()) {
       // The last bar is full; a bar that became shorter may end before the caret.
@@ -184,11 +185,11 @@ public final class TuneEntry {
   }
 
   private void edit(UnaryOperator<BarTune> change) {
-    desk.keep();
-    int bar = desk.bar();
+    bars.keep();
+    int bar = bars.bar();
     if (bar != 0) {
       BarTune next = change.apply(tune());
-      workspace.edit(song -> song.withTune(song.tune().with(bar, next)));
+      open.edit(song -> song.withTune(song.tune().with(bar, next)));
     }
   }
 
@@ -199,9 +200,9 @@ public final class TuneEntry {
       caret.set(tick);
       return;
     }
-    List<Integer> bars = workspace.song().chart().bars().stream().map(Bar::id).toList();
-    if (bars.indexOf(desk.bar()) + 1 < bars.size()) {
-      desk.step(1);
+    List<Integer> ids = open.song().chart().bars().stream().map(Bar::id).toList();
+    if (ids.indexOf(bars.bar()) + 1 < ids.size()) {
+      bars.step(1);
     } else {
       caret.set(barTicks());
     }

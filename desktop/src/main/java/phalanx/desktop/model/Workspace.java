@@ -17,6 +17,8 @@ import javafx.collections.ObservableList;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.board.SlotBoard;
 import phalanx.chart.Retuning;
+import phalanx.desktop.background.PlanService;
+import phalanx.desktop.background.PlannedSong;
 import phalanx.findings.Review;
 import phalanx.performance.Performance;
 import phalanx.song.History;
@@ -28,7 +30,7 @@ import phalanx.song.SongBounds;
  * the player wants to see it. All of it is read and changed on the interface's thread; the planning
  * itself happens elsewhere.
  */
-public final class Workspace {
+public final class Workspace implements OpenSong {
 
   private final PlanService planner;
   private final ReadOnlyObjectWrapper<History<Song>> history = new ReadOnlyObjectWrapper<>();
@@ -52,11 +54,12 @@ public final class Workspace {
   private final Viewing viewing = new Viewing();
   private final ObjectProperty<Optional<FingerChoice>> finger =
       new SimpleObjectProperty<>(Optional.empty());
-  private final NoteChoice notes = new NoteChoice(this);
-  private final ShapePins pins = new ShapePins(this);
-  private final DampPins damps = new DampPins(this);
+  private final NoteChoice notes = new NoteChoice(this, chord);
   private final SlotRange range;
-  private final Desks desks;
+  private final ShapePins pins;
+  private final DampPins damps = new DampPins(this, chord);
+  private final HandViewModel hands;
+  private final ViewModels models;
   private final FaultNotices faults;
   private boolean settling;
   private final ObservableList<String> problems = FXCollections.observableArrayList();
@@ -66,12 +69,14 @@ public final class Workspace {
     faults = new FaultNotices(problems, planner.interfaceThread());
     planner.tellFaults(faults::tell);
     history.set(History.of(Song.untitled()));
-    range = new SlotRange(this);
+    range = new SlotRange(this, chord);
+    pins = new ShapePins(this, chord, range);
     arrangement.addListener(o -> askForBoard());
     chord.placeProperty().addListener(o -> askForBoard());
     viewing.filterProperty().addListener(o -> askForBoard());
     screen.addListener(o -> askForBoard());
-    desks = new Desks(this, planner);
+    hands = new HandViewModel(this, planner, this::fitHand);
+    models = new ViewModels(this, chord, range, planner, hands);
   }
 
   /**
@@ -80,8 +85,8 @@ public final class Workspace {
    * @param openProblems what the player should know of it
    */
   public void open(Song opened, List<String> openProblems) {
-    Song song = desks.hands().fitted(opened);
-    desks.sound().leave();
+    Song song = hands.fitted(opened);
+    models.sound().leave();
     chord.select(0);
     problems.setAll(openProblems);
     history.set(History.of(song));
@@ -108,13 +113,14 @@ public final class Workspace {
   }
 
   /** Plans the song for the player's hand, unless it asks for its own; nothing to undo. */
-  void fitHand() {
-    if (!desks.hands().fitted(song()).equals(song())) {
-      become(history.get().throughout(desks.hands()::fitted));
+  private void fitHand() {
+    if (!hands.fitted(song()).equals(song())) {
+      become(history.get().throughout(hands::fitted));
     }
   }
 
   /** Changes the song; can be undone. */
+  @Override
   public void edit(UnaryOperator<Song> change) {
     try {
       become(history.get().edit(change));
@@ -126,6 +132,7 @@ public final class Workspace {
   /**
    * Changes the song's key, capo or tuning; can be undone. What pins no longer hold then is said.
    */
+  @Override
   public void resettle(UnaryOperator<Song> change) {
     Song before = song();
     edit(change);
@@ -221,6 +228,7 @@ public final class Workspace {
   }
 
   /** Takes faults of the program's own. */
+  @Override
   public FaultNotices faults() {
     return faults;
   }
@@ -240,22 +248,25 @@ public final class Workspace {
     return notes;
   }
 
-  /** The desks at which the player works on the song. */
-  public Desks desks() {
-    return desks;
+  /** What the player works on the song with. */
+  public ViewModels models() {
+    return models;
   }
 
   /** Whether the selection changes only because a new plan came, not because the player moved. */
-  boolean isSettling() {
+  @Override
+  public boolean isSettling() {
     return settling;
   }
 
   /** The song and its past and undone states. */
+  @Override
   public ReadOnlyObjectProperty<History<Song>> historyProperty() {
     return history.getReadOnlyProperty();
   }
 
   /** The song now. */
+  @Override
   public Song song() {
     return history.get().present();
   }
@@ -277,15 +288,17 @@ public final class Workspace {
 
   /** The song with all that is typed and not kept yet. */
   public Song typed() {
-    return desks.melody().with(typing.with(song()));
+    return models.melody().with(typing.with(song()));
   }
 
   /** The newest plan; null until the first is ready. */
+  @Override
   public ReadOnlyObjectProperty<Arrangement> arrangementProperty() {
     return arrangement;
   }
 
   /** The newest plan in time, always of the same song as the plan and what is hard in it. */
+  @Override
   public ReadOnlyObjectProperty<Performance> performanceProperty() {
     return performance;
   }
@@ -305,26 +318,31 @@ public final class Workspace {
   }
 
   /** What is hard in the newest plan that was looked through. */
+  @Override
   public ReadOnlyObjectProperty<Optional<Review>> reviewProperty() {
     return review;
   }
 
   /** Whether a newer plan is being made. */
+  @Override
   public ReadOnlyBooleanProperty planningProperty() {
     return planning.getReadOnlyProperty();
   }
 
   /** The screen that is open. */
+  @Override
   public ObjectProperty<Screen> screenProperty() {
     return screen;
   }
 
   /** How the player wants to see songs. */
+  @Override
   public Viewing viewing() {
     return viewing;
   }
 
   /** What could not be read of the open file, each with its place. */
+  @Override
   public ObservableList<String> problems() {
     return problems;
   }

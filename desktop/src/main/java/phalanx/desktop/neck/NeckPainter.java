@@ -20,7 +20,7 @@ import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /** Draws a neck with a shape on it, the reach of the hand, and where the fingers go next. */
 final class NeckPainter {

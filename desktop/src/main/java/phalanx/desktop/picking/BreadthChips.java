@@ -10,8 +10,8 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import phalanx.arrangement.Slot;
-import phalanx.desktop.model.PatternDesk;
-import phalanx.desktop.model.PatternDesk.Breadth;
+import phalanx.desktop.model.PatternViewModel;
+import phalanx.desktop.model.PatternViewModel.Breadth;
 import phalanx.desktop.model.Workspace;
 import phalanx.song.Section;
 
@@ -19,13 +19,13 @@ import phalanx.song.Section;
 final class BreadthChips extends HBox {
 
   private final Workspace workspace;
-  private final PatternDesk desk;
+  private final PatternViewModel desk;
   private final Map<Breadth, ToggleButton> chips = new EnumMap<>(Breadth.class);
   private final Button follow = new Button("as the rest");
 
   BreadthChips(Workspace workspace) {
     this.workspace = workspace;
-    desk = workspace.desks().patterns();
+    desk = workspace.models().patterns();
     getStyleClass().add("chart-tools");
     ToggleGroup group = new ToggleGroup();
     for (Breadth reach : Breadth.values()) {

@@ -47,7 +47,7 @@ final class FallsView extends Canvas {
     ink = new Lettering(getGraphicsContext2D(), palette);
     hits = new HitSigns(getGraphicsContext2D(), palette);
     setId("falls");
-    workspace.desks().patterns().fallsProperty().addListener(o -> repaint());
+    workspace.models().patterns().fallsProperty().addListener(o -> repaint());
     workspace.viewing().namingProperty().addListener(o -> repaint());
     repaint();
   }
@@ -59,7 +59,7 @@ final class FallsView extends Canvas {
 
   private void repaint() {
     getGraphicsContext2D().clearRect(0, 0, getWidth(), getHeight());
-    List<PatternFall> falls = workspace.desks().patterns().fallsProperty().get();
+    List<PatternFall> falls = workspace.models().patterns().fallsProperty().get();
     double box = (getWidth() - (BOXES - 1) * GAP) / BOXES;
     for (int f = 0; f < Math.min(BOXES, falls.size()); f++) {
       paint(falls.get(f), f * (box + GAP), box);
@@ -137,7 +137,7 @@ final class FallsView extends Canvas {
     double from = left + 40;
     double room = width - 56;
     double letters = y(0) + 24;
-    Meter meter = workspace.desks().patterns().shownProperty().get().meter();
+    Meter meter = workspace.models().patterns().shownProperty().get().meter();
     for (int bar = 0; bar * meter.barTicks() < fall.lengthTicks(); bar++) {
       for (Meter.Syllable word : meter.syllables()) {
         int tick = bar * meter.barTicks() + word.tick();

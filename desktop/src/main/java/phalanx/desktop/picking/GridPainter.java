@@ -15,8 +15,8 @@ import phalanx.picking.PickFinger;
 import phalanx.picking.Role;
 import phalanx.picking.Stroke;
 import phalanx.picking.WrittenPattern;
+import phalanx.text.Phrase;
 import phalanx.theory.Meter;
-import phalanx.theory.Phrase;
 
 /** Draws the grid of a pattern. Knows colours and lines, decides nothing. */
 final class GridPainter {

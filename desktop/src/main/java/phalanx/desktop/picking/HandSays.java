@@ -12,7 +12,7 @@ import phalanx.arrangement.board.PatternFall;
 import phalanx.arrangement.board.PatternFall.Work;
 import phalanx.desktop.model.Workspace;
 import phalanx.picking.PickFinger;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /** What the hand says of the pattern: who works how much, what is quick, what cannot be done. */
 final class HandSays extends VBox {
@@ -32,12 +32,12 @@ final class HandSays extends VBox {
     says.setMinHeight(Region.USE_PREF_SIZE);
     setMinHeight(USE_PREF_SIZE);
     getChildren().addAll(heading, tallies, says);
-    workspace.desks().patterns().fallsProperty().addListener(o -> say());
+    workspace.models().patterns().fallsProperty().addListener(o -> say());
     say();
   }
 
   private void say() {
-    List<PatternFall> falls = workspace.desks().patterns().fallsProperty().get();
+    List<PatternFall> falls = workspace.models().patterns().fallsProperty().get();
     setVisible(!falls.isEmpty());
     if (falls.isEmpty()) {
       return;
@@ -52,7 +52,7 @@ final class HandSays extends VBox {
         Math.max(
             1,
             fall.lengthTicks()
-                / workspace.desks().patterns().shownProperty().get().meter().barTicks());
+                / workspace.models().patterns().shownProperty().get().meter().barTicks());
     String busiest =
         work.entrySet().stream()
             .max((a, b) -> a.getValue().strokes() - b.getValue().strokes())

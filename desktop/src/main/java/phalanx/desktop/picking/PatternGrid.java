@@ -10,10 +10,10 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import phalanx.desktop.drawing.CanvasWidth;
 import phalanx.desktop.drawing.Palette;
-import phalanx.desktop.model.PatternDesk;
+import phalanx.desktop.model.PatternViewModel;
 import phalanx.desktop.model.Workspace;
 import phalanx.picking.WrittenPattern;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /** The grid of the pattern: mouse and keys put strokes in, change them and take them out. */
 final class PatternGrid extends Canvas {
@@ -24,7 +24,7 @@ final class PatternGrid extends Canvas {
   private static final int BARS_SHOWN = 2;
 
   private final Workspace workspace;
-  private final PatternDesk desk;
+  private final PatternViewModel desk;
   private final GridPainter painter;
   private final StrokeTools tools;
   private GridLayout layout;
@@ -36,7 +36,7 @@ final class PatternGrid extends Canvas {
   PatternGrid(Workspace workspace, double width, double height, Palette palette) {
     super(width, height);
     this.workspace = workspace;
-    desk = workspace.desks().patterns();
+    desk = workspace.models().patterns();
     tools = new StrokeTools(desk);
     painter = new GridPainter(getGraphicsContext2D(), palette);
     setId("pattern-grid");

@@ -10,7 +10,7 @@ import javafx.scene.layout.Region;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.files.OwnShelf;
-import phalanx.desktop.model.PatternDesk;
+import phalanx.desktop.model.PatternViewModel;
 import phalanx.desktop.model.Workspace;
 import phalanx.formats.patterns.OwnPatterns;
 import phalanx.picking.PatternEdits;
@@ -22,13 +22,13 @@ final class PatternHeader extends ToolRow {
   /** Columns of the name's field, which grows with the name. */
   private static final int SHORTEST = 8;
 
-  private final PatternDesk desk;
+  private final PatternViewModel desk;
   private final TextField title = new TextField();
   private final Label about = new Label();
   private final Label bars = new Label();
 
   PatternHeader(Workspace workspace, OwnShelf<OwnPatterns, WrittenPattern> own) {
-    desk = workspace.desks().patterns();
+    desk = workspace.models().patterns();
     getStyleClass().add("arrange-header");
     title.setId("pattern-title");
     title.getStyleClass().add("pattern-title");

@@ -19,7 +19,7 @@ import phalanx.desktop.drawing.ChoiceChips;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.files.OwnShelf;
-import phalanx.desktop.model.PatternDesk;
+import phalanx.desktop.model.PatternViewModel;
 import phalanx.desktop.model.Workspace;
 import phalanx.formats.patterns.OwnPatterns;
 import phalanx.picking.WrittenPattern;
@@ -39,7 +39,7 @@ public final class PickingScreen extends VBox {
   private static final double FALLS_HEIGHT = 218;
 
   private final Workspace workspace;
-  private final PatternDesk desk;
+  private final PatternViewModel desk;
   private final PatternGrid grid;
   private final Region head = new Region();
   private final Label motion = new Label();
@@ -48,7 +48,7 @@ public final class PickingScreen extends VBox {
   public PickingScreen(
       Workspace workspace, OwnShelf<OwnPatterns, WrittenPattern> own, Palette palette) {
     this.workspace = workspace;
-    desk = workspace.desks().patterns();
+    desk = workspace.models().patterns();
     grid = new PatternGrid(workspace, WIDTH, GRID_HEIGHT, palette);
     getStyleClass().add("arrange");
     setMinWidth(0);
@@ -64,7 +64,7 @@ public final class PickingScreen extends VBox {
     head.setManaged(false);
     head.setMouseTransparent(true);
     head.setVisible(false);
-    workspace.desks().sound().placeProperty().addListener(o -> follow());
+    workspace.models().sound().placeProperty().addListener(o -> follow());
     FallsView falls = new FallsView(workspace, WIDTH, FALLS_HEIGHT, palette);
     falls.fill(this, BESIDE);
     refusal.setId("refusal");

@@ -14,7 +14,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.files.OwnShelf;
-import phalanx.desktop.model.PatternDesk;
+import phalanx.desktop.model.PatternViewModel;
 import phalanx.desktop.model.Workspace;
 import phalanx.formats.patterns.OwnPatterns;
 import phalanx.formats.patterns.PatternShelf;
@@ -30,7 +30,7 @@ public final class ShelfPanel extends VBox {
   private static final double PICTURE_HEIGHT = 36;
   private static final double CARD_HEIGHT = 52;
 
-  private final PatternDesk desk;
+  private final PatternViewModel desk;
   private final OwnShelf<OwnPatterns, WrittenPattern> own;
   private final Palette palette;
   private final VBox shelf = new VBox();
@@ -39,7 +39,7 @@ public final class ShelfPanel extends VBox {
 
   public ShelfPanel(
       Workspace workspace, OwnShelf<OwnPatterns, WrittenPattern> own, Palette palette) {
-    this.desk = workspace.desks().patterns();
+    this.desk = workspace.models().patterns();
     this.own = own;
     this.palette = palette;
     setId("shelf");

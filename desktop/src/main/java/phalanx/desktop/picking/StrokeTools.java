@@ -4,7 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import phalanx.desktop.model.PatternDesk;
+import phalanx.desktop.model.PatternViewModel;
 import phalanx.picking.Force;
 import phalanx.picking.HitKind;
 import phalanx.picking.Pattern;
@@ -35,9 +35,9 @@ final class StrokeTools {
 
   private static final int TREMOLO_PARTS = 4;
 
-  private final PatternDesk desk;
+  private final PatternViewModel desk;
 
-  StrokeTools(PatternDesk desk) {
+  StrokeTools(PatternViewModel desk) {
     this.desk = desk;
   }
 

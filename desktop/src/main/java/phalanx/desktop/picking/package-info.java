@@ -3,6 +3,6 @@
  * edited, with {@link phalanx.desktop.picking.StrokeTools} for its keys and {@link
  * phalanx.desktop.picking.GridPainter} for its drawing; {@link phalanx.desktop.picking.FallsView}
  * shows how it falls on chords of the song, {@link phalanx.desktop.picking.ShelfPanel} has the
- * patterns to choose from. What is shown lies in {@link phalanx.desktop.model.PatternDesk}.
+ * patterns to choose from. What is shown lies in {@link phalanx.desktop.model.PatternViewModel}.
  */
 package phalanx.desktop.picking;

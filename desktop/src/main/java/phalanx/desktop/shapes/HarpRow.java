@@ -9,7 +9,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.ToolRow;
-import phalanx.desktop.model.HarpDesk;
+import phalanx.desktop.model.HarpRunViewModel;
 import phalanx.desktop.model.Workspace;
 import phalanx.theory.NoteNaming;
 
@@ -17,14 +17,14 @@ import phalanx.theory.NoteNaming;
 final class HarpRow extends ToolRow {
 
   private final Workspace workspace;
-  private final HarpDesk desk;
+  private final HarpRunViewModel desk;
   private final ComboBox<String> order = new ComboBox<>();
   private final Label notes = ShapesView.label("harp-notes", "where");
   private boolean filling;
 
   HarpRow(Workspace workspace) {
     this.workspace = workspace;
-    desk = workspace.desks().harp();
+    desk = workspace.models().harp();
     Label name = new Label("Harp run");
     name.getStyleClass().add("row-name");
     name.setTooltip(
@@ -56,7 +56,7 @@ final class HarpRow extends ToolRow {
   private void show() {
     filling = true;
     List<String> orders =
-        desk.proposalsProperty().get().stream().map(HarpDesk.Proposal::order).toList();
+        desk.proposalsProperty().get().stream().map(HarpRunViewModel.Proposal::order).toList();
     if (!orders.equals(order.getItems())) {
       order.getItems().setAll(orders);
     }

@@ -11,7 +11,7 @@ import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.neck.ShapePicture;
 import phalanx.fretting.CostDifference;
 import phalanx.fretting.Shape;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /** A shape to choose: its frets, the fingers, what it asks of the hand. Pressing it pins it. */
 public final class ShapeCard extends Button {

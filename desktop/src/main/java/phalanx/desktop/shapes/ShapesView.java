@@ -28,7 +28,7 @@ import phalanx.fretting.RatedShape;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapeTrial;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /** The Shapes screen: neck, own shape, filters, cards. */
 public final class ShapesView extends VBox {
@@ -148,7 +148,7 @@ public final class ShapesView extends VBox {
   void hear() {
     Optional<ShapeTrial> trial = trials.trialProperty().get();
     Optional<Shape> held = workspace.chord().slot().flatMap(Slot::shape);
-    trial.map(ShapesView::drawn).or(() -> held).ifPresent(workspace.desks().sound()::hear);
+    trial.map(ShapesView::drawn).or(() -> held).ifPresent(workspace.models().sound()::hear);
   }
 
   private void showNeck(Arrangement a, Slot slot) {

@@ -13,8 +13,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import phalanx.arrangement.ShapeSuggestion;
 import phalanx.arrangement.Slot;
-import phalanx.arrangement.WayOut;
 import phalanx.arrangement.board.SlotBoard;
 import phalanx.arrangement.board.SlotBoard.Difference;
 import phalanx.arrangement.board.SlotBoard.OtherPlan;
@@ -23,8 +23,8 @@ import phalanx.desktop.model.Workspace;
 import phalanx.fretting.Cost;
 import phalanx.fretting.CostDifference;
 import phalanx.song.Song;
+import phalanx.text.Phrase;
 import phalanx.theory.ChordName;
-import phalanx.theory.Phrase;
 
 /** Beside the shapes: why the plan holds this one, what else it is called, the next best plans. */
 public final class WhyPanel extends VBox {
@@ -77,7 +77,7 @@ public final class WhyPanel extends VBox {
     if (!slot.waysOut().isEmpty()) {
       rows.add(Controls.styled("What would help", "form-title"));
     }
-    for (WayOut way : slot.waysOut()) {
+    for (ShapeSuggestion way : slot.waysOut()) {
       Button button = new Button(way.words());
       button.setId("way-out-" + (slot.waysOut().indexOf(way) + 1));
       button.getStyleClass().add("card");

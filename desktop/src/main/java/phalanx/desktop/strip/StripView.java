@@ -16,7 +16,7 @@ import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ScrolledPictures;
-import phalanx.desktop.model.FindingDesk;
+import phalanx.desktop.model.FindingsViewModel;
 import phalanx.desktop.model.FingerChoice;
 import phalanx.desktop.model.HeardPlace;
 import phalanx.desktop.model.LoopBars;
@@ -24,7 +24,7 @@ import phalanx.desktop.model.Workspace;
 import phalanx.findings.Found;
 import phalanx.findings.Grade;
 import phalanx.instrument.Finger;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /** The two-hand strip on the screen, a picture each system: scrolls, zooms and selects. */
 public final class StripView extends ScrolledPictures {
@@ -56,9 +56,9 @@ public final class StripView extends ScrolledPictures {
     workspace.range().property().addListener(o -> repaint());
     workspace.fingerProperty().addListener(o -> repaint());
     workspace.reviewProperty().addListener(o -> repaint());
-    workspace.desks().findings().currentProperty().addListener(o -> repaint());
-    workspace.desks().sound().placeProperty().addListener((o, before, now) -> follow(now));
-    workspace.desks().sound().loop().property().addListener(o -> repaint());
+    workspace.models().findings().currentProperty().addListener(o -> repaint());
+    workspace.models().sound().placeProperty().addListener((o, before, now) -> follow(now));
+    workspace.models().sound().loop().property().addListener(o -> repaint());
     setOnMousePressed(this::press);
     setOnMouseDragged(this::drag);
     setOnMouseReleased(e -> drop());
@@ -128,7 +128,7 @@ public final class StripView extends ScrolledPictures {
   }
 
   private StripChoice choice() {
-    FindingDesk findings = workspace.desks().findings();
+    FindingsViewModel findings = workspace.models().findings();
     return new StripChoice(
         workspace.range().property().get(),
         workspace.notes().property().get(),
@@ -136,7 +136,7 @@ public final class StripView extends ScrolledPictures {
         workspace.fingerProperty().get(),
         marks(findings.open()),
         findings.currentProperty().get().map(f -> Set.copyOf(f.ticks())).orElse(Set.of()),
-        workspace.desks().sound().loop().property().get());
+        workspace.models().sound().loop().property().get());
   }
 
   /** One mark a tick, for what matters most there. */
@@ -158,7 +158,7 @@ public final class StripView extends ScrolledPictures {
     }
     double x = event.getX();
     double y = event.getY() + scrolled();
-    List<Found> open = workspace.desks().findings().open();
+    List<Found> open = workspace.models().findings().open();
     List<Integer> ticks = open.stream().flatMap(f -> f.ticks().stream()).distinct().toList();
     Optional<Integer> mark = touch().markAt(x, y, ticks);
     Optional<FingerChoice> finger =
@@ -170,7 +170,7 @@ public final class StripView extends ScrolledPictures {
       open.stream()
           .filter(f -> f.ticks().contains(mark.get()))
           .min(Comparator.comparing(f -> f.finding().grade()))
-          .ifPresent(f -> workspace.desks().findings().lookAt(f, mark.get()));
+          .ifPresent(f -> workspace.models().findings().lookAt(f, mark.get()));
     } else if (finger.isPresent()) {
       boolean same = workspace.fingerProperty().get().equals(finger);
       workspace.fingerProperty().set(same ? Optional.empty() : finger);
@@ -180,7 +180,7 @@ public final class StripView extends ScrolledPictures {
       dragFrom = slot;
       looping = false;
       if (event.getClickCount() == 2 && slot.isPresent()) {
-        workspace.desks().sound().playFromSelection();
+        workspace.models().sound().playFromSelection();
       }
       workspace.notes().choose(touch().noteAt(x, y));
     }
@@ -216,7 +216,7 @@ public final class StripView extends ScrolledPictures {
     if (one != other || looping) {
       looping = true;
       LoopBars bars = new LoopBars(Math.min(one, other), Math.max(one, other));
-      workspace.desks().sound().loop().property().set(Optional.of(bars));
+      workspace.models().sound().loop().property().set(Optional.of(bars));
     }
   }
 

@@ -10,7 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
-import phalanx.formats.FileStamp;
+import phalanx.formats.disk.FileStamp;
 import phalanx.song.Song;
 import phalanx.testing.Draws;
 

@@ -12,7 +12,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Consumer;
-import phalanx.formats.FileStamp;
+import phalanx.formats.disk.FileStamp;
 import phalanx.song.Song;
 
 /**

@@ -8,7 +8,7 @@ import java.util.ArrayDeque;
 import java.util.Queue;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import phalanx.desktop.model.PlanService;
+import phalanx.desktop.background.PlanService;
 import phalanx.desktop.model.Workspace;
 import phalanx.theory.NoteNaming;
 

@@ -6,6 +6,7 @@ import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import phalanx.desktop.Demo;
+import phalanx.desktop.background.PlanService;
 import phalanx.instrument.HarmonicNode;
 import phalanx.melody.BarTune;
 
@@ -13,7 +14,7 @@ class TuneEntryTest {
 
   private final Workspace workspace =
       new Workspace(new PlanService(Runnable::run, Runnable::run, Runnable::run));
-  private final MelodyDesk desk = workspace.desks().melody();
+  private final MelodyViewModel desk = workspace.models().melody();
   private final TuneEntry entry = desk.entry();
 
   @BeforeEach

@@ -10,6 +10,8 @@ import java.util.Queue;
 import org.junit.jupiter.api.Test;
 import phalanx.arrangement.board.ShapeChoice;
 import phalanx.desktop.Demo;
+import phalanx.desktop.background.PlanService;
+import phalanx.desktop.background.PlannedSong;
 import phalanx.findings.Review;
 import phalanx.fretting.Shape;
 import phalanx.song.Song;

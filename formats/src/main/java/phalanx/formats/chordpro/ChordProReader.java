@@ -10,8 +10,8 @@ import java.util.regex.Pattern;
 import phalanx.chart.ChartReader;
 import phalanx.chart.GridReader;
 import phalanx.formats.FileProblem;
+import phalanx.formats.ReaderGuard;
 import phalanx.formats.SongReading;
-import phalanx.formats.Unforeseen;
 import phalanx.instrument.Guitar;
 import phalanx.song.Bar;
 import phalanx.song.Chart;
@@ -19,9 +19,9 @@ import phalanx.song.Feel;
 import phalanx.song.Section;
 import phalanx.song.Song;
 import phalanx.song.SongBounds;
+import phalanx.text.Phrase;
 import phalanx.theory.Key;
 import phalanx.theory.Meter;
-import phalanx.theory.Phrase;
 import phalanx.theory.Quoted;
 
 /**
@@ -70,7 +70,7 @@ public final class ChordProReader {
 
   /** Reads a whole chart. */
   public static SongReading read(String text) {
-    return Unforeseen.guarded(
+    return ReaderGuard.guarded(
         "charts", () -> song(text), p -> new SongReading(Song.untitled(), List.of(p)));
   }
 

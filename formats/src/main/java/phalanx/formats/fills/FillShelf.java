@@ -5,8 +5,8 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import phalanx.colour.Fill;
-import phalanx.colour.FillReader;
+import phalanx.embellishment.Fill;
+import phalanx.embellishment.FillReader;
 
 /** The fills that ship with the program. */
 public final class FillShelf {

@@ -4,12 +4,12 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import phalanx.colour.Fill;
-import phalanx.colour.FillReader;
-import phalanx.colour.FillWriter;
-import phalanx.formats.DiskTrouble;
+import phalanx.embellishment.Fill;
+import phalanx.embellishment.FillReader;
+import phalanx.embellishment.FillWriter;
 import phalanx.formats.FileProblem;
 import phalanx.formats.NamedTexts;
+import phalanx.formats.disk.DiskTrouble;
 
 /**
  * A player's own fills: every {@code *.fills} file of a folder.

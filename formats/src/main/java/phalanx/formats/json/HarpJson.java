@@ -4,7 +4,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
-import phalanx.colour.HarpRun;
+import phalanx.embellishment.HarpRun;
 import phalanx.instrument.StringSign;
 
 /** A harp run as JSON. */

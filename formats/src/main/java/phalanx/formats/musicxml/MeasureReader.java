@@ -13,11 +13,11 @@ import org.audiveris.proxymusic.Note;
 import org.audiveris.proxymusic.ScorePartwise;
 import phalanx.melody.BarTune;
 import phalanx.song.ChordChange;
+import phalanx.text.Phrase;
 import phalanx.theory.Interval;
 import phalanx.theory.Key;
 import phalanx.theory.Mode;
 import phalanx.theory.NoteName;
-import phalanx.theory.Phrase;
 import phalanx.theory.Pitch;
 import phalanx.theory.Ticks;
 

@@ -12,15 +12,15 @@ import org.audiveris.proxymusic.Harmony;
 import org.audiveris.proxymusic.Note;
 import org.audiveris.proxymusic.ScorePartwise;
 import org.audiveris.proxymusic.util.Marshalling;
-import phalanx.formats.DiskTrouble;
 import phalanx.formats.FileProblem;
+import phalanx.formats.ReaderGuard;
 import phalanx.formats.SongReading;
-import phalanx.formats.Unforeseen;
+import phalanx.formats.disk.DiskTrouble;
 import phalanx.song.Feel;
 import phalanx.song.Song;
 import phalanx.song.SongBounds;
+import phalanx.text.Phrase;
 import phalanx.theory.Key;
-import phalanx.theory.Phrase;
 import phalanx.theory.Quoted;
 
 /**
@@ -49,7 +49,7 @@ public final class MusicXmlReader {
 
   /** Reads the bytes of a file; where it cannot be used at all the song has no bars. */
   public static SongReading read(byte[] bytes) {
-    return Unforeseen.guarded("scores", () -> reading(bytes), MusicXmlReader::refused);
+    return ReaderGuard.guarded("scores", () -> reading(bytes), MusicXmlReader::refused);
   }
 
   private static SongReading reading(byte[] bytes) {

@@ -45,8 +45,8 @@ import phalanx.performance.Performance;
 import phalanx.song.Harmony;
 import phalanx.song.Song;
 import phalanx.song.Timeline.PlayedBar;
+import phalanx.text.Phrase;
 import phalanx.theory.Meter;
-import phalanx.theory.Phrase;
 import phalanx.theory.Pitch;
 import phalanx.theory.Ticks;
 

@@ -9,8 +9,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
-import phalanx.formats.DiskTrouble;
-import phalanx.theory.Phrase;
+import phalanx.formats.disk.DiskTrouble;
+import phalanx.text.Phrase;
 
 /** Unpacks a packed score: the root file that its container names, else the first score in it. */
 final class PackedScore {

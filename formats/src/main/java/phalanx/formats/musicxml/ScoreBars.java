@@ -9,8 +9,8 @@ import phalanx.formats.FileProblem;
 import phalanx.melody.BarTune;
 import phalanx.song.ChordChange;
 import phalanx.song.Harmony;
+import phalanx.text.Phrase;
 import phalanx.theory.Meter;
-import phalanx.theory.Phrase;
 import phalanx.theory.Ticks;
 
 /**

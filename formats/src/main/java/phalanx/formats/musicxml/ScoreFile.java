@@ -18,7 +18,7 @@ import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import phalanx.formats.FileProblem;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 import phalanx.theory.Quoted;
 
 /**

@@ -18,8 +18,8 @@ import phalanx.song.Section;
 import phalanx.song.Song;
 import phalanx.song.Timeline;
 import phalanx.song.Tune;
+import phalanx.text.Phrase;
 import phalanx.theory.Meter;
-import phalanx.theory.Phrase;
 
 /**
  * Puts the bars of a score together as they are played: with repeat signs and endings where those

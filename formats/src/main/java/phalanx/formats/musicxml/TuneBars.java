@@ -15,7 +15,7 @@ import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
 import phalanx.technique.Technique;
 import phalanx.technique.TechniqueText;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 import phalanx.theory.Pitch;
 
 /**

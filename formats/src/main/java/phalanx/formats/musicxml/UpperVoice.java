@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /**
  * The voice of a part that lies highest for most of its time. Where it is not written in a measure,

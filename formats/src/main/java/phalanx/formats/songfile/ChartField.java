@@ -16,10 +16,10 @@ import phalanx.song.Harmony;
 import phalanx.song.Section;
 import phalanx.song.SongBounds;
 import phalanx.song.Tune;
+import phalanx.text.Phrase;
 import phalanx.theory.ChordReader;
 import phalanx.theory.ChordReading;
 import phalanx.theory.Meter;
-import phalanx.theory.Phrase;
 
 /**
  * Sections, bars and the tune as they stand in a song file. A fault costs the value it is in: a

@@ -5,7 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /**
  * A value of a song file with its place, read with what was expected there.

@@ -19,7 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import phalanx.formats.FileProblem;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /**
  * A JSON tree read as far as its text is JSON, and the places of its values. The places are looked

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import phalanx.formats.FileProblem;
-import phalanx.formats.Unforeseen;
+import phalanx.formats.ReaderGuard;
 import phalanx.instrument.Hand;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.HandSchool;
@@ -20,10 +20,10 @@ import phalanx.song.Song;
 import phalanx.song.SongBounds;
 import phalanx.song.SongId;
 import phalanx.song.Tune;
+import phalanx.text.Phrase;
 import phalanx.theory.Key;
 import phalanx.theory.Mode;
 import phalanx.theory.NoteName;
-import phalanx.theory.Phrase;
 
 /**
  * Reads songs in the program's own format, as far as they go: a fault costs the value it is in and
@@ -59,7 +59,7 @@ public final class SongFileReader {
 
   /** Reads a whole file. */
   public static Result read(String text) {
-    return Unforeseen.guarded("song files", () -> song(text), Result.Refused::new);
+    return ReaderGuard.guarded("song files", () -> song(text), Result.Refused::new);
   }
 
   private static Result song(String text) {

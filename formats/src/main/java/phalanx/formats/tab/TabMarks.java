@@ -16,7 +16,7 @@ import phalanx.picking.Force;
 import phalanx.picking.HitKind;
 import phalanx.picking.Touch;
 import phalanx.technique.Technique;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 
 /** The signs under the letters of a text tablature, and what they mean. */
 final class TabMarks {

@@ -15,9 +15,9 @@ import phalanx.instrument.Tuning;
 import phalanx.song.Harmony;
 import phalanx.song.Song;
 import phalanx.song.Timeline.PlayedBar;
+import phalanx.text.Phrase;
 import phalanx.theory.Meter;
 import phalanx.theory.Mode;
-import phalanx.theory.Phrase;
 
 /**
  * Writes an arrangement as the plain text tablature players paste into a mail: chord names, the

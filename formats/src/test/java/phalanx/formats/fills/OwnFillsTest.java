@@ -7,8 +7,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import phalanx.colour.Fill;
-import phalanx.colour.FillReader;
+import phalanx.embellishment.Fill;
+import phalanx.embellishment.FillReader;
 import phalanx.formats.NamedTexts;
 
 class OwnFillsTest {

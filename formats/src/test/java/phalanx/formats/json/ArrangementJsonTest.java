@@ -10,7 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import phalanx.arrangement.Arrangement;
 import phalanx.formats.Songs;
-import phalanx.formats.WholeFile;
+import phalanx.formats.disk.AtomicFile;
 
 class ArrangementJsonTest {
 
@@ -51,8 +51,8 @@ class ArrangementJsonTest {
   @Test
   void aFileIsReplacedWholeAndLeavesNothingBeside(@TempDir Path folder) throws Exception {
     Path file = folder.resolve("x.json");
-    WholeFile.write(file, "old");
-    WholeFile.write(file, "new");
+    AtomicFile.write(file, "old");
+    AtomicFile.write(file, "new");
     assertThat(Files.readString(file)).isEqualTo("new");
     try (var files = Files.list(folder)) {
       assertThat(files).containsExactly(file);

@@ -1,6 +1,6 @@
 package phalanx.sound.play;
 
-import phalanx.sound.score.Score;
+import phalanx.sound.sequence.EventSequence;
 
 /**
  * A place that is heard.
@@ -8,4 +8,4 @@ import phalanx.sound.score.Score;
  * @param score of which score
  * @param seconds where in it; before the start while it is counted in
  */
-public record Heard(Score score, double seconds) {}
+public record Heard(EventSequence score, double seconds) {}

@@ -7,11 +7,11 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.LongSupplier;
 import java.util.function.Supplier;
-import phalanx.sound.score.CountIn;
-import phalanx.sound.score.Score;
-import phalanx.sound.score.Sequencer;
-import phalanx.sound.score.Sequencer.Clicks;
-import phalanx.sound.score.Sequencer.Loop;
+import phalanx.sound.sequence.CountIn;
+import phalanx.sound.sequence.EventSequence;
+import phalanx.sound.sequence.Sequencer;
+import phalanx.sound.sequence.Sequencer.Clicks;
+import phalanx.sound.sequence.Sequencer.Loop;
 import phalanx.sound.strings.Instrument;
 import phalanx.sound.strings.Levels;
 
@@ -46,7 +46,7 @@ public final class Player implements AutoCloseable {
     void playing(boolean now);
 
     /** The card in use. */
-    void card(Card card);
+    void card(AudioDevice card);
 
     /** It stopped because of the card; in the player's words. */
     void trouble(String words);
@@ -57,7 +57,7 @@ public final class Player implements AutoCloseable {
 
   private final Listener listener;
   private final LongSupplier nanos;
-  private volatile Card card;
+  private volatile AudioDevice card;
   private volatile Run run;
 
   /**
@@ -65,23 +65,23 @@ public final class Player implements AutoCloseable {
    *
    * @param card what is played on first
    */
-  public Player(Card card, Listener listener) {
+  public Player(AudioDevice card, Listener listener) {
     this(card, listener, System::nanoTime);
   }
 
-  Player(Card card, Listener listener, LongSupplier nanos) {
+  Player(AudioDevice card, Listener listener, LongSupplier nanos) {
     this.card = card;
     this.listener = listener;
     this.nanos = nanos;
   }
 
   /** Plays on another card from the next start on. */
-  public void use(Card other) {
+  public void use(AudioDevice other) {
     card = other;
   }
 
   /** The card it plays on. */
-  public Card card() {
+  public AudioDevice card() {
     return card;
   }
 
@@ -126,10 +126,10 @@ public final class Player implements AutoCloseable {
    * @param score the score, asked for on the player's thread
    * @param loop the loop in it
    */
-  public void change(Supplier<Score> score, Function<Score, Optional<Loop>> loop) {
+  public void change(Supplier<EventSequence> score, Function<EventSequence, Optional<Loop>> loop) {
     order(
         s -> {
-          Score next = score.get();
+          EventSequence next = score.get();
           s.change(next, loop.apply(next));
         });
   }
@@ -183,20 +183,20 @@ public final class Player implements AutoCloseable {
   /** From a start to its end, on a thread of its own. */
   private final class Run {
 
-    private final Card on;
+    private final AudioDevice on;
     private final Supplier<Start> asked;
     private final Optional<Thread> before;
     private final Queue<Consumer<Sequencer>> orders = new ConcurrentLinkedQueue<>();
     private final Track track = new Track(RATE);
     private final Thread thread;
-    private volatile Card.Line line;
+    private volatile AudioDevice.Line line;
     private volatile long lastTaken = nanos.getAsLong();
     private volatile boolean stopping;
     private volatile boolean over;
     private final float[] block = new float[2 * BLOCK];
     private long written;
 
-    Run(Card on, Supplier<Start> asked, Run before) {
+    Run(AudioDevice on, Supplier<Start> asked, Run before) {
       this.before = Optional.ofNullable(before).map(b -> b.thread);
       this.on = on;
       this.asked = asked;
@@ -212,7 +212,7 @@ public final class Player implements AutoCloseable {
       try {
         Start start = asked.get();
         play(start);
-      } catch (CardTrouble e) {
+      } catch (AudioDeviceTrouble e) {
         if (!over) {
           listener.trouble(e.getMessage());
         }
@@ -226,11 +226,11 @@ public final class Player implements AutoCloseable {
       }
     }
 
-    private void play(Start start) throws CardTrouble, InterruptedException {
+    private void play(Start start) throws AudioDeviceTrouble, InterruptedException {
       if (stopping) {
         return;
       }
-      try (Card.Line opened = on.open(RATE, BUFFER)) {
+      try (AudioDevice.Line opened = on.open(RATE, BUFFER)) {
         if (stopping) {
           return;
         }
@@ -253,7 +253,7 @@ public final class Player implements AutoCloseable {
       }
     }
 
-    private void playOn(Start start) throws CardTrouble, InterruptedException {
+    private void playOn(Start start) throws AudioDeviceTrouble, InterruptedException {
       Instrument instrument = new Instrument(start.score().guitar(), RATE, start.levels());
       instrument.tuneTo(start.a4());
       Sequencer sequencer = new Sequencer(start.score(), instrument, start.levels());
@@ -278,7 +278,7 @@ public final class Player implements AutoCloseable {
       }
     }
 
-    private void write(Sequencer sequencer) throws CardTrouble, InterruptedException {
+    private void write(Sequencer sequencer) throws AudioDeviceTrouble, InterruptedException {
       sequencer.render(block, BLOCK);
       line.write(block, BLOCK);
       written += BLOCK;

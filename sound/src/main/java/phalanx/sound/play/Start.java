@@ -1,10 +1,10 @@
 package phalanx.sound.play;
 
 import java.util.Optional;
-import phalanx.sound.score.CountIn;
-import phalanx.sound.score.Score;
-import phalanx.sound.score.Sequencer.Clicks;
-import phalanx.sound.score.Sequencer.Loop;
+import phalanx.sound.sequence.CountIn;
+import phalanx.sound.sequence.EventSequence;
+import phalanx.sound.sequence.Sequencer.Clicks;
+import phalanx.sound.sequence.Sequencer.Loop;
 import phalanx.sound.strings.Levels;
 import phalanx.theory.Pitch;
 
@@ -21,7 +21,7 @@ import phalanx.theory.Pitch;
  * @param a4 frequency of A4, Hz
  */
 public record Start(
-    Score score,
+    EventSequence score,
     double from,
     Optional<Loop> loop,
     CountIn countIn,
@@ -31,12 +31,12 @@ public record Start(
     double a4) {
 
   /** A score from its beginning as it is written, at the usual pitch. */
-  public static Start plain(Score score, Levels levels) {
+  public static Start plain(EventSequence score, Levels levels) {
     return plain(score, 1, levels, Pitch.A4_HZ);
   }
 
   /** A score from its beginning at a tempo against its own, nothing but itself. */
-  public static Start plain(Score score, double tempo, Levels levels, double a4) {
+  public static Start plain(EventSequence score, double tempo, Levels levels, double a4) {
     return new Start(score, 0, Optional.empty(), CountIn.NONE, tempo, Clicks.NOTHING, levels, a4);
   }
 }

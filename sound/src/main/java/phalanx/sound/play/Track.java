@@ -3,14 +3,14 @@ package phalanx.sound.play;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Optional;
-import phalanx.sound.score.Score;
+import phalanx.sound.sequence.EventSequence;
 
 /** Which frame is which place of which score, for as long as frames wait in a card. */
 final class Track {
 
   private static final int MOST = 512;
 
-  private record Mark(long frame, Score score, double position, double tempo) {}
+  private record Mark(long frame, EventSequence score, double position, double tempo) {}
 
   private final Deque<Mark> marks = new ArrayDeque<>();
   private final double rate;
@@ -20,7 +20,7 @@ final class Track {
   }
 
   /** From a frame on the score is played from a place, at a tempo. */
-  synchronized void mark(long frame, Score score, double position, double tempo) {
+  synchronized void mark(long frame, EventSequence score, double position, double tempo) {
     marks.addLast(new Mark(frame, score, position, tempo));
     if (marks.size() > MOST) {
       marks.removeFirst();

@@ -3,9 +3,9 @@ package phalanx.sound.render;
 import java.util.Optional;
 import java.util.Set;
 import phalanx.sound.Layer;
-import phalanx.sound.score.CountIn;
+import phalanx.sound.sequence.CountIn;
 import phalanx.sound.strings.Levels;
-import phalanx.theory.Phrase;
+import phalanx.text.Phrase;
 import phalanx.theory.Pitch;
 
 /**

@@ -14,9 +14,9 @@ import javax.sound.sampled.AudioSystem;
 import phalanx.performance.Performance;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.sound.Layer;
-import phalanx.sound.score.CountIn;
-import phalanx.sound.score.Score;
-import phalanx.sound.score.Sequencer;
+import phalanx.sound.sequence.CountIn;
+import phalanx.sound.sequence.EventSequence;
+import phalanx.sound.sequence.Sequencer;
 import phalanx.sound.strings.Instrument;
 import phalanx.sound.strings.Levels;
 
@@ -51,7 +51,7 @@ public final class Rendering {
    */
   public Rendering(Performance performance, RenderOptions options) {
     this.options = options;
-    Score whole = Score.of(performance);
+    EventSequence whole = EventSequence.of(performance);
     double from = 0;
     double to = whole.seconds();
     int first = 0;
@@ -73,7 +73,7 @@ public final class Rendering {
     samples = new Samples(options.bits());
   }
 
-  private static Instrument guitar(Score score, RenderOptions options, Levels levels) {
+  private static Instrument guitar(EventSequence score, RenderOptions options, Levels levels) {
     Instrument guitar = new Instrument(score.guitar(), options.rate(), levels);
     guitar.tuneTo(options.a4());
     return guitar;
@@ -93,10 +93,10 @@ public final class Rendering {
   }
 
   /** What is struck within a part; what was struck there still ends at its time. */
-  private static Score part(Score whole, double from, double to) {
+  private static EventSequence part(EventSequence whole, double from, double to) {
     int first = whole.firstFrom(from - 1e-6);
     int last = whole.firstFrom(to - 1e-6);
-    return new Score(whole.guitar(), whole.events().subList(first, last), whole.bars());
+    return new EventSequence(whole.guitar(), whole.events().subList(first, last), whole.bars());
   }
 
   /** How many frames there will be. */

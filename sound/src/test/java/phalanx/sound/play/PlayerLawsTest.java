@@ -12,11 +12,11 @@ import net.jqwik.api.Property;
 import phalanx.instrument.Guitar;
 import phalanx.picking.Force;
 import phalanx.picking.HitKind;
-import phalanx.sound.score.CountIn;
-import phalanx.sound.score.Event;
-import phalanx.sound.score.Score;
-import phalanx.sound.score.Sequencer.Clicks;
-import phalanx.sound.score.Sequencer.Loop;
+import phalanx.sound.sequence.CountIn;
+import phalanx.sound.sequence.Event;
+import phalanx.sound.sequence.EventSequence;
+import phalanx.sound.sequence.Sequencer.Clicks;
+import phalanx.sound.sequence.Sequencer.Loop;
 import phalanx.sound.strings.Levels;
 import phalanx.testing.Draws;
 
@@ -26,14 +26,14 @@ import phalanx.testing.Draws;
  */
 class PlayerLawsTest {
 
-  private static Score score(int bars) {
+  private static EventSequence score(int bars) {
     List<Event> events = new ArrayList<>();
     List<Double> lines = new ArrayList<>();
     for (int b = 0; b <= bars; b++) {
       lines.add(0.5 * b);
       events.add(new Event.Hit(0.5 * b, HitKind.NAIL_TAP, Force.PLAIN));
     }
-    return new Score(Guitar.STEEL, events.subList(0, bars), lines);
+    return new EventSequence(Guitar.STEEL, events.subList(0, bars), lines);
   }
 
   private static final class Told implements Player.Listener {
@@ -46,7 +46,7 @@ class PlayerLawsTest {
     }
 
     @Override
-    public void card(Card used) {}
+    public void card(AudioDevice used) {}
 
     @Override
     public void trouble(String words) {
@@ -62,7 +62,7 @@ class PlayerLawsTest {
   @Property(tries = 60)
   void whatIsToldIsWhatSounds(@ForAll Draws draws) throws Exception {
     Told told = new Told();
-    SimulatedCard card = new SimulatedCard(new Steps());
+    SimulatedAudioDevice card = new SimulatedAudioDevice(new Steps());
     AtomicInteger taken = new AtomicInteger();
     card.tap((samples, frames) -> taken.addAndGet(frames));
     Player player = new Player(card, told);
@@ -71,7 +71,7 @@ class PlayerLawsTest {
         act(player, card, draws);
         Thread.sleep(draws.nextInt(3));
       }
-      card.fails(SimulatedCard.Fault.NONE, 0);
+      card.fails(SimulatedAudioDevice.Fault.NONE, 0);
       player.stop();
       settle(player, card);
       // Stopped, it is told so, and nothing more is taken from it.
@@ -102,12 +102,12 @@ class PlayerLawsTest {
     assertThat(condition.holds()).isTrue();
   }
 
-  private static void settle(Player player, SimulatedCard card) throws InterruptedException {
+  private static void settle(Player player, SimulatedAudioDevice card) throws InterruptedException {
     until(() -> !player.isPlaying() && player.heard().isEmpty());
     until(() -> card.open() == 0);
   }
 
-  private static Start start(Score score, double from, int counted) {
+  private static Start start(EventSequence score, double from, int counted) {
     return new Start(
         score,
         from,
@@ -119,7 +119,7 @@ class PlayerLawsTest {
         440);
   }
 
-  private static void act(Player player, SimulatedCard card, Draws draws) {
+  private static void act(Player player, SimulatedAudioDevice card, Draws draws) {
     double somewhere = draws.nextInt(200) / 100.0;
     int bars = 2 + draws.nextInt(30);
     switch (draws.nextInt(10)) {
@@ -132,8 +132,9 @@ class PlayerLawsTest {
       case 7 -> player.change(() -> score(bars), s -> Optional.empty());
       case 8 ->
           card.fails(
-              draws.of(List.of(SimulatedCard.Fault.values())), draws.nextInt(30) * Player.BLOCK);
-      default -> card.fails(SimulatedCard.Fault.NONE, 0);
+              draws.of(List.of(SimulatedAudioDevice.Fault.values())),
+              draws.nextInt(30) * Player.BLOCK);
+      default -> card.fails(SimulatedAudioDevice.Fault.NONE, 0);
     }
   }
 }

@@ -12,18 +12,18 @@ import org.junit.jupiter.api.Test;
 import phalanx.instrument.Guitar;
 import phalanx.picking.Force;
 import phalanx.picking.HitKind;
-import phalanx.sound.score.CountIn;
-import phalanx.sound.score.Event;
-import phalanx.sound.score.Score;
-import phalanx.sound.score.Sequencer.Clicks;
-import phalanx.sound.score.Sequencer.Loop;
+import phalanx.sound.sequence.CountIn;
+import phalanx.sound.sequence.Event;
+import phalanx.sound.sequence.EventSequence;
+import phalanx.sound.sequence.Sequencer.Clicks;
+import phalanx.sound.sequence.Sequencer.Loop;
 import phalanx.sound.strings.Levels;
 
 /** On the simulated card, whose time passes only where somebody waits for it. */
 class PlayerTest {
 
   /** A tap every half second, bars of two seconds. */
-  private static Score score(int bars) {
+  private static EventSequence score(int bars) {
     List<Event> events = new ArrayList<>();
     List<Double> lines = new ArrayList<>();
     for (int b = 0; b < bars; b++) {
@@ -33,7 +33,7 @@ class PlayerTest {
       }
     }
     lines.add(2.0 * bars);
-    return new Score(Guitar.STEEL, events, lines);
+    return new EventSequence(Guitar.STEEL, events, lines);
   }
 
   private static final class Told implements Player.Listener {
@@ -48,7 +48,7 @@ class PlayerTest {
     }
 
     @Override
-    public void card(Card used) {
+    public void card(AudioDevice used) {
       card = used.name();
     }
 
@@ -65,7 +65,7 @@ class PlayerTest {
 
   private final Told told = new Told();
   private final Steps clock = new Steps();
-  private final SimulatedCard card = new SimulatedCard(clock);
+  private final SimulatedAudioDevice card = new SimulatedAudioDevice(clock);
 
   /** Waits for another thread; how long is no matter of the test. */
   private static void until(BooleanSupplier condition) throws InterruptedException {
@@ -75,7 +75,7 @@ class PlayerTest {
     assertThat(condition.getAsBoolean()).isTrue();
   }
 
-  private static Start looped(Score score) {
+  private static Start looped(EventSequence score) {
     return new Start(
         score,
         0,
@@ -108,7 +108,7 @@ class PlayerTest {
     Player player = new Player(card, told);
     List<Double> late = new CopyOnWriteArrayList<>();
     AtomicLong blocks = new AtomicLong();
-    Score[] scores = {score(8), score(8), score(5)};
+    EventSequence[] scores = {score(8), score(8), score(5)};
     long all = 600L * Player.RATE / Player.BLOCK;
     card.tap(
         (samples, frames) -> {
@@ -117,7 +117,7 @@ class PlayerTest {
             player.tempo(0.3 + b % 13 * 0.1);
           }
           if (b % 571 == 0) {
-            Score next = scores[(int) (b / 571 % 3)];
+            EventSequence next = scores[(int) (b / 571 % 3)];
             player.change(() -> next, n -> Optional.of(new Loop(0, n.seconds())));
           }
           if (b % 997 == 0) {
@@ -198,13 +198,13 @@ class PlayerTest {
   @Test
   void aCardThatCannotBeHadIsSaidAndAnotherTakesOver() throws Exception {
     Player player = new Player(card, told);
-    card.fails(SimulatedCard.Fault.TAKEN, 0);
+    card.fails(SimulatedAudioDevice.Fault.TAKEN, 0);
     player.play(() -> Start.plain(score(1), Levels.USUAL));
     until(() -> !told.troubles.isEmpty());
     assertThat(told.troubles)
         .containsExactly("a simulated card cannot be had: another program may hold it");
     assertThat(player.isPlaying()).isFalse();
-    player.use(new SimulatedCard(clock));
+    player.use(new SimulatedAudioDevice(clock));
     player.play(() -> Start.plain(score(1), Levels.USUAL));
     until(() -> told.playing.contains(true) && !player.isPlaying());
     assertThat(told.troubles).hasSize(1);
@@ -213,13 +213,13 @@ class PlayerTest {
   @Test
   void aCardThatIsPulledOutStopsThePlayingAndNothingElse() throws Exception {
     Player player = new Player(card, told);
-    card.fails(SimulatedCard.Fault.GONE, 20L * Player.BLOCK);
+    card.fails(SimulatedAudioDevice.Fault.GONE, 20L * Player.BLOCK);
     player.play(() -> looped(score(4)));
     until(() -> !told.troubles.isEmpty());
     assertThat(told.troubles).containsExactly("a simulated card is gone");
     until(() -> card.open() == 0 && told.playing.size() == 2);
     assertThat(told.playing).containsExactly(true, false);
-    card.fails(SimulatedCard.Fault.NONE, 0);
+    card.fails(SimulatedAudioDevice.Fault.NONE, 0);
     player.play(() -> Start.plain(score(1), Levels.USUAL));
     until(() -> told.playing.size() == 4);
     assertThat(told.troubles).hasSize(1);
@@ -229,7 +229,7 @@ class PlayerTest {
   void aCardThatTakesNothingAnyMoreIsGivenUp() throws Exception {
     AtomicLong time = new AtomicLong();
     Player player = new Player(card, told, time::get);
-    card.fails(SimulatedCard.Fault.STUCK, 20L * Player.BLOCK);
+    card.fails(SimulatedAudioDevice.Fault.STUCK, 20L * Player.BLOCK);
     player.play(() -> looped(score(4)));
     until(() -> told.playing.contains(true));
     until(() -> clock.seconds() > 2);

@@ -3,7 +3,7 @@ package phalanx.sound.play;
 import java.util.concurrent.atomic.AtomicLong;
 
 /** Time that passes only where somebody waits, and a little with every look at it. */
-final class Steps implements SimulatedCard.Ticking {
+final class Steps implements SimulatedAudioDevice.Ticking {
 
   /** What the player's work between two blocks is taken to cost, ns. */
   private static final long WORK = 20_000;

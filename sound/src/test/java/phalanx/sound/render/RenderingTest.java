@@ -34,8 +34,8 @@ import phalanx.sound.Heard;
 import phalanx.sound.Layer;
 import phalanx.sound.Spectrum;
 import phalanx.sound.render.RenderOptions.BarRange;
-import phalanx.sound.score.Event;
-import phalanx.sound.score.Score;
+import phalanx.sound.sequence.Event;
+import phalanx.sound.sequence.EventSequence;
 import phalanx.sound.strings.Levels;
 
 /** What is in the file, against the times of the performance. */
@@ -132,7 +132,7 @@ class RenderingTest {
   @MethodSource("demos")
   void theThumbAloneHasExactlyTheThumbsOnsets(String name) {
     Performance performance = demo(name);
-    Score score = Score.of(performance);
+    EventSequence score = EventSequence.of(performance);
     List<Double> thumb =
         performance.notes().stream()
             .filter(n -> Layer.of(n.note()) == Layer.THUMB)

@@ -14,8 +14,8 @@ import phalanx.picking.Force;
 import phalanx.sound.Heard;
 import phalanx.sound.Layer;
 import phalanx.sound.Spectrum;
-import phalanx.sound.score.Event;
-import phalanx.sound.score.Sketch;
+import phalanx.sound.sequence.Event;
+import phalanx.sound.sequence.Sketch;
 
 /**
  * Pitches against equal temperament (ISO 16: A4 is 440 Hz, each semitone the twelfth root of two),

@@ -1,0 +1,2 @@
+/** Runs that give an arrangement colour, before they are put into a song's bars. */
+package phalanx.embellishment;

@@ -1,0 +1,29 @@
+package phalanx.suggestion;
+
+import java.util.Optional;
+import java.util.stream.Stream;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Damp;
+import phalanx.arrangement.Slot;
+import phalanx.findings.Found;
+import phalanx.instrument.StringSign;
+import phalanx.planning.Damping;
+
+/** A string that rings on is stopped by whatever is free. */
+final class DampSuggestions {
+
+  private DampSuggestions() {}
+
+  static Stream<PossibleEdit> of(Arrangement a, Found found) {
+    Slot slot = a.slots().get(OtherShapeSuggestions.slotAt(a, found));
+    Optional<Damp> damp = found.string().flatMap(s -> Damping.in(a).when(slot, s));
+    return damp.stream()
+        .map(
+            d ->
+                new PossibleEdit(
+                    "damp " + StringSign.of(d.strings().get(0)) + ": " + d.by().words(),
+                    song ->
+                        song.withPins(
+                            song.pins().damping(slot.played().ref(), d.strings().get(0), true))));
+  }
+}

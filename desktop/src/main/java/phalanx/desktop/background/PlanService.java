@@ -1,0 +1,227 @@
+package phalanx.desktop.background;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Executor;
+import java.util.function.BiConsumer;
+import java.util.function.Consumer;
+import phalanx.advice.Advised;
+import phalanx.advice.Advisor;
+import phalanx.advice.FillFitting;
+import phalanx.advice.FillTry;
+import phalanx.advice.FittedRun;
+import phalanx.advice.WalkFitting;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.board.NeckPlaces;
+import phalanx.arrangement.board.PatternFall;
+import phalanx.arrangement.board.ShapeFilter;
+import phalanx.arrangement.board.SlotBoard;
+import phalanx.arrangement.board.TuneBoard;
+import phalanx.arrangement.tune.TuneOctave;
+import phalanx.embellishment.Ending;
+import phalanx.embellishment.Fill;
+import phalanx.embellishment.PairWalk;
+import phalanx.findings.Found;
+import phalanx.findings.Review;
+import phalanx.performance.Performance;
+import phalanx.picking.WrittenPattern;
+import phalanx.planning.Arranger;
+import phalanx.song.SlotRef;
+import phalanx.song.Song;
+import phalanx.suggestion.Suggestion;
+import phalanx.suggestion.Suggestions;
+import phalanx.theory.Chord;
+
+/** Plans songs away from the interface's thread; only the newest question is answered. */
+public final class PlanService {
+
+  /** Shapes shown for one chord. */
+  private static final int CARDS = 60;
+
+  /** Chords a pattern is shown on. */
+  private static final int FALLS = 4;
+
+  private final Arranger arranger = new Arranger();
+  private final NewestAnswer plans;
+  private final NewestAnswer boards;
+  private final NewestAnswer falls;
+  private final NewestAnswer tunes;
+  private final NewestAnswer places;
+  private final NewestAnswer remedies;
+  private final NewestAnswer previews;
+  private final NewestAnswer comparisons;
+  private final NewestAnswer fills;
+  private final NewestAnswer walks;
+  private final NewestAnswer octaves;
+
+  /** For single chords, so that the song's plan stays known to the other. */
+  private final Arranger alone = new Arranger();
+
+  private final PlannedSong nothing = reviewed(Performance.of(alone.arrange(Song.untitled())));
+  private final Executor interfaceThread;
+  private volatile BiConsumer<String, Throwable> faults = (what, fault) -> {};
+
+  /**
+   * A planner.
+   *
+   * @param plans runs the planning, one at a time
+   * @param worker runs what is asked about a plan, which no edit may have to wait for
+   * @param interfaceThread takes the answers
+   */
+  public PlanService(Executor plans, Executor worker, Executor interfaceThread) {
+    this.interfaceThread = interfaceThread;
+    this.plans = new NewestAnswer(plans, interfaceThread);
+    boards = new NewestAnswer(worker, interfaceThread);
+    falls = new NewestAnswer(worker, interfaceThread);
+    tunes = new NewestAnswer(worker, interfaceThread);
+    places = new NewestAnswer(worker, interfaceThread);
+    remedies = new NewestAnswer(worker, interfaceThread);
+    previews = new NewestAnswer(worker, interfaceThread);
+    comparisons = new NewestAnswer(worker, interfaceThread);
+    fills = new NewestAnswer(worker, interfaceThread);
+    walks = new NewestAnswer(worker, interfaceThread);
+    octaves = new NewestAnswer(worker, interfaceThread);
+  }
+
+  /** Takes what goes wrong besides planning, with what did not work. */
+  public void tellFaults(BiConsumer<String, Throwable> listener) {
+    faults = listener;
+  }
+
+  /** Plans a pattern on one chord, held with a shape, so that it can be heard. */
+  public Performance round(Song song) {
+    return Performance.of(new Arranger().arrange(song));
+  }
+
+  /** Runs what shows answers. */
+  public Executor interfaceThread() {
+    return interfaceThread;
+  }
+
+  private Consumer<Throwable> fault(String what) {
+    return fault -> faults.accept(what, fault);
+  }
+
+  /**
+   * Plans a song, looks the plan through for what is hard and hands both over, unless a newer
+   * question came meanwhile; the plan of an outdated question is given up.
+   */
+  public void plan(Song song, Consumer<PlannedSong> answer, Consumer<Throwable> fault) {
+    plans.ask(
+        outdated -> reviewed(Performance.of(arranger.arrange(song, outdated))), answer, fault);
+  }
+
+  /** The same plan for a song that differs only in what planning does not depend on. */
+  public void plan(
+      Arrangement known, Song song, Consumer<PlannedSong> answer, Consumer<Throwable> fault) {
+    plans.ask(() -> reviewed(Performance.of(known.of(song))), answer, fault);
+  }
+
+  /** The plan of a song without bars. */
+  public PlannedSong nothing() {
+    return nothing;
+  }
+
+  /** A fault in looking for hard spots leaves the plan itself as it is. */
+  private PlannedSong reviewed(Performance played) {
+    try {
+      return new PlannedSong(played, Optional.of(Review.of(played)));
+    } catch (RuntimeException e) {
+      faults.accept("The hard spots could not be found", e);
+      return new PlannedSong(played, Optional.empty());
+    }
+  }
+
+  /** Lays a pattern on the chord of a slot and the next ones. */
+  public void falls(
+      Arrangement arrangement,
+      WrittenPattern pattern,
+      int slot,
+      Consumer<List<PatternFall>> answer) {
+    falls.ask(
+        () -> PatternFall.of(alone, arrangement, pattern, slot, FALLS),
+        answer,
+        fault("The pattern could not be laid on the chords"));
+  }
+
+  /** Says where the notes of a bar's tune lie. */
+  public void tune(Arrangement arrangement, int bar, Consumer<TuneBoard> answer) {
+    tunes.ask(
+        () -> TuneBoard.of(arrangement, bar),
+        answer,
+        fault("The places of the tune could not be found"));
+  }
+
+  /** Says where on the neck the tune can go on over the shape of a slot. */
+  public void places(Arrangement arrangement, int slot, Consumer<NeckPlaces> answer) {
+    places.ask(
+        () -> NeckPlaces.of(arrangement, slot),
+        answer,
+        fault("The places on the neck could not be found"));
+  }
+
+  /** Plans a song that is only looked at. */
+  public void preview(Song song, Consumer<Performance> answer) {
+    previews.ask(
+        () -> Performance.of(alone.arrange(song)),
+        answer,
+        fault("This way to play it could not be planned"));
+  }
+
+  /** Says how hard a song is, and how hard it would be otherwise. */
+  public void compare(Song before, Song after, BiConsumer<Advised, Advised> answer) {
+    comparisons.ask(
+        () -> List.of(Advisor.now(before), Advisor.now(after)),
+        both -> answer.accept(both.get(0), both.get(1)),
+        fault("What would change could not be weighed"));
+  }
+
+  /** What tries fills at the end of a bar. */
+  public FillFitting fitting(Song song, SlotRef at, Chord chord) {
+    return new FillFitting(alone, song, at, chord);
+  }
+
+  /** Tries a fill. */
+  public void fill(
+      FillFitting fitting, Fill fill, Fill.Colour colour, Ending ending, Consumer<FillTry> answer) {
+    fills.ask(() -> fitting.of(fill, colour, ending), answer, fault("The fill could not be tried"));
+  }
+
+  /** What tries walks between two chords. */
+  public WalkFitting walking(Song song, SlotRef at, Chord from, SlotRef next, Chord to) {
+    return new WalkFitting(alone, song, at, from, next, to);
+  }
+
+  /** Tries a walk. */
+  public void walk(WalkFitting fitting, PairWalk kind, Consumer<Optional<FittedRun>> answer) {
+    walks.ask(() -> fitting.of(kind), answer, fault("The walk could not be tried"));
+  }
+
+  /** No fill is asked for any more. */
+  public void forgetFills() {
+    fills.forget();
+  }
+
+  /** Says by how many octaves a tune would lie best. */
+  public void octave(Song song, Consumer<Integer> answer) {
+    octaves.ask(
+        () -> TuneOctave.best(song), answer, fault("The tune’s octave could not be weighed"));
+  }
+
+  /** Tries ways out of a finding. */
+  public void remedies(Arrangement arrangement, Found found, Consumer<List<Suggestion>> answer) {
+    remedies.ask(
+        () -> Suggestions.of(alone, arrangement, found),
+        answer,
+        fault("Ways out could not be tried"));
+  }
+
+  /** Gathers what a player weighs at one chord. */
+  public void board(
+      Arrangement arrangement, int slot, ShapeFilter filter, Consumer<SlotBoard> answer) {
+    boards.ask(
+        () -> SlotBoard.of(arrangement, slot, filter, CARDS),
+        answer,
+        fault("The shapes could not be weighed"));
+  }
+}

@@ -1,0 +1,2 @@
+/** The devices the program plays on: {@link phalanx.desktop.device.AudioDevices}. */
+package phalanx.desktop.device;

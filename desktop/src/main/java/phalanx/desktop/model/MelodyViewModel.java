@@ -1,0 +1,207 @@
+package phalanx.desktop.model;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import phalanx.arrangement.board.TuneBoard;
+import phalanx.arrangement.board.TuneProposal;
+import phalanx.desktop.background.PlanService;
+import phalanx.findings.TuneAway;
+import phalanx.melody.BarTune;
+import phalanx.melody.TuneReader;
+import phalanx.melody.TuneWriter;
+import phalanx.song.Bar;
+import phalanx.song.Song;
+import phalanx.song.TunePitches;
+import phalanx.theory.Meter;
+import phalanx.theory.Pitch;
+
+/** The tune of the bar the player is in, as it is being typed. */
+public final class MelodyViewModel implements TuneBars {
+
+  private final OpenSong open;
+  private final ChordChoice chords;
+  private final PlanService planner;
+  private final ReadOnlyStringWrapper text = new ReadOnlyStringWrapper("");
+  private final ReadOnlyObjectWrapper<BarTune> preview =
+      new ReadOnlyObjectWrapper<>(BarTune.SILENT);
+  private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
+  private final ReadOnlyObjectWrapper<TuneBoard> board =
+      new ReadOnlyObjectWrapper<>(TuneBoard.EMPTY);
+  private final ReadOnlyIntegerWrapper octaves = new ReadOnlyIntegerWrapper();
+  private final TuneEntry entry;
+  private boolean dirty;
+  private Meter meter = Meter.FOUR_FOUR;
+  private Optional<Pitch> before = Optional.empty();
+  private int bar;
+
+  MelodyViewModel(OpenSong open, ChordChoice chords, PlanService planner) {
+    this.open = open;
+    this.chords = chords;
+    this.planner = planner;
+    entry = new TuneEntry(open, this, planner);
+    open.historyProperty().addListener(o -> reload());
+    open.arrangementProperty().addListener(o -> arranged());
+    chords.placeProperty().addListener(o -> arranged());
+    open.screenProperty().addListener(o -> arranged());
+    open.reviewProperty().addListener(o -> offer());
+  }
+
+  /** Where the tune lies away from the hand: by how many octaves it would lie best. */
+  private void offer() {
+    boolean away =
+        open.reviewProperty().get().stream()
+            .flatMap(r -> r.findings().stream())
+            .anyMatch(f -> f.finding().rule().equals(TuneAway.NAME));
+    if (away) {
+      planner.octave(song(), octaves::set);
+    } else {
+      octaves.set(0);
+    }
+  }
+
+  private void arranged() {
+    int here = chords.bar().map(Bar::id).orElse(0);
+    if (here != bar) {
+      keep();
+      bar = here;
+      reload();
+      entry.enter();
+    }
+    boolean looked = open.screenProperty().get() == Screen.MELODY;
+    if (looked && open.arrangementProperty().get() != null) {
+      planner.tune(open.arrangementProperty().get(), bar, board::set);
+    }
+  }
+
+  private void reload() {
+    dirty = false;
+    meter = song().chart().meters(song().meter()).getOrDefault(bar, song().meter());
+    before = Optional.empty();
+    BarTune tune = tune(bar);
+    preview.set(tune);
+    trouble.set("");
+    text.set(bar == 0 ? "" : TuneWriter.write(tune, TuneWriter.roomFor(tune, meter())));
+  }
+
+  private Song song() {
+    return open.song();
+  }
+
+  private BarTune tune(int of) {
+    return of == 0 ? BarTune.SILENT : song().tune().at(of, song().chart());
+  }
+
+  /** The metre of the bar. */
+  public Meter meter() {
+    return meter;
+  }
+
+  /** The identity of the bar, 0 for none. */
+  public int bar() {
+    return bar;
+  }
+
+  /** Takes in what stands in the field now. */
+  public void type(String typed) {
+    TuneReader.Result read = TuneReader.read(typed, meter, before());
+    dirty = !read.tune().equals(tune(bar));
+    preview.set(read.tune());
+    trouble.set(
+        read.problems().stream()
+            .findFirst()
+            .map(p -> "at sign " + p.column() + ": " + p.message())
+            .orElse(""));
+  }
+
+  /** The last pitch before the bar, looked for at the first key. */
+  private Pitch before() {
+    if (before.isEmpty()) {
+      before = Optional.of(TunePitches.before(song(), bar));
+    }
+    return before.get();
+  }
+
+  /** Keeps what was typed in the song; what could not be read stays out of it. */
+  public void keep() {
+    if (dirty) {
+      open.edit(this::with);
+    }
+  }
+
+  /** A song with what is typed. */
+  Song with(Song song) {
+    if (!dirty || bar == 0) {
+      return song;
+    }
+    BarTune typed = preview.get();
+    boolean nothing = typed.isSilent() && song.tune().without(bar).at(bar, song.chart()).isSilent();
+    return song.withTune(nothing ? song.tune().without(bar) : song.tune().with(bar, typed));
+  }
+
+  /** Writes a line over the chords of a song that has no tune; undo takes it back. */
+  public void propose() {
+    open.edit(song -> song.withTune(TuneProposal.of(song).withOnTop(song.tune().onTop())));
+  }
+
+  /** By how many octaves the tune would lie better; 0 where it lies well. */
+  public ReadOnlyIntegerProperty octavesProperty() {
+    return octaves.getReadOnlyProperty();
+  }
+
+  /** Moves the whole tune there; undo takes it back. */
+  public void moveOctaves() {
+    int by = octaves.get();
+    open.edit(song -> song.withTune(song.tune().octaves(by)));
+  }
+
+  /** Keeps the tune the highest voice, or lets other notes lie above it. */
+  public void keepOnTop(boolean onTop) {
+    open.edit(song -> song.withTune(song.tune().withOnTop(onTop)));
+  }
+
+  /** Notes put in by touching the neck. */
+  public TuneEntry entry() {
+    return entry;
+  }
+
+  /** Keeps what was typed and goes to the next written bar (1) or the one before (-1). */
+  public void step(int direction) {
+    keep();
+    List<Bar> bars = song().chart().bars();
+    int at = bars.stream().map(Bar::id).toList().indexOf(bar) + direction;
+    if (at >= 0 && at < bars.size()) {
+      chords.selectBar(bars.get(at).id());
+    }
+  }
+
+  /** The tune of a bar as it is drawn: while it is typed, what is typed. */
+  public BarTune shown(int of) {
+    return of == bar ? preview.get() : tune(of);
+  }
+
+  /** The text of the bar. */
+  public ReadOnlyStringProperty textProperty() {
+    return text.getReadOnlyProperty();
+  }
+
+  /** The tune that is typed. */
+  public ReadOnlyObjectProperty<BarTune> previewProperty() {
+    return preview.getReadOnlyProperty();
+  }
+
+  /** What could not be read; empty if all was. */
+  public ReadOnlyStringProperty troubleProperty() {
+    return trouble.getReadOnlyProperty();
+  }
+
+  /** What the notes of the bar are and where they lie. */
+  public ReadOnlyObjectProperty<TuneBoard> boardProperty() {
+    return board.getReadOnlyProperty();
+  }
+}
