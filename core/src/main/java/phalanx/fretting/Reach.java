@@ -133,19 +133,18 @@ public final class Reach {
         if (a.getKey() == Finger.THUMB || a.getKey().compareTo(b.getKey()) >= 0) {
           continue;
         }
-        Span span =
-            new Span(
-                a.getKey(),
-                b.getKey(),
-                distance(a.getValue(), b.getValue()),
-                hand.comfortable(a.getKey(), b.getKey()),
-                hand.limit(a.getKey(), b.getKey()));
+        Span span = span(a.getKey(), a.getValue(), b.getKey(), b.getValue());
         if (widest == null || span.shareOfLimit() > widest.shareOfLimit()) {
           widest = span;
         }
       }
     }
     return Optional.ofNullable(widest);
+  }
+
+  /** The distance between two fingers that hold something, the lower first. */
+  Span span(Finger a, Grip there, Finger b, Grip yonder) {
+    return new Span(a, b, distance(there, yonder), hand.comfortable(a, b), hand.limit(a, b));
   }
 
   /**

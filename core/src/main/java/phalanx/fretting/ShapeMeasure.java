@@ -1,7 +1,6 @@
 package phalanx.fretting;
 
 import java.util.stream.Stream;
-import phalanx.instrument.Finger;
 import phalanx.instrument.Hand;
 import phalanx.instrument.Tuning;
 
@@ -130,22 +129,26 @@ final class ShapeMeasure {
     return stretch(g.finger[a], g.finger[b], g.apart[a][b]);
   }
 
-  /** The same for two fingers and what they hold. */
-  double stretch(Finger a, Grip there, Finger b, Grip yonder) {
-    return stretch(FingerCode.of(a), FingerCode.of(b), reach.distance(there, yonder));
+  /** The same for the distance between two fingers. */
+  static double stretch(Reach.Span span, boolean stretches) {
+    return stretch(span.millimetres(), span.comfortable(), span.limit(), stretches);
   }
 
   private double stretch(int a, int b, double distance) {
-    double limit = reach.limit(a, b);
-    double over = distance - reach.comfortable(a, b);
+    return stretch(distance, reach.comfortable(a, b), reach.limit(a, b), reach.hand().stretches());
+  }
+
+  private static double stretch(
+      double distance, double comfortable, double limit, boolean stretches) {
+    double over = distance - comfortable;
     if (over <= 0) {
       return 0;
     }
     if (distance > limit) {
       double beyond = (distance / limit - 1) / (Hand.STRETCH - 1);
-      return beyond > 1 || !reach.hand().stretches() ? OUT_OF_REACH : 1 + (STRETCHED - 1) * beyond;
+      return beyond > 1 || !stretches ? OUT_OF_REACH : 1 + (STRETCHED - 1) * beyond;
     }
-    double share = over / (limit - reach.comfortable(a, b));
+    double share = over / (limit - comfortable);
     return share * share;
   }
 

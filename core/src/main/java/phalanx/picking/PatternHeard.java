@@ -97,36 +97,51 @@ public record PatternHeard(
         .collect(Collectors.toSet());
   }
 
-  /** What a shape costs for what is not heard over it. */
-  public double cost(Shape shape) {
-    return terms(shape).stream().mapToDouble(Cost::value).sum();
-  }
+  /**
+   * What is struck over a shape.
+   *
+   * @param strings the strings, 0 for ⑥ to 5 for ①, without the tune's; where a tune is sung some
+   *     may give way to it
+   * @param terms what the shape costs for what is not heard over it
+   */
+  public record Over(Set<Integer> strings, List<Cost> terms) {}
 
-  /** The same term by term. */
-  public List<Cost> terms(Shape shape) {
+  /** What is struck and heard over a shape. */
+  public Over over(Shape shape) {
     List<Cost> terms = new ArrayList<>();
     long silent = homes().stream().filter(s -> !shape.sounds(s)).count();
     if (silent > 0) {
       terms.add(CostTerm.SILENT_HOME.times(silent));
     }
-    if (chord.isPresent() && !shape.soundingStrings().isEmpty()) {
-      StringRoles on = StringRoles.on(shape, chord.get(), guitar);
-      if (alternates() && on.string(Role.ALTERNATE).equals(on.string(Role.ROOT))) {
-        terms.add(CostTerm.ONE_BASS.times(1));
-      }
-      if (turns > 0 && on.string(Role.ROOT).orElse(0) > LAST_BASS) {
-        terms.add(CostTerm.HIGH_THUMB.times(1));
-      }
-      int openBelow = openBass(shape, on, chord.get());
-      if (openBelow > 0) {
-        terms.add(CostTerm.OPEN_BASS.times(openBelow));
-      }
-      boolean wanted = roles.stream().anyMatch(r -> !r.isThumb());
-      if (wanted && third(chord.get()).filter(t -> !isStruck(t, shape, on)).isPresent()) {
-        terms.add(CostTerm.NO_THIRD.times(1));
-      }
+    if (chord.isEmpty() || shape.soundingStrings().isEmpty()) {
+      return new Over(Set.of(), terms);
     }
-    return terms;
+    StringRoles on = StringRoles.on(shape, chord.get(), guitar);
+    Set<Integer> struck = struck(shape, on);
+    bass(shape, on, terms);
+    boolean wanted = roles.stream().anyMatch(r -> !r.isThumb());
+    if (wanted && third(chord.get()).filter(t -> !isStruck(t, shape, struck)).isPresent()) {
+      terms.add(CostTerm.NO_THIRD.times(1));
+    }
+    return new Over(struck, terms);
+  }
+
+  /** What a shape costs for what is not heard over it, term by term. */
+  public List<Cost> terms(Shape shape) {
+    return over(shape).terms();
+  }
+
+  private void bass(Shape shape, StringRoles on, List<Cost> terms) {
+    if (alternates() && on.string(Role.ALTERNATE).equals(on.string(Role.ROOT))) {
+      terms.add(CostTerm.ONE_BASS.times(1));
+    }
+    if (turns > 0 && on.string(Role.ROOT).orElse(0) > LAST_BASS) {
+      terms.add(CostTerm.HIGH_THUMB.times(1));
+    }
+    int openBelow = openBass(shape, on, chord.orElseThrow());
+    if (openBelow > 0) {
+      terms.add(CostTerm.OPEN_BASS.times(openBelow));
+    }
   }
 
   /** 1 or 3 for one or two strings below an open bass that is root or fifth, 0 for none. */
@@ -162,19 +177,9 @@ public record PatternHeard(
     return Optional.empty();
   }
 
-  private boolean isStruck(int chroma, Shape shape, StringRoles on) {
-    return struck(shape, on).stream()
+  private boolean isStruck(int chroma, Shape shape, Set<Integer> struck) {
+    return struck.stream()
         .anyMatch(s -> Math.floorMod(guitar.shapeMidi(s, shape.fret(s).orElse(0)), 12) == chroma);
-  }
-
-  /**
-   * The strings that are struck over a shape, 0 for ⑥ to 5 for ①, without the tune's; where a tune
-   * is sung some may give way to it.
-   */
-  public Set<Integer> struck(Shape shape) {
-    return chord.isEmpty() || shape.soundingStrings().isEmpty()
-        ? Set.of()
-        : struck(shape, StringRoles.on(shape, chord.get(), guitar));
   }
 
   private Set<Integer> struck(Shape shape, StringRoles on) {

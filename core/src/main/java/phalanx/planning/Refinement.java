@@ -9,9 +9,13 @@ import java.util.Set;
 import java.util.function.Function;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
+import phalanx.findings.BrokenPins;
+import phalanx.findings.BusyFingers;
 import phalanx.findings.Changes;
+import phalanx.findings.FingersTooSoon;
 import phalanx.findings.Found;
 import phalanx.findings.Grade;
+import phalanx.findings.MissingShapes;
 import phalanx.findings.Review;
 import phalanx.fretting.CostTerm;
 import phalanx.fretting.PlanProblem;
@@ -20,7 +24,7 @@ import phalanx.fretting.PlanSolver;
 import phalanx.fretting.RatedShape;
 import phalanx.fretting.Reach;
 import phalanx.fretting.ShapePlan;
-import phalanx.fretting.StretchCost;
+import phalanx.fretting.ShapeStretches;
 import phalanx.performance.Performance;
 import phalanx.theory.Ticks;
 
@@ -37,6 +41,13 @@ final class Refinement {
 
   /** Rounds after the first plan: each leads around at least one more shape with a finding. */
   private static final int ROUNDS = 8;
+
+  /** Rounds that may bring nothing better before it is left at that. */
+  private static final int PATIENCE = 2;
+
+  /** What no other shape changes: too little time for a finger of the picking hand, a pin. */
+  private static final Set<String> NOT_OF_SHAPES =
+      Set.of(FingersTooSoon.NAME, BusyFingers.NAME, BrokenPins.NAME, MissingShapes.NAME);
 
   /** A plan, played and looked through. */
   private record Played(Arrangement arrangement, Performance performance, Review review) {
@@ -79,16 +90,26 @@ final class Refinement {
   Arrangement of(ShapePlan first) {
     Played best = played(first);
     Played now = best;
-    for (int round = 0; round < ROUNDS && now.review().tally().hard() > 0; round++) {
+    int idle = 0;
+    for (int round = 0; round < ROUNDS && idle < PATIENCE && isHard(now); round++) {
       check.run();
       Optional<PlanProblem> corrected = corrected(now);
       if (corrected.isEmpty()) {
         break;
       }
       now = played(PlanSolver.solve(corrected.get(), now.arrangement().plan()));
-      best = now.isBetterThan(best) ? now : best;
+      idle = now.isBetterThan(best) ? 0 : idle + 1;
+      best = idle == 0 ? now : best;
     }
     return best.arrangement();
+  }
+
+  private static boolean isHard(Played played) {
+    return played.review().findings().stream().anyMatch(Refinement::isOfShapes);
+  }
+
+  private static boolean isOfShapes(Found found) {
+    return found.finding().grade().isHard() && !NOT_OF_SHAPES.contains(found.finding().rule());
   }
 
   private Played played(ShapePlan plan) {
@@ -105,7 +126,7 @@ final class Refinement {
     Set<Integer> corrected = new HashSet<>();
     for (Found found : played.review().findings()) {
       Grade grade = found.finding().grade();
-      if (grade.isHard()) {
+      if (isOfShapes(found)) {
         for (int tick : found.ticks()) {
           int at = slotAt(a, tick);
           boolean rests = correctResting(a, slots, at, corrected);
@@ -158,9 +179,8 @@ final class Refinement {
       return false;
     }
     Reach reach = a.plan().problem().changes().reach();
-    double more =
-        StretchCost.of(chosen.shape(), slot.resting(), reach)
-            - StretchCost.of(chosen.shape(), chosen.resting(), reach);
+    ShapeStretches stretches = ShapeStretches.of(chosen.shape(), reach);
+    double more = stretches.cost(slot.resting()) - stretches.cost(chosen.resting());
     int candidate = a.plan().choice(at);
     slots.set(at, slots.get(at).with(candidate, chosen.resting(slot.resting(), more)));
     return true;

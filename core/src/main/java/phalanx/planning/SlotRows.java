@@ -18,8 +18,8 @@ import phalanx.fretting.RecentlyUsed;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapeQuery;
 import phalanx.fretting.ShapeSearch;
+import phalanx.fretting.ShapeStretches;
 import phalanx.fretting.ShapeTrial;
-import phalanx.fretting.StretchCost;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.picking.PatternHeard;
@@ -133,7 +133,7 @@ final class SlotRows {
   private static double leastStruck(Candidates row, Reach reach) {
     double held =
         row.stream()
-            .mapToDouble(r -> r.cost() - StretchCost.most(r.shape(), reach))
+            .mapToDouble(r -> r.cost() - ShapeStretches.of(r.shape(), reach).most())
             .min()
             .orElseThrow();
     return held + 3 * CostTerm.OPEN_BASS.weight();

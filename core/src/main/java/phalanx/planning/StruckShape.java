@@ -11,7 +11,7 @@ import phalanx.fretting.Cost;
 import phalanx.fretting.RatedShape;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
-import phalanx.fretting.StretchCost;
+import phalanx.fretting.ShapeStretches;
 import phalanx.instrument.Finger;
 import phalanx.picking.PatternHeard;
 
@@ -21,11 +21,13 @@ import phalanx.picking.PatternHeard;
  *
  * @param struck the strings that the pattern strikes over it
  * @param heard what is not heard over it
+ * @param stretches the stretches between its fingers
  */
-record StruckShape(Shape shape, Set<Integer> struck, List<Cost> heard, Reach reach) {
+record StruckShape(Shape shape, Set<Integer> struck, List<Cost> heard, ShapeStretches stretches) {
 
   static StruckShape of(Shape shape, PatternHeard pattern, Reach reach) {
-    return new StruckShape(shape, pattern.struck(shape), pattern.terms(shape), reach);
+    PatternHeard.Over over = pattern.over(shape);
+    return new StruckShape(shape, over.strings(), over.terms(), ShapeStretches.of(shape, reach));
   }
 
   /** Whether the pattern strikes nothing at all: then nobody knows what may rest. */
@@ -55,7 +57,7 @@ record StruckShape(Shape shape, Set<Integer> struck, List<Cost> heard, Reach rea
   /** What a candidate made of it costs beside holding it and beside a tune. */
   List<Cost> terms(RatedShape rated) {
     List<Cost> terms = new ArrayList<>(heard);
-    terms.addAll(StretchCost.terms(shape, rated.resting(), reach));
+    terms.addAll(stretches.terms(rated.resting()));
     if (rated.found() != 0) {
       terms.add(Cost.term("found when it is played", rated.found()));
     }
@@ -63,7 +65,7 @@ record StruckShape(Shape shape, Set<Integer> struck, List<Cost> heard, Reach rea
   }
 
   private double extra(Set<Integer> tune) {
-    double sum = StretchCost.of(shape, resting(tune), reach);
+    double sum = stretches.cost(resting(tune));
     for (Cost term : heard) {
       sum += term.value();
     }

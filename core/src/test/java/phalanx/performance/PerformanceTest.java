@@ -47,7 +47,7 @@ class PerformanceTest {
     return song.withPattern(read.patterns().get(0));
   }
 
-  @Property(tries = 300)
+  @Property(tries = 120)
   void noStringSoundsTwiceAtOnce(@ForAll Draws draws) {
     Performance performance = of(DrawnSongs.withTune(draws));
     double[] silent = new double[6];
@@ -59,7 +59,7 @@ class PerformanceTest {
     }
   }
 
-  @Property(tries = 300)
+  @Property(tries = 120)
   void whatIsMeantToRingIsNotStopped(@ForAll Draws draws) {
     Arrangement a = ARRANGER.arrange(DrawnSongs.withTune(draws));
     int end = a.timeline().lengthTicks();
@@ -70,7 +70,7 @@ class PerformanceTest {
     }
   }
 
-  @Property(tries = 300)
+  @Property(tries = 120)
   void anOpenStringRingsUntilSomethingStopsIt(@ForAll Draws draws) {
     Arrangement a = ARRANGER.arrange(DrawnSongs.withTune(draws));
     Performance performance = Performance.of(a);

@@ -23,7 +23,7 @@ import phalanx.theory.Meter;
  */
 class MemoryLevelTest {
 
-  private static final int EDITS = Integer.getInteger("phalanx.edits", 600);
+  private static final int EDITS = Integer.getInteger("phalanx.edits", 240);
 
   /** The heap may be larger by so much than after a third of the edits, MB. */
   private static final double MOST = 12;

@@ -32,8 +32,8 @@ import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapeQuery;
 import phalanx.fretting.ShapeSearch;
+import phalanx.fretting.ShapeStretches;
 import phalanx.fretting.Stance;
-import phalanx.fretting.StretchCost;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
@@ -140,7 +140,7 @@ class TunePlanTest {
         TuneWay way = new TuneWay(row.stream().map(Optional::of).toList(), cost(row));
         Stance entry = tune.entry(r.shape(), way);
         Stance exit = tune.exit(r.shape(), way);
-        double stretch = StretchCost.of(r.shape(), Set.of(), REACH);
+        double stretch = ShapeStretches.of(r.shape(), REACH).cost(Set.of());
         double cost = r.cost() + stretch + way.cost();
         all.add(new RatedShape(r.shape(), cost, Set.of(), 0, entry, exit));
       }

@@ -66,7 +66,7 @@ class OwnWaysOutTest {
             });
   }
 
-  @Property(tries = 60)
+  @Property(tries = 30)
   void noFindingIsLeftThatAWayOutOfThePlansOwnKindClears(@ForAll Draws draws) {
     assertThat(missed(DrawnSongs.withTune(draws))).isEmpty();
   }

@@ -160,9 +160,10 @@ class GuitarScreenTest {
     until(() -> !advice().running() && advice().done() == advice().all() && advice().all() > 0);
     assertThat(advice().all()).isEqualTo(10);
     assertThat(advice().best()).isSortedAccordingTo(Ranked.EASIEST_FIRST).hasSize(10);
-    Advised first = advice().best().get(0);
+    // The song is easiest as it is; the next way changes something.
+    Advised first = advice().best().get(1);
     assertThat(first.sameSound()).isTrue();
-    click(robot, "#way-1");
+    click(robot, "#way-2");
     until(() -> window.workspace().models().advice().previewProperty().get().isPresent());
     assertThat(robot.lookup("#chosen-way .chord-name").queryAll()).isNotEmpty();
     assertThat(window.workspace().song()).isEqualTo(before);
