@@ -31,12 +31,12 @@ class TuneLawsTest {
 
   private static final Arranger ARRANGER = new Arranger();
 
-  @Property(tries = 150)
+  @Property(tries = 100)
   void bothHandsCanDoWhatTheTuneAsks(@ForAll Draws draws) {
     laws(ARRANGER.arrange(DrawnSongs.withTune(draws)));
   }
 
-  @Property(tries = 150)
+  @Property(tries = 100)
   void bothHandsCanDoWhatTechniquesAsk(@ForAll Draws draws) {
     Arrangement a = ARRANGER.arrange(DrawnSongs.withTechniques(draws));
     laws(a);

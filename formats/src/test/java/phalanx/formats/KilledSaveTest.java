@@ -18,8 +18,8 @@ import phalanx.song.Song;
 /** Two programs that save one file, and are killed while they do, leave one song or the other. */
 class KilledSaveTest {
 
-  /** Each round kills two programs. */
-  private static final int ROUNDS = 100;
+  /** Each round kills two programs; with {@code -Dphalanx.kills=1000} a soak. */
+  private static final int ROUNDS = Integer.getInteger("phalanx.kills", 25);
 
   @TempDir private Path folder;
 

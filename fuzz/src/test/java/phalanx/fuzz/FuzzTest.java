@@ -25,7 +25,7 @@ class FuzzTest {
           "phalanx.fuzz.seed", MINUTES > 0 ? System.currentTimeMillis() << 20 : 20_261_124L);
 
   /** Inputs of each reader in the build. */
-  private static final int EACH = Integer.getInteger("phalanx.fuzz.each", 400);
+  private static final int EACH = Integer.getInteger("phalanx.fuzz.each", 250);
 
   /** Inputs of a reader before the next has its turn. */
   private static final int TURN = 200;
