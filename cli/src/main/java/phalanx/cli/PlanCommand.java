@@ -5,10 +5,14 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import phalanx.arrangement.Arrangement;
 import phalanx.formats.PlanFormat;
+import phalanx.formats.disk.AtomicFile;
 import phalanx.formats.json.ArrangementJson;
 import phalanx.formats.tab.TextTab;
+import phalanx.performance.Performance;
 import phalanx.planning.Arranger;
 import phalanx.song.Song;
+import phalanx.sound.render.RenderOptions;
+import phalanx.sound.render.Rendering;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -33,7 +37,7 @@ final class PlanCommand implements Callable<Integer> {
       description = "a song file, a ChordPro chart with its bars in a grid, or a MusicXML score")
   private Path song;
 
-  @Option(names = "--out", paramLabel = "FILE", description = "*.musicxml, *.txt or *.json")
+  @Option(names = "--out", paramLabel = "FILE", description = "*.musicxml, *.txt, *.json or *.wav")
   private List<Path> outs = List.of();
 
   @Option(names = "--json", description = "print the plan as JSON instead of tablature")
@@ -54,12 +58,20 @@ final class PlanCommand implements Callable<Integer> {
       return 0;
     }
     // Everything is made before anything is written, so that a fault leaves no half of it.
-    List<byte[]> files = formats.stream().map(f -> f.write(arrangement)).toList();
+    List<AtomicFile.Content> files = formats.stream().map(f -> content(f, arrangement)).toList();
     for (int i = 0; i < outs.size(); i++) {
-      byte[] bytes = files.get(i);
-      WrittenFile.write(outs.get(i), out -> out.write(bytes));
+      WrittenFile.write(outs.get(i), files.get(i));
     }
     return 0;
+  }
+
+  private static AtomicFile.Content content(PlanFormat format, Arrangement arrangement) {
+    if (format.isSound()) {
+      Rendering sound = new Rendering(Performance.of(arrangement), RenderOptions.USUAL);
+      return out -> sound.write(out, share -> true);
+    }
+    byte[] bytes = format.write(arrangement);
+    return out -> out.write(bytes);
   }
 
   private PlanFormat format(Path out) {

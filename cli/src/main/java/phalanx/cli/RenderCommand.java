@@ -5,13 +5,13 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Path;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import phalanx.formats.PlanFormat;
 import phalanx.performance.Performance;
 import phalanx.planning.Arranger;
 import phalanx.song.Song;
@@ -121,8 +121,9 @@ final class RenderCommand implements Callable<Integer> {
   }
 
   private RenderOptions wanted() {
-    if (!out.toString().toLowerCase(Locale.ROOT).endsWith(ENDING)) {
-      throw usage("--out " + out + ": expected a name ending in " + ENDING);
+    if (!PlanFormat.WAVE.isOf(out)) {
+      throw usage(
+          "--out " + out + ": expected a name ending in " + PlanFormat.WAVE.endings().get(0));
     }
     try {
       RenderOptions wanted = RenderOptions.USUAL.with(rate, bits).countingIn(countIn).tunedTo(a4);

@@ -150,22 +150,10 @@ public final class FingeredNotes {
   /** A note for which a finger comes down beside the shape, until it has to go back. */
   private Note beside(VoicedStep on, Note n, VoicedStroke p, int back) {
     ExtraFinger step = p.step().orElseThrow();
-    Note walked =
-        new Note(
-            n.tick(),
-            Math.min(n.lengthTicks(), back - n.tick()),
-            step.string(),
-            step.fret(),
-            song.guitar().midi(step.string(), step.fret()),
-            n.pick(),
-            step.finger(),
-            n.part(),
-            n.ref(),
-            n.attack(),
-            n.group(),
-            n.techniques(),
-            n.force(),
-            n.delayTicks());
+    int string = step.string();
+    Note.Place there =
+        new Note.Place(string, step.fret(), song.guitar().midi(string, step.fret()), step.finger());
+    Note walked = n.with(there).lasting(Math.min(n.lengthTicks(), back - n.tick()));
     boolean moves = !walked.fretFinger().equals(n.fretFinger()) || walked.fret() != n.fret();
     if (moves) {
       Slot slot = slots.get(on.placed().slot());
@@ -256,19 +244,11 @@ public final class FingeredNotes {
     Optional<Finger> holds = shape.finger(string);
     int until = cuts.ringsUntil(tick, string, on.placed().slot());
     return new Note(
-        tick,
-        until - tick,
-        string,
-        fret,
-        song.guitar().midi(string, fret),
+        new Note.Time(tick, until - tick, delay),
+        new Note.Place(string, fret, song.guitar().midi(string, fret), holds),
         pick,
-        holds,
         part,
         ref,
-        Attack.PLUCKED,
-        group,
-        techniques(string, until, force),
-        force,
-        delay);
+        new Note.Manner(Attack.PLUCKED, group, techniques(string, until, force), force));
   }
 }

@@ -10,6 +10,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Attack;
+import phalanx.arrangement.Group;
 import phalanx.arrangement.Note;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapeTrial;
@@ -213,20 +214,13 @@ class RulesTest {
     List<Note> notes = new ArrayList<>(a.notes());
     notes.add(
         new Note(
-            BEAT,
-            BEAT,
-            5,
-            0,
-            tune.midi() + 4,
-            Optional.empty(),
+            new Note.Time(BEAT, BEAT, 0),
+            new Note.Place(5, 0, tune.midi() + 4, Optional.empty()),
             Optional.empty(),
             Note.Part.INNER,
             new NoteRef(1, BEAT, Role.UPPER),
-            Attack.PLUCKED,
-            phalanx.arrangement.Group.ALONE,
-            java.util.Set.of(),
-            phalanx.picking.Force.PLAIN,
-            0));
+            new Note.Manner(
+                Attack.PLUCKED, Group.ALONE, java.util.Set.of(), phalanx.picking.Force.PLAIN)));
     notes.sort(java.util.Comparator.comparingInt(Note::tick));
     Arrangement above =
         new Arrangement(

@@ -28,7 +28,6 @@ import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.TypeFace;
 import phalanx.desktop.files.Documents;
 import phalanx.desktop.files.PlayerFolder;
-import phalanx.desktop.files.SoundExport;
 import phalanx.desktop.frame.NoticeBar;
 import phalanx.desktop.frame.SongController;
 import phalanx.desktop.frame.SongMenu;
@@ -224,9 +223,6 @@ public final class PhalanxApp extends Application {
         List<String> endings = format.endings().stream().map(e -> "*" + e).toList();
         chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(format.words(), endings));
       }
-      chooser
-          .getExtensionFilters()
-          .add(new FileChooser.ExtensionFilter("Sound (WAVE)", "*" + SoundExport.ENDING));
       chooser.setInitialFileName(named(title) + PlanFormat.values()[0].endings().get(0));
       return Optional.ofNullable(chooser.showSaveDialog(window)).map(File::toPath);
     }

@@ -16,21 +16,30 @@ import phalanx.formats.tab.TextTab;
 
 /**
  * What a plan can be taken away as: the one list that command line and window share. A new format
- * is a writer and a line here.
+ * is a writer and a line here. Sound is among them; it is made elsewhere, for it is written while
+ * it is rendered.
  */
 public enum PlanFormat {
   MUSICXML("MusicXML score", List.of(".musicxml", ".xml"), text(MusicXmlWriter::write)),
   TEXT_TAB("Text tablature", List.of(".txt"), text(TextTab::write)),
-  JSON("Plan as data", List.of(".json"), text(ArrangementJson::write));
+  JSON("Plan as data", List.of(".json"), text(ArrangementJson::write)),
+  WAVE("Sound (WAVE)", List.of(".wav"));
 
   private final String words;
   private final List<String> endings;
-  private final Function<Arrangement, byte[]> writer;
+  private final Optional<Function<Arrangement, byte[]>> writer;
 
   PlanFormat(String words, List<String> endings, Function<Arrangement, byte[]> writer) {
     this.words = words;
     this.endings = endings;
-    this.writer = writer;
+    this.writer = Optional.of(writer);
+  }
+
+  /** A format of sound. */
+  PlanFormat(String words, List<String> endings) {
+    this.words = words;
+    this.endings = endings;
+    writer = Optional.empty();
   }
 
   private static Function<Arrangement, byte[]> text(Function<Arrangement, String> writer) {
@@ -47,20 +56,36 @@ public enum PlanFormat {
     return endings;
   }
 
-  /** A plan in this format, as the bytes of a file. */
+  /** Whether it is sound, which is rendered and not written from here. */
+  public boolean isSound() {
+    return writer.isEmpty();
+  }
+
+  /** Whether a file is to be one of this format. */
+  public boolean isOf(Path file) {
+    String name = file.toString().toLowerCase(Locale.ROOT);
+    return endings.stream().anyMatch(name::endsWith);
+  }
+
+  /**
+   * A plan in this format, as the bytes of a file.
+   *
+   * @throws IllegalStateException if the format is one of sound
+   */
   public byte[] write(Arrangement arrangement) {
-    return writer.apply(arrangement);
+    return writer.orElseThrow(() -> new IllegalStateException(words)).apply(arrangement);
   }
 
   /** The format of a file, from the ending of its name; none for the name of a song file. */
   public static Optional<PlanFormat> of(Path file) {
-    String name = file.toString().toLowerCase(Locale.ROOT);
     return SafeTarget.isSongName(file)
         ? Optional.empty()
-        : Stream.of(values()).filter(f -> f.endings.stream().anyMatch(name::endsWith)).findFirst();
+        : Stream.of(values()).filter(f -> f.isOf(file)).findFirst();
   }
 
-  /** Every ending there is, as a sentence has them: {@code .musicxml, .xml, .txt or .json}. */
+  /**
+   * Every ending there is, as a sentence has them: {@code .musicxml, .xml, .txt, .json or .wav}.
+   */
   public static String allEndings() {
     List<String> all = Stream.of(values()).flatMap(f -> f.endings.stream()).toList();
     return all.subList(0, all.size() - 1).stream().collect(Collectors.joining(", "))

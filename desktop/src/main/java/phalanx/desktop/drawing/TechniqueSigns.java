@@ -1,6 +1,8 @@
 package phalanx.desktop.drawing;
 
+import java.util.List;
 import java.util.Set;
+import java.util.function.Predicate;
 import javafx.scene.canvas.GraphicsContext;
 import phalanx.technique.Technique;
 
@@ -16,6 +18,37 @@ public final class TechniqueSigns {
   private final GraphicsContext gc;
   private final Palette palette;
   private final Lettering ink;
+
+  /**
+   * A line of the legend.
+   *
+   * @param sign what is drawn
+   * @param meaning what it stands for
+   * @param covers the techniques that are drawn so
+   */
+  public record Legend(String sign, String meaning, Predicate<Technique> covers) {}
+
+  /** What the signs mean; every technique has its line. */
+  public static final List<Legend> LEGEND =
+      List.of(
+          new Legend(
+              "◇ round a fret",
+              "the string is touched: a harmonic",
+              Technique.NaturalHarmonic.class::isInstance),
+          new Legend(
+              "+12 +7 +5",
+              "the picking hand touches so far above",
+              Technique.TouchedHarmonic.class::isInstance),
+          new Legend(
+              "↑ 1/2  1",
+              "bent by so many tones; ↓ and let back",
+              Technique.Bend.class::isInstance),
+          new Legend(
+              "~ over a note", "vibrato; higher waves: wide", Technique.Vibrato.class::isInstance),
+          new Legend(
+              "PM · sl · pop",
+              "palm mute · slapped · snapped from below",
+              TechniqueSigns::isBelow));
 
   public TechniqueSigns(GraphicsContext gc, Palette palette) {
     this.gc = gc;

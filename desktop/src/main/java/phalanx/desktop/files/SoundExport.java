@@ -2,7 +2,6 @@ package phalanx.desktop.files;
 
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.Executor;
@@ -17,9 +16,6 @@ import phalanx.sound.render.Rendering;
 
 /** Writes the song as sound, away from the interface's thread and from what keeps songs safe. */
 public final class SoundExport {
-
-  /** The ending of sound files. */
-  public static final String ENDING = ".wav";
 
   /** Is told on the interface's thread how it goes. */
   public interface Watcher {
@@ -52,11 +48,6 @@ public final class SoundExport {
     this.interfaceThread = interfaceThread;
     this.song = song;
     this.faults = faults;
-  }
-
-  /** Whether a file is to be one of sound. */
-  public static boolean isSound(Path file) {
-    return file.toString().toLowerCase(Locale.ROOT).endsWith(ENDING);
   }
 
   /** Stops it; the file is left as it was. */

@@ -10,7 +10,6 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
-import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.Workspace;
 
 /** The left rail: the screens in the order of the work, and the song's sections to jump to. */
@@ -19,21 +18,19 @@ final class Rail extends VBox {
   private final Workspace workspace;
   private final VBox sections = new VBox();
 
-  Rail(Workspace workspace) {
+  Rail(Workspace workspace, Screens screens) {
     this.workspace = workspace;
     getStyleClass().add("rail");
     Label heading = new Label("Jump to");
     heading.getStyleClass().add("rail-heading");
     heading.visibleProperty().bind(Bindings.isNotEmpty(sections.getChildren()));
-    for (Screen screen : Screen.values()) {
-      getChildren().add(screenButton(screen));
-    }
+    screens.all().forEach(s -> getChildren().add(screenButton(s)));
     getChildren().addAll(heading, sections);
     workspace.arrangementProperty().addListener(o -> show());
     workspace.chord().placeProperty().addListener(o -> mark());
   }
 
-  private Button screenButton(Screen screen) {
+  private Button screenButton(Screens.Entry screen) {
     Label title = new Label(screen.title());
     title.getStyleClass().add("rail-title");
     Label about = new Label(screen.about());
@@ -44,8 +41,8 @@ final class Rail extends VBox {
     button.setAccessibleText(screen.title() + ": " + screen.about());
     button.getStyleClass().add("rail-screen");
     button.setMaxWidth(Double.MAX_VALUE);
-    button.setOnAction(e -> workspace.screenProperty().set(screen));
-    Runnable show = () -> setHere(button, workspace.screenProperty().get() == screen);
+    button.setOnAction(e -> workspace.screenProperty().set(screen.id()));
+    Runnable show = () -> setHere(button, workspace.screenProperty().get() == screen.id());
     workspace.screenProperty().addListener(o -> show.run());
     show.run();
     return button;

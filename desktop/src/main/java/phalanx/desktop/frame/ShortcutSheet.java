@@ -1,6 +1,7 @@
 package phalanx.desktop.frame;
 
 import java.util.List;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -11,6 +12,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import phalanx.desktop.arrange.ArrangeScreenView;
 import phalanx.desktop.chart.ChartScreenView;
+import phalanx.desktop.drawing.TechniqueSigns;
 import phalanx.desktop.guitar.GuitarScreenView;
 import phalanx.desktop.melody.MelodyScreenView;
 import phalanx.desktop.picking.PickingScreenView;
@@ -33,13 +35,10 @@ final class ShortcutSheet extends StackPane {
           new Shortcut("F1", "this sheet"));
 
   private static final List<Shortcut> SIGNS =
-      List.of(
-          new Shortcut("◇ round a fret", "the string is touched: a harmonic"),
-          new Shortcut("+12 +7 +5", "the picking hand touches so far above"),
-          new Shortcut("↑ 1/2  1", "bent by so many tones; ↓ and let back"),
-          new Shortcut("~ over a note", "vibrato; higher waves: wide"),
-          new Shortcut("PM · sl · pop", "palm mute · slapped · snapped from below"),
-          new Shortcut("‖ with a letter", "the string is stopped, and by what"));
+      Stream.concat(
+              TechniqueSigns.LEGEND.stream().map(l -> new Shortcut(l.sign(), l.meaning())),
+              Stream.of(new Shortcut("‖ with a letter", "the string is stopped, and by what")))
+          .toList();
 
   private record Group(String title, List<Shortcut> keys) {}
 

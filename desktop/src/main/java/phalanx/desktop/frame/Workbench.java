@@ -5,8 +5,8 @@ import java.nio.file.Path;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
-import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javafx.event.EventTarget;
 import javafx.scene.control.ButtonBase;
@@ -20,20 +20,14 @@ import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import phalanx.desktop.arrange.ArrangeScreenView;
-import phalanx.desktop.chart.ChartScreenView;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.WholeScroll;
 import phalanx.desktop.files.Documents;
-import phalanx.desktop.guitar.GuitarScreenView;
-import phalanx.desktop.melody.MelodyScreenView;
 import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.ShapeTrialModel;
 import phalanx.desktop.model.Workspace;
-import phalanx.desktop.picking.PickingScreenView;
 import phalanx.desktop.screen.ScreenView;
-import phalanx.desktop.shapes.ShapesScreenView;
 import phalanx.song.Bar;
 
 /** The window's content: the regions and the keys that work everywhere. */
@@ -52,11 +46,8 @@ public final class Workbench extends StackPane {
   private final BorderPane regions = new BorderPane();
   private final SongController songs;
   private final Transport transport;
-  private final Documents documents;
-  private final Palette palette;
-  private final ShapeTrialModel trials;
   private final ChartCursor cursor;
-  private final Map<Screen, Supplier<ScreenView<?, ?>>> makers;
+  private final Screens screens;
   private final Map<Screen, ScreenView<?, ?>> places = new EnumMap<>(Screen.class);
 
   public Workbench(
@@ -68,11 +59,8 @@ public final class Workbench extends StackPane {
       SongController songs) {
     this.workspace = workspace;
     this.songs = songs;
-    this.documents = documents;
-    this.palette = palette;
-    this.trials = trials;
     cursor = new ChartCursor(workspace, workspace.chord());
-    makers = makers();
+    screens = new Screens(workspace, cursor, trials, documents, palette, songs);
     transport = new Transport(workspace.models().sound(), this::toggleLoop);
     SoundPanel panel = new SoundPanel(workspace.models().sound());
     panel.visibleProperty().bind(transport.panelButton().selectedProperty());
@@ -85,7 +73,7 @@ public final class Workbench extends StackPane {
             notices,
             new FirstSteps(workspace, documents.remembered()),
             new ProblemList(workspace)));
-    regions.setLeft(new Rail(workspace));
+    regions.setLeft(new Rail(workspace, screens));
     workspace.screenProperty().addListener(o -> showScreen());
     songs.whenStarted(this::start);
     songs.toFinishTyping(this::finishTyping);
@@ -100,26 +88,9 @@ public final class Workbench extends StackPane {
     setOnDragDropped(this::dropped);
   }
 
-  /** The screens: what makes each when it is first opened, so that the window comes up soon. */
-  private Map<Screen, Supplier<ScreenView<?, ?>>> makers() {
-    Map<Screen, Supplier<ScreenView<?, ?>>> makers = new EnumMap<>(Screen.class);
-    makers.put(Screen.CHART, () -> new ChartScreenView(workspace, cursor, palette));
-    makers.put(Screen.SHAPES, () -> new ShapesScreenView(workspace, trials, palette));
-    makers.put(Screen.PICKING, () -> new PickingScreenView(workspace, documents.shelf(), palette));
-    makers.put(
-        Screen.MELODY,
-        () ->
-            new MelodyScreenView(
-                workspace, documents.fills(), palette, songs::chooseAndImport, songs::importTune));
-    makers.put(
-        Screen.ARRANGE, () -> new ArrangeScreenView(workspace, cursor, documents.fills(), palette));
-    makers.put(Screen.GUITAR, () -> new GuitarScreenView(workspace, palette));
-    return makers;
-  }
-
   private ScreenView<?, ?> shown() {
     Screen screen = workspace.screenProperty().get();
-    return places.computeIfAbsent(screen, s -> makers.get(s).get());
+    return places.computeIfAbsent(screen, screens::make);
   }
 
   private void showScreen() {
@@ -248,11 +219,9 @@ public final class Workbench extends StackPane {
 
   /** Opens a screen by its place in the list, from 1; there may be none. */
   private boolean open(int place) {
-    boolean there = place >= 1 && place <= Screen.values().length;
-    if (there) {
-      workspace.screenProperty().set(Screen.values()[place - 1]);
-    }
-    return there;
+    Optional<Screens.Entry> there = screens.at(place);
+    there.ifPresent(e -> workspace.screenProperty().set(e.id()));
+    return there.isPresent();
   }
 
   /** Space presses the button it is on. */

@@ -53,8 +53,8 @@ public final class AnswerJson {
 
   private static void shape(ObjectNode node, RatedShape rated, Reach reach) {
     Shape shape = rated.shape();
-    ArrangementJson.frets(node.putArray("frets"), shape.frets());
-    ArrangementJson.fingers(node.putArray("fingers"), shape);
+    ShapeJson.frets(node.putArray("frets"), shape.frets());
+    ShapeJson.fingers(node.putArray("fingers"), shape);
     ArrayNode midi = node.putArray("midi");
     shape.midi(reach.guitar()).forEach(midi::add);
     node.put("cost", Math.round(rated.cost() * 1000) / 1000.0);

@@ -4,7 +4,6 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.util.List;
 import java.util.Locale;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Gesture;
@@ -15,7 +14,6 @@ import phalanx.arrangement.Slot;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Finger;
 import phalanx.instrument.StringSign;
-import phalanx.instrument.Tuning;
 import phalanx.performance.Performance;
 import phalanx.performance.Sounded;
 import phalanx.picking.PickFinger;
@@ -87,28 +85,10 @@ public final class ArrangementJson {
     node.put("lengthTicks", slot.played().lengthTicks());
     Harmony harmony = slot.played().harmony();
     node.put("chord", harmony instanceof Harmony.Sounding s ? s.chord().ascii() : harmony.label());
-    frets(node.putArray("frets"), slot.shape().orElse(Shape.NOTHING).frets());
-    fingers(node.putArray("fingers"), slot.shape().orElse(Shape.NOTHING));
+    ShapeJson.frets(node.putArray("frets"), slot.shape().orElse(Shape.NOTHING).frets());
+    ShapeJson.fingers(node.putArray("fingers"), slot.shape().orElse(Shape.NOTHING));
     ArrayNode resting = node.putArray("mayRest");
     slot.resting().stream().sorted().forEach(f -> resting.add(f.sign()));
-  }
-
-  /** Frets, low to high, x for a string that does not sound. */
-  public static void frets(ArrayNode array, List<Integer> frets) {
-    for (int fret : frets) {
-      if (fret == Shape.SILENT) {
-        array.add("x");
-      } else {
-        array.add(fret);
-      }
-    }
-  }
-
-  /** The fingers of a shape, low to high, empty for none. */
-  public static void fingers(ArrayNode array, Shape shape) {
-    for (int s = 0; s < Tuning.STRINGS; s++) {
-      array.add(shape.finger(s).map(Finger::sign).orElse(""));
-    }
   }
 
   /** A note with how long its string rings: until it is struck, pressed, left or stopped. */

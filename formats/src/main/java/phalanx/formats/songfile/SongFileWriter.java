@@ -11,7 +11,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Stream;
-import phalanx.formats.json.ArrangementJson;
+import phalanx.formats.json.ShapeJson;
 import phalanx.fretting.FretRow;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
@@ -223,13 +223,13 @@ public final class SongFileWriter {
   private static void frets(ObjectNode node, SlotRef at, FretRow row) {
     node.put("bar", at.bar());
     node.put("tick", at.tick());
-    ArrangementJson.frets(node.putArray("frets"), row.frets());
+    ShapeJson.frets(node.putArray("frets"), row.frets());
   }
 
   private static void shape(ObjectNode node, SlotRef at, Shape shape) {
     node.put("bar", at.bar());
     node.put("tick", at.tick());
-    ArrangementJson.frets(node.putArray("frets"), shape.frets());
-    ArrangementJson.fingers(node.putArray("fingers"), shape);
+    ShapeJson.frets(node.putArray("frets"), shape.frets());
+    ShapeJson.fingers(node.putArray("fingers"), shape);
   }
 }

@@ -1,0 +1,98 @@
+package phalanx.desktop.frame;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import phalanx.desktop.arrange.ArrangeScreenView;
+import phalanx.desktop.chart.ChartScreenView;
+import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.files.Documents;
+import phalanx.desktop.guitar.GuitarScreenView;
+import phalanx.desktop.melody.MelodyScreenView;
+import phalanx.desktop.model.ChartCursor;
+import phalanx.desktop.model.Screen;
+import phalanx.desktop.model.ShapeTrialModel;
+import phalanx.desktop.model.Workspace;
+import phalanx.desktop.picking.PickingScreenView;
+import phalanx.desktop.screen.ScreenView;
+import phalanx.desktop.shapes.ShapesScreenView;
+
+/**
+ * The screens in the order of the work: what each is called, its key, what makes it. A new screen
+ * is a {@link ScreenView}, a name in {@link Screen} and a line here.
+ */
+final class Screens {
+
+  /**
+   * A screen.
+   *
+   * @param title its name in the rail
+   * @param about what it is for, in two words
+   * @param maker makes it when it is first opened, so that the window comes up soon
+   */
+  record Entry(Screen id, String title, String about, Supplier<ScreenView<?, ?>> maker) {}
+
+  private final List<Entry> all;
+
+  Screens(
+      Workspace workspace,
+      ChartCursor cursor,
+      ShapeTrialModel trials,
+      Documents documents,
+      Palette palette,
+      SongController songs) {
+    all =
+        List.of(
+            new Entry(
+                Screen.CHART,
+                "Chart",
+                "chords, form",
+                () -> new ChartScreenView(workspace, cursor, palette)),
+            new Entry(
+                Screen.SHAPES,
+                "Shapes",
+                "fretting hand",
+                () -> new ShapesScreenView(workspace, trials, palette)),
+            new Entry(
+                Screen.PICKING,
+                "Picking",
+                "right hand",
+                () -> new PickingScreenView(workspace, documents.shelf(), palette)),
+            new Entry(
+                Screen.MELODY,
+                "Melody",
+                "tune on top",
+                () ->
+                    new MelodyScreenView(
+                        workspace,
+                        documents.fills(),
+                        palette,
+                        songs::chooseAndImport,
+                        songs::importTune)),
+            new Entry(
+                Screen.ARRANGE,
+                "Arrange",
+                "both hands",
+                () -> new ArrangeScreenView(workspace, cursor, documents.fills(), palette)),
+            new Entry(
+                Screen.GUITAR,
+                "Guitar",
+                "strings",
+                () -> new GuitarScreenView(workspace, palette)));
+  }
+
+  /** All of them, in their order. */
+  List<Entry> all() {
+    return all;
+  }
+
+  /** The one that Ctrl with a digit opens: that many down the list, from 1. */
+  Optional<Entry> at(int place) {
+    return place >= 1 && place <= all.size() ? Optional.of(all.get(place - 1)) : Optional.empty();
+  }
+
+  /** Makes a screen. */
+  ScreenView<?, ?> make(Screen id) {
+    return all.stream().filter(e -> e.id() == id).findFirst().orElseThrow().maker().get();
+  }
+}
