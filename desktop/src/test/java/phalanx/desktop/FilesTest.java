@@ -300,7 +300,8 @@ class FilesTest {
     robot.interact(() -> window.app().documents().open(Demo.FILE));
     until(() -> window.workspace().song().title().equals("Harbour Lamp"));
     window.untilPlanned();
-    for (PlanFormat format : PlanFormat.values()) {
+    // Sound goes another way, see SoundTest.
+    for (PlanFormat format : Stream.of(PlanFormat.values()).filter(f -> !f.isSound()).toList()) {
       Path file = folder.resolve("plan" + format.endings().get(0));
       boolean[] done = {false};
       robot.interact(
