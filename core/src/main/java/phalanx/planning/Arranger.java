@@ -173,7 +173,7 @@ public final class Arranger {
 
   private static Arrangement put(
       SongSlots known, List<Slot> slots, FingeredNotes sounding, List<Damp> damps, ShapePlan plan) {
-    List<Slot> resting = RestingFingers.in(slots, sounding.notes(), damps, known.fit().reach());
+    List<Slot> resting = RestingFingers.in(slots, sounding.notes(), damps);
     return new Arrangement(
         known.song(),
         known.timeline(),

@@ -66,10 +66,13 @@ final class Holds {
   }
 
   private void enter(Slot slot) {
-    Map<Finger, Grip> grips = slot.asked().grips();
+    Map<Finger, Grip> grips = slot.held().grips();
     for (Finger finger : Finger.values()) {
       Hold before = open.remove(finger);
       Grip now = grips.get(finger);
+      // A finger that may rest stays where it is down already, so that what it pressed rings on.
+      boolean stays = now != null && before != null && stays(before, now);
+      now = slot.resting().contains(finger) && !stays ? null : now;
       if (now != null && before != null && stays(before, now)) {
         open.put(finger, hold(finger, now, before.fromTick(), slot.toTick()));
         continue;

@@ -3,34 +3,27 @@ package phalanx.planning;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import phalanx.arrangement.Damp;
 import phalanx.arrangement.Damper;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
-import phalanx.fretting.Grip;
-import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
-import phalanx.fretting.StretchRule;
 import phalanx.instrument.Finger;
 
 /**
  * Which fingers of each shape may rest. A finger is asked for where something it presses is struck
- * while the chord lasts, where it stops a string, and where it keeps a note that it pressed before,
- * as long as that is no stretch (common practice, no source).
+ * while the chord lasts, where it stops a string, and where it keeps a note of the tune (common
+ * practice, no source).
  */
 final class RestingFingers {
 
   private final List<Note> notes;
   private final List<Damp> damps;
-  private final Reach reach;
 
-  private RestingFingers(List<Note> notes, List<Damp> damps, Reach reach) {
+  private RestingFingers(List<Note> notes, List<Damp> damps) {
     this.notes = notes;
     this.damps = damps;
-    this.reach = reach;
   }
 
   /**
@@ -39,8 +32,8 @@ final class RestingFingers {
    * @param notes everything that sounds, by time
    * @param damps every string that is stopped
    */
-  static List<Slot> in(List<Slot> slots, List<Note> notes, List<Damp> damps, Reach reach) {
-    RestingFingers resting = new RestingFingers(notes, damps, reach);
+  static List<Slot> in(List<Slot> slots, List<Note> notes, List<Damp> damps) {
+    RestingFingers resting = new RestingFingers(notes, damps);
     List<Slot> all = new ArrayList<>();
     List<Note> goingOn = new ArrayList<>();
     int next = 0;
@@ -49,15 +42,12 @@ final class RestingFingers {
         goingOn.add(notes.get(next));
       }
       goingOn.removeIf(n -> n.part() != Note.Part.TUNE || n.endTick() <= slot.fromTick());
-      Optional<Slot> before =
-          all.isEmpty() ? Optional.empty() : Optional.of(all.get(all.size() - 1));
-      all.add(
-          slot.shape().isEmpty() ? slot : slot.resting(resting.in(slot, next, goingOn, before)));
+      all.add(slot.shape().isEmpty() ? slot : slot.resting(resting.in(slot, next, goingOn)));
     }
     return all;
   }
 
-  private Set<Finger> in(Slot slot, int firstNote, List<Note> goingOn, Optional<Slot> before) {
+  private Set<Finger> in(Slot slot, int firstNote, List<Note> goingOn) {
     Shape shape = slot.held();
     Set<Finger> rest = EnumSet.noneOf(Finger.class);
     rest.addAll(shape.grips().keySet());
@@ -72,34 +62,12 @@ final class RestingFingers {
         rest.remove(f.finger());
       }
     }
-    before.ifPresent(b -> keep(b, shape, rest));
     return rest;
   }
 
   private static void ask(Note note, Shape shape, Set<Finger> rest) {
     if (shape.finger(note.string()).equals(note.fretFinger())) {
       note.fretFinger().ifPresent(rest::remove);
-    }
-  }
-
-  /** A finger that stays where it pressed a note keeps it. */
-  private void keep(Slot before, Shape shape, Set<Finger> rest) {
-    Map<Finger, Grip> earlier = before.asked().grips();
-    Map<Finger, Grip> now = shape.grips();
-    for (Finger finger : List.copyOf(rest)) {
-      Grip there = earlier.get(finger);
-      Grip here = now.get(finger);
-      boolean stays =
-          there != null
-              && there.fret() == here.fret()
-              && there.lowString() <= here.highString()
-              && here.lowString() <= there.highString();
-      if (stays) {
-        rest.remove(finger);
-        if (StretchRule.of(shape.lifting(rest), reach).isPresent()) {
-          rest.add(finger);
-        }
-      }
     }
   }
 }
