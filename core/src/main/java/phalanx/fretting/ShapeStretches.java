@@ -61,7 +61,7 @@ public record ShapeStretches(List<Pair> pairs) {
     List<Cost> terms = new ArrayList<>();
     double saved = saved(resting);
     if (saved > 0) {
-      terms.add(Cost.term("fingers that may rest do not stretch", -saved));
+      terms.add(Cost.term("fingers at rest", -saved));
     }
     found(resting).ifPresent(t -> terms.add(Cost.term("a stretch: " + t.words(), t.weight())));
     return terms;

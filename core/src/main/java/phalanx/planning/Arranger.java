@@ -173,7 +173,11 @@ public final class Arranger {
 
   private static Arrangement put(
       SongSlots known, List<Slot> slots, FingeredNotes sounding, List<Damp> damps, ShapePlan plan) {
-    List<Slot> resting = RestingFingers.in(slots, sounding.notes(), damps);
+    Reach reach = known.fit().reach();
+    List<Slot> resting =
+        RestingFingers.in(slots, sounding.notes(), damps).stream()
+            .map(s -> withStretch(s, reach))
+            .toList();
     return new Arrangement(
         known.song(),
         known.timeline(),
@@ -183,6 +187,18 @@ public final class Arranger {
         damps,
         Holds.of(resting, sounding.added()),
         plan);
+  }
+
+  /** What the fingers that are asked for have to span is said, where it is wide. */
+  private static Slot withStretch(Slot slot, Reach reach) {
+    return StretchRule.of(slot.asked(), reach)
+        .map(
+            f -> {
+              List<Remark> more = new ArrayList<>(slot.found());
+              more.add(Remark.note(f.words()));
+              return slot.withRemarks(more);
+            })
+        .orElse(slot);
   }
 
   /** Where no chord is held the tune is fingered along the whole row of such slots. */
@@ -301,7 +317,6 @@ public final class Arranger {
         .ifPresent(f -> remarks.add(noFingers(f, reach)));
     boolean pinned = song.pins().holds(played.ref());
     if (!shape.equals(Shape.NOTHING)) {
-      StretchRule.of(shape, reach).map(f -> Remark.note(f.words())).ifPresent(remarks::add);
       return new Slot(played, Optional.of(shape), pinned, remarks, List.of(), heard, tune);
     }
     List<ShapeSuggestion> ways = List.of();

@@ -163,7 +163,7 @@ final class NeckPainter {
     }
     gc.setLineCap(StrokeLineCap.BUTT);
     Font font = TypeFace.bold(dot + 2.5);
-    String shade = rests ? "text" : "finger-text";
+    String shade = rests ? "finger" : "finger-text";
     ink.centre(finger.sign(), x, (low + high) / 2 + dot * 0.45, font, palette.get(shade));
   }
 
