@@ -30,6 +30,7 @@ import phalanx.theory.Pitch;
  * @param beats how long it is, quarters
  * @param lines its notes in each colour: as docs/tune.md writes them, with degrees for letters
  * @param over the kinds of chords it is written over
+ * @throws IllegalArgumentException if it lasts not 1 to 8 beats, or lacks a colour
  */
 public record Fill(
     String name, String about, int beats, Map<Colour, String> lines, Set<Kind> over) {

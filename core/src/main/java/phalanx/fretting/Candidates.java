@@ -31,6 +31,7 @@ public final class Candidates extends AbstractList<RatedShape> {
    * Candidates, at least one; the same object if the list is one already.
    *
    * @param all whether these are all shapes there are, or only the cheapest
+   * @throws IllegalArgumentException if there is none
    */
   public static Candidates of(List<RatedShape> shapes, boolean all) {
     return shapes instanceof Candidates c ? c : new Candidates(shapes, all);

@@ -8,6 +8,7 @@ import phalanx.instrument.Tuning;
  * Frets without fingers, as a player writes a shape down.
  *
  * @param frets low to high, from the capo, 0 open, {@link Shape#SILENT} for a string left out
+ * @throws IllegalArgumentException if there are not six frets, or one is out of range
  */
 public record FretRow(List<Integer> frets) {
 

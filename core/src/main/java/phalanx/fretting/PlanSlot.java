@@ -12,6 +12,8 @@ import java.util.stream.IntStream;
  * @param pinned a candidate with the shape the player insists on, if any; others of that shape may
  *     be chosen as well
  * @param changeMillis time the hand has to come here from the slot before, ms, more than 0
+ * @throws IllegalArgumentException if the pinned candidate is none of them, or the time is not
+ *     above 0
  */
 public record PlanSlot(List<RatedShape> candidates, OptionalInt pinned, double changeMillis) {
 

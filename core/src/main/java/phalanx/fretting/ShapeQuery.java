@@ -20,6 +20,7 @@ import phalanx.theory.NoteName;
  * @param sounding strings that must sound because the picking hand wants them, 0 for ⑥ to 5 for ①
  * @param guitar the guitar, with its capo
  * @param hand the fretting hand
+ * @throws IllegalArgumentException if the highest fret is out of range
  */
 public record ShapeQuery(
     Chord chord,

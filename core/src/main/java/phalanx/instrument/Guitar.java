@@ -19,6 +19,7 @@ import phalanx.text.Phrase;
  *     partial one. A string it leaves free rings from the nut.
  * @param bodyJoin fret at which neck and body meet, 10 to 16
  * @param cutaway whether the body leaves room for the hand beyond
+ * @throws IllegalArgumentException if a measure is out of range
  */
 public record Guitar(
     Tuning tuning,

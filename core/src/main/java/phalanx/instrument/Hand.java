@@ -16,6 +16,7 @@ import java.util.Locale;
  * @param thumbOver whether the thumb may come over the neck to hold string ⑥
  * @param stretches whether spans beyond the limit, up to {@link #STRETCH} times, are allowed
  * @param pace how quickly the fingers change place
+ * @throws IllegalArgumentException if a measure is out of range
  */
 public record Hand(
     Size size, double scale, double comfort, boolean thumbOver, boolean stretches, Pace pace) {

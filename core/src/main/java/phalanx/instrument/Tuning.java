@@ -11,6 +11,7 @@ import phalanx.theory.Pitch;
  * The pitches of six open strings.
  *
  * @param strings low to high: string ⑥ first
+ * @throws IllegalArgumentException if there are not six strings, or one is out of range
  */
 public record Tuning(List<Pitch> strings) {
 

@@ -11,6 +11,8 @@ import phalanx.theory.Meter;
  *
  * @param heldTicks how long the last note of the bar before goes on into this one; 0 if it does not
  * @param notes the notes that begin here, in order, none before the held one ends
+ * @throws IllegalArgumentException if a note begins before the one before it ends, or the time held
+ *     is below 0
  */
 public record BarTune(int heldTicks, List<TuneNote> notes) {
 

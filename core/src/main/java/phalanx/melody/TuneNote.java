@@ -16,6 +16,8 @@ import phalanx.technique.Technique;
  * @param slur how it is made from the note before, if it is not plucked
  * @param graces short notes just before it
  * @param techniques what is special about how it is played
+ * @throws IllegalArgumentException if its time is below 0, its length not above 0 or it has no
+ *     pitch
  */
 public record TuneNote(
     int tick,

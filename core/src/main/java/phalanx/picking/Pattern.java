@@ -13,6 +13,7 @@ import java.util.stream.Stream;
  * @param name what the player calls it
  * @param lengthTicks length of the bars it fills
  * @param steps what is struck when, in order
+ * @throws IllegalArgumentException if a step is out of order or outside the bar
  */
 public record Pattern(String name, int lengthTicks, List<Step> steps) {
 

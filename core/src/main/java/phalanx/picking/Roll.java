@@ -7,6 +7,7 @@ import phalanx.theory.Ticks;
  *
  * @param towardsTreble whether it goes from the low strings to the high ones
  * @param speed time from string to string in sixty-fourth notes, 1 to 8
+ * @throws IllegalArgumentException if a step of the roll is out of range
  */
 public record Roll(boolean towardsTreble, int speed) {
 

@@ -51,6 +51,7 @@ public sealed interface Stroke {
    *
    * @param strokes how often, 2 to 8
    * @param parts how many would fill a beat, 2 to 8
+   * @throws IllegalArgumentException if there are not 2 to 8 strokes in all, or to a beat
    */
   record Tremolo(Role role, Force force, int strokes, int parts) implements OnRole {
 

@@ -12,6 +12,8 @@ import phalanx.theory.Meter;
  * @param meter the metre it is written in
  * @param pattern the strokes; a whole number of bars long
  * @param ending what is played in the last bar of a song instead; one bar long
+ * @throws IllegalArgumentException if it is not 1 to 16 whole bars long, or has no strokes in its
+ *     metre
  */
 public record WrittenPattern(
     String title, String words, Meter meter, Pattern pattern, Optional<Pattern> ending)

@@ -16,6 +16,7 @@ import phalanx.theory.Meter;
  * @param repeatStart whether a repeated passage starts with this bar
  * @param plays how often the passage ending here is played; 1 where no repeat ends
  * @param passes the times through in which it is played, as a first or second ending; empty for all
+ * @throws IllegalArgumentException if tempo, number of plays or a chord’s place are out of range
  */
 public record Bar(
     int id,

@@ -20,6 +20,7 @@ import phalanx.theory.Meter;
  * The written form of a song: its sections and bars. {@link ChartEdits} changes it.
  *
  * @param sections the sections in order; no two sections or bars share an identity
+ * @throws IllegalArgumentException if two sections or bars have the same number
  */
 public record Chart(List<Section> sections) {
 

@@ -5,6 +5,7 @@ package phalanx.song;
  *
  * @param tick ticks from the start of the bar, 0 or more
  * @param harmony what begins there
+ * @throws IllegalArgumentException if the chord comes before its bar
  */
 public record ChordChange(int tick, Harmony harmony) {
 

@@ -9,6 +9,7 @@ import phalanx.theory.Meter;
  * @param tempo quarter notes a minute it begins with, 20 to 400
  * @param swing how eighths are played
  * @param pickupTicks length of the first bar where it is a pick-up, less than a bar; 0 for none
+ * @throws IllegalArgumentException if tempo or pick-up are out of range
  */
 public record Feel(Meter meter, double tempo, Swing swing, int pickupTicks) {
 

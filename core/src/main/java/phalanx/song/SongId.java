@@ -9,6 +9,7 @@ import java.util.regex.Pattern;
  * its file change.
  *
  * @param text 1 to {@value #LONGEST} letters of the Latin alphabet, digits and hyphens
+ * @throws IllegalArgumentException if the text is none that identifies a song
  */
 public record SongId(String text) {
 

@@ -6,6 +6,7 @@ import phalanx.theory.Ticks;
  * How late the second of two eighths falls. Written time stays straight; swing is how it is played.
  *
  * @param percent share of the beat that the first eighth takes, 50 for straight to 75
+ * @throws IllegalArgumentException if the share is out of range
  */
 public record Swing(int percent) {
 

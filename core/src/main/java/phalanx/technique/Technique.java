@@ -107,6 +107,7 @@ public sealed interface Technique {
    * @param quarters how far, in quarters of a whole tone, 1 to 6
    * @param release whether it is let back while it sounds
    * @param before whether it is pushed before the pluck
+   * @throws IllegalArgumentException if it is pushed no quarter or more than six
    */
   record Bend(int quarters, boolean release, boolean before) implements Technique {
 

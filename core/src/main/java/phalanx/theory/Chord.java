@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
  * @param suffix the canonical suffix in plain characters, such as {@code m7b5}; empty for major
  * @param tones the tones from the root upward, the root first
  * @param slash the bass, where the symbol names one after a slash
+ * @throws IllegalArgumentException if the first tone is not the root
  */
 public record Chord(NoteName root, String suffix, List<ChordTone> tones, Optional<NoteName> slash) {
 

@@ -11,6 +11,7 @@ import java.util.regex.Pattern;
  *
  * @param count the upper number, 1 to 32
  * @param unit the lower number: 2, 4, 8 or 16
+ * @throws IllegalArgumentException if it is no metre
  */
 public record Meter(int count, int unit) {
 

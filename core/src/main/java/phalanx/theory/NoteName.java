@@ -7,6 +7,7 @@ import java.util.Optional;
  *
  * @param letter the letter
  * @param alteration semitones sharp (positive) or flat (negative), -3 to 3
+ * @throws IllegalArgumentException if the alteration is out of range
  */
 public record NoteName(Letter letter, int alteration) {
 
