@@ -12,6 +12,7 @@ import java.util.concurrent.TimeoutException;
 import javafx.scene.control.ListView;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
@@ -180,5 +181,30 @@ class FindingsScreenTest {
     assertThat(text(robot, "#inspector-details")).startsWith("Finger 3 comes down");
     robot.type(KeyCode.ESCAPE);
     assertThat(text(robot, "#inspector-details")).doesNotContain("comes down");
+  }
+
+  /**
+   * What the plan stops by itself is pressed in; pressing lets it ring, pressing again does not.
+   */
+  @Test
+  void aStringThatThePlanStopsIsLeftToRing(FxRobot robot) throws TimeoutException {
+    int high =
+        workspace().arrangementProperty().get().slots().stream()
+            .filter(s -> s.held().fretText().startsWith("x 15"))
+            .mapToInt(s -> workspace().arrangementProperty().get().slots().indexOf(s))
+            .findFirst()
+            .orElseThrow();
+    robot.interact(() -> workspace().chord().select(high));
+    ToggleButton sixth = robot.lookup("#damp-6").queryAs(ToggleButton.class);
+    assertThat(sixth.isSelected()).isTrue();
+    assertThat(text(robot, "#inspector-details")).contains("⑥ stopped, not being in the chord");
+    click(robot, "#damp-6");
+    until(() -> workspace().damps().ringing().contains(0) && !sixth.isSelected());
+    until(() -> !text(robot, "#inspector-details").contains("⑥ stopped"));
+    assertThat(desk().open()).noneMatch(f -> f.finding().rule().startsWith("rings"));
+    click(robot, "#damp-6");
+    until(() -> workspace().damps().ringing().isEmpty() && sixth.isSelected());
+    robot.push(KeyCode.CONTROL, KeyCode.Z);
+    until(() -> workspace().damps().ringing().contains(0));
   }
 }
