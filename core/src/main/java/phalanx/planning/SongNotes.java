@@ -326,7 +326,7 @@ public final class SongNotes {
         boolean there =
             p.slurredFrom()
                 .map(t -> made.getOrDefault(t, Set.of()).contains(p.string()))
-                .orElseGet(() -> fingers.get(at).finger(p.string()).isPresent());
+                .orElseGet(() -> p.slur().isEmpty() && p.isMade(fingers.get(at)));
         if (there) {
           strings.add(p.string());
         } else if (p.slur().isPresent()) {

@@ -112,6 +112,22 @@ class TuneLawsTest {
                         2828, 573789, 348660, 1042494, 896320, 550156, 10354, 626209, 179683)))));
   }
 
+  /** With a pick nobody touches the harmonic, so that nothing can be slid to from it. */
+  @Test
+  void whatIsSlurredFromAHarmonicThatIsLeftOutIsLeftOutToo() {
+    laws(
+        ARRANGER.arrange(
+            DrawnSongs.withTechniques(
+                new Draws(
+                    List.of(
+                        0, 0, 0, 1, 0, 0, 1, 0, 2, 1, 0, 0, 3, 0, 1, 0, 0, 0, 0, 0, 2, 19, 392496,
+                        198959, 1001314, 443569, 838258, 1038368, 676780, 700145, 790985, 811152,
+                        821692, 944236, 230195, 997256, 731414, 684259, 573262, 999256, 774404,
+                        817741, 448149, 286568, 232906, 231022, 1025290, 460785, 380689, 908656,
+                        872055, 895509, 144049, 866378, 779528, 395449, 37399, 175982, 589891,
+                        757392, 64517)))));
+  }
+
   /** Two fingers slide together and no finger plucks the first note of the other's. */
   @Test
   void aFingerThatDoesNotSlideAlongLifts() {
