@@ -34,6 +34,11 @@ public record PlanSlot(List<RatedShape> candidates, OptionalInt pinned, double c
     return new PlanSlot(Candidates.of(more, row().all()), pinned, changeMillis);
   }
 
+  /** The same with others in the place of all candidates, as many. */
+  public PlanSlot with(List<RatedShape> others) {
+    return new PlanSlot(Candidates.of(others, row().all()), pinned, changeMillis);
+  }
+
   /** The same where the hand has another time to come, ms. */
   public PlanSlot in(double millis) {
     return new PlanSlot(candidates, pinned, millis);

@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.Slot;
 import phalanx.findings.BrokenPins;
 import phalanx.findings.BusyFingers;
 import phalanx.findings.Changes;
@@ -43,7 +42,10 @@ final class Refinement {
   private static final int ROUNDS = 8;
 
   /** Rounds that may bring nothing better before it is left at that. */
-  private static final int PATIENCE = 2;
+  private static final int PATIENCE = 3;
+
+  /** The chord of a finding, the next, the one before, as ways out are looked for too. */
+  private static final int[] BESIDE = {0, 1, -1};
 
   /** What no other shape changes: too little time for a finger of the picking hand, a pin. */
   private static final Set<String> NOT_OF_SHAPES =
@@ -93,7 +95,7 @@ final class Refinement {
     int idle = 0;
     for (int round = 0; round < ROUNDS && idle < PATIENCE && isHard(now); round++) {
       check.run();
-      Optional<PlanProblem> corrected = corrected(now);
+      Optional<PlanProblem> corrected = corrected(now, round);
       if (corrected.isEmpty()) {
         break;
       }
@@ -118,8 +120,14 @@ final class Refinement {
     return new Played(arrangement, performance, Review.of(performance));
   }
 
-  /** What is to be solved next; empty where there is nothing to choose at any finding. */
-  private Optional<PlanProblem> corrected(Played played) {
+  /**
+   * What is to be solved next; empty where there is nothing to choose at any finding. By turns a
+   * finding weighs on the shape it is found with, on the one after it and on the one before, and
+   * from the second turn on on all ways to finger the same frets.
+   */
+  private Optional<PlanProblem> corrected(Played played, int round) {
+    int beside = BESIDE[round % BESIDE.length];
+    boolean widely = round >= BESIDE.length;
     Arrangement a = played.arrangement();
     List<PlanSlot> slots = new ArrayList<>(a.plan().problem().slots());
     boolean changed = correctTimes(played, slots);
@@ -131,7 +139,7 @@ final class Refinement {
           int at = slotAt(a, tick);
           boolean rests = correctResting(a, slots, at, corrected);
           rests |= at > 0 && correctResting(a, slots, at - 1, corrected);
-          changed |= rests || weigh(a, slots, at, grade);
+          changed |= rests || weigh(a, slots, at + beside, grade, widely);
         }
       }
     }
@@ -169,32 +177,46 @@ final class Refinement {
     return changed;
   }
 
-  /** A shape of which fingers were expected to rest that are needed. */
+  /**
+   * A chord of which fingers were expected to rest that are needed: there nothing is expected of
+   * any shape any more.
+   */
   private static boolean correctResting(
       Arrangement a, List<PlanSlot> slots, int at, Set<Integer> corrected) {
-    Slot slot = a.slots().get(at);
-    RatedShape chosen = a.plan().chosen(at);
-    boolean needed = !slot.resting().containsAll(chosen.resting());
+    boolean needed = !a.slots().get(at).resting().containsAll(a.plan().chosen(at).resting());
     if (!needed || !corrected.add(at)) {
       return false;
     }
     Reach reach = a.plan().problem().changes().reach();
-    ShapeStretches stretches = ShapeStretches.of(chosen.shape(), reach);
-    double more = stretches.cost(slot.resting()) - stretches.cost(chosen.resting());
-    int candidate = a.plan().choice(at);
-    slots.set(at, slots.get(at).with(candidate, chosen.resting(slot.resting(), more)));
+    List<RatedShape> all = new ArrayList<>();
+    for (RatedShape one : slots.get(at).candidates()) {
+      ShapeStretches stretches = ShapeStretches.of(one.shape(), reach);
+      double more = stretches.cost(Set.of()) - stretches.cost(one.resting());
+      all.add(one.resting().isEmpty() ? one : one.resting(Set.of(), more));
+    }
+    slots.set(at, slots.get(at).with(all));
     return true;
   }
 
   /** Lets a finding weigh on the shape it is found with, where there is another. */
-  private static boolean weigh(Arrangement a, List<PlanSlot> slots, int at, Grade grade) {
+  private static boolean weigh(
+      Arrangement a, List<PlanSlot> slots, int at, Grade grade, boolean widely) {
+    if (at < 0 || at >= slots.size()) {
+      return false;
+    }
     PlanSlot slot = slots.get(at);
-    int candidate = a.plan().choice(at);
     if (slot.pinned().isPresent() || slot.candidates().size() < 2) {
       return false;
     }
     CostTerm term = grade == Grade.CANNOT ? CostTerm.CANNOT_BE_DONE : CostTerm.WILL_BE_HEARD;
-    slots.set(at, slot.with(candidate, slot.candidates().get(candidate).finding(term.weight())));
+    RatedShape chosen = a.plan().chosen(at);
+    for (int c = 0; c < slot.candidates().size(); c++) {
+      RatedShape one = slots.get(at).candidates().get(c);
+      boolean same = widely && one.shape().sameFrets(chosen.shape());
+      if (c == a.plan().choice(at) || same) {
+        slots.set(at, slots.get(at).with(c, one.finding(term.weight())));
+      }
+    }
     return true;
   }
 }

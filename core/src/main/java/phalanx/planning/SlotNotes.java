@@ -128,6 +128,7 @@ public final class SlotNotes {
           strings.room(
               strings.wanted(pluck, ref, lowest, placed.tick()),
               pluck,
+              ref,
               lowest,
               most,
               placed.tick(),

@@ -112,6 +112,7 @@ final class StrokeStrings {
   Optional<Integer> room(
       Optional<Integer> wanted,
       Stroke.Pluck pluck,
+      NoteRef ref,
       int lowest,
       int highest,
       int tick,
@@ -120,6 +121,16 @@ final class StrokeStrings {
     if (wanted.isEmpty() || isFree(wanted.get(), pluck, highest, tick, ring, taken)) {
       return wanted;
     }
+    // A pin that cannot be kept is said; otherwise the player's stroke would go in silence.
+    wanted
+        .filter(s -> song.pins().string(ref).equals(Optional.of(s)))
+        .ifPresent(
+            s ->
+                found(
+                    Remark.Kind.PIN,
+                    StringSign.of(s) + " is pinned for a stroke here and is the tune’s or taken",
+                    tick,
+                    s));
     if (!ring.sounds(tick)) {
       return Optional.empty();
     }
