@@ -40,7 +40,7 @@ public record Advised(
     Reach reach = a.plan().problem().changes().reach();
     double span =
         a.slots().stream()
-            .flatMap(s -> s.shape().flatMap(reach::widestSpan).stream())
+            .flatMap(s -> reach.widestSpan(s.asked()).stream())
             .mapToDouble(Reach.Span::millimetres)
             .max()
             .orElse(0);

@@ -93,7 +93,7 @@ final class BarTrial {
     double span =
         a.slots().stream()
             .filter(s -> s.played().ref().bar() == at.bar())
-            .flatMap(s -> s.shape().flatMap(reach::widestSpan).stream())
+            .flatMap(s -> reach.widestSpan(s.asked()).stream())
             .mapToDouble(Reach.Span::millimetres)
             .max()
             .orElse(0);
