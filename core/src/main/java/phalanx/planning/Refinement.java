@@ -16,6 +16,7 @@ import phalanx.findings.Found;
 import phalanx.findings.Grade;
 import phalanx.findings.MissingShapes;
 import phalanx.findings.Review;
+import phalanx.findings.Tally;
 import phalanx.fretting.CostTerm;
 import phalanx.fretting.PlanProblem;
 import phalanx.fretting.PlanSlot;
@@ -51,17 +52,22 @@ final class Refinement {
   private static final Set<String> NOT_OF_SHAPES =
       Set.of(FingersTooSoon.NAME, BusyFingers.NAME, BrokenPins.NAME, MissingShapes.NAME);
 
-  /** A plan, played and looked through. */
-  private record Played(Arrangement arrangement, Performance performance, Review review) {
+  /**
+   * A plan, played and looked through.
+   *
+   * @param found everything that was found; what the player accepted changes no plan, so it counts
+   */
+  private record Played(
+      Arrangement arrangement, Performance performance, List<Found> found, Tally tally) {
 
     /** Cost without what was found, so that rounds can be compared. */
     double cost() {
       ShapePlan plan = arrangement.plan();
-      double found = 0;
+      double weighed = 0;
       for (int i = 0; i < arrangement.slots().size(); i++) {
-        found += plan.chosen(i).found();
+        weighed += plan.chosen(i).found();
       }
-      return plan.cost() - found;
+      return plan.cost() - weighed;
     }
 
     boolean isBetterThan(Played other) {
@@ -69,8 +75,8 @@ final class Refinement {
     }
 
     private static final Comparator<Played> ORDER =
-        Comparator.<Played>comparingInt(p -> p.review.tally().cannot())
-            .thenComparingInt(p -> p.review.tally().heard())
+        Comparator.<Played>comparingInt(p -> p.tally.cannot())
+            .thenComparingInt(p -> p.tally.heard())
             .thenComparingDouble(Played::cost);
   }
 
@@ -107,7 +113,7 @@ final class Refinement {
   }
 
   private static boolean isHard(Played played) {
-    return played.review().findings().stream().anyMatch(Refinement::isOfShapes);
+    return played.found().stream().anyMatch(Refinement::isOfShapes);
   }
 
   private static boolean isOfShapes(Found found) {
@@ -117,7 +123,10 @@ final class Refinement {
   private Played played(ShapePlan plan) {
     Arrangement arrangement = play.apply(plan);
     Performance performance = Performance.of(arrangement);
-    return new Played(arrangement, performance, Review.of(performance));
+    Review review = Review.of(performance);
+    List<Found> all = new ArrayList<>(review.findings());
+    all.addAll(review.accepted());
+    return new Played(arrangement, performance, all, Tally.of(all));
   }
 
   /**
@@ -132,7 +141,7 @@ final class Refinement {
     List<PlanSlot> slots = new ArrayList<>(a.plan().problem().slots());
     boolean changed = correctTimes(played, slots);
     Set<Integer> corrected = new HashSet<>();
-    for (Found found : played.review().findings()) {
+    for (Found found : played.found()) {
       Grade grade = found.finding().grade();
       if (isOfShapes(found)) {
         for (int tick : found.ticks()) {

@@ -13,7 +13,9 @@ import phalanx.findings.Review;
 import phalanx.fretting.CostDifference;
 import phalanx.planning.Arranger;
 import phalanx.song.DrawnSongs;
+import phalanx.song.FindingRef;
 import phalanx.song.OwnSongs;
+import phalanx.song.Pins;
 import phalanx.song.Song;
 import phalanx.testing.Draws;
 
@@ -70,5 +72,21 @@ class OwnWaysOutTest {
   @Property(tries = 30)
   void noFindingIsLeftThatAWayOutOfThePlansOwnKindClears(@ForAll Draws draws) {
     assertThat(missed(DrawnSongs.withTune(draws))).isEmpty();
+  }
+
+  /** What the player leaves as it is stays as it is: the plan does not change by it. */
+  @Property(tries = 20)
+  void acceptingAFindingChangesNoPlan(@ForAll Draws draws) {
+    Song song = DrawnSongs.withTune(draws);
+    Arrangement before = new Arranger().arrange(song);
+    Pins pins = song.pins();
+    for (Found found : Review.of(before).findings()) {
+      for (FindingRef ref : found.refs()) {
+        pins = pins.accepting(ref, "");
+      }
+    }
+    Arrangement after = new Arranger().arrange(song.withPins(pins));
+    assertThat(after.notes()).isEqualTo(before.notes());
+    assertThat(after.plan().shapes()).isEqualTo(before.plan().shapes());
   }
 }
