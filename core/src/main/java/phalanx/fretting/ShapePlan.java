@@ -73,6 +73,11 @@ public final class ShapePlan {
     return problem.slots().get(slot).candidates().get(choice[slot]);
   }
 
+  /** A plan of the same problem with other candidates. */
+  public ShapePlan choosing(int[] candidates) {
+    return new ShapePlan(problem, candidates.clone(), before, after);
+  }
+
   /** The number of the candidate chosen for a slot. */
   public int choice(int slot) {
     return choice[slot];

@@ -42,6 +42,11 @@ final class Refinement {
   /** Rounds after the first plan: each leads around at least one more shape with a finding. */
   private static final int ROUNDS = 8;
 
+  /** The same in songs of more chords than {@link #LONG}, where the player would wait. */
+  private static final int FEWER_ROUNDS = 3;
+
+  private static final int LONG = 60;
+
   /** Rounds that may bring nothing better before it is left at that. */
   private static final int PATIENCE = 3;
 
@@ -68,6 +73,18 @@ final class Refinement {
         weighed += plan.chosen(i).found();
       }
       return plan.cost() - weighed;
+    }
+
+    /** The plan with what was found where, by slots. */
+    PlanSeams.Found passages() {
+      int[] weights = new int[arrangement.slots().size()];
+      for (Found one : found) {
+        if (one.finding().grade().isHard()) {
+          int weight = one.finding().grade() == Grade.CANNOT ? PlanSeams.CANNOT : 1;
+          one.ticks().forEach(t -> weights[slotAt(arrangement, t)] += weight);
+        }
+      }
+      return new PlanSeams.Found(arrangement.plan(), weights);
     }
 
     boolean isBetterThan(Played other) {
@@ -99,13 +116,18 @@ final class Refinement {
     Played best = played(first);
     Played now = best;
     int idle = 0;
-    for (int round = 0; round < ROUNDS && idle < PATIENCE && isHard(now); round++) {
+    int rounds = now.arrangement().slots().size() > LONG ? FEWER_ROUNDS : ROUNDS;
+    for (int round = 0; round < rounds && idle < PATIENCE && isHard(now); round++) {
       check.run();
       Optional<PlanProblem> corrected = corrected(now, round);
       if (corrected.isEmpty()) {
         break;
       }
       now = played(PlanSolver.solve(corrected.get(), now.arrangement().plan()));
+      if (!now.isBetterThan(best)) {
+        // Better in one passage and worse in another: the better of each.
+        now = PlanSeams.between(best.passages(), now.passages()).map(this::played).orElse(now);
+      }
       idle = now.isBetterThan(best) ? 0 : idle + 1;
       best = idle == 0 ? now : best;
     }
