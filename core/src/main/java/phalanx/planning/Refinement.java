@@ -42,11 +42,6 @@ final class Refinement {
   /** Rounds after the first plan: each leads around at least one more shape with a finding. */
   private static final int ROUNDS = 8;
 
-  /** The same in songs of more chords than {@link #LONG}, where the player would wait. */
-  private static final int FEWER_ROUNDS = 3;
-
-  private static final int LONG = 60;
-
   /** Rounds that may bring nothing better before it is left at that. */
   private static final int PATIENCE = 3;
 
@@ -116,7 +111,7 @@ final class Refinement {
     Played best = played(first);
     Played now = best;
     int idle = 0;
-    int rounds = now.arrangement().slots().size() > LONG ? FEWER_ROUNDS : ROUNDS;
+    int rounds = rounds(now.arrangement().slots().size());
     for (int round = 0; round < rounds && idle < PATIENCE && isHard(now); round++) {
       check.run();
       Optional<PlanProblem> corrected = corrected(now, round);
@@ -132,6 +127,11 @@ final class Refinement {
       best = idle == 0 ? now : best;
     }
     return best.arrangement();
+  }
+
+  /** The same in long songs, where the player would wait, by their chords. */
+  private static int rounds(int chords) {
+    return chords <= 60 ? ROUNDS : chords <= 400 ? 3 : 1;
   }
 
   private static boolean isHard(Played played) {
