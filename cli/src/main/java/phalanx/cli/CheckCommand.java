@@ -62,8 +62,8 @@ final class CheckCommand implements Callable<Integer> {
           Phrase.of(
               "%s %s: %s",
               found.finding().grade().sign(), found.where(), found.finding().message()));
-      for (Suggestion remedy : Suggestions.of(arranger, arrangement, found)) {
-        out.println("    " + remedy.line(review.tally()));
+      for (Suggestion suggestion : Suggestions.of(arranger, arrangement, found)) {
+        out.println("    " + suggestion.line(review.tally()));
       }
     }
     for (Found found : review.accepted()) {

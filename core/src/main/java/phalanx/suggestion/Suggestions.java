@@ -46,7 +46,7 @@ public final class Suggestions {
   /** Ways out of a finding, those that leave least first; none that trades it for another. */
   public static List<Suggestion> of(Arranger arranger, Arrangement arrangement, Found found) {
     Review before = Review.of(arrangement);
-    List<Suggestion> remedies = new ArrayList<>();
+    List<Suggestion> suggestions = new ArrayList<>();
     List<Stream<PossibleEdit>> kinds = new ArrayList<>(kinds(arrangement, found));
     kinds.add(PinSuggestions.around(arrangement, found));
     Set<String> seen = new HashSet<>();
@@ -54,12 +54,12 @@ public final class Suggestions {
       kind.filter(w -> seen.add(w.words()))
           .filter(w -> !w.edit().apply(arrangement.song()).equals(arrangement.song()))
           .flatMap(w -> tried(arranger, w, found, before, arrangement).stream())
-          .limit(Math.min(MOST_OF_A_KIND, MOST - remedies.size()))
-          .forEach(remedies::add);
+          .limit(Math.min(MOST_OF_A_KIND, MOST - suggestions.size()))
+          .forEach(suggestions::add);
     }
     // Those that leave as much stay in the order of their kinds, the mildest first.
-    remedies.sort(Comparator.comparing(Suggestion::left));
-    return remedies;
+    suggestions.sort(Comparator.comparing(Suggestion::left));
+    return suggestions;
   }
 
   private static Optional<Suggestion> tried(

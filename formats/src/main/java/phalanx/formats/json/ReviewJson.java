@@ -9,6 +9,7 @@ import java.util.function.Function;
 import phalanx.arrangement.Arrangement;
 import phalanx.findings.Found;
 import phalanx.findings.Review;
+import phalanx.fretting.CostDifference;
 import phalanx.instrument.StringSign;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.suggestion.Suggestion;
@@ -76,11 +77,12 @@ public final class ReviewJson {
     node.put("unit", found.finding().unit());
   }
 
-  private static void fix(ObjectNode node, Suggestion remedy) {
-    node.put("words", remedy.words());
-    node.put("findings", remedy.left().all());
-    node.put("extraCost", Math.round(remedy.extraCost() * 100) / 100.0);
-    remedy
+  private static void fix(ObjectNode node, Suggestion suggestion) {
+    node.put("words", suggestion.words());
+    node.put("findings", suggestion.left().all());
+    double ease = CostDifference.of(suggestion.extraCost()).ease();
+    node.put("extraCost", Math.round(ease * 100) / 100.0);
+    suggestion
         .ceiling()
         .ifPresentOrElse(
             t -> node.put("tempoCeiling", Math.floor(t)), () -> node.putNull("tempoCeiling"));
