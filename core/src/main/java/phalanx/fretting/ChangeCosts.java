@@ -182,6 +182,12 @@ public final class ChangeCosts {
     return needed <= available ? 0 : HEARD + LATE * (needed / available - 1);
   }
 
+  /** What of a change's cost is for findings: that it is late, a note cut off, a slur lost. */
+  double found(HandState from, HandState to, double available) {
+    boolean late = millisNeeded(from, to) > available;
+    return (late ? HEARD : 0) + (from.cutsOff(to) ? HEARD : 0) + (from.losesSlur(to) ? HEARD : 0);
+  }
+
   /** The cost of a change, finger by finger in words; it sums to what the planner uses. */
   public Cost explain(Stance from, Stance to, double available) {
     HandState a = state(from);

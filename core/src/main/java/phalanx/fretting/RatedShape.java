@@ -9,7 +9,7 @@ import phalanx.instrument.Finger;
  * @param shape the fingered shape
  * @param cost its cost, without unit; 1 is about a stretch at the limit of the hand
  * @param resting the fingers that may rest
- * @param found what of the cost is for what was found when it was played in the song
+ * @param found what of the cost is for findings: a wide stretch, what was found when it was played
  * @param entry how the hand stands when it comes
  * @param exit how it stands when it goes on
  */
@@ -39,9 +39,15 @@ public record RatedShape(
    * The same where other fingers may rest than was thought.
    *
    * @param more what it then costs more
+   * @param moreFound what of that is for findings
    */
-  public RatedShape resting(Set<Finger> other, double more) {
+  public RatedShape resting(Set<Finger> other, double more, double moreFound) {
     return new RatedShape(
-        shape, cost + more, other, found, entry.correcting(other), exit.correcting(other));
+        shape,
+        cost + more,
+        other,
+        found + moreFound,
+        entry.correcting(other),
+        exit.correcting(other));
   }
 }

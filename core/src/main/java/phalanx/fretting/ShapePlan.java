@@ -93,6 +93,20 @@ public final class ShapePlan {
     return cost;
   }
 
+  /** Cost of the whole plan without what is found in it: how hard it is for the hands. */
+  public double ease() {
+    double found = 0;
+    for (int i = 0; i < choice.length; i++) {
+      found += chosen(i).found();
+      if (i > 0) {
+        HandState from = exit(i - 1, choice[i - 1]);
+        HandState to = entry(i, choice[i]);
+        found += problem.changes().found(from, to, problem.slots().get(i).changeMillis());
+      }
+    }
+    return cost() - found;
+  }
+
   /** Whether no better plan exists at all; otherwise none does among the shapes that were tried. */
   public boolean exact() {
     return problem.complete();

@@ -53,7 +53,12 @@ public record ShapeStretches(List<Pair> pairs) {
    * @param resting the fingers that may rest
    */
   public double cost(Set<Finger> resting) {
-    return found(resting).map(CostTerm::weight).orElse(0.0) - saved(resting);
+    return foundWeight(resting) - saved(resting);
+  }
+
+  /** What of it is for a stretch that is found. */
+  public double foundWeight(Set<Finger> resting) {
+    return found(resting).map(CostTerm::weight).orElse(0.0);
   }
 
   /** The same term by term. */

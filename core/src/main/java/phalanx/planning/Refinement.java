@@ -62,12 +62,7 @@ final class Refinement {
 
     /** Cost without what was found, so that rounds can be compared. */
     double cost() {
-      ShapePlan plan = arrangement.plan();
-      double weighed = 0;
-      for (int i = 0; i < arrangement.slots().size(); i++) {
-        weighed += plan.chosen(i).found();
-      }
-      return plan.cost() - weighed;
+      return arrangement.plan().ease();
     }
 
     /** The plan with what was found where, by slots. */
@@ -223,7 +218,8 @@ final class Refinement {
     for (RatedShape one : slots.get(at).candidates()) {
       ShapeStretches stretches = ShapeStretches.of(one.shape(), reach);
       double more = stretches.cost(Set.of()) - stretches.cost(one.resting());
-      all.add(one.resting().isEmpty() ? one : one.resting(Set.of(), more));
+      double found = stretches.foundWeight(Set.of()) - stretches.foundWeight(one.resting());
+      all.add(one.resting().isEmpty() ? one : one.resting(Set.of(), more, found));
     }
     slots.set(at, slots.get(at).with(all));
     return true;

@@ -12,6 +12,7 @@ import phalanx.fretting.RatedShape;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapeStretches;
+import phalanx.fretting.Stance;
 import phalanx.instrument.Finger;
 import phalanx.picking.PatternHeard;
 
@@ -58,8 +59,9 @@ record StruckShape(Shape shape, Set<Integer> struck, List<Cost> heard, ShapeStre
   List<Cost> terms(RatedShape rated) {
     List<Cost> terms = new ArrayList<>(heard);
     terms.addAll(stretches.terms(rated.resting()));
-    if (rated.found() != 0) {
-      terms.add(Cost.term("found when it is played", rated.found()));
+    double played = rated.found() - stretches.foundWeight(rated.resting());
+    if (played > 0) {
+      terms.add(Cost.term("found when it is played", played));
     }
     return terms;
   }
@@ -79,7 +81,10 @@ record StruckShape(Shape shape, Set<Integer> struck, List<Cost> heard, ShapeStre
 
   /** A candidate without a tune. */
   RatedShape rated(double held) {
-    return new RatedShape(shape, cost(held), resting(Set.of()));
+    Set<Finger> resting = resting(Set.of());
+    Stance stance = Stance.of(shape, resting);
+    double found = stretches.foundWeight(resting);
+    return new RatedShape(shape, cost(held), resting, found, stance, stance);
   }
 
   /**
@@ -95,7 +100,7 @@ record StruckShape(Shape shape, Set<Integer> struck, List<Cost> heard, ShapeStre
         shape,
         cost + more,
         resting,
-        0,
+        stretches.foundWeight(resting),
         tune.entry(shape, resting, way),
         tune.exit(shape, resting, way));
   }

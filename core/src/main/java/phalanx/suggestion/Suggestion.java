@@ -5,7 +5,6 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import phalanx.findings.Found;
 import phalanx.findings.Tally;
-import phalanx.fretting.CostDifference;
 import phalanx.fretting.Shape;
 import phalanx.song.Song;
 import phalanx.text.Phrase;
@@ -17,8 +16,8 @@ import phalanx.text.Phrase;
  * @param edit the edit of the song
  * @param left the findings that are left in the song then
  * @param fresh findings that were not there before
- * @param extraCost what the whole plan costs more then, without unit, what is found included; less
- *     than 0 if it is better
+ * @param extraCost what the whole plan costs the hands more then, without unit and without what is
+ *     found; less than 0 if it is easier
  * @param ceiling the tempo both hands hold to then; empty where nothing limits it
  * @param shape the shape that is then held, where that is what it does
  */
@@ -59,11 +58,11 @@ public record Suggestion(
   /** The same at length: what comes up, and what it costs. */
   public String details() {
     StringBuilder all = new StringBuilder(words);
-    double ease = CostDifference.of(extraCost).ease();
-    if (Math.abs(ease) >= SLIGHT) {
+    if (Math.abs(extraCost) >= SLIGHT) {
       all.append(
           Phrase.of(
-              "\nThe whole plan is %.1f %s.", Math.abs(ease), ease > 0 ? "harder" : "easier"));
+              "\nThe whole plan is %.1f %s.",
+              Math.abs(extraCost), extraCost > 0 ? "harder" : "easier"));
     }
     fresh.forEach(
         f -> all.append(Phrase.of("\nNew in bar %d: %s.", f.bar(), f.finding().message())));

@@ -82,7 +82,7 @@ public final class Suggestions {
             way.edit(),
             now.tally(),
             fresh,
-            after.plan().cost() - old.plan().cost(),
+            after.plan().ease() - old.plan().ease(),
             now.ceiling().song(),
             way.shape()));
   }

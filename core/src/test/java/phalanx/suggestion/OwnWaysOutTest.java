@@ -10,7 +10,6 @@ import org.junit.jupiter.api.Test;
 import phalanx.arrangement.Arrangement;
 import phalanx.findings.Found;
 import phalanx.findings.Review;
-import phalanx.fretting.CostDifference;
 import phalanx.planning.Arranger;
 import phalanx.song.DrawnSongs;
 import phalanx.song.FindingRef;
@@ -38,7 +37,7 @@ class OwnWaysOutTest {
         way.shape().isPresent()
             || way.words().startsWith("damp")
             || way.words().startsWith("finger");
-    return kind && way.fresh().isEmpty() && CostDifference.of(way.extraCost()).ease() <= LITTLE;
+    return kind && way.fresh().isEmpty() && way.extraCost() <= LITTLE;
   }
 
   private static List<String> missed(Song song) {

@@ -9,7 +9,6 @@ import java.util.function.Function;
 import phalanx.arrangement.Arrangement;
 import phalanx.findings.Found;
 import phalanx.findings.Review;
-import phalanx.fretting.CostDifference;
 import phalanx.instrument.StringSign;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.suggestion.Suggestion;
@@ -80,8 +79,7 @@ public final class ReviewJson {
   private static void fix(ObjectNode node, Suggestion suggestion) {
     node.put("words", suggestion.words());
     node.put("findings", suggestion.left().all());
-    double ease = CostDifference.of(suggestion.extraCost()).ease();
-    node.put("extraCost", Math.round(ease * 100) / 100.0);
+    node.put("extraCost", Math.round(suggestion.extraCost() * 100) / 100.0);
     suggestion
         .ceiling()
         .ifPresentOrElse(
