@@ -80,6 +80,11 @@ public record Arrangement(
     return between(slots, s -> s.played().tick(), from, to);
   }
 
+  /** The number of the slot that the hand is on at a tick; the first before any. */
+  public int slotAt(int tick) {
+    return Math.max(0, firstFrom(slots, Slot::fromTick, tick + 1) - 1);
+  }
+
   /** The note that sounds a note of the tune; empty where it is out of reach. */
   public Optional<Note> played(MelodyNote sung) {
     int sounding = sung.midi() + song.guitar().capo();

@@ -7,11 +7,9 @@ import java.util.Map;
 import phalanx.picking.Pattern;
 import phalanx.picking.PickingStyle;
 import phalanx.song.Song;
-import phalanx.song.Swing;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.song.Timeline.PlayedSlot;
 import phalanx.theory.Meter;
-import phalanx.theory.Ticks;
 
 /** Which pattern is played where in one song, looked up once. */
 public final class PatternBook {
@@ -22,7 +20,6 @@ public final class PatternBook {
 
   // By identity: a song has few styles, and comparing them stroke by stroke for every bar is slow.
   private final Map<PickingStyle, Map<Meter, Pattern>> patterns = new IdentityHashMap<>();
-  private final Map<Pattern, Long> hurry = new IdentityHashMap<>();
 
   public PatternBook(Song song) {
     this.song = song;
@@ -55,22 +52,5 @@ public final class PatternBook {
                 song.patterns().changes(b, song.chart()),
                 bar.meter().beatTicks(),
                 bar.meter().barTicks()));
-  }
-
-  /** The time a change may take, ms: that between the closest two strokes of the pattern. */
-  double changeMillis(PlayedBar bar, PlayedSlot slot) {
-    long closest =
-        hurry.computeIfAbsent(pattern(style(bar, slot), bar.meter()), p -> closest(p, bar.meter()));
-    return Ticks.millis(closest, bar.tempo());
-  }
-
-  private long closest(Pattern pattern, Meter meter) {
-    Swing swing = meter.isCompound() ? Swing.STRAIGHT : song.feel().swing();
-    long closest = pattern.lengthTicks();
-    for (int i = 1; i < pattern.steps().size(); i++) {
-      long from = swing.played(pattern.steps().get(i - 1).tick());
-      closest = Math.min(closest, swing.played(pattern.steps().get(i).tick()) - from);
-    }
-    return closest;
   }
 }

@@ -60,18 +60,13 @@ final class Refinement {
   private record Played(
       Arrangement arrangement, Performance performance, List<Found> found, Tally tally) {
 
-    /** Cost without what was found, so that rounds can be compared. */
-    double cost() {
-      return arrangement.plan().ease();
-    }
-
     /** The plan with what was found where, by slots. */
     PlanSeams.Found passages() {
       int[] weights = new int[arrangement.slots().size()];
       for (Found one : found) {
         if (one.finding().grade().isHard()) {
           int weight = one.finding().grade() == Grade.CANNOT ? PlanSeams.CANNOT : 1;
-          one.ticks().forEach(t -> weights[slotAt(arrangement, t)] += weight);
+          one.ticks().forEach(t -> weights[arrangement.slotAt(t)] += weight);
         }
       }
       return new PlanSeams.Found(arrangement.plan(), weights);
@@ -84,7 +79,7 @@ final class Refinement {
     private static final Comparator<Played> ORDER =
         Comparator.<Played>comparingInt(p -> p.tally.cannot())
             .thenComparingInt(p -> p.tally.heard())
-            .thenComparingDouble(Played::cost);
+            .thenComparingDouble(p -> p.arrangement.plan().ease());
   }
 
   private final Function<ShapePlan, Arrangement> play;
@@ -124,7 +119,9 @@ final class Refinement {
     return best.arrangement();
   }
 
-  /** The same in long songs, where the player would wait, by their chords. */
+  /**
+   * How many rounds a song of so many chords has: fewer in long ones, where the player would wait.
+   */
   private static int rounds(int chords) {
     return chords <= 60 ? ROUNDS : chords <= 400 ? 3 : 1;
   }
@@ -162,7 +159,7 @@ final class Refinement {
       Grade grade = found.finding().grade();
       if (isOfShapes(found)) {
         for (int tick : found.ticks()) {
-          int at = slotAt(a, tick);
+          int at = a.slotAt(tick);
           boolean rests = correctResting(a, slots, at, corrected);
           rests |= at > 0 && correctResting(a, slots, at - 1, corrected);
           changed |= rests || weigh(a, slots, at + beside, grade, widely);
@@ -174,27 +171,13 @@ final class Refinement {
         : Optional.empty();
   }
 
-  private static int slotAt(Arrangement a, int tick) {
-    int low = 0;
-    int high = a.slots().size() - 1;
-    while (low < high) {
-      int middle = (low + high + 1) >>> 1;
-      if (a.slots().get(middle).fromTick() <= tick) {
-        low = middle;
-      } else {
-        high = middle - 1;
-      }
-    }
-    return low;
-  }
-
   /** Changes that have less time than was expected. */
   private static boolean correctTimes(Played played, List<PlanSlot> slots) {
     Arrangement a = played.arrangement();
     boolean changed = false;
     for (Changes.Change change : Changes.ofShapes(a, played.performance())) {
       double has = Ticks.millis(change.ticks(), a.song().tempo());
-      int at = slotAt(a, change.tick());
+      int at = a.slotAt(change.tick());
       if (has < change.needed() && has < slots.get(at).changeMillis()) {
         slots.set(at, slots.get(at).in(has));
         changed = true;

@@ -15,7 +15,7 @@ final class DampSuggestions {
   private DampSuggestions() {}
 
   static Stream<PossibleEdit> of(Arrangement a, Found found) {
-    Slot slot = a.slots().get(OtherShapeSuggestions.slotAt(a, found));
+    Slot slot = a.slots().get(a.slotAt(found.tick()));
     Optional<Damp> damp = found.string().flatMap(s -> Damping.in(a).when(slot, s));
     return damp.stream()
         .map(

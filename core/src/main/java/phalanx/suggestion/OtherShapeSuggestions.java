@@ -22,16 +22,7 @@ final class OtherShapeSuggestions {
 
   OtherShapeSuggestions(Arrangement a, Found found) {
     this.a = a;
-    at = slotAt(a, found);
-  }
-
-  /** The slot a finding is in. */
-  static int slotAt(Arrangement a, Found found) {
-    int at = 0;
-    for (int i = 0; i < a.slots().size() && a.slots().get(i).fromTick() <= found.tick(); i++) {
-      at = i;
-    }
-    return at;
+    at = a.slotAt(found.tick());
   }
 
   Stream<PossibleEdit> all() {

@@ -30,7 +30,7 @@ final class PatternSuggestions {
 
   PatternSuggestions(Arrangement a, Found found) {
     this.a = a;
-    slot = OtherShapeSuggestions.slotAt(a, found);
+    slot = a.slotAt(found.tick());
     bar = a.timeline().barAt(found.tick());
     tick = bar.inMetre(found.tick());
   }

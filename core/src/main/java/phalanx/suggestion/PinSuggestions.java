@@ -15,7 +15,7 @@ final class PinSuggestions {
 
   /** The pins at the place of a finding let go. */
   static Stream<PossibleEdit> of(Arrangement a, Found found) {
-    Slot slot = a.slots().get(OtherShapeSuggestions.slotAt(a, found));
+    Slot slot = a.slots().get(a.slotAt(found.tick()));
     Stream<PossibleEdit> shape = held(a, slot);
     Stream<PossibleEdit> damps =
         found.string().stream()
@@ -35,7 +35,7 @@ final class PinSuggestions {
 
   /** The shapes pinned at the chord of a finding, at the one before it and at the one after. */
   static Stream<PossibleEdit> around(Arrangement a, Found found) {
-    int at = OtherShapeSuggestions.slotAt(a, found);
+    int at = a.slotAt(found.tick());
     return Stream.of(at, at - 1, at + 1)
         .filter(i -> i >= 0 && i < a.slots().size())
         .flatMap(i -> held(a, a.slots().get(i)));
@@ -60,7 +60,7 @@ final class PinSuggestions {
 
   /** What would make a chord playable that has no shape. */
   static Stream<PossibleEdit> shapes(Arrangement a, Found found) {
-    Slot slot = a.slots().get(OtherShapeSuggestions.slotAt(a, found));
+    Slot slot = a.slots().get(a.slotAt(found.tick()));
     return slot.waysOut().stream()
         .map(w -> new PossibleEdit(w.words(), song -> w.edit().apply(song, slot.played().ref())));
   }
