@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
 import phalanx.arrangement.Arrangement;
+import phalanx.engraving.SheetOptions;
 import phalanx.formats.PlanFormat;
 import phalanx.formats.disk.AtomicFile;
 import phalanx.formats.json.ArrangementJson;
@@ -37,8 +38,14 @@ final class PlanCommand implements Callable<Integer> {
       description = "a song file, a ChordPro chart with its bars in a grid, or a MusicXML score")
   private Path song;
 
-  @Option(names = "--out", paramLabel = "FILE", description = "*.musicxml, *.txt, *.json or *.wav")
+  @Option(
+      names = "--out",
+      paramLabel = "FILE",
+      description =
+          "*.musicxml, *.mxl, *.mid, *.pdf, *.svg, *.png, *.txt, *.cho, *.abc, *.csv, *.json or *.wav")
   private List<Path> outs = List.of();
+
+  @Mixin private PageOptions page;
 
   @Option(names = "--json", description = "print the plan as JSON instead of tablature")
   private boolean json;
@@ -58,19 +65,21 @@ final class PlanCommand implements Callable<Integer> {
       return 0;
     }
     // Everything is made before anything is written, so that a fault leaves no half of it.
-    List<AtomicFile.Content> files = formats.stream().map(f -> content(f, arrangement)).toList();
+    List<AtomicFile.Content> files =
+        formats.stream().map(f -> content(f, arrangement, page.sheet(spec))).toList();
     for (int i = 0; i < outs.size(); i++) {
       WrittenFile.write(outs.get(i), files.get(i));
     }
     return 0;
   }
 
-  private static AtomicFile.Content content(PlanFormat format, Arrangement arrangement) {
+  private static AtomicFile.Content content(
+      PlanFormat format, Arrangement arrangement, SheetOptions sheet) {
     if (format.isSound()) {
       Rendering sound = new Rendering(Performance.of(arrangement), RenderOptions.USUAL);
       return out -> sound.write(out, share -> true);
     }
-    byte[] bytes = format.write(arrangement);
+    byte[] bytes = format.write(arrangement, sheet);
     return out -> out.write(bytes);
   }
 

@@ -20,31 +20,32 @@ import phalanx.theory.Meter;
  *
  * @param id what it is known by, whatever it is called; none before it was first saved
  * @param title its title
+ * @param credits who made and who arranged it
  * @param key the key the chart is written in, if it says so
  * @param player the guitar and the hand it is planned for; chords are counted from the capo
  * @param picking what the picking hand does
  * @param feel metre, tempo, swing, pick-up
  * @param chart sections and bars
  * @param tune the tune, if the song has one
- * @param lyrics the words, line by line as they were written
+ * @param words the words, under their bars and beside them
  * @param pins what the player insists on
  * @throws SongBounds.TooLarge if a part is larger than a file could keep
  */
 public record Song(
     Optional<SongId> id,
     String title,
+    Credits credits,
     Optional<Key> key,
     Player player,
     PickingHand picking,
     Feel feel,
     Chart chart,
     Tune tune,
-    List<String> lyrics,
+    Lyrics words,
     Pins pins) {
 
   public Song {
-    lyrics = List.copyOf(lyrics);
-    SongBounds.check(title, picking, chart, tune, lyrics, pins);
+    SongBounds.check(title, credits, picking, chart, tune, words, pins);
   }
 
   /** An empty song with the usual settings: steel-string guitar, medium hand, thumb and three. */
@@ -52,13 +53,14 @@ public record Song(
     return new Song(
         Optional.empty(),
         "Untitled",
+        Credits.NONE,
         Optional.empty(),
         Player.USUAL,
         PickingHand.USUAL,
         Feel.USUAL,
         Chart.EMPTY,
         Tune.NONE,
-        List.of(),
+        Lyrics.NONE,
         Pins.NONE);
   }
 
@@ -75,13 +77,14 @@ public record Song(
     return new Song(
         Optional.empty(),
         "",
+        Credits.NONE,
         key,
         player.withOwnHand(false),
         picking,
         feel,
         chart,
         tune,
-        List.of(),
+        Lyrics.NONE,
         pins.withoutAccepted());
   }
 
@@ -161,7 +164,8 @@ public record Song(
     return withChart(next)
         .withPins(keptPins(next))
         .withPatterns(keptPatterns(next))
-        .withTune(tune.in(next.byId()::containsKey));
+        .withTune(tune.in(next.byId()::containsKey))
+        .withWords(words.in(next.byId()::containsKey));
   }
 
   private Patterns keptPatterns(Chart next) {
@@ -219,32 +223,32 @@ public record Song(
   /** Known by an id. */
   public Song withId(SongId other) {
     return new Song(
-        Optional.of(other), title, key, player, picking, feel, chart, tune, lyrics, pins);
+        Optional.of(other), title, credits, key, player, picking, feel, chart, tune, words, pins);
   }
 
   /** Under another title. */
   public Song withTitle(String other) {
-    return new Song(id, other, key, player, picking, feel, chart, tune, lyrics, pins);
+    return new Song(id, other, credits, key, player, picking, feel, chart, tune, words, pins);
   }
 
   /** In another key; the chords stay as they are written. */
   public Song withKey(Optional<Key> other) {
-    return new Song(id, title, other, player, picking, feel, chart, tune, lyrics, pins);
+    return new Song(id, title, credits, other, player, picking, feel, chart, tune, words, pins);
   }
 
   /** For another player. */
   public Song withPlayer(Player other) {
-    return new Song(id, title, key, other, picking, feel, chart, tune, lyrics, pins);
+    return new Song(id, title, credits, key, other, picking, feel, chart, tune, words, pins);
   }
 
   /** With another picking hand. */
   public Song withPicking(PickingHand other) {
-    return new Song(id, title, key, player, other, feel, chart, tune, lyrics, pins);
+    return new Song(id, title, credits, key, player, other, feel, chart, tune, words, pins);
   }
 
   /** With another metre, tempo, swing or pick-up. */
   public Song withFeel(Feel other) {
-    return new Song(id, title, key, player, picking, other, chart, tune, lyrics, pins);
+    return new Song(id, title, credits, key, player, picking, other, chart, tune, words, pins);
   }
 
   /** On another guitar, or the same with another tuning or capo. */
@@ -284,22 +288,37 @@ public record Song(
 
   /** With another chart; edits go through {@link #editChart}. */
   public Song withChart(Chart other) {
-    return new Song(id, title, key, player, picking, feel, other, tune, lyrics, pins);
+    return new Song(id, title, credits, key, player, picking, feel, other, tune, words, pins);
   }
 
   /** With another tune. */
   public Song withTune(Tune other) {
-    return new Song(id, title, key, player, picking, feel, chart, other, lyrics, pins);
+    return new Song(id, title, credits, key, player, picking, feel, chart, other, words, pins);
+  }
+
+  /** The words that belong to no bar, line by line. */
+  public List<String> lyrics() {
+    return words.lines();
+  }
+
+  /** With other words that belong to no bar. */
+  public Song withLyrics(List<String> other) {
+    return withWords(words.withLines(other));
   }
 
   /** With other words. */
-  public Song withLyrics(List<String> other) {
-    return new Song(id, title, key, player, picking, feel, chart, tune, other, pins);
+  public Song withWords(Lyrics other) {
+    return new Song(id, title, credits, key, player, picking, feel, chart, tune, other, pins);
+  }
+
+  /** Made or arranged by others. */
+  public Song withCredits(Credits other) {
+    return new Song(id, title, other, key, player, picking, feel, chart, tune, words, pins);
   }
 
   /** With other pins. */
   public Song withPins(Pins other) {
-    return new Song(id, title, key, player, picking, feel, chart, tune, lyrics, other);
+    return new Song(id, title, credits, key, player, picking, feel, chart, tune, words, other);
   }
 
   /** At another tempo to begin with, its changes of tempo in proportion; quarter notes a minute. */

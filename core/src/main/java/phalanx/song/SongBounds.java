@@ -57,12 +57,18 @@ public final class SongBounds {
    * @throws TooLarge if a part of the song is beyond its bound
    */
   static void check(
-      String title, PickingHand picking, Chart chart, Tune tune, List<String> lyrics, Pins pins) {
+      String title,
+      Credits credits,
+      PickingHand picking,
+      Chart chart,
+      Tune tune,
+      Lyrics words,
+      Pins pins) {
     longest("a title", title, LONGEST_NAME);
+    longest("a composer’s name", credits.composer(), LONGEST_NAME);
+    longest("an arranger’s name", credits.arranger(), LONGEST_NAME);
     chart(chart);
-    most("lines of words", lyrics.size(), MOST_LINES);
-    lyrics.forEach(l -> longest("a line of words", l, LONGEST_LINE));
-    most("signs of words", lyrics.stream().mapToInt(String::length).sum(), MOST_TEXT);
+    words(words);
     most(
         "notes",
         tune.bars().values().stream().map(BarTune::notes).mapToInt(List::size).sum(),
@@ -86,6 +92,20 @@ public final class SongBounds {
             + pins.accepted().size(),
         MOST_PINS);
     pins.accepted().values().forEach(n -> longest("a note on a hard spot", n, LONGEST_NAME));
+  }
+
+  private static void words(Lyrics words) {
+    most("lines of words", words.lines().size(), MOST_LINES);
+    words.lines().forEach(l -> longest("a line of words", l, LONGEST_LINE));
+    int signs = words.lines().stream().mapToInt(String::length).sum();
+    for (BarLyrics bar : words.bars().values()) {
+      most("verses under a bar", bar.verses().size(), BarLyrics.MOST_VERSES);
+      for (List<BarLyrics.Piece> verse : bar.verses()) {
+        verse.forEach(p -> longest("words under a bar", p.text(), LONGEST_LINE));
+        signs += verse.stream().mapToInt(p -> p.text().length()).sum();
+      }
+    }
+    most("signs of words", signs, MOST_TEXT);
   }
 
   private static void chart(Chart chart) {

@@ -60,6 +60,7 @@ class ArrowsTest {
           "phalanx.embellishment",
           "phalanx.arrangement",
           "phalanx.performance",
+          "phalanx.notation",
           "phalanx.arrangement.tune",
           "phalanx.findings",
           "phalanx.planning",

@@ -5,13 +5,17 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
+import phalanx.engraving.Engraver;
+import phalanx.engraving.SheetOptions;
 import phalanx.formats.disk.SafeTarget;
 import phalanx.formats.json.ArrangementJson;
 import phalanx.formats.musicxml.MusicXmlWriter;
+import phalanx.formats.page.PageFiles;
 import phalanx.formats.tab.TextTab;
 
 /**
@@ -20,16 +24,26 @@ import phalanx.formats.tab.TextTab;
  * it is rendered.
  */
 public enum PlanFormat {
+  PDF("PDF pages", List.of(".pdf"), (a, o) -> PageFiles.pdf(Engraver.engrave(a, o))),
   MUSICXML("MusicXML score", List.of(".musicxml", ".xml"), text(MusicXmlWriter::write)),
   TEXT_TAB("Text tablature", List.of(".txt"), text(TextTab::write)),
+  SVG(
+      "SVG drawing, first page",
+      List.of(".svg"),
+      (a, o) -> PageFiles.svg(Engraver.engrave(a, o), 1)),
+  PNG(
+      "PNG picture, first page",
+      List.of(".png"),
+      (a, o) -> PageFiles.png(Engraver.engrave(a, o), 1)),
   JSON("Plan as data", List.of(".json"), text(ArrangementJson::write)),
   WAVE("Sound (WAVE)", List.of(".wav"));
 
   private final String words;
   private final List<String> endings;
-  private final Optional<Function<Arrangement, byte[]>> writer;
+  private final Optional<BiFunction<Arrangement, SheetOptions, byte[]>> writer;
 
-  PlanFormat(String words, List<String> endings, Function<Arrangement, byte[]> writer) {
+  PlanFormat(
+      String words, List<String> endings, BiFunction<Arrangement, SheetOptions, byte[]> writer) {
     this.words = words;
     this.endings = endings;
     this.writer = Optional.of(writer);
@@ -42,8 +56,9 @@ public enum PlanFormat {
     writer = Optional.empty();
   }
 
-  private static Function<Arrangement, byte[]> text(Function<Arrangement, String> writer) {
-    return a -> writer.apply(a).getBytes(StandardCharsets.UTF_8);
+  private static BiFunction<Arrangement, SheetOptions, byte[]> text(
+      Function<Arrangement, String> writer) {
+    return (a, o) -> writer.apply(a).getBytes(StandardCharsets.UTF_8);
   }
 
   /** What players call it. */
@@ -73,7 +88,16 @@ public enum PlanFormat {
    * @throws IllegalStateException if the format is one of sound
    */
   public byte[] write(Arrangement arrangement) {
-    return writer.orElseThrow(() -> new IllegalStateException(words)).apply(arrangement);
+    return write(arrangement, SheetOptions.USUAL);
+  }
+
+  /**
+   * The same, where it is a page on this paper and with these parts.
+   *
+   * @throws IllegalStateException if the format is one of sound
+   */
+  public byte[] write(Arrangement arrangement, SheetOptions sheet) {
+    return writer.orElseThrow(() -> new IllegalStateException(words)).apply(arrangement, sheet);
   }
 
   /** The format of a file, from the ending of its name; none for the name of a song file. */

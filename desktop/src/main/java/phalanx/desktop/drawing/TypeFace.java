@@ -6,6 +6,7 @@ import java.io.UncheckedIOException;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import javafx.scene.text.Font;
+import phalanx.engraving.font.Face;
 
 /** The shipped type face, in the cuts that painters need. Stylesheets use its family name. */
 public final class TypeFace {
@@ -23,26 +24,26 @@ public final class TypeFace {
 
   /** The upright cut at a size in px. */
   public static Font plain(double size) {
-    return font("Regular", size);
+    return font(Face.PLAIN, size);
   }
 
   /** The heavier cut at a size in px. */
   public static Font bold(double size) {
-    return font("Bold", size);
+    return font(Face.BOLD, size);
   }
 
   /** The heavier slanted cut at a size in px. */
   public static Font boldItalic(double size) {
-    return font("BoldItalic", size);
+    return font(Face.BOLD_ITALIC, size);
   }
 
-  private static Font font(String cut, double size) {
-    return FONTS.computeIfAbsent(cut + size, key -> read(cut, size));
+  /** A cut at a size in px. */
+  public static Font font(Face cut, double size) {
+    return FONTS.computeIfAbsent(cut.name() + size, key -> read(cut, size));
   }
 
-  private static Font read(String cut, double size) {
-    String file = "fonts/PhalanxSans-" + cut + ".ttf";
-    try (InputStream in = TypeFace.class.getResourceAsStream(file)) {
+  private static Font read(Face cut, double size) {
+    try (InputStream in = cut.file()) {
       return Font.loadFont(in, size);
     } catch (IOException e) {
       throw new UncheckedIOException(e);

@@ -20,6 +20,7 @@ import org.audiveris.proxymusic.Technical;
 import org.audiveris.proxymusic.Unpitched;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Gesture;
+import phalanx.notation.Rhythm;
 import phalanx.picking.Force;
 import phalanx.picking.HitKind;
 import phalanx.song.Timeline.PlayedBar;
@@ -98,7 +99,7 @@ final class HitsXml {
       int end = h + 1 < hits.size() ? hits.get(h + 1).tick() : bar.endTick();
       spans.add(new Rhythm.Span(bar.inMetre(hits.get(h).tick()), bar.inMetre(end)));
     }
-    for (Rhythm.Piece piece : Rhythm.of(spans, bar.meter().beatTicks())) {
+    for (Rhythm.Piece piece : Rhythm.of(spans, bar.meter())) {
       boolean strikes = piece.span() >= rests && piece.first();
       written.add(
           strikes

@@ -5,6 +5,7 @@ import org.audiveris.proxymusic.Notations;
 import org.audiveris.proxymusic.Note;
 import org.audiveris.proxymusic.NoteType;
 import org.audiveris.proxymusic.ObjectFactory;
+import phalanx.notation.Rhythm;
 
 /** A piece of rhythm as a written value, before it is known what sounds on it. */
 final class PieceXml {

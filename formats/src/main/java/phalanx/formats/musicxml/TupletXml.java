@@ -5,6 +5,7 @@ import org.audiveris.proxymusic.ObjectFactory;
 import org.audiveris.proxymusic.StartStop;
 import org.audiveris.proxymusic.TimeModification;
 import org.audiveris.proxymusic.Tuplet;
+import phalanx.notation.Rhythm;
 
 /** The marks of triplets, quintuplets and their kin. */
 final class TupletXml {

@@ -27,6 +27,7 @@ import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.instrument.Finger;
 import phalanx.instrument.StringSign;
+import phalanx.notation.Rhythm;
 import phalanx.picking.Force;
 import phalanx.picking.PickFinger;
 import phalanx.song.Harmony;
@@ -102,7 +103,7 @@ final class VoiceXml {
       at = until;
     }
     add(spans, struck, at, end, List.of());
-    for (Rhythm.Piece piece : Rhythm.of(spans, bar.meter().beatTicks())) {
+    for (Rhythm.Piece piece : Rhythm.of(spans, bar.meter())) {
       int span = piece.span();
       if (struck.get(span).isEmpty()) {
         rest(piece);

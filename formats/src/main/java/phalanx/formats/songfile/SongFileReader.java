@@ -12,7 +12,10 @@ import phalanx.instrument.Hand;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.HandSchool;
 import phalanx.picking.ThumbRoute;
+import phalanx.song.BarLyrics;
 import phalanx.song.Chart;
+import phalanx.song.Credits;
+import phalanx.song.Lyrics;
 import phalanx.song.Patterns;
 import phalanx.song.Pins;
 import phalanx.song.Section;
@@ -22,6 +25,7 @@ import phalanx.song.SongId;
 import phalanx.song.Tune;
 import phalanx.text.Phrase;
 import phalanx.theory.Key;
+import phalanx.theory.Meter;
 import phalanx.theory.Mode;
 import phalanx.theory.NoteName;
 
@@ -120,9 +124,15 @@ public final class SongFileReader {
             .withGuitar(part(root, "guitar").map(player::guitar).orElse(plain.guitar()))
             .withHand(hand)
             .withOwnHand(handField.filter(f -> player.isOwn(f, hand)).isPresent())
+            .withCredits(
+                new Credits(name(root, "composer", faults), name(root, "arranger", faults)))
             .withLyrics(root.maybe("lyrics").map(l -> words(l, faults)).orElse(List.of()));
     // Settling mends what was written by hand: a section that is like another one gets its bars.
     song = song.editChart(c -> new Chart(sections));
+    for (Field bar : root.maybe("words").map(w -> bars(w, faults)).orElse(List.of())) {
+      Song before = song;
+      song = faults.maybe(() -> before.withWords(words(bar, before))).orElse(before);
+    }
     Tune tune =
         root.maybe("tune").isPresent()
             ? chart.tune(root.at("tune"), song.chart(), song.meter())
@@ -155,6 +165,39 @@ public final class SongFileReader {
   private static List<String> words(Field lyrics, Faults faults) {
     return faults.each(
         () -> lyrics.list(SongBounds.MOST_LINES, faults), l -> l.text(SongBounds.LONGEST_LINE));
+  }
+
+  private static String name(Field root, String field, Faults faults) {
+    return root.maybe(field)
+        .map(f -> faults.or("", () -> f.text(SongBounds.LONGEST_NAME)))
+        .orElse("");
+  }
+
+  private static List<Field> bars(Field words, Faults faults) {
+    return faults.maybe(() -> words.list(SongBounds.MOST_BARS, faults)).orElse(List.of());
+  }
+
+  /** The words under one bar. */
+  private static Lyrics words(Field field, Song song) {
+    int bar = field.object().at("bar").whole(1, Chart.HIGHEST_ID);
+    if (song.chart().bar(bar).isEmpty()) {
+      throw field.at("bar").fault("a bar of the song");
+    }
+    List<List<BarLyrics.Piece>> verses = new ArrayList<>();
+    for (Field verse : field.at("verses").list()) {
+      List<BarLyrics.Piece> pieces = new ArrayList<>();
+      int last = -1;
+      for (Field piece : verse.list()) {
+        int tick = piece.object().at("tick").whole(last + 1, Meter.LONGEST_TICKS);
+        pieces.add(new BarLyrics.Piece(tick, piece.at("text").text(SongBounds.LONGEST_LINE)));
+        last = tick;
+      }
+      verses.add(pieces);
+    }
+    if (verses.size() > BarLyrics.MOST_VERSES) {
+      throw field.at("verses").fault("at most " + BarLyrics.MOST_VERSES + " verses");
+    }
+    return song.words().with(bar, new BarLyrics(verses));
   }
 
   private static Optional<Field> part(Field root, String name) {

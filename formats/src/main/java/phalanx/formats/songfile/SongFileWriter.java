@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.SerializationFeature;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
@@ -18,10 +19,12 @@ import phalanx.instrument.Guitar;
 import phalanx.instrument.StringSign;
 import phalanx.melody.TuneWriter;
 import phalanx.song.Bar;
+import phalanx.song.BarLyrics;
 import phalanx.song.ChordChange;
 import phalanx.song.Feel;
 import phalanx.song.FindingRef;
 import phalanx.song.Harmony;
+import phalanx.song.Lyrics;
 import phalanx.song.NoteRef;
 import phalanx.song.Pins;
 import phalanx.song.Section;
@@ -51,6 +54,12 @@ public final class SongFileWriter {
     root.put("version", VERSION);
     song.id().ifPresent(id -> root.put("id", id.text()));
     root.put("title", song.title());
+    if (!song.credits().composer().isEmpty()) {
+      root.put("composer", song.credits().composer());
+    }
+    if (!song.credits().arranger().isEmpty()) {
+      root.put("arranger", song.credits().arranger());
+    }
     song.key()
         .ifPresent(
             k -> {
@@ -73,12 +82,27 @@ public final class SongFileWriter {
     }
     ArrayNode lyrics = root.putArray("lyrics");
     song.lyrics().forEach(lyrics::add);
+    if (!song.words().bars().isEmpty()) {
+      words(root.putArray("words"), song.words());
+    }
     pins(root.putObject("pins"), song.pins());
     try {
       return MAPPER.writeValueAsString(root) + "\n";
     } catch (JsonProcessingException e) {
       throw new IllegalStateException("a tree of plain values is always written", e);
     }
+  }
+
+  private static void words(ArrayNode array, Lyrics words) {
+    new TreeMap<>(words.bars())
+        .forEach(
+            (bar, lyrics) -> {
+              ArrayNode verses = array.addObject().put("bar", bar).putArray("verses");
+              for (List<BarLyrics.Piece> verse : lyrics.verses()) {
+                ArrayNode pieces = verses.addArray();
+                verse.forEach(p -> pieces.addObject().put("tick", p.tick()).put("text", p.text()));
+              }
+            });
   }
 
   private static void feel(ObjectNode node, Feel feel) {

@@ -1,4 +1,4 @@
-package phalanx.formats.musicxml;
+package phalanx.notation;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -10,6 +10,7 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 import net.jqwik.api.constraints.Size;
 import org.junit.jupiter.api.Test;
+import phalanx.theory.Meter;
 
 class RhythmTest {
 
@@ -36,14 +37,15 @@ class RhythmTest {
   /** Tuplets as theory books write them: three in the time of two, five in the time of four. */
   @Test
   void writesTripletsAndQuintupletsAsEverybodyDoes() {
-    assertThat(words(Rhythm.of(spans(0, 1680, 3360, 5040, 10080), 5040)))
+    assertThat(words(Rhythm.of(spans(0, 1680, 3360, 5040, 10080), Meter.FOUR_FOUR)))
         .isEqualTo("eighth:3/2 eighth:3/2 eighth:3/2 quarter");
-    assertThat(words(Rhythm.of(spans(0, 1008, 2016, 3024, 4032, 5040), 5040)))
+    assertThat(words(Rhythm.of(spans(0, 1008, 2016, 3024, 4032, 5040), Meter.FOUR_FOUR)))
         .isEqualTo("16th:5/4 16th:5/4 16th:5/4 16th:5/4 16th:5/4");
-    assertThat(words(Rhythm.of(spans(0, 3360, 5040), 5040))).isEqualTo("quarter:3/2 eighth:3/2");
-    assertThat(words(Rhythm.of(spans(0, 2520, 5040, 7560), 7560)))
+    assertThat(words(Rhythm.of(spans(0, 3360, 5040), Meter.FOUR_FOUR)))
+        .isEqualTo("quarter:3/2 eighth:3/2");
+    assertThat(words(Rhythm.of(spans(0, 2520, 5040, 7560), new Meter(6, 8))))
         .isEqualTo("eighth eighth eighth");
-    assertThat(words(Rhythm.of(spans(0, 1512, 3024, 4536, 6048, 7560), 7560)))
+    assertThat(words(Rhythm.of(spans(0, 1512, 3024, 4536, 6048, 7560), new Meter(6, 8))))
         .isEqualTo("16th:5/6 16th:5/6 16th:5/6 16th:5/6 16th:5/6");
   }
 
@@ -59,7 +61,7 @@ class RhythmTest {
     List<Rhythm.Span> spans = spans(times.toArray(Integer[]::new));
     int[] lengths = new int[spans.size()];
     int opened = 0;
-    for (Rhythm.Piece piece : Rhythm.of(spans, 5040)) {
+    for (Rhythm.Piece piece : Rhythm.of(spans, Meter.FOUR_FOUR)) {
       lengths[piece.span()] += piece.ticks();
       opened += piece.opens() ? 1 : 0;
       opened -= piece.closes() ? 1 : 0;

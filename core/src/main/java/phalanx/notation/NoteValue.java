@@ -1,4 +1,4 @@
-package phalanx.formats.musicxml;
+package phalanx.notation;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -7,11 +7,11 @@ import phalanx.theory.Ticks;
 /**
  * A written note value.
  *
- * @param type its name in MusicXML
+ * @param type its name as MusicXML has it: {@code quarter}, {@code 16th}
  * @param dotted whether a dot lengthens it by half
  * @param ticks how long it lasts
  */
-record NoteValue(String type, boolean dotted, int ticks) {
+public record NoteValue(String type, boolean dotted, int ticks) {
 
   /** Longest first, so that a greedy choice ties as few notes as possible. */
   private static final List<NoteValue> VALUES = values();
@@ -32,7 +32,7 @@ record NoteValue(String type, boolean dotted, int ticks) {
    *
    * @throws IllegalArgumentException if no row of values does, as for a third of a quarter
    */
-  static List<NoteValue> lasting(int ticks) {
+  public static List<NoteValue> lasting(int ticks) {
     List<NoteValue> row = new ArrayList<>();
     int left = ticks;
     for (NoteValue value : VALUES) {
@@ -45,5 +45,25 @@ record NoteValue(String type, boolean dotted, int ticks) {
       throw new IllegalArgumentException("no written value lasts " + ticks + " ticks");
     }
     return row;
+  }
+
+  /** Flags or beams it has: none for a quarter, one for an eighth. */
+  public int flags() {
+    int plain = dotted ? ticks * 2 / 3 : ticks;
+    int flags = 0;
+    for (int shorter = Ticks.PER_QUARTER; plain < shorter; shorter /= 2) {
+      flags++;
+    }
+    return flags;
+  }
+
+  /** Whether it has a stem: every value but a whole note. */
+  public boolean hasStem() {
+    return ticks < Ticks.PER_WHOLE;
+  }
+
+  /** Whether its head is filled: a quarter and everything shorter. */
+  public boolean isBlack() {
+    return (dotted ? ticks * 2 / 3 : ticks) <= Ticks.PER_QUARTER;
   }
 }

@@ -1,4 +1,4 @@
-package phalanx.formats.musicxml;
+package phalanx.notation;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

@@ -1,15 +1,16 @@
-package phalanx.formats.musicxml;
+package phalanx.notation;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
+import phalanx.theory.Meter;
 
 /**
  * Cuts the strokes and rests of one bar of one voice into written values. A beat that no row of
  * halved values divides, as one of triplets, becomes a tuplet of its own.
  */
-final class Rhythm {
+public final class Rhythm {
 
   /** The shortest value, in ticks: what is a multiple of it needs no tuplet. */
   private static final int FINEST = 315;
@@ -20,7 +21,7 @@ final class Rhythm {
    * @param from its start in ticks from the start of a full bar
    * @param to its end
    */
-  record Span(int from, int to) {}
+  public record Span(int from, int to) {}
 
   /**
    * One written note or rest.
@@ -34,7 +35,7 @@ final class Rhythm {
    * @param first whether it begins its span
    * @param last whether it ends its span
    */
-  record Piece(
+  public record Piece(
       int span,
       NoteValue value,
       int ticks,
@@ -50,19 +51,21 @@ final class Rhythm {
    * @param actual how many are played
    * @param normal in the time of how many
    */
-  record Ratio(int actual, int normal) {}
+  public record Ratio(int actual, int normal) {}
 
   private final int beat;
+  private final Meter meter;
   private final TreeSet<Integer> times = new TreeSet<>();
   private final List<Piece> pieces = new ArrayList<>();
 
-  private Rhythm(int beat) {
-    this.beat = beat;
+  private Rhythm(Meter meter) {
+    this.meter = meter;
+    beat = meter.beatTicks();
   }
 
   /** The written values of spans that follow each other without a gap. */
-  static List<Piece> of(List<Span> spans, int beatTicks) {
-    Rhythm rhythm = new Rhythm(beatTicks);
+  public static List<Piece> of(List<Span> spans, Meter meter) {
+    Rhythm rhythm = new Rhythm(meter);
     for (Span span : spans) {
       rhythm.times.add(span.from());
       rhythm.times.add(span.to());
@@ -78,10 +81,34 @@ final class Rhythm {
     while (at < span.to()) {
       int beatStart = at / beat * beat;
       Optional<Ratio> ratio = ratio(beatStart);
-      int end = Math.min(span.to(), ratio.isPresent() ? beatStart + beat : regularUntil(at));
+      int end =
+          ratio.isPresent()
+              ? Math.min(span.to(), beatStart + beat)
+              : cut(at, Math.min(span.to(), regularUntil(at)));
       add(index, span, at, end, ratio, beatStart);
       at = end;
     }
+  }
+
+  /**
+   * Where a value that begins between beats is cut so that the beat behind it shows: at the middle
+   * of four beats, at the beats of a compound metre, elsewhere only where it takes two values
+   * anyway (Gould, Behind Bars, 2011, “Representing the metre”, from memory).
+   */
+  private int cut(int at, int end) {
+    int next = (at / beat + 1) * beat;
+    if (end <= next || at % beat == 0 && !meter.isCompound()) {
+      return end;
+    }
+    if (at % beat == 0) {
+      return NoteValue.lasting(end - at).size() > 1 ? next : end;
+    }
+    int middle = meter.barTicks() / 2;
+    boolean halves = meter.beats() % 2 == 0 && meter.beats() > 2 && !meter.isCompound();
+    if (halves && at < middle && middle < end) {
+      return middle;
+    }
+    return meter.isCompound() || NoteValue.lasting(end - at).size() > 1 ? next : end;
   }
 
   /** The next beat that is a tuplet begins here at the earliest. */

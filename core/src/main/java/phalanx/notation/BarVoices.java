@@ -1,0 +1,137 @@
+package phalanx.notation;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.TreeMap;
+import java.util.function.Predicate;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Note;
+import phalanx.picking.PickFinger;
+import phalanx.song.Timeline.PlayedBar;
+
+/**
+ * The two voices in which a bar is written. Where the bar has a note of the tune, the tune is the
+ * upper one at its full length and everything else the lower one; elsewhere the fingers are above
+ * and the thumb below (common practice in guitar scores, no source). The accompaniment is written
+ * up to its next stroke, whatever rings on.
+ *
+ * @param upper the voice whose stems go up; empty where nothing of it sounds
+ * @param lower the voice whose stems go down
+ */
+public record BarVoices(List<WrittenNote> upper, List<WrittenNote> lower) {
+
+  public BarVoices {
+    upper = List.copyOf(upper);
+    lower = List.copyOf(lower);
+  }
+
+  /** The voices of a bar as it is played. */
+  public static BarVoices of(Arrangement arrangement, PlayedBar bar) {
+    boolean sings =
+        !arrangement.song().tune().at(bar.written(), arrangement.song().chart()).isSilent();
+    List<Note> tune = sings ? tuneIn(arrangement, bar) : List.of();
+    List<Note> struck = arrangement.notesFrom(bar.startTick(), bar.endTick());
+    if (!tune.isEmpty()) {
+      return new BarVoices(held(tune, bar), strokes(struck, n -> n.part() != Note.Part.TUNE, bar));
+    }
+    return new BarVoices(
+        strokes(struck, n -> !n.isPickedBy(PickFinger.P), bar),
+        strokes(struck, n -> n.isPickedBy(PickFinger.P), bar));
+  }
+
+  /** The notes of the tune that sound in a bar, those first that go on from the bar before. */
+  private static List<Note> tuneIn(Arrangement arrangement, PlayedBar bar) {
+    int reach = Math.max(0, bar.startTick() - bar.meter().barTicks());
+    return arrangement.notesFrom(reach, bar.endTick()).stream()
+        .filter(n -> n.part() == Note.Part.TUNE)
+        .filter(n -> n.tick() >= bar.startTick() || n.endTick() > bar.startTick())
+        .toList();
+  }
+
+  /** A voice of notes that last as long as they are written. */
+  private static List<WrittenNote> held(List<Note> notes, PlayedBar bar) {
+    TreeMap<Integer, List<Note>> at = byTick(notes);
+    Spans spans = new Spans(bar);
+    int free = bar.startTick();
+    for (var stroke : at.entrySet()) {
+      Integer next = at.higherKey(stroke.getKey());
+      int longest = stroke.getValue().stream().mapToInt(Note::endTick).max().orElse(0);
+      int until = next == null ? longest : Math.min(next, longest);
+      int from = Math.max(bar.startTick(), stroke.getKey());
+      if (until <= from) {
+        continue;
+      }
+      spans.add(free, from, List.of(), false, false);
+      int end = Math.min(until, bar.endTick());
+      spans.add(from, end, stroke.getValue(), stroke.getKey() < from, until > bar.endTick());
+      free = end;
+    }
+    spans.add(free, bar.endTick(), List.of(), false, false);
+    return spans.written();
+  }
+
+  /** A voice of strokes, each written up to the next. */
+  private static List<WrittenNote> strokes(List<Note> struck, Predicate<Note> mine, PlayedBar bar) {
+    TreeMap<Integer, List<Note>> at = byTick(struck.stream().filter(mine).toList());
+    if (at.isEmpty()) {
+      return List.of();
+    }
+    Spans spans = new Spans(bar);
+    int free = bar.startTick();
+    for (var stroke : at.entrySet()) {
+      Integer next = at.higherKey(stroke.getKey());
+      int longest = stroke.getValue().stream().mapToInt(Note::endTick).max().orElse(0);
+      int until = Math.min(next == null ? bar.endTick() : next, longest);
+      spans.add(free, stroke.getKey(), List.of(), false, false);
+      spans.add(stroke.getKey(), until, stroke.getValue(), false, false);
+      free = Math.max(free, until);
+    }
+    spans.add(free, bar.endTick(), List.of(), false, false);
+    return spans.written();
+  }
+
+  private static TreeMap<Integer, List<Note>> byTick(List<Note> notes) {
+    TreeMap<Integer, List<Note>> at = new TreeMap<>();
+    notes.forEach(n -> at.computeIfAbsent(n.tick(), t -> new ArrayList<>()).add(n));
+    return at;
+  }
+
+  /** Spans of a bar that follow each other, with what sounds in each. */
+  private static final class Spans {
+
+    private record Filled(List<Note> notes, boolean from, boolean to) {}
+
+    private final PlayedBar bar;
+    private final List<Rhythm.Span> spans = new ArrayList<>();
+    private final List<Filled> filled = new ArrayList<>();
+
+    Spans(PlayedBar bar) {
+      this.bar = bar;
+    }
+
+    void add(int from, int to, List<Note> notes, boolean tiedFrom, boolean tiedTo) {
+      if (to > from) {
+        spans.add(new Rhythm.Span(bar.inMetre(from), bar.inMetre(to)));
+        filled.add(new Filled(notes, tiedFrom, tiedTo));
+      }
+    }
+
+    List<WrittenNote> written() {
+      List<WrittenNote> written = new ArrayList<>();
+      int tick = bar.startTick();
+      for (Rhythm.Piece piece : Rhythm.of(spans, bar.meter())) {
+        Filled of = filled.get(piece.span());
+        boolean sounds = !of.notes().isEmpty();
+        written.add(
+            new WrittenNote(
+                tick,
+                piece,
+                of.notes(),
+                sounds && (of.from() || !piece.first()),
+                sounds && (of.to() || !piece.last())));
+        tick += piece.ticks();
+      }
+      return written;
+    }
+  }
+}

@@ -1,0 +1,217 @@
+package phalanx.engraving.score;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Damp;
+import phalanx.arrangement.Gesture;
+import phalanx.arrangement.Hold;
+import phalanx.arrangement.Note;
+import phalanx.arrangement.Slot;
+import phalanx.engraving.font.Sign;
+import phalanx.notation.BarVoices;
+import phalanx.notation.Spelling;
+import phalanx.notation.WrittenForm.WrittenBar;
+import phalanx.notation.WrittenNote;
+import phalanx.theory.Pitch;
+
+/**
+ * Everything that stands in one bar, before it is known where.
+ *
+ * @param written the bar
+ * @param upper the strokes of the upper voice
+ * @param lower those of the lower voice
+ * @param groups notes under one beam, or alone
+ * @param notes everything that is struck, for the tablature
+ * @param slots the chords that begin
+ * @param gestures hits, brushes and rolls
+ * @param damps strings stopped
+ */
+record BarContent(
+    WrittenBar written,
+    List<Stroke> upper,
+    List<Stroke> lower,
+    List<List<Stroke>> groups,
+    List<Note> notes,
+    List<Slot> slots,
+    List<Gesture> gestures,
+    List<Damp> damps) {
+
+  /** The letter step of the lowest line: E above middle C, sounding an octave lower. */
+  private static final int LOWEST_LINE = 3 * 7 + 2;
+
+  /** Reads bars one after another: accidentals and fingers depend on what came before. */
+  static final class Reader {
+    private final Arrangement arrangement;
+    private final Spelling spelling;
+    private final KeySignature key;
+    private Map<Integer, Integer> before = new HashMap<>();
+    private Map<Integer, Integer> now = new HashMap<>();
+    private final Set<Hold> numbered = new HashSet<>();
+
+    Reader(Arrangement arrangement, KeySignature key) {
+      this.arrangement = arrangement;
+      this.key = key;
+      spelling = new Spelling(arrangement);
+    }
+
+    BarContent read(WrittenBar written) {
+      int from = written.bar().startTick();
+      int to = written.bar().endTick();
+      BarVoices voices = BarVoices.of(arrangement, written.bar());
+      before = now;
+      now = new HashMap<>();
+      boolean both = has(voices.upper()) && has(voices.lower());
+      Map<WrittenNote, List<Head>> heads = heads(voices);
+      List<List<Stroke>> groups = new ArrayList<>();
+      List<Stroke> upper = new ArrayList<>();
+      List<Stroke> lower = new ArrayList<>();
+      if (both || has(voices.upper())) {
+        strokes(
+            voices.upper(),
+            both ? Optional.of(true) : Optional.empty(),
+            heads,
+            written,
+            groups,
+            upper);
+      }
+      if (has(voices.lower())) {
+        strokes(
+            voices.lower(),
+            both ? Optional.of(false) : Optional.empty(),
+            heads,
+            written,
+            groups,
+            lower);
+      }
+      return new BarContent(
+          written,
+          upper,
+          lower,
+          groups,
+          arrangement.notesFrom(from, to),
+          arrangement.slotsFrom(from, to),
+          arrangement.gesturesFrom(from, to),
+          arrangement.dampsFrom(from, to));
+    }
+
+    private static boolean has(List<WrittenNote> voice) {
+      return voice.stream().anyMatch(n -> !n.isRest());
+    }
+
+    /** The heads of both voices in the order of time, so that accidentals stand once a bar. */
+    private Map<WrittenNote, List<Head>> heads(BarVoices voices) {
+      List<WrittenNote> all = new ArrayList<>(voices.upper());
+      all.addAll(voices.lower());
+      all.sort(Comparator.comparingInt(WrittenNote::tick));
+      Map<WrittenNote, List<Head>> heads = new HashMap<>();
+      for (WrittenNote note : all) {
+        List<Head> mine = new ArrayList<>();
+        for (Note n : note.notes()) {
+          Pitch pitch = spelling.of(n);
+          int position = pitch.octave() * 7 + pitch.name().letter().ordinal() - LOWEST_LINE;
+          mine.add(
+              new Head(
+                  n,
+                  position,
+                  sign(note, n),
+                  note.tiedFrom() ? Optional.empty() : accidental(pitch, position),
+                  !note.tiedFrom() && isNumbered(n),
+                  0));
+        }
+        mine.sort(Comparator.comparingInt(Head::position));
+        heads.put(note, mine);
+      }
+      return heads;
+    }
+
+    private static Sign sign(WrittenNote at, Note note) {
+      boolean black = at.piece().value().isBlack();
+      if (note.harmonic().isPresent()) {
+        return black ? Sign.DIAMOND_BLACK : Sign.DIAMOND_WHITE;
+      } else if (!at.piece().value().hasStem()) {
+        return Sign.HEAD_WHOLE;
+      }
+      return black ? Sign.HEAD_BLACK : Sign.HEAD_HALF;
+    }
+
+    /** An accidental stands where the bar so far says something else, or the bar before did. */
+    private Optional<Integer> accidental(Pitch pitch, int position) {
+      int usual = key.alteration(pitch.name().letter());
+      int wanted = pitch.name().alteration();
+      Integer said = now.put(position, wanted);
+      boolean courtesy = said == null && before.getOrDefault(position, wanted) != wanted;
+      boolean needed = wanted != (said == null ? usual : said);
+      return needed || courtesy ? Optional.of(wanted) : Optional.empty();
+    }
+
+    /** A finger is numbered when it comes, not with every stroke of what it holds. */
+    private boolean isNumbered(Note note) {
+      return note.fretFinger().isPresent()
+          && arrangement.holds().stream()
+              .filter(
+                  h ->
+                      h.finger() == note.fretFinger().get()
+                          && h.fromTick() <= note.tick()
+                          && note.tick() < h.toTick()
+                          && h.lowString() <= note.string()
+                          && note.string() <= h.highString())
+              .findFirst()
+              .map(numbered::add)
+              .orElse(true);
+    }
+
+    private void strokes(
+        List<WrittenNote> voice,
+        Optional<Boolean> up,
+        Map<WrittenNote, List<Head>> heads,
+        WrittenBar bar,
+        List<List<Stroke>> groups,
+        List<Stroke> strokes) {
+      TreeMap<Integer, Stroke> byTick = new TreeMap<>();
+      for (List<WrittenNote> group : BeamGroups.of(voice, bar.bar())) {
+        boolean goesUp = up.orElseGet(() -> isLow(group, heads));
+        List<Stroke> mine = new ArrayList<>();
+        for (WrittenNote note : group) {
+          boolean flagged = group.size() == 1 && note.piece().value().flags() > 0;
+          List<Head> seconds = Heads.spread(heads.get(note), goesUp);
+          Stroke stroke = new Stroke(note, seconds, goesUp, flagged);
+          mine.add(stroke);
+          byTick.put(note.tick(), stroke);
+        }
+        groups.add(mine);
+      }
+      for (WrittenNote note : voice) {
+        if (note.isRest()) {
+          byTick.put(note.tick(), new Stroke(note, List.of(), up.orElse(true), false));
+        }
+      }
+      strokes.addAll(byTick.values());
+    }
+
+    /** Stems of a voice that is alone go up where its notes lie below the middle line. */
+    private static boolean isLow(List<WrittenNote> group, Map<WrittenNote, List<Head>> heads) {
+      double sum = 0;
+      int count = 0;
+      for (WrittenNote note : group) {
+        for (Head head : heads.get(note)) {
+          sum += head.position();
+          count++;
+        }
+      }
+      return sum / count < 4;
+    }
+  }
+
+  /** Both voices sound. */
+  boolean hasTwoVoices() {
+    return !upper.isEmpty() && !lower.isEmpty();
+  }
+}

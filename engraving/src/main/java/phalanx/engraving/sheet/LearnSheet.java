@@ -1,0 +1,280 @@
+package phalanx.engraving.sheet;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Note;
+import phalanx.engraving.EngravedSheet;
+import phalanx.engraving.Mark;
+import phalanx.engraving.Role;
+import phalanx.engraving.SheetOptions;
+import phalanx.engraving.font.Face;
+import phalanx.findings.Changes;
+import phalanx.findings.Review;
+import phalanx.fretting.Shape;
+import phalanx.performance.Performance;
+import phalanx.picking.PickFinger;
+import phalanx.song.Section;
+import phalanx.song.Song;
+import phalanx.song.Timeline.PlayedBar;
+import phalanx.text.Phrase;
+import phalanx.theory.Meter;
+import phalanx.theory.Ticks;
+
+/**
+ * What a player puts on the stand to learn a song by: its form, its shapes, its pattern in letters
+ * and motions, the three hardest changes with their reason, and how fast both hands hold.
+ */
+public final class LearnSheet {
+
+  /** What players say to themselves (common practice, no source). */
+  private static final Map<PickFinger, String> SAID =
+      Map.of(
+          PickFinger.P, "thumb",
+          PickFinger.I, "index",
+          PickFinger.M, "middle",
+          PickFinger.A, "ring",
+          PickFinger.C, "little");
+
+  private static final double SIZE = 10;
+  private static final double LINE = 13.5;
+  private static final int HARDEST = 3;
+
+  /** Patterns shown; more are told by their number. */
+  private static final int MOST_PATTERNS = 3;
+
+  /** Shapes that leave room for the rest of one page. */
+  private static final int MOST_SHAPES = 24;
+
+  private final Arrangement arrangement;
+  private final Review review;
+  private final Song song;
+  private final double width;
+  private final List<Block> blocks = new ArrayList<>();
+
+  private LearnSheet(Arrangement arrangement, Review review, SheetOptions options) {
+    this.arrangement = arrangement;
+    this.review = review;
+    song = arrangement.song();
+    width = Paging.width(options);
+  }
+
+  /** The page of a song. */
+  public static EngravedSheet of(Arrangement arrangement, Review review, SheetOptions options) {
+    LearnSheet sheet = new LearnSheet(arrangement, review, options);
+    sheet.form();
+    sheet.shapes();
+    sheet.patterns();
+    sheet.changes();
+    sheet.tempo();
+    return Paging.pages(
+        sheet.song.title(), Heading.of(sheet.song, sheet.width), sheet.blocks, options);
+  }
+
+  private void heading(String text) {
+    List<Mark> marks = new ArrayList<>();
+    marks.add(new Mark.Text(Role.SECTION, text, 0, 12, Face.BOLD, 12));
+    marks.add(new Mark.Line(Role.STAFF, 0, 16, width, 16, 0.6));
+    blocks.add(new Block(marks, 17, 13, true));
+  }
+
+  private void text(String text) {
+    for (String line : Lines.broken(text, Face.PLAIN, SIZE, width)) {
+      blocks.add(
+          new Block(
+              List.of(new Mark.Text(Role.TEXT, line, 0, SIZE, Face.PLAIN, SIZE)),
+              SIZE + 2,
+              LINE - SIZE - 2,
+              false));
+    }
+  }
+
+  private void form() {
+    heading("Form");
+    List<String> parts = new ArrayList<>();
+    for (Section section : song.sections()) {
+      int bars = section.bars().size();
+      int plays = section.bars().stream().mapToInt(b -> b.plays()).max().orElse(1);
+      String label = section.label().isBlank() ? "Song" : section.label();
+      parts.add(
+          Phrase.of("%s: %d %s", label, bars, bars == 1 ? "bar" : "bars")
+              + (plays > 1 ? Phrase.of(", %d times", plays) : ""));
+    }
+    text(String.join(" · ", parts));
+    text(
+        song.meter()
+            + " · "
+            + Tempo.of(song.meter(), song.tempo())
+            + song.key().map(k -> " · key of " + k).orElse("")
+            + Phrase.of(" · %d bars as played", arrangement.timeline().bars().size()));
+  }
+
+  private void shapes() {
+    var all = ChartSheet.shapes(arrangement);
+    if (all.isEmpty()) {
+      return;
+    }
+    heading("Shapes");
+    var first = new java.util.LinkedHashMap<Shape, String>();
+    all.entrySet().stream().limit(MOST_SHAPES).forEach(e -> first.put(e.getKey(), e.getValue()));
+    blocks.addAll(ShapeRows.of(first, width));
+    if (all.size() > first.size()) {
+      text(Phrase.of("and %d more: see the chart", all.size() - first.size()));
+    }
+  }
+
+  private void patterns() {
+    Set<String> seen = new HashSet<>();
+    int others = 0;
+    boolean titled = false;
+    for (PlayedBar bar : arrangement.timeline().bars()) {
+      List<Note> notes =
+          arrangement.notesFrom(bar.startTick(), bar.endTick()).stream()
+              .filter(n -> n.pick().isPresent())
+              .toList();
+      String letters = letters(bar, notes);
+      if (notes.isEmpty() || !seen.add(letters)) {
+        continue;
+      }
+      if (seen.size() > MOST_PATTERNS) {
+        others++;
+        continue;
+      }
+      if (!titled) {
+        heading("Picking hand");
+        titled = true;
+      }
+      text(Phrase.of("Bar %d: %s", bar.number(), letters));
+      text(motions(bar, notes));
+    }
+    if (others > 0) {
+      text(Phrase.of("and %d more bars that differ in a stroke or more", others));
+    }
+  }
+
+  /** The count with the letters on each: {@code 1 p&m · & i}. */
+  private static String letters(PlayedBar bar, List<Note> notes) {
+    List<String> steps = new ArrayList<>();
+    for (int tick : ticks(notes)) {
+      steps.add(count(bar, tick) + " " + at(notes, tick, PickFinger::letter, ""));
+    }
+    return String.join(" · ", steps);
+  }
+
+  private static String motions(PlayedBar bar, List<Note> notes) {
+    List<String> words = new ArrayList<>();
+    for (int tick : ticks(notes)) {
+      Set<PickFinger> fingers =
+          notes.stream()
+              .filter(n -> n.tick() == tick)
+              .flatMap(n -> n.pick().stream())
+              .collect(Collectors.toCollection(TreeSet::new));
+      boolean brushed = notes.stream().anyMatch(n -> n.tick() == tick && n.isBrushed());
+      if (brushed) {
+        words.add("brush");
+      } else if (fingers.size() > 1) {
+        words.add(fingers.contains(PickFinger.P) ? "pinch" : "block");
+      } else {
+        words.add(SAID.get(fingers.iterator().next()));
+      }
+    }
+    return String.join(", ", words);
+  }
+
+  private static TreeSet<Integer> ticks(List<Note> notes) {
+    return notes.stream().map(Note::tick).collect(Collectors.toCollection(TreeSet::new));
+  }
+
+  private static String at(
+      List<Note> notes,
+      int tick,
+      java.util.function.Function<PickFinger, String> word,
+      String between) {
+    return notes.stream()
+        .filter(n -> n.tick() == tick)
+        .flatMap(n -> n.pick().stream())
+        .distinct()
+        .sorted()
+        .map(word)
+        .collect(Collectors.joining(between));
+  }
+
+  /** What a player counts at a tick, on a grid of sixteenths or triplets where need be. */
+  private static String count(PlayedBar bar, int tick) {
+    Meter meter = bar.meter();
+    int inBar = bar.inMetre(tick);
+    for (int parts : new int[] {2, 3, 4}) {
+      Optional<String> word =
+          meter.syllables(parts).stream()
+              .filter(s -> s.tick() == inBar)
+              .map(Meter.Syllable::word)
+              .findFirst();
+      if (word.isPresent()) {
+        return word.get();
+      }
+    }
+    return "·";
+  }
+
+  private void changes() {
+    Performance performance = Performance.of(arrangement);
+    Set<String> seen = new HashSet<>();
+    List<Changes.Change> hardest =
+        Changes.ofShapes(arrangement, performance).stream()
+            .sorted(
+                Comparator.comparingDouble(
+                    c -> -c.needed() / Ticks.millis(c.ticks(), song.tempo())))
+            .filter(c -> seen.add(pair(c)))
+            .limit(HARDEST)
+            .toList();
+    if (hardest.isEmpty()) {
+      return;
+    }
+    heading("The hardest changes");
+    for (Changes.Change change : hardest) {
+      double has = Ticks.millis(change.ticks(), song.tempo());
+      text(
+          Phrase.of(
+              "Bar %d, %s: the furthest finger needs %.0f ms and has %.0f ms at this tempo%s",
+              change.slot().played().bar(),
+              pair(change),
+              change.needed(),
+              has,
+              change.needed() > has ? ": slower until it is clean" : ""));
+    }
+  }
+
+  private String pair(Changes.Change change) {
+    int at = arrangement.slots().indexOf(change.slot());
+    String before = at > 0 ? arrangement.slots().get(at - 1).played().harmony().label() : "";
+    return before + " to " + change.slot().played().harmony().label();
+  }
+
+  private void tempo() {
+    heading("Tempo");
+    Optional<Double> ceiling = review.ceiling().song();
+    String begin =
+        Tempo.of(song.meter(), Math.min(song.tempo(), ceiling.orElse(song.tempo())) * 0.6);
+    text(
+        ceiling
+            .map(
+                c ->
+                    "Both hands hold up to "
+                        + Tempo.of(song.meter(), Math.floor(c))
+                        + review
+                            .ceiling()
+                            .bar()
+                            .map(b -> Phrase.of(", set by bar %d", b))
+                            .orElse(""))
+            .orElse("Nothing in this song limits its tempo"));
+    text("Begin near " + begin + ", and faster only when it is clean three times running.");
+    text("Warm up first, and stop when something hurts.");
+  }
+}
