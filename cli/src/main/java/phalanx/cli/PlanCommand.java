@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import phalanx.arrangement.Arrangement;
 import phalanx.engraving.SheetOptions;
-import phalanx.formats.PlanFormat;
+import phalanx.formats.FileFormat;
 import phalanx.formats.disk.AtomicFile;
 import phalanx.formats.json.ArrangementJson;
 import phalanx.formats.tab.TextTab;
@@ -55,7 +55,7 @@ final class PlanCommand implements Callable<Integer> {
     for (Path out : outs) {
       WrittenFile.check(out, song);
     }
-    List<PlanFormat> formats = outs.stream().map(this::format).toList();
+    List<FileFormat> formats = outs.stream().map(this::format).toList();
     Song wanted = options.adjusted(SongArgument.read(song, spec.commandLine().getErr()));
     Arrangement arrangement = new Arranger().arrange(wanted);
     if (outs.isEmpty()) {
@@ -74,7 +74,7 @@ final class PlanCommand implements Callable<Integer> {
   }
 
   private static AtomicFile.Content content(
-      PlanFormat format, Arrangement arrangement, SheetOptions sheet) {
+      FileFormat format, Arrangement arrangement, SheetOptions sheet) {
     if (format.isSound()) {
       Rendering sound = new Rendering(Performance.of(arrangement), RenderOptions.USUAL);
       return out -> sound.write(out, share -> true);
@@ -83,9 +83,9 @@ final class PlanCommand implements Callable<Integer> {
     return out -> out.write(bytes);
   }
 
-  private PlanFormat format(Path out) {
-    String expected = ": expected a name ending in " + PlanFormat.allEndings();
-    return PlanFormat.of(out).orElseThrow(() -> usage("--out " + out + expected));
+  private FileFormat format(Path out) {
+    String expected = ": expected a name ending in " + FileFormat.endingsWritten();
+    return FileFormat.toWrite(out).orElseThrow(() -> usage("--out " + out + expected));
   }
 
   private ParameterException usage(String message) {

@@ -11,7 +11,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import phalanx.formats.PlanFormat;
+import phalanx.formats.FileFormat;
 import phalanx.performance.Performance;
 import phalanx.planning.Arranger;
 import phalanx.song.Song;
@@ -121,9 +121,9 @@ final class RenderCommand implements Callable<Integer> {
   }
 
   private RenderOptions wanted() {
-    if (!PlanFormat.WAVE.isOf(out)) {
+    if (!FileFormat.WAVE.isOf(out)) {
       throw usage(
-          "--out " + out + ": expected a name ending in " + PlanFormat.WAVE.endings().get(0));
+          "--out " + out + ": expected a name ending in " + FileFormat.WAVE.endings().get(0));
     }
     try {
       RenderOptions wanted = RenderOptions.USUAL.with(rate, bits).countingIn(countIn).tunedTo(a4);

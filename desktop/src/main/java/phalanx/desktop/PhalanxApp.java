@@ -35,9 +35,8 @@ import phalanx.desktop.frame.Workbench;
 import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.ShapeTrialModel;
 import phalanx.desktop.model.Workspace;
-import phalanx.formats.PlanFormat;
+import phalanx.formats.FileFormat;
 import phalanx.formats.SongFiles;
-import phalanx.formats.SongFormat;
 
 /** Starts the window, with the song named as the first argument if there is one. */
 public final class PhalanxApp extends Application {
@@ -200,7 +199,7 @@ public final class PhalanxApp extends Application {
     @Override
     public Optional<Path> toOpen() {
       FileChooser chooser = chooser("Open a song");
-      String[] endings = SongFormat.allEndings().stream().map(e -> "*" + e).toArray(String[]::new);
+      String[] endings = FileFormat.endingsRead().stream().map(e -> "*" + e).toArray(String[]::new);
       chooser
           .getExtensionFilters()
           .add(new FileChooser.ExtensionFilter("Songs, charts and scores", endings));
@@ -211,7 +210,7 @@ public final class PhalanxApp extends Application {
     public Optional<Path> toImport() {
       FileChooser chooser = chooser("Take the tune of a score");
       String[] endings =
-          SongFormat.SCORE.endings().stream().map(e -> "*" + e).toArray(String[]::new);
+          FileFormat.MUSICXML.endings().stream().map(e -> "*" + e).toArray(String[]::new);
       chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("MusicXML", endings));
       return Optional.ofNullable(chooser.showOpenDialog(window)).map(File::toPath);
     }
@@ -219,11 +218,11 @@ public final class PhalanxApp extends Application {
     @Override
     public Optional<Path> toExport(String title) {
       FileChooser chooser = chooser("Export the plan");
-      for (PlanFormat format : PlanFormat.values()) {
+      for (FileFormat format : FileFormat.taken()) {
         List<String> endings = format.endings().stream().map(e -> "*" + e).toList();
         chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(format.words(), endings));
       }
-      chooser.setInitialFileName(named(title) + PlanFormat.values()[0].endings().get(0));
+      chooser.setInitialFileName(named(title) + FileFormat.PDF.endings().get(0));
       return Optional.ofNullable(chooser.showSaveDialog(window)).map(File::toPath);
     }
 

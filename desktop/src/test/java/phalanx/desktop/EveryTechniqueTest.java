@@ -13,7 +13,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.desktop.drawing.TechniqueSigns;
-import phalanx.formats.PlanFormat;
+import phalanx.formats.FileFormat;
 import phalanx.melody.TuneReader;
 import phalanx.performance.Performance;
 import phalanx.planning.Arranger;
@@ -68,7 +68,7 @@ class EveryTechniqueTest {
         PLAIN.plan());
   }
 
-  private static String written(PlanFormat format, Arrangement a) {
+  private static String written(FileFormat format, Arrangement a) {
     return new String(format.write(a), StandardCharsets.UTF_8);
   }
 
@@ -83,16 +83,16 @@ class EveryTechniqueTest {
   @ParameterizedTest
   @MethodSource("onNotes")
   void itStandsUnderTheTablatureWithItsMeaning(Technique technique) {
-    String tab = written(PlanFormat.TEXT_TAB, played(technique));
+    String tab = written(FileFormat.TEXT_TAB, played(technique));
     assertThat(tab).contains(technique.sign()).contains(technique.meaning());
-    assertThat(written(PlanFormat.TEXT_TAB, PLAIN)).doesNotContain(technique.meaning());
+    assertThat(written(FileFormat.TEXT_TAB, PLAIN)).doesNotContain(technique.meaning());
   }
 
   @ParameterizedTest
   @MethodSource("onNotes")
   void itIsInTheScore(Technique technique) {
-    assertThat(written(PlanFormat.MUSICXML, played(technique)))
-        .isNotEqualTo(written(PlanFormat.MUSICXML, PLAIN));
+    assertThat(written(FileFormat.MUSICXML, played(technique)))
+        .isNotEqualTo(written(FileFormat.MUSICXML, PLAIN));
   }
 
   @ParameterizedTest

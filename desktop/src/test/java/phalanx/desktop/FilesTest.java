@@ -27,7 +27,7 @@ import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
 import phalanx.desktop.files.PlayerFolder;
 import phalanx.desktop.files.Preferences;
-import phalanx.formats.PlanFormat;
+import phalanx.formats.FileFormat;
 import phalanx.formats.SongFiles;
 import phalanx.song.Song;
 import phalanx.song.SongId;
@@ -301,7 +301,7 @@ class FilesTest {
     until(() -> window.workspace().song().title().equals("Harbour Lamp"));
     window.untilPlanned();
     // Sound goes another way, see SoundTest.
-    for (PlanFormat format : Stream.of(PlanFormat.values()).filter(f -> !f.isSound()).toList()) {
+    for (FileFormat format : FileFormat.taken().stream().filter(f -> !f.isSound()).toList()) {
       Path file = folder.resolve("plan" + format.endings().get(0));
       boolean[] done = {false};
       robot.interact(

@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.nio.ByteBuffer;
 import java.nio.CharBuffer;
 import java.nio.charset.CharacterCodingException;
+import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -13,14 +14,18 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import phalanx.formats.abc.AbcReader;
 import phalanx.formats.chordpro.ChordProReader;
 import phalanx.formats.disk.AtomicFile;
 import phalanx.formats.disk.DiskTrouble;
 import phalanx.formats.disk.RegularFile;
 import phalanx.formats.disk.SafeTarget;
+import phalanx.formats.midi.MidiReader;
 import phalanx.formats.musicxml.MusicXmlReader;
 import phalanx.formats.songfile.SongFileReader;
 import phalanx.formats.songfile.SongFileWriter;
+import phalanx.formats.tab.TabReader;
+import phalanx.formats.text.ChartTextReader;
 import phalanx.song.Song;
 import phalanx.text.Phrase;
 
@@ -68,19 +73,19 @@ public final class SongFiles {
 
   /** Whether a file is in the program's own format, so that it can be saved where it is. */
   public static boolean isOwn(Path file) {
-    return SongFormat.of(file).equals(Optional.of(SongFormat.SONG_FILE));
+    return FileFormat.toRead(file).equals(Optional.of(FileFormat.SONG_FILE));
   }
 
   /** Whether a file is a score, from its name. */
   public static boolean isScore(Path file) {
-    return SongFormat.of(file).equals(Optional.of(SongFormat.SCORE));
+    return FileFormat.MUSICXML.isOf(file) || FileFormat.PACKED_SCORE.isOf(file);
   }
 
   /** Opens a file. */
   public static Opened open(Path file) {
-    Optional<SongFormat> format = SongFormat.of(file);
+    Optional<FileFormat> format = FileFormat.toRead(file);
     if (format.isEmpty()) {
-      String endings = String.join(", ", SongFormat.allEndings());
+      String endings = String.join(", ", FileFormat.endingsRead());
       return Opened.refused(new FileProblem(1, 1, "expected a file ending in " + endings));
     }
     try {
@@ -100,6 +105,34 @@ public final class SongFiles {
       }
       return bytes;
     }
+  }
+
+  static Opened midi(byte[] bytes) {
+    return opened(MidiReader.read(bytes));
+  }
+
+  static Opened abc(byte[] bytes) {
+    return opened(AbcReader.read(bytes));
+  }
+
+  /** A tablature where six lines of it stand together, else chords and words. */
+  static Opened plainText(byte[] bytes) {
+    String utf8 = new String(bytes, StandardCharsets.UTF_8);
+    // What is pasted from anywhere is not always UTF-8.
+    String text =
+        utf8.indexOf('\uFFFD') < 0 ? utf8 : new String(bytes, Charset.forName("windows-1252"));
+    return pasted(text);
+  }
+
+  /** A song from a text that was pasted. */
+  public static Opened pasted(String text) {
+    return opened(TabReader.isTab(text) ? TabReader.read(text) : ChartTextReader.read(text));
+  }
+
+  private static Opened opened(SongReading reading) {
+    return reading.song().chart().isEmpty()
+        ? new Opened(Optional.empty(), reading.problems(), reading.remarks())
+        : Opened.of(reading);
   }
 
   static Opened chart(byte[] bytes) {
@@ -143,10 +176,7 @@ public final class SongFiles {
   }
 
   static Opened score(byte[] bytes) {
-    SongReading reading = MusicXmlReader.read(bytes);
-    return reading.song().chart().isEmpty()
-        ? new Opened(Optional.empty(), reading.problems(), reading.remarks())
-        : Opened.of(reading);
+    return opened(MusicXmlReader.read(bytes));
   }
 
   /**

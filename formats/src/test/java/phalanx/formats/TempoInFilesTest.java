@@ -81,7 +81,7 @@ class TempoInFilesTest {
   @Test
   void aScoreCarriesItThereAndBack() {
     Arrangement a = new Arranger().arrange(song());
-    byte[] score = PlanFormat.MUSICXML.write(a);
+    byte[] score = FileFormat.MUSICXML.write(a);
     SongReading back = MusicXmlReader.read(score);
     assertThat(back.song().tempo()).isEqualTo(96);
     assertThat(tempos(back.song())).isEqualTo(tempos(song()));
@@ -89,7 +89,7 @@ class TempoInFilesTest {
 
   @Test
   void tablatureShowsTempoAndStoppedStringWithTheirMeaning() {
-    String tab = new String(PlanFormat.TEXT_TAB.write(damped()), StandardCharsets.UTF_8);
+    String tab = new String(FileFormat.TEXT_TAB.write(damped()), StandardCharsets.UTF_8);
     assertThat(tab).contains("(60 a minute)", "(120 a minute)", "x6");
     assertThat(tab).contains("string is stopped: ");
     assertThat(tab.lines()).allMatch(l -> l.length() <= 78);
@@ -97,24 +97,24 @@ class TempoInFilesTest {
 
   @Test
   void aScoreHasASignWhereAStringIsStopped() {
-    String score = new String(PlanFormat.MUSICXML.write(damped()), StandardCharsets.UTF_8);
+    String score = new String(FileFormat.MUSICXML.write(damped()), StandardCharsets.UTF_8);
     assertThat(score).contains("<damp", ">⑥ ");
   }
 
   @Test
   void formatsAreFoundByTheEndingOfAName() {
-    for (PlanFormat format : PlanFormat.values()) {
+    for (FileFormat format : FileFormat.taken()) {
       for (String ending : format.endings()) {
         assertThat(
-                PlanFormat.of(
+                FileFormat.toWrite(
                     java.nio.file.Path.of("A.B" + ending.toUpperCase(java.util.Locale.ROOT))))
             .contains(format);
       }
     }
-    assertThat(PlanFormat.of(java.nio.file.Path.of("plan"))).isEmpty();
-    for (SongFormat format : SongFormat.values()) {
-      assertThat(SongFormat.allEndings()).containsAll(format.endings());
+    assertThat(FileFormat.toWrite(java.nio.file.Path.of("plan"))).isEmpty();
+    for (FileFormat format : FileFormat.opened()) {
+      assertThat(FileFormat.endingsRead()).containsAll(format.endings());
     }
-    assertThat(SongFormat.of(java.nio.file.Path.of("/"))).isEmpty();
+    assertThat(FileFormat.toRead(java.nio.file.Path.of("/"))).isEmpty();
   }
 }

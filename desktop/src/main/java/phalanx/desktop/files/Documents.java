@@ -24,7 +24,7 @@ import phalanx.desktop.document.Question;
 import phalanx.desktop.document.Request;
 import phalanx.desktop.model.Workspace;
 import phalanx.embellishment.Fill;
-import phalanx.formats.PlanFormat;
+import phalanx.formats.FileFormat;
 import phalanx.formats.SongFiles;
 import phalanx.formats.disk.AtomicFile;
 import phalanx.formats.disk.DiskTrouble;
@@ -329,9 +329,9 @@ public final class Documents {
    * @param other asks for another name: the file is a song, or the song was read from it
    */
   public void export(Arrangement plan, Path file, Runnable then, Consumer<String> other) {
-    Optional<PlanFormat> format = PlanFormat.of(file);
+    Optional<FileFormat> format = FileFormat.toWrite(file);
     if (format.isEmpty() && !SafeTarget.isSongName(file)) {
-      tasks.tell(file.getFileName() + ": expected a name ending in " + PlanFormat.allEndings());
+      tasks.tell(file.getFileName() + ": expected a name ending in " + FileFormat.endingsWritten());
       return;
     }
     Optional<Path> song = document.get().file();

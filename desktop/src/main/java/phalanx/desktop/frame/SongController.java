@@ -16,7 +16,7 @@ import phalanx.desktop.files.SoundExport;
 import phalanx.desktop.frame.NoticeBar.Answer;
 import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.Workspace;
-import phalanx.formats.PlanFormat;
+import phalanx.formats.FileFormat;
 import phalanx.formats.SongFiles;
 import phalanx.song.Song;
 import phalanx.text.Phrase;
@@ -243,7 +243,7 @@ public final class SongController implements Documents.Window {
       return;
     }
     Optional<Path> file = asker.toExport(workspace.song().title());
-    if (file.flatMap(PlanFormat::of).filter(PlanFormat::isSound).isPresent()) {
+    if (file.flatMap(FileFormat::toWrite).filter(FileFormat::isSound).isPresent()) {
       exportSound(file.get());
     } else {
       file.ifPresent(f -> documents.export(plan, f, () -> written(f), this::askOtherName));

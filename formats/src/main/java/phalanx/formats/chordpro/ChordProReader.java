@@ -1,6 +1,7 @@
 package phalanx.formats.chordpro;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -12,10 +13,18 @@ import phalanx.chart.GridReader;
 import phalanx.formats.FileProblem;
 import phalanx.formats.ReaderGuard;
 import phalanx.formats.SongReading;
+import phalanx.formats.text.Bracketed;
+import phalanx.formats.text.ChartTextReader;
+import phalanx.formats.text.ChordWord;
+import phalanx.formats.text.ChordedLine;
+import phalanx.formats.text.ProposedSong;
 import phalanx.instrument.Guitar;
 import phalanx.song.Bar;
+import phalanx.song.BarLyrics;
 import phalanx.song.Chart;
+import phalanx.song.Credits;
 import phalanx.song.Feel;
+import phalanx.song.Lyrics;
 import phalanx.song.Section;
 import phalanx.song.Song;
 import phalanx.song.SongBounds;
@@ -23,10 +32,13 @@ import phalanx.text.Phrase;
 import phalanx.theory.Key;
 import phalanx.theory.Meter;
 import phalanx.theory.Quoted;
+import phalanx.theory.Ticks;
 
 /**
- * Reads a ChordPro chart whose bars stand in grids. Directives that mean nothing to the arrangement
- * are passed over; words are kept line by line. One instance reads one chart.
+ * Reads a ChordPro chart. Bars are those of its grids; a chart without any has bars proposed from
+ * where the chords stand in the words. Words go under the bars of the grid before them where their
+ * chords are the same, else they are kept line by line. Directives that mean nothing to the
+ * arrangement are passed over. One instance reads one chart.
  */
 public final class ChordProReader {
 
@@ -50,6 +62,18 @@ public final class ChordProReader {
           "eog",
           "end_of_grid");
 
+  private static final Map<String, String> SHORT_PARTS =
+      Map.of(
+          "sov", "start_of_verse",
+          "soc", "start_of_chorus",
+          "sob", "start_of_bridge",
+          "sot", "start_of_tab",
+          "eov", "end_of_verse",
+          "eoc", "end_of_chorus",
+          "eob", "end_of_bridge",
+          "eot", "end_of_tab",
+          "st", "subtitle");
+
   private final List<FileProblem> problems = new ArrayList<>();
   private final List<Section> sections = new ArrayList<>();
   private final List<String> lyrics = new ArrayList<>();
@@ -61,6 +85,16 @@ public final class ChordProReader {
   private Optional<GridReader> grid = Optional.empty();
   private Optional<Double> nextTempo = Optional.empty();
   private Meter writtenMeter = meter;
+  private final ProposedSong parts = new ProposedSong();
+  private final Definitions definitions = new Definitions();
+  private final List<FileProblem> remarks = new ArrayList<>();
+  private final List<FileProblem> doubts = new ArrayList<>();
+  private final Map<Integer, BarLyrics> words = new HashMap<>();
+  private Optional<GridWords> under = Optional.empty();
+  private List<String> waiting = new ArrayList<>();
+  private String composer = "";
+  private String arranger = "";
+  private boolean inTab;
   private int nextId = 1;
   private int gridLine;
   private int barsRead;
@@ -103,7 +137,22 @@ public final class ChordProReader {
     }
   }
 
+  /** A line outside of grids: words, with chords or without. */
   private void words(int number, String line) {
+    if (inTab) {
+      return;
+    }
+    ChordedLine read = Bracketed.read(line, number, ChordWord::symbol, doubts);
+    parts.line(read);
+    if (!read.chords().isEmpty() && under.isPresent()) {
+      under.get().line(read);
+      waiting.add(line);
+    } else {
+      lyrics(number, line);
+    }
+  }
+
+  private void lyrics(int number, String line) {
     if (lyrics.size() < SongBounds.MOST_LINES) {
       lyrics.add(cut(line, SongBounds.LONGEST_LINE, number, 1));
     } else if (!wordsEnded) {
@@ -149,12 +198,12 @@ public final class ChordProReader {
       value = (value.startsWith(":") ? value.substring(1) : value).stripLeading();
       int column = to - value.length() + 1;
       String name = line.substring(from, end).toLowerCase(Locale.ROOT);
-      return Optional.of(
-          new Directive(SHORT.getOrDefault(name, name), value.stripTrailing(), column));
+      String full = SHORT.getOrDefault(name, SHORT_PARTS.getOrDefault(name, name));
+      return Optional.of(new Directive(full, value.stripTrailing(), column));
     }
 
     private static boolean isNameSign(char sign) {
-      return sign >= 'a' && sign <= 'z' || sign >= 'A' && sign <= 'Z' || sign == '_';
+      return sign >= 'a' && sign <= 'z' || sign >= 'A' && sign <= 'Z' || sign == '_' || sign == '-';
     }
   }
 
@@ -179,7 +228,35 @@ public final class ChordProReader {
       case "time" -> time(value, line, column);
       case "tempo" -> tempo(value, line, column);
       case "capo" -> capo(value, line, column);
-      case "comment" -> label = cut(value, SongBounds.LONGEST_NAME, line, column);
+      case "comment" -> {
+        label = cut(value, SongBounds.LONGEST_NAME, line, column);
+        parts.heading(label);
+      }
+      case "composer", "artist", "subtitle" ->
+          composer =
+              composer.isEmpty() ? cut(value, SongBounds.LONGEST_NAME, line, column) : composer;
+      case "arranger" -> arranger = cut(value, SongBounds.LONGEST_NAME, line, column);
+      case "define", "chord" -> {
+        if (!definitions.read(value)) {
+          remarks.add(new FileProblem(line, column, "this shape is left out: " + Quoted.of(value)));
+        }
+      }
+      case "x_phalanx_pickup" -> pickup = Optional.of(value);
+      case "start_of_tab", "start_of_abc", "start_of_ly", "start_of_svg", "start_of_textblock" ->
+          inTab = true;
+      case "end_of_tab", "end_of_abc", "end_of_ly", "end_of_svg", "end_of_textblock" ->
+          inTab = false;
+      case "start_of_verse", "start_of_chorus", "start_of_bridge" -> {
+        under.ifPresent(GridWords::nextVerse);
+        String own = label(value);
+        String kind = directive.name().substring("start_of_".length());
+        label = own.isEmpty() ? label : cut(own, SongBounds.LONGEST_NAME, line, column);
+        if (under.isEmpty()) {
+          parts.heading(
+              own.isEmpty() ? Character.toUpperCase(kind.charAt(0)) + kind.substring(1) : own);
+        }
+      }
+      case "chorus" -> parts.heading("Chorus");
       case "start_of_grid" -> startGrid(value, line, column);
       case "end_of_grid" -> endGrid(line, column);
       default -> {
@@ -239,7 +316,10 @@ public final class ChordProReader {
     }
   }
 
+  private Optional<String> pickup = Optional.empty();
+
   private void startGrid(String value, int line, int column) {
+    closeWords();
     if (grid.isPresent()) {
       problem(line, column, "expected {end_of_grid} before another grid starts");
       closeGrid();
@@ -270,6 +350,7 @@ public final class ChordProReader {
           barsRead += g.bars().size();
           if (!g.bars().isEmpty()) {
             sections.add(section(g.bars()));
+            under = Optional.of(new GridWords(sections.get(sections.size() - 1).bars()));
           }
         });
     grid = Optional.empty();
@@ -290,16 +371,51 @@ public final class ChordProReader {
     return Section.of(nextId++, label, numbered);
   }
 
+  /** The words behind a grid go under its bars, or stay lines where their chords are others. */
+  private void closeWords() {
+    if (under.isPresent() && under.get().fits()) {
+      words.putAll(under.get().words());
+    } else {
+      waiting.forEach(l -> lyrics(1, l));
+    }
+    under = Optional.empty();
+    waiting = new ArrayList<>();
+  }
+
   private SongReading finish() {
     if (grid.isPresent()) {
       problem(gridLine, 1, "expected {end_of_grid} for the grid that starts here");
       closeGrid();
     }
-    if (sections.stream().map(Section::bars).allMatch(List<Bar>::isEmpty)) {
-      problem(1, 1, "expected bars between {start_of_grid} and {end_of_grid}, found none");
+    closeWords();
+    Song plain = song.withTitle(title).withKey(key).withCredits(new Credits(composer, arranger));
+    boolean none = sections.stream().map(Section::bars).allMatch(List<Bar>::isEmpty);
+    if (none && parts.hasChords()) {
+      remarks.add(0, new FileProblem(1, 1, ChartTextReader.PROPOSED));
+      remarks.addAll(doubts);
+      Song read = definitions.pinned(parts.over(plain, writtenMeter));
+      return new SongReading(read, problems, remarks);
     }
-    Song read =
-        song.withTitle(title).withKey(key).withChart(new Chart(sections)).withLyrics(lyrics);
-    return new SongReading(read, problems);
+    if (none) {
+      String expected =
+          "expected bars between {start_of_grid} and {end_of_grid}, or chords in the words, found none";
+      problem(1, 1, expected);
+    }
+    Song read = plain.withChart(new Chart(sections)).withWords(new Lyrics(lyrics, words));
+    if (pickup.flatMap(ChordProReader::ticks).isPresent()) {
+      read = read.withFeel(read.feel().withPickup(pickup.flatMap(ChordProReader::ticks).get()));
+    }
+    return new SongReading(none ? read : definitions.pinned(read), problems, remarks);
+  }
+
+  /** A length such as {@code 1/4} of a whole note, in ticks. */
+  private static Optional<Integer> ticks(String value) {
+    Matcher m = Pattern.compile("(\\d{1,3})/(\\d{1,5})").matcher(value);
+    if (!m.matches() || Integer.parseInt(m.group(2)) == 0) {
+      return Optional.empty();
+    }
+    long ticks =
+        (long) Ticks.PER_WHOLE * Integer.parseInt(m.group(1)) / Integer.parseInt(m.group(2));
+    return ticks > 0 && ticks < Meter.LONGEST_TICKS ? Optional.of((int) ticks) : Optional.empty();
   }
 }

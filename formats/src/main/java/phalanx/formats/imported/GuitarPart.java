@@ -1,0 +1,327 @@
+package phalanx.formats.imported;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import phalanx.chart.ChordProposal;
+import phalanx.fretting.FretRow;
+import phalanx.fretting.Shape;
+import phalanx.fretting.Stop;
+import phalanx.instrument.Finger;
+import phalanx.instrument.Guitar;
+import phalanx.instrument.Tuning;
+import phalanx.melody.Want;
+import phalanx.picking.Force;
+import phalanx.picking.Pattern;
+import phalanx.picking.PatternRules;
+import phalanx.picking.Role;
+import phalanx.picking.Stroke;
+import phalanx.picking.Touch;
+import phalanx.picking.WrittenPattern;
+import phalanx.song.Bar;
+import phalanx.song.ChordChange;
+import phalanx.song.NoteRef;
+import phalanx.song.Patterns;
+import phalanx.song.Pins;
+import phalanx.song.SlotRef;
+import phalanx.song.Song;
+import phalanx.song.SongBounds;
+import phalanx.technique.Technique;
+import phalanx.technique.TechniqueText;
+import phalanx.theory.Key;
+
+/**
+ * A whole guitar part made into a song: what a shape holds is pinned and struck by a pattern of the
+ * bar’s own, each stroke on its string; what is slurred, or lies beside the shape, is the tune in
+ * its places. The plan then plays what was written, and the findings judge it.
+ */
+public final class GuitarPart {
+
+  private final Guitar guitar;
+  private final List<ImportedBar> bars;
+  private final List<List<FrettedNote>> notes;
+  private final Map<Integer, WrittenPattern> patterns = new HashMap<>();
+  private final List<List<Struck>> struck = new ArrayList<>();
+
+  /** A stroke of a bar with the string that it is pinned to. */
+  private record Struck(int tick, Role role, int string) {}
+
+  private GuitarPart(Guitar guitar, List<ImportedBar> bars, List<List<FrettedNote>> notes) {
+    this.guitar = guitar;
+    this.bars = bars;
+    this.notes = notes;
+  }
+
+  /**
+   * A song of a part.
+   *
+   * @param plain title, key, guitar
+   * @param bars its bars; those without any chord among them get chords proposed
+   * @param notes what is played in each
+   */
+  public static Song of(Song plain, List<ImportedBar> bars, List<List<FrettedNote>> notes) {
+    GuitarPart part = new GuitarPart(plain.guitar(), bars, notes);
+    Optional<Key> key = plain.key();
+    if (bars.stream().allMatch(b -> b.chords.isEmpty())) {
+      key = Optional.of(ImportedSong.propose(bars, part.tones(), key));
+    }
+    for (int b = 0; b < bars.size(); b++) {
+      part.bar(b);
+    }
+    Song song = ImportedSong.of(plain.withKey(key), bars);
+    return part.pinned(song.withTune(song.tune().withOnTop(false)));
+  }
+
+  private List<List<ChordProposal.Tone>> tones() {
+    List<List<ChordProposal.Tone>> tones = new ArrayList<>();
+    for (List<FrettedNote> bar : notes) {
+      tones.add(
+          bar.stream()
+              .map(
+                  n ->
+                      new ChordProposal.Tone(
+                          n.tick(), n.lengthTicks(), guitar.shapeMidi(n.string(), n.fret())))
+              .toList());
+    }
+    return tones;
+  }
+
+  private int length(ImportedBar bar) {
+    return bar.lengthTicks > 0 ? bar.lengthTicks : bar.meter.barTicks();
+  }
+
+  /** Parts the notes of a bar between shape and tune, and writes the bar’s pattern. */
+  private void bar(int b) {
+    List<FrettedNote> all = notes.get(b);
+    List<FrettedNote> tune = new ArrayList<>();
+    List<FrettedNote> held = new ArrayList<>();
+    Map<Integer, Integer> frets = new HashMap<>();
+    int slot = 0;
+    for (FrettedNote note : all) {
+      int now = slotAt(bars.get(b), note.tick());
+      if (now != slot) {
+        frets.clear();
+        slot = now;
+      }
+      boolean begins = slurs(all, note);
+      Integer fret = frets.get(note.string());
+      boolean beside = fret != null && fret != note.fret();
+      if (note.slur().isPresent() || begins || beside || !isOfStrokes(note)) {
+        tune.add(note);
+      } else {
+        frets.put(note.string(), note.fret());
+        held.add(note);
+      }
+    }
+    tune(bars.get(b), tune);
+    pattern(b, held);
+  }
+
+  private static boolean isOfStrokes(FrettedNote note) {
+    return note.techniques().stream().allMatch(TechniqueText::isOfStrokes);
+  }
+
+  /** Whether the next note on its string is slurred from it. */
+  private static boolean slurs(List<FrettedNote> all, FrettedNote note) {
+    return all.stream()
+        .filter(n -> n.string() == note.string() && n.tick() > note.tick())
+        .min(Comparator.comparingInt(FrettedNote::tick))
+        .filter(n -> n.slur().isPresent())
+        .isPresent();
+  }
+
+  private static int slotAt(ImportedBar bar, int tick) {
+    int at = 0;
+    for (ChordChange change : bar.chords) {
+      at = change.tick() <= tick ? change.tick() : at;
+    }
+    return at;
+  }
+
+  private static void tune(ImportedBar bar, List<FrettedNote> tune) {
+    TreeMap<Integer, List<FrettedNote>> at = new TreeMap<>();
+    tune.forEach(n -> at.computeIfAbsent(n.tick(), t -> new ArrayList<>()).add(n));
+    at.forEach(
+        (tick, here) -> {
+          Integer next = at.higherKey(tick);
+          int end = here.stream().mapToInt(FrettedNote::endTick).max().orElse(tick + 1);
+          end = next == null ? end : Math.min(end, next);
+          List<Want> wants = new ArrayList<>();
+          here.stream()
+              .sorted(Comparator.comparingInt(n -> -n.string()))
+              .forEach(n -> wants.add(new Want.Place(n.string(), n.fret())));
+          Set<Technique> techniques =
+              here.stream().flatMap(n -> n.techniques().stream()).collect(Collectors.toSet());
+          bar.tune.add(
+              new ImportedNote(
+                  tick,
+                  Math.max(1, end - tick),
+                  wants,
+                  false,
+                  here.stream().flatMap(n -> n.slur().stream()).findFirst(),
+                  List.of(),
+                  TechniqueText.areTogether(techniques) ? techniques : Set.of()));
+        });
+  }
+
+  private void pattern(int b, List<FrettedNote> held) {
+    List<Struck> strokes = new ArrayList<>();
+    List<Pattern.Step> steps = new ArrayList<>();
+    TreeMap<Integer, List<FrettedNote>> at = new TreeMap<>();
+    held.forEach(n -> at.computeIfAbsent(n.tick(), t -> new ArrayList<>()).add(n));
+    ImportedBar bar = bars.get(b);
+    int offset = bar.meter.barTicks() - length(bar);
+    at.forEach(
+        (tick, here) -> {
+          here.sort(Comparator.comparingInt(FrettedNote::string));
+          step(tick, here, strokes)
+              .filter(s -> tick + offset < bar.meter.barTicks())
+              .ifPresent(s -> steps.add(s.at(tick + Math.max(0, offset))));
+        });
+    struck.add(strokes);
+    Pattern pattern = new Pattern("as written", bar.meter.barTicks(), steps);
+    patterns.put(b, new WrittenPattern("as written", "as the part has it", bar.meter, pattern));
+  }
+
+  /** The strokes of one instant on roles, from the lowest string up; many together are a brush. */
+  private static Optional<Pattern.Step> step(
+      int tick, List<FrettedNote> here, List<Struck> strokes) {
+    List<Stroke> plucks = new ArrayList<>();
+    List<Struck> pins = new ArrayList<>();
+    EnumSet<Role> free = EnumSet.of(Role.INNER, Role.MIDDLE, Role.UPPER, Role.TUNE);
+    boolean thumb = false;
+    for (FrettedNote note : here) {
+      boolean low = note.isLow() && !thumb;
+      Optional<Role> role =
+          low
+              ? Optional.of(Role.THUMB)
+              : free.stream().min(Comparator.comparingInt(r -> far(r, note)));
+      if (role.isEmpty()) {
+        return Optional.of(brush(tick, here));
+      }
+      thumb |= low;
+      free.remove(role.get());
+      plucks.add(
+          new Stroke.Pluck(
+              role.get(),
+              Force.PLAIN,
+              low ? Optional.empty() : note.pick(),
+              note.techniques().stream()
+                  .filter(TechniqueText::isOfStrokes)
+                  .collect(Collectors.toSet())));
+      pins.add(new Struck(tick, role.get(), note.string()));
+    }
+    Pattern.Step step = new Pattern.Step(tick, plucks, Optional.empty(), false);
+    if (PatternRules.trouble(step).isPresent()) {
+      List<Stroke> plain = plucks.stream().map(p -> (Stroke) unnamed((Stroke.Pluck) p)).toList();
+      step = new Pattern.Step(tick, plain, Optional.empty(), false);
+    }
+    if (PatternRules.trouble(step).isPresent()) {
+      return here.size() > 1 ? Optional.of(brush(tick, here)) : Optional.empty();
+    }
+    strokes.addAll(pins);
+    return Optional.of(step);
+  }
+
+  private static Stroke.Pluck unnamed(Stroke.Pluck pluck) {
+    return new Stroke.Pluck(pluck.role(), pluck.force(), Optional.empty(), pluck.techniques());
+  }
+
+  private static int far(Role role, FrettedNote note) {
+    return Math.abs(role.home() - note.string());
+  }
+
+  private static Pattern.Step brush(int tick, List<FrettedNote> here) {
+    int low = here.get(0).string();
+    int high = here.get(here.size() - 1).string();
+    Stroke brush = new Stroke.Brush(low, high, Touch.FLESH, Force.PLAIN);
+    return new Pattern.Step(tick, List.of(brush), Optional.empty(), false);
+  }
+
+  /** The song with its shapes, strings and patterns pinned. */
+  private Song pinned(Song song) {
+    List<Bar> written = song.chart().bars();
+    Pins pins = song.pins();
+    Patterns all = song.patterns();
+    int room = SongBounds.MOST_PINS;
+    for (int b = 0; b < written.size(); b++) {
+      int id = written.get(b).id();
+      for (Map.Entry<Integer, List<FrettedNote>> slot : slots(b).entrySet()) {
+        Optional<Shape> shape = shape(slot.getValue());
+        FretRow row = row(slot.getValue());
+        SlotRef at = new SlotRef(id, slot.getKey());
+        if (row != null && room > 0) {
+          pins = shape.isPresent() ? pins.with(at, shape.get()) : pins.with(at, row);
+          room--;
+        }
+      }
+      if (room > struck.get(b).size() && b < SongBounds.MOST_PATTERNS) {
+        for (Struck stroke : struck.get(b)) {
+          pins = pins.with(new NoteRef(id, stroke.tick(), stroke.role()), stroke.string());
+          room--;
+        }
+        all = all.with(new Patterns.Scope.OfBar(id), patterns.get(b));
+      }
+    }
+    return song.withPatterns(all).withPins(pins);
+  }
+
+  /** What is held under each chord of a bar. */
+  private TreeMap<Integer, List<FrettedNote>> slots(int b) {
+    TreeMap<Integer, List<FrettedNote>> slots = new TreeMap<>();
+    Map<Integer, Map<Integer, Integer>> frets = new HashMap<>();
+    for (FrettedNote note : notes.get(b)) {
+      int slot = slotAt(bars.get(b), note.tick());
+      Map<Integer, Integer> row = frets.computeIfAbsent(slot, s -> new HashMap<>());
+      if (row.putIfAbsent(note.string(), note.fret()) == null) {
+        slots.computeIfAbsent(slot, s -> new ArrayList<>()).add(note);
+      }
+    }
+    return slots;
+  }
+
+  private static FretRow row(List<FrettedNote> held) {
+    Integer[] frets = new Integer[Tuning.STRINGS];
+    Arrays.fill(frets, Shape.SILENT);
+    for (FrettedNote note : held) {
+      if (note.techniques().stream().noneMatch(t -> t.higher() > 0)) {
+        frets[note.string()] = note.fret();
+      }
+    }
+    return List.of(frets).stream().allMatch(f -> f == Shape.SILENT)
+        ? null
+        : new FretRow(List.of(frets));
+  }
+
+  /** The shape with its fingers, where the file names all of them and they go together. */
+  private static Optional<Shape> shape(List<FrettedNote> held) {
+    List<Stop> stops = new ArrayList<>();
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      stops.add(new Stop.Silent());
+    }
+    for (FrettedNote note : held) {
+      Optional<Finger> finger = note.finger();
+      if (note.fret() > 0 && finger.isEmpty()
+          || note.techniques().stream().anyMatch(t -> t.higher() > 0)) {
+        return Optional.empty();
+      }
+      stops.set(
+          note.string(),
+          note.fret() == 0 ? new Stop.Open() : new Stop.Pressed(note.fret(), finger.get()));
+    }
+    try {
+      return Optional.of(new Shape(stops));
+    } catch (IllegalArgumentException e) {
+      // One finger on two frets one after the other: the frets stay, fingers are found anew.
+      return Optional.empty();
+    }
+  }
+}

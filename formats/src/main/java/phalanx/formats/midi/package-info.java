@@ -1,0 +1,2 @@
+/** Standard MIDI files, as the JDK writes and reads them. */
+package phalanx.formats.midi;

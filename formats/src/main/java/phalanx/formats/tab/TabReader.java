@@ -1,0 +1,194 @@
+package phalanx.formats.tab;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import phalanx.formats.FileProblem;
+import phalanx.formats.ReaderGuard;
+import phalanx.formats.SongReading;
+import phalanx.formats.imported.FrettedNote;
+import phalanx.formats.imported.GuitarPart;
+import phalanx.formats.imported.ImportedBar;
+import phalanx.instrument.Guitar;
+import phalanx.instrument.Tuning;
+import phalanx.song.Feel;
+import phalanx.song.Song;
+import phalanx.song.SongBounds;
+import phalanx.text.Phrase;
+import phalanx.theory.Key;
+import phalanx.theory.Meter;
+import phalanx.theory.Quoted;
+
+/**
+ * Reads a tablature in plain text: six lines of frets with bar lines, what stands above and below
+ * them, timed by the count where there is one, else by its spacing. One instance reads one text.
+ */
+public final class TabReader {
+
+  /** A line of a tablature: perhaps a string’s name, then frets, dashes and bar lines. */
+  static final Pattern LINE =
+      Pattern.compile(
+          "\\s*([A-Ga-g][#b♯♭]?\\d?)?\\s*[|:\\[]*-?[-|:0-9hHpPbBrRxX~vs/\\\\<>()\\[\\]*.=^tT\\s]*$");
+
+  private static final int LEAST_DASHES = 4;
+  private static final Pattern CAPO =
+      Pattern.compile("(?i)\\bcapo\\s*(?:on|at|:)?\\s*(?:fret\\s*)?(\\d{1,2})");
+  private static final Pattern KEY =
+      Pattern.compile(
+          "(?i)\\bkey\\s*(?:of|:)?\\s*([A-G][#b]?(?:m\\b|\\s(?:minor|major|dorian|mixolydian|lydian|phrygian))?)");
+  private static final Pattern METRE =
+      Pattern.compile("(?<![\\d/])(\\d{1,2}/(?:2|4|8|16))(?![\\d/])");
+  private static final Pattern TEMPO =
+      Pattern.compile(
+          "(?i)(\\d{2,3})\\s*(?:quarter notes a minute|bpm)|(?:tempo|bpm|♩\\s*=|q\\s*=)\\s*[:=]?\\s*(\\d{2,3})");
+  private static final Pattern TUNING =
+      Pattern.compile("(?i)\\btuning\\s*:?\\s*((?:[A-G][#b♯♭]?\\d?[\\s,-]*){6})");
+
+  private final List<FileProblem> problems = new ArrayList<>();
+  private final List<FileProblem> remarks = new ArrayList<>();
+  private final List<ImportedBar> bars = new ArrayList<>();
+  private final List<List<FrettedNote>> notes = new ArrayList<>();
+  private Meter meter = Meter.FOUR_FOUR;
+  private Optional<String> heading = Optional.empty();
+  private boolean counted = true;
+
+  private TabReader() {}
+
+  /** Whether a text has a block of tablature in it. */
+  public static boolean isTab(String text) {
+    List<String> lines = text.lines().toList();
+    int run = 0;
+    for (String line : lines) {
+      run = isLine(line) ? run + 1 : 0;
+      if (run >= Tuning.STRINGS) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  static boolean isLine(String line) {
+    long dashes = line.chars().filter(c -> c == '-').count();
+    return dashes >= LEAST_DASHES && LINE.matcher(line).matches();
+  }
+
+  /** Reads a whole text. */
+  public static SongReading read(String text) {
+    return ReaderGuard.guarded(
+        "tablatures",
+        () -> new TabReader().song(text),
+        p -> new SongReading(Song.untitled(), List.of(p)));
+  }
+
+  private SongReading song(String text) {
+    List<String> lines = text.lines().map(l -> l.replace("\uFEFF", "").stripTrailing()).toList();
+    String head = String.join("\n", lines.stream().filter(l -> !isLine(l)).toList());
+    Matcher metre = METRE.matcher(head);
+    if (metre.find()) {
+      meter = Meter.parse(metre.group(1)).orElse(meter);
+    }
+    Optional<String> title = Optional.empty();
+    Optional<Tuning> tuning = Optional.empty();
+    List<String> above = new ArrayList<>();
+    int at = 0;
+    while (at < lines.size()) {
+      if (!isBlock(lines, at)) {
+        String line = lines.get(at).strip();
+        if (title.isEmpty() && !line.isEmpty()) {
+          title = Optional.of(Quoted.start(line, SongBounds.LONGEST_NAME));
+        }
+        above.add(lines.get(at));
+        at++;
+        continue;
+      }
+      List<String> strings = lines.subList(at, at + Tuning.STRINGS);
+      tuning = tuning.or(() -> TabBlock.tuning(strings));
+      List<String> below = new ArrayList<>();
+      int next = at + Tuning.STRINGS;
+      while (next < lines.size()
+          && !lines.get(next).isBlank()
+          && !isBlock(lines, next)
+          && below.size() < 3) {
+        below.add(lines.get(next++));
+      }
+      block(at + 1, strings, above, below);
+      above = new ArrayList<>();
+      at = next;
+    }
+    if (bars.isEmpty()) {
+      problems.add(new FileProblem(1, 1, "expected six lines of tablature, found none"));
+      return new SongReading(Song.untitled(), problems, remarks);
+    }
+    if (!counted) {
+      remarks.add(
+          new FileProblem(1, 1, "it has no count: times are read from the spacing of the figures"));
+    }
+    boolean named = bars.stream().anyMatch(b -> !b.chords.isEmpty());
+    if (!named) {
+      remarks.add(new FileProblem(1, 1, "it has no chord names: the chords are proposed"));
+    }
+    boolean isBars = title.filter(t -> METRE.matcher(t).find() || t.length() > 80).isPresent();
+    Song plain = Song.untitled().withTitle(isBars ? "Untitled" : title.orElse("Untitled"));
+    return new SongReading(
+        GuitarPart.of(said(plain, head, tuning), bars, notes), problems, remarks);
+  }
+
+  /** What the text around the tablature says of key, tempo, tuning and capo. */
+  private static Song said(Song plain, String head, Optional<Tuning> labelled) {
+    Song song = plain;
+    Matcher tuned = TUNING.matcher(head);
+    Optional<Tuning> tuning =
+        tuned.find()
+            ? Tuning.parse(tuned.group(1).replaceAll("[,-]", " ").strip()).or(() -> labelled)
+            : labelled;
+    Guitar guitar = song.guitar().withTuning(tuning.orElse(Tuning.STANDARD));
+    Matcher capo = CAPO.matcher(head);
+    if (capo.find() && Integer.parseInt(capo.group(1)) <= Guitar.HIGHEST_CAPO) {
+      guitar = guitar.withCapo(Integer.parseInt(capo.group(1)));
+    }
+    song = song.withGuitar(guitar);
+    Matcher key = KEY.matcher(head);
+    if (key.find()) {
+      song = song.withKey(Key.parse(key.group(1).strip()));
+    }
+    Matcher tempo = TEMPO.matcher(head);
+    if (tempo.find()) {
+      double beats = Double.parseDouble(tempo.group(1) == null ? tempo.group(2) : tempo.group(1));
+      song = Feel.isTempo(beats) ? song.withTempo(beats) : song;
+    }
+    return song;
+  }
+
+  private static boolean isBlock(List<String> lines, int at) {
+    if (at + Tuning.STRINGS > lines.size()) {
+      return false;
+    }
+    return lines.subList(at, at + Tuning.STRINGS).stream().allMatch(TabReader::isLine);
+  }
+
+  private void block(int line, List<String> strings, List<String> above, List<String> below) {
+    TabBlock block = new TabBlock(strings, above, below, meter);
+    block.heading().ifPresent(h -> heading = Optional.of(h));
+    counted &= block.isCounted();
+    for (int b = 0; b < block.bars().size(); b++) {
+      if (bars.size() == SongBounds.MOST_BARS) {
+        problems.add(
+            new FileProblem(
+                line, 1, Phrase.of("a song has %d bars at most", SongBounds.MOST_BARS)));
+        return;
+      }
+      ImportedBar bar = block.bars().get(b);
+      if (heading.isPresent()) {
+        bar.label = heading;
+        heading = Optional.empty();
+      }
+      bars.add(bar);
+      notes.add(block.notes().get(b));
+    }
+    block
+        .strange()
+        .forEach(s -> remarks.add(new FileProblem(line + s.row(), s.column() + 1, s.words())));
+  }
+}

@@ -1,0 +1,207 @@
+package phalanx.formats.tab;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import phalanx.theory.Meter;
+import phalanx.theory.Ticks;
+
+/** When the columns of a bar of tablature are played. */
+final class TabTimes {
+
+  /**
+   * Grids that are tried where nothing counts, in parts of a quarter; the coarsest that fits wins.
+   */
+  private static final int[] GRIDS = {1, 2, 4, 3, 8, 6};
+
+  /** How far columns may be off a grid on average, in shares of its step. */
+  private static final double OFF = 0.16;
+
+  private final TreeMap<Integer, Integer> ticks = new TreeMap<>();
+
+  private TabTimes() {}
+
+  /**
+   * The times of a bar.
+   *
+   * @param columns where something is struck
+   * @param counts the words of the count by column; may be empty
+   * @param left the column of its bar line
+   * @param right the column of the next
+   */
+  static TabTimes of(
+      TreeSet<Integer> columns, TreeMap<Integer, String> counts, int left, int right, Meter meter) {
+    TabTimes times = new TabTimes();
+    TreeMap<Integer, Integer> counted = counted(counts, meter);
+    if (counted.size() > 1) {
+      times.byCount(columns, counted, meter);
+    } else {
+      times.bySpacing(columns, left, right, meter);
+    }
+    return times;
+  }
+
+  /** The ticks of counted columns: numbers are beats, the words between them follow in order. */
+  private static TreeMap<Integer, Integer> counted(TreeMap<Integer, String> counts, Meter meter) {
+    TreeMap<Integer, Integer> ticks = new TreeMap<>();
+    int unit = Ticks.PER_WHOLE / meter.unit();
+    int beat = -1;
+    for (Map.Entry<Integer, String> word : counts.entrySet()) {
+      String text = word.getValue();
+      if (text.matches("\\d{1,2}")) {
+        beat = Integer.parseInt(text) - 1;
+      }
+      Map<String, Double> shares = new HashMap<>();
+      shares.put("&", 0.5);
+      shares.put("+", 0.5);
+      shares.put("and", 0.5);
+      shares.put("e", 0.25);
+      shares.put("a", 0.75);
+      shares.put("trip", 1 / 3.0);
+      shares.put("let", 2 / 3.0);
+      double share = shares.getOrDefault(text, 0.0);
+      int tick = (int) Math.round((beat + share) * unit);
+      boolean later = ticks.isEmpty() || tick > ticks.lastEntry().getValue();
+      if (beat >= 0 && later && tick < meter.barTicks()) {
+        ticks.put(word.getKey(), tick);
+      }
+    }
+    return ticks;
+  }
+
+  /** Columns between two that are counted share the time between them evenly. */
+  private void byCount(TreeSet<Integer> columns, TreeMap<Integer, Integer> counted, Meter meter) {
+    List<Integer> open = new ArrayList<>();
+    int from = 0;
+    for (int column : columns) {
+      Integer at = near(counted, column);
+      if (at != null) {
+        spread(open, from, counted.get(at));
+        ticks.put(column, counted.get(at));
+        from = counted.get(at);
+        open.clear();
+        continue;
+      }
+      Map.Entry<Integer, Integer> passed = counted.floorEntry(column);
+      if (passed != null && passed.getValue() > from) {
+        spread(open, from, passed.getValue());
+        open.clear();
+        from = passed.getValue();
+      }
+      open.add(column);
+    }
+    int last = open.isEmpty() ? 0 : open.get(open.size() - 1);
+    Map.Entry<Integer, Integer> next = counted.higherEntry(last);
+    spread(open, from, next == null ? meter.barTicks() : next.getValue());
+  }
+
+  private static Integer near(TreeMap<Integer, Integer> counted, int column) {
+    if (counted.containsKey(column)) {
+      return column;
+    }
+    return counted.containsKey(column + 1) ? Integer.valueOf(column + 1) : null;
+  }
+
+  private void spread(List<Integer> open, int from, int to) {
+    for (int k = 0; k < open.size(); k++) {
+      ticks.put(open.get(k), from + (int) ((long) (to - from) * (k + 1) / (open.size() + 1)));
+    }
+  }
+
+  /**
+   * Columns lie on the coarsest grid that they fit: a bar is as many steps of equal width, the
+   * first behind its line.
+   */
+  private void bySpacing(TreeSet<Integer> columns, int left, int right, Meter meter) {
+    if (columns.isEmpty()) {
+      return;
+    }
+    double best = Double.POSITIVE_INFINITY;
+    int steps = 1;
+    double lead = 1;
+    for (int grid : GRIDS) {
+      int n = Math.max(1, meter.barTicks() * grid / Ticks.PER_QUARTER);
+      for (int first = 1; first <= 3; first++) {
+        // The last step of a bar has its width before the line as well, or a sign less.
+        for (int less = 0; less <= 1; less++) {
+          double width = (double) (right - left - first - less) / n;
+          if (width < 1) {
+            continue;
+          }
+          double error = error(columns, left + first, width, n);
+          double cost = error + 0.02 * grid + 0.01 * Math.abs(first - 1);
+          if (error <= OFF && cost < best) {
+            best = cost;
+            steps = n;
+            lead = left + first + less * 1e-3;
+          }
+        }
+      }
+      if (best < Double.POSITIVE_INFINITY) {
+        break;
+      }
+    }
+    if (best == Double.POSITIVE_INFINITY) {
+      finest(columns, left, right, meter);
+      return;
+    }
+    boolean less = lead - Math.floor(lead) > 0;
+    double width = (right - Math.floor(lead) - (less ? 1 : 0)) / steps;
+    for (int column : columns) {
+      long step = Math.round((column - Math.floor(lead)) / width);
+      put(column, (int) (Math.min(steps - 1, Math.max(0, step)) * meter.barTicks() / steps));
+    }
+  }
+
+  private static double error(TreeSet<Integer> columns, double lead, double width, int steps) {
+    double sum = 0;
+    long last = -1;
+    for (int column : columns) {
+      double at = (column - lead) / width;
+      long step = Math.round(at);
+      if (step <= last || step >= steps || at < -0.3) {
+        return Double.POSITIVE_INFINITY;
+      }
+      sum += Math.abs(at - step);
+      last = step;
+    }
+    return sum / columns.size();
+  }
+
+  /** Where no grid fits, each column is as late as it stands in the bar, to a sixteenth. */
+  private void finest(TreeSet<Integer> columns, int left, int right, Meter meter) {
+    int sixteenth = Ticks.PER_QUARTER / 4;
+    int first = columns.first();
+    double from = Math.min(first, left + 2.0);
+    int last = -sixteenth;
+    for (int column : columns) {
+      double share = (column - from) / (right - from);
+      int tick = (int) Math.round(share * meter.barTicks() / sixteenth) * sixteenth;
+      last = Math.min(Math.max(tick, last + sixteenth), meter.barTicks() - 1);
+      put(column, last);
+    }
+  }
+
+  private void put(int column, int tick) {
+    ticks.put(column, tick);
+  }
+
+  /** When a column is played. */
+  int at(int column) {
+    return ticks.getOrDefault(column, 0);
+  }
+
+  /** When what stands over or near a column is played; the start of the bar before the first. */
+  int nearest(int column) {
+    Map.Entry<Integer, Integer> before = ticks.floorEntry(column + 1);
+    Map.Entry<Integer, Integer> after = ticks.ceilingEntry(column + 1);
+    if (before == null) {
+      return 0;
+    }
+    boolean later = after != null && after.getKey() - column < column - before.getKey();
+    return later ? after.getValue() : before.getValue();
+  }
+}

@@ -1,0 +1,2 @@
+/** Plain tables of a plan for a spreadsheet. */
+package phalanx.formats.table;

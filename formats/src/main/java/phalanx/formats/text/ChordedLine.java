@@ -1,0 +1,56 @@
+package phalanx.formats.text;
+
+import java.util.ArrayList;
+import java.util.List;
+import phalanx.song.Harmony;
+
+/**
+ * A line of words with chords in it.
+ *
+ * @param chords the chords by place
+ * @param words the words without them
+ */
+public record ChordedLine(List<At> chords, String words) {
+
+  /**
+   * A chord and where in the words it stands.
+   *
+   * @param place signs of the words before it; beyond their end where the chord comes later
+   */
+  public record At(int place, Harmony harmony) {}
+
+  public ChordedLine {
+    chords = List.copyOf(chords);
+  }
+
+  /** Whether there are words, not only chords. */
+  boolean isSung() {
+    return !words.isBlank();
+  }
+
+  /** The words from one chord to the next; with the first those before it as well. */
+  public List<String> pieces() {
+    List<String> pieces = new ArrayList<>();
+    for (int c = 0; c < chords.size(); c++) {
+      int from = c == 0 ? 0 : Math.min(words.length(), chords.get(c).place());
+      int to =
+          c + 1 < chords.size()
+              ? Math.min(words.length(), chords.get(c + 1).place())
+              : words.length();
+      pieces.add(words.substring(Math.min(from, to), to).strip());
+    }
+    return pieces;
+  }
+
+  /** How many signs each chord has to itself. */
+  public List<Integer> gaps() {
+    List<Integer> gaps = new ArrayList<>();
+    for (int c = 0; c + 1 < chords.size(); c++) {
+      gaps.add(Math.max(0, chords.get(c + 1).place() - chords.get(c).place()));
+    }
+    if (!chords.isEmpty()) {
+      gaps.add(Math.max(0, words.length() - chords.get(chords.size() - 1).place()));
+    }
+    return gaps;
+  }
+}
