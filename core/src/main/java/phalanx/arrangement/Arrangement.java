@@ -93,6 +93,23 @@ public record Arrangement(
         .findFirst();
   }
 
+  /**
+   * Whether a note sounds a note of the song’s written tune, not what a pattern strikes on the
+   * highest string.
+   */
+  public boolean isOfTune(Note note) {
+    return note.part() == Note.Part.TUNE
+        && !slots.isEmpty()
+        && slots
+            .subList(
+                Math.max(0, slotAt(note.tick()) - 1),
+                Math.min(slots.size(), slotAt(note.tick()) + 2))
+            .stream()
+            .flatMap(s -> s.tune().stream())
+            .anyMatch(
+                m -> m.tick() == note.tick() && m.midi() + song.guitar().capo() == note.midi());
+  }
+
   /** The part of a list, ordered by tick, that lies between two ticks; found by halving. */
   private static <T> List<T> between(List<T> list, ToIntFunction<T> tick, int from, int to) {
     return list.subList(firstFrom(list, tick, from), firstFrom(list, tick, to));

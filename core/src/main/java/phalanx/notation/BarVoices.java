@@ -32,7 +32,7 @@ public record BarVoices(List<WrittenNote> upper, List<WrittenNote> lower) {
     List<Note> tune = sings ? tuneIn(arrangement, bar) : List.of();
     List<Note> struck = arrangement.notesFrom(bar.startTick(), bar.endTick());
     if (!tune.isEmpty()) {
-      return new BarVoices(held(tune, bar), strokes(struck, n -> n.part() != Note.Part.TUNE, bar));
+      return new BarVoices(held(tune, bar), strokes(struck, n -> !tune.contains(n), bar));
     }
     return new BarVoices(
         strokes(struck, n -> !n.isPickedBy(PickFinger.P), bar),
@@ -43,7 +43,7 @@ public record BarVoices(List<WrittenNote> upper, List<WrittenNote> lower) {
   private static List<Note> tuneIn(Arrangement arrangement, PlayedBar bar) {
     int reach = Math.max(0, bar.startTick() - bar.meter().barTicks());
     return arrangement.notesFrom(reach, bar.endTick()).stream()
-        .filter(n -> n.part() == Note.Part.TUNE)
+        .filter(n -> n.part() == Note.Part.TUNE && arrangement.isOfTune(n))
         .filter(n -> n.tick() >= bar.startTick() || n.endTick() > bar.startTick())
         .toList();
   }

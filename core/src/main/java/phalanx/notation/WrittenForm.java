@@ -71,7 +71,7 @@ public record WrittenForm(List<WrittenBar> bars) {
         (place, played) -> {
           Section section = arrangement.song().sections().get(place);
           boolean folds = repeatsAgree(arrangement, played);
-          all.addAll(folds ? folded(section, played) : unrolled(played));
+          all.addAll(folds ? folded(section, played, all.isEmpty()) : unrolled(played));
         });
     List<WrittenBar> numbered = new ArrayList<>();
     for (int b = 0; b < all.size(); b++) {
@@ -88,7 +88,8 @@ public record WrittenForm(List<WrittenBar> bars) {
     return bars;
   }
 
-  private static List<WrittenBar> folded(Section section, List<PlayedBar> played) {
+  private static List<WrittenBar> folded(
+      Section section, List<PlayedBar> played, boolean firstOfAll) {
     Map<Integer, PlayedBar> first = new HashMap<>();
     played.forEach(b -> first.putIfAbsent(b.written(), b));
     List<WrittenBar> bars = new ArrayList<>();
@@ -100,7 +101,7 @@ public record WrittenForm(List<WrittenBar> bars) {
                 once,
                 0,
                 bars.isEmpty(),
-                bar.repeatStart(),
+                bar.repeatStart() || bars.isEmpty() && !firstOfAll && goesBack(section),
                 bar.plays(),
                 bar.passes(),
                 false,
@@ -108,6 +109,18 @@ public record WrittenForm(List<WrittenBar> bars) {
       }
     }
     return bars;
+  }
+
+  /** Whether the first repeat of a section has no sign where it starts: its start is meant. */
+  private static boolean goesBack(Section section) {
+    for (Bar bar : section.bars()) {
+      if (bar.repeatStart()) {
+        return false;
+      } else if (bar.plays() > 1) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** With its number, and its ending's bracket up to where another or none follows. */

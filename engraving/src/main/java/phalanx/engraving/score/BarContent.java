@@ -17,6 +17,7 @@ import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.engraving.font.Sign;
 import phalanx.notation.BarVoices;
+import phalanx.notation.BeamGroups;
 import phalanx.notation.Spelling;
 import phalanx.notation.WrittenForm.WrittenBar;
 import phalanx.notation.WrittenNote;

@@ -6,11 +6,14 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import phalanx.formats.FileProblem;
 import phalanx.formats.ReaderGuard;
 import phalanx.formats.SongReading;
 import phalanx.formats.imported.ImportedBar;
 import phalanx.formats.imported.ImportedSong;
+import phalanx.instrument.Guitar;
 import phalanx.song.Credits;
 import phalanx.song.Feel;
 import phalanx.song.Song;
@@ -34,6 +37,7 @@ public final class AbcReader {
   private final AbcHead head = new AbcHead();
   private String voice = "1";
   private boolean body;
+  private int capo;
 
   private AbcReader() {}
 
@@ -126,9 +130,17 @@ public final class AbcReader {
           voice().label(value);
         }
       }
+      case 'N' -> capo(value);
       case 'w' -> voice().words(value);
       case 'W' -> lyrics.add(Quoted.start(value, SongBounds.LONGEST_LINE));
       default -> {}
+    }
+  }
+
+  private void capo(String value) {
+    Matcher said = Pattern.compile("(?i)\\bcapo\\s+(\\d{1,2})\\b").matcher(value);
+    if (said.find() && Integer.parseInt(said.group(1)) <= Guitar.HIGHEST_CAPO) {
+      capo = Integer.parseInt(said.group(1));
     }
   }
 
@@ -216,6 +228,7 @@ public final class AbcReader {
             .withTitle(head.title.isEmpty() ? "Untitled" : head.title)
             .withCredits(new Credits(Quoted.start(head.composer, SongBounds.LONGEST_NAME), ""))
             .withKey(key)
+            .withGuitar(Song.untitled().guitar().withCapo(capo))
             .withLyrics(lyrics.stream().limit(SongBounds.MOST_LINES).toList());
     if (head.tempo.isPresent()) {
       plain = plain.withTempo(head.tempo.get());

@@ -210,6 +210,7 @@ final class AbcVoice {
         "|]".equals(line.group(2)) || "||".equals(line.group(2)) || "[|".equals(line.group(2));
     if (ends || thick) {
       ending = Set.of();
+      bar.passes.clear();
     }
     if (number.lookingAt()) {
       opens(number.group(1));

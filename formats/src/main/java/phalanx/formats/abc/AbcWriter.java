@@ -74,6 +74,9 @@ public final class AbcWriter {
     field('L', "1/8");
     field('Q', tempo(song.meter(), song.tempo()));
     song.lyrics().forEach(l -> field('W', l));
+    if (song.guitar().capo() > 0) {
+      field('N', "capo " + song.guitar().capo());
+    }
     field('K', song.key().map(AbcWriter::key).orElse("none"));
     song.key().ifPresent(this::keySigns);
   }
@@ -126,7 +129,9 @@ public final class AbcWriter {
         }
         bar.tempo().ifPresent(t -> line.append("[Q:").append(tempo(meter, t)).append(']'));
         boolean tiedOut = isHeld(bars, bar, tunes);
+        boolean goesOver = reachesEnd(tunes.getOrDefault(bar.id(), BarTune.SILENT), length);
         line.append(bar(bar, meter, length, tunes.getOrDefault(bar.id(), BarTune.SILENT), tiedOut));
+        reaches = goesOver;
         line.append(barLine(here, b, bars)).append(' ');
         lined.add(bar);
         if (lined.size() == BARS_A_LINE || b + 1 == here.size()) {
@@ -193,7 +198,7 @@ public final class AbcWriter {
     List<Filled> filled = new ArrayList<>();
     int offset = meter.barTicks() - length;
     int at = 0;
-    if (tune.heldTicks() > 0) {
+    if (tune.heldTicks() > 0 && reaches) {
       at =
           cut(
               spans,
@@ -256,6 +261,16 @@ public final class AbcWriter {
   }
 
   private List<Pitch> held = List.of();
+  private boolean reaches;
+
+  /** Whether what sounds last in a bar sounds up to its line. */
+  private static boolean reachesEnd(BarTune tune, int length) {
+    int end =
+        tune.notes().isEmpty()
+            ? tune.heldTicks()
+            : tune.notes().get(tune.notes().size() - 1).endTick();
+    return end >= length;
+  }
 
   private static String beamBreak(int tick, Meter meter) {
     return tick % meter.beatTicks() == 0 ? " " : "";

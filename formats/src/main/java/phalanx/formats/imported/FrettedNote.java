@@ -4,8 +4,10 @@ import java.util.Optional;
 import java.util.Set;
 import phalanx.instrument.Finger;
 import phalanx.melody.Slur;
+import phalanx.melody.Want;
 import phalanx.picking.PickFinger;
 import phalanx.technique.Technique;
+import phalanx.theory.Pitch;
 
 /**
  * A note of a guitar part with its place on the neck.
@@ -18,6 +20,9 @@ import phalanx.technique.Technique;
  * @param pick the finger that plucks it, if the file says
  * @param slur how it is made from the note before on its string
  * @param techniques what is special about it
+ * @param tune whether the file says that it is of the tune
+ * @param goesOn whether it is tied to the one before
+ * @param pitch what it is called, counted from the capo, if the file says
  */
 public record FrettedNote(
     int tick,
@@ -27,10 +32,20 @@ public record FrettedNote(
     Optional<Finger> finger,
     Optional<PickFinger> pick,
     Optional<Slur> slur,
-    Set<Technique> techniques) {
+    Set<Technique> techniques,
+    boolean tune,
+    boolean goesOn,
+    Optional<Pitch> pitch) {
 
   public FrettedNote {
     techniques = Set.copyOf(techniques);
+  }
+
+  /** What it wants of the neck: the pitch on its string, or the place. */
+  Want want() {
+    return pitch
+        .map(p -> (Want) new Want.Sound(p, Optional.of(string)))
+        .orElseGet(() -> new Want.Place(string, fret));
   }
 
   int endTick() {

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.IntFunction;
 import java.util.stream.Collectors;
 import phalanx.chart.ChordProposal;
 import phalanx.fretting.FretRow;
@@ -18,6 +19,7 @@ import phalanx.fretting.Stop;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
+import phalanx.melody.BarTune;
 import phalanx.melody.Want;
 import phalanx.picking.Force;
 import phalanx.picking.Pattern;
@@ -34,9 +36,11 @@ import phalanx.song.Pins;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
 import phalanx.song.SongBounds;
+import phalanx.song.Tune;
 import phalanx.technique.Technique;
 import phalanx.technique.TechniqueText;
 import phalanx.theory.Key;
+import phalanx.theory.Meter;
 
 /**
  * A whole guitar part made into a song: what a shape holds is pinned and struck by a pattern of the
@@ -77,7 +81,38 @@ public final class GuitarPart {
       part.bar(b);
     }
     Song song = ImportedSong.of(plain.withKey(key), bars);
-    return part.pinned(song.withTune(song.tune().withOnTop(false)));
+    boolean told = notes.stream().flatMap(List::stream).anyMatch(FrettedNote::tune);
+    return part.pinned(song.withTune(song.tune().withOnTop(told)));
+  }
+
+  /**
+   * A song that has its bars and chords already, with what is played in them pinned.
+   *
+   * @param played what is played in a bar, by its identity
+   */
+  public static Song over(Song song, IntFunction<List<FrettedNote>> played) {
+    Map<Integer, Meter> meters = song.chart().meters(song.meter());
+    List<ImportedBar> bars = new ArrayList<>();
+    List<List<FrettedNote>> notes = new ArrayList<>();
+    for (Bar written : song.chart().bars()) {
+      ImportedBar bar = new ImportedBar(meters.get(written.id()));
+      boolean pickup = bars.isEmpty() && song.feel().pickupTicks() > 0;
+      bar.lengthTicks = pickup ? song.feel().pickupTicks() : 0;
+      song.chart().changes(written).forEach(bar::chord);
+      bars.add(bar);
+      notes.add(played.apply(written.id()));
+    }
+    GuitarPart part = new GuitarPart(song.guitar(), bars, notes);
+    Map<Integer, BarTune> tunes = new HashMap<>();
+    for (int b = 0; b < bars.size(); b++) {
+      part.bar(b);
+      BarTune tune = ImportedSong.tune(bars.get(b));
+      if (!tune.isSilent()) {
+        tunes.put(song.chart().bars().get(b).id(), tune);
+      }
+    }
+    boolean told = notes.stream().flatMap(List::stream).anyMatch(FrettedNote::tune);
+    return part.pinned(song.withTune(new Tune(tunes, told)));
   }
 
   private List<List<ChordProposal.Tone>> tones() {
@@ -103,26 +138,29 @@ public final class GuitarPart {
     List<FrettedNote> all = notes.get(b);
     List<FrettedNote> tune = new ArrayList<>();
     List<FrettedNote> held = new ArrayList<>();
-    Map<Integer, Integer> frets = new HashMap<>();
-    int slot = 0;
     for (FrettedNote note : all) {
-      int now = slotAt(bars.get(b), note.tick());
-      if (now != slot) {
-        frets.clear();
-        slot = now;
-      }
-      boolean begins = slurs(all, note);
-      Integer fret = frets.get(note.string());
-      boolean beside = fret != null && fret != note.fret();
-      if (note.slur().isPresent() || begins || beside || !isOfStrokes(note)) {
-        tune.add(note);
-      } else {
-        frets.put(note.string(), note.fret());
-        held.add(note);
-      }
+      (isHeld(b, note) ? held : tune).add(note);
     }
     tune(bars.get(b), tune);
     pattern(b, held);
+  }
+
+  /**
+   * Whether a note belongs to what a shape holds: nothing else is played on its string under the
+   * same chord, and the pattern can strike it as it is.
+   */
+  private boolean isHeld(int b, FrettedNote note) {
+    int slot = slotAt(bars.get(b), note.tick());
+    boolean moves =
+        notes.get(b).stream()
+            .filter(n -> n.string() == note.string())
+            .filter(n -> slotAt(bars.get(b), n.tick()) == slot)
+            .anyMatch(n -> n.fret() != note.fret());
+    return !note.tune()
+        && !moves
+        && note.slur().isEmpty()
+        && !slurs(notes.get(b), note)
+        && isOfStrokes(note);
   }
 
   private static boolean isOfStrokes(FrettedNote note) {
@@ -157,7 +195,7 @@ public final class GuitarPart {
           List<Want> wants = new ArrayList<>();
           here.stream()
               .sorted(Comparator.comparingInt(n -> -n.string()))
-              .forEach(n -> wants.add(new Want.Place(n.string(), n.fret())));
+              .forEach(n -> wants.add(n.want()));
           Set<Technique> techniques =
               here.stream().flatMap(n -> n.techniques().stream()).collect(Collectors.toSet());
           bar.tune.add(
@@ -165,7 +203,7 @@ public final class GuitarPart {
                   tick,
                   Math.max(1, end - tick),
                   wants,
-                  false,
+                  here.stream().allMatch(FrettedNote::goesOn),
                   here.stream().flatMap(n -> n.slur().stream()).findFirst(),
                   List.of(),
                   TechniqueText.areTogether(techniques) ? techniques : Set.of()));
@@ -280,6 +318,9 @@ public final class GuitarPart {
     Map<Integer, Map<Integer, Integer>> frets = new HashMap<>();
     for (FrettedNote note : notes.get(b)) {
       int slot = slotAt(bars.get(b), note.tick());
+      if (!isHeld(b, note) && !note.tune()) {
+        continue;
+      }
       Map<Integer, Integer> row = frets.computeIfAbsent(slot, s -> new HashMap<>());
       if (row.putIfAbsent(note.string(), note.fret()) == null) {
         slots.computeIfAbsent(slot, s -> new ArrayList<>()).add(note);

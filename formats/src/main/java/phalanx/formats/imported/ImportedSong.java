@@ -95,7 +95,7 @@ public final class ImportedSong {
   }
 
   /** The tune of a bar: what is tied over its first line is held, each note ends by the next. */
-  private static BarTune tune(ImportedBar bar) {
+  static BarTune tune(ImportedBar bar) {
     int held = 0;
     List<TuneNote> notes = new ArrayList<>();
     for (ImportedNote note : bar.tune) {

@@ -176,7 +176,7 @@ public final class MidiWriter {
   private void notes() throws InvalidMidiDataException {
     Map<Note.Part, List<Sounded>> parts = new EnumMap<>(Note.Part.class);
     for (Sounded sounded : Performance.of(arrangement).notes()) {
-      parts.computeIfAbsent(sounded.note().part(), p -> new ArrayList<>()).add(sounded);
+      parts.computeIfAbsent(part(sounded.note()), p -> new ArrayList<>()).add(sounded);
     }
     for (Note.Part part : List.of(Note.Part.TUNE, Note.Part.INNER, Note.Part.BASS)) {
       List<Sounded> notes = parts.getOrDefault(part, List.of());
@@ -195,6 +195,13 @@ public final class MidiWriter {
         end(track);
       }
     }
+  }
+
+  /** In a song with a tune its track has that alone, not what a pattern strikes up there. */
+  private Note.Part part(Note note) {
+    boolean other =
+        note.part() == Note.Part.TUNE && !song.tune().isEmpty() && !arrangement.isOfTune(note);
+    return other ? Note.Part.INNER : note.part();
   }
 
   private static String name(Note.Part part) {

@@ -90,6 +90,28 @@ final class ChordSymbolXml {
     return harmony;
   }
 
+  /** The sign that no chord sounds from an offset on. */
+  static Harmony none(int offset) {
+    Harmony harmony = FACTORY.createHarmony();
+    Root root = FACTORY.createRoot();
+    RootStep step = FACTORY.createRootStep();
+    step.setValue(Step.C);
+    step.setText("");
+    root.setRootStep(step);
+    harmony.getHarmonyChord().add(root);
+    Kind kind = FACTORY.createKind();
+    kind.setValue(KindValue.NONE);
+    kind.setText("N.C.");
+    harmony.getHarmonyChord().add(kind);
+    if (offset > 0) {
+      Offset later = FACTORY.createOffset();
+      later.setValue(BigDecimal.valueOf(offset));
+      harmony.setOffset(later);
+    }
+    harmony.setStaff(whole(1));
+    return harmony;
+  }
+
   private static Bass bass(NoteName note) {
     Bass bass = FACTORY.createBass();
     BassStep step = FACTORY.createBassStep();

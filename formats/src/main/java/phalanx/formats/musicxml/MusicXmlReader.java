@@ -9,14 +9,18 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import org.audiveris.proxymusic.Harmony;
-import org.audiveris.proxymusic.Note;
 import org.audiveris.proxymusic.ScorePartwise;
 import org.audiveris.proxymusic.util.Marshalling;
 import phalanx.formats.FileProblem;
 import phalanx.formats.ReaderGuard;
 import phalanx.formats.SongReading;
 import phalanx.formats.disk.DiskTrouble;
+import phalanx.formats.imported.GuitarPart;
+import phalanx.instrument.Guitar;
+import phalanx.instrument.Tuning;
+import phalanx.song.ChordChange;
 import phalanx.song.Feel;
+import phalanx.song.Lyrics;
 import phalanx.song.Song;
 import phalanx.song.SongBounds;
 import phalanx.text.Phrase;
@@ -49,10 +53,19 @@ public final class MusicXmlReader {
 
   /** Reads the bytes of a file; where it cannot be used at all the song has no bars. */
   public static SongReading read(byte[] bytes) {
-    return ReaderGuard.guarded("scores", () -> reading(bytes), MusicXmlReader::refused);
+    return read(bytes, Optional.empty());
   }
 
-  private static SongReading reading(byte[] bytes) {
+  /**
+   * The same with the part chosen.
+   *
+   * @param part its place among those that sound, from 0
+   */
+  public static SongReading read(byte[] bytes, Optional<Integer> part) {
+    return ReaderGuard.guarded("scores", () -> reading(bytes, part), MusicXmlReader::refused);
+  }
+
+  private static SongReading reading(byte[] bytes, Optional<Integer> chosen) {
     try {
       ScoreFile file = ScoreFile.of(bytes);
       if (file.fault().isPresent()) {
@@ -64,8 +77,11 @@ public final class MusicXmlReader {
       if (!(root instanceof ScorePartwise score)) {
         return refused(new FileProblem(1, 1, "expected a MusicXML score written part by part"));
       }
-      return pitched(score)
-          .map(p -> new MusicXmlReader(file, score, p).song())
+      TunePart parts = new TunePart(score);
+      return chosen
+          .flatMap(parts::at)
+          .or(parts::likeliest)
+          .map(p -> new MusicXmlReader(file, score, p).song(parts))
           .orElseGet(() -> refused(new FileProblem(1, 1, "there are no notes in this score")));
     } catch (IOException e) {
       return refused(new FileProblem(1, 1, DiskTrouble.reading(e)));
@@ -76,13 +92,6 @@ public final class MusicXmlReader {
 
   private static SongReading refused(FileProblem problem) {
     return new SongReading(Song.untitled(), List.of(problem));
-  }
-
-  private static Optional<ScorePartwise.Part> pitched(ScorePartwise score) {
-    return score.getPart().stream()
-        .filter(p -> has(p, n -> n instanceof Note note && ScoreNote.isPitched(note)))
-        .findFirst()
-        .or(() -> score.getPart().stream().filter(p -> !p.getMeasure().isEmpty()).findFirst());
   }
 
   private static boolean has(ScorePartwise.Part part, Predicate<Object> wanted) {
@@ -99,24 +108,81 @@ public final class MusicXmlReader {
         .orElse(part);
   }
 
-  private SongReading song() {
+  private SongReading song(TunePart parts) {
     List<MeasureFrame> frames = part.getMeasure().stream().map(MeasureFrame::of).toList();
     List<MeasureReader.Content> contents = contents(part, guitar.semitones());
     ScorePartwise.Part chorded = chorded();
     List<MeasureReader.Content> chords =
         chorded == part ? contents : contents(chorded, GuitarXml.of(chorded).semitones());
     int first = measuresBefore();
+    if (parts.names().size() > 1) {
+      List<String> others = new ArrayList<>(parts.names());
+      others.remove(TunePart.name(part));
+      String words = "the tune is taken from “%s”; there are also: %s";
+      remarks.add(
+          new FileProblem(
+              file.line(first),
+              1,
+              Phrase.of(words, TunePart.name(part), String.join(", ", others))));
+    }
     ScoreBars bars = new ScoreBars(frames, m -> file.line(first + m), remarks);
+    Optional<GuitarScore> places = places(contents, frames);
     UpperVoice upper = UpperVoice.of(contents);
-    upper.doubt().ifPresent(words -> remarks.add(new FileProblem(file.line(first), 1, words)));
+    if (places.isEmpty()) {
+      upper.doubt().ifPresent(words -> remarks.add(new FileProblem(file.line(first), 1, words)));
+    }
+    boolean named = chords.stream().anyMatch(c -> !c.chords().isEmpty());
+    Optional<Key> key = frames.stream().flatMap(f -> f.key().stream()).findFirst();
+    ProposedChords proposed = new ProposedChords(score, contents, key);
     for (int m = 0; m < frames.size(); m++) {
       MeasureReader.Content content = contents.get(m);
-      bars.add(content, upper.in(content), m < chords.size() ? chords.get(m).chords() : List.of());
+      List<ChordChange> written = m < chords.size() ? chords.get(m).chords() : List.of();
+      bars.add(
+          content,
+          places.isPresent() ? List.of() : upper.in(content),
+          named ? written : proposed.in(m, content.lengthTicks()));
     }
-    Optional<Key> key = frames.stream().flatMap(f -> f.key().stream()).findFirst();
-    Song plain = Song.untitled().withTitle(title()).withKey(key).withFeel(feel(frames, bars));
+    if (!named) {
+      key = Optional.of(proposed.key());
+      remarks.add(
+          new FileProblem(
+              file.line(first),
+              1,
+              "it has no chord symbols: the chords are proposed from its notes"));
+    }
+    Song plain =
+        Song.untitled()
+            .withTitle(title())
+            .withCredits(ScoreCredits.of(score))
+            .withKey(key)
+            .withFeel(feel(frames, bars));
     Song whole = new ScoreForm(frames, bars, remarks, m -> file.line(first + m)).over(plain);
-    return new SongReading(guitar.counted(whole), List.of(), remarks);
+    whole = whole.withWords(new Lyrics(List.of(), ScoreWords.of(part, whole)));
+    Song counted = guitar.counted(whole);
+    return new SongReading(
+        places.map(p -> placed(p, counted, first)).orElse(counted), List.of(), remarks);
+  }
+
+  /** The places on the neck, where the part says them for most of its notes. */
+  private Optional<GuitarScore> places(
+      List<MeasureReader.Content> contents, List<MeasureFrame> frames) {
+    Guitar on =
+        Song.untitled()
+            .guitar()
+            .withTuning(guitar.tuning().orElse(Tuning.STANDARD))
+            .withCapo(guitar.capo());
+    return GuitarScore.of(
+        contents, on, guitar.semitones() - guitar.capo(), ScoreCredits.tuneMeasures(score, frames));
+  }
+
+  /** The song with what is played of each of its bars pinned. */
+  private Song placed(GuitarScore places, Song song, int first) {
+    if (places.unplaced() > 0) {
+      String words = "%d notes have no place on the neck and are left out";
+      remarks.add(new FileProblem(file.line(first), 1, Phrase.of(words, places.unplaced())));
+    }
+    return GuitarPart.over(
+        song, id -> id <= part.getMeasure().size() ? places.notes(id - 1) : List.of());
   }
 
   private static List<MeasureReader.Content> contents(ScorePartwise.Part part, int semitones) {

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.audiveris.proxymusic.AboveBelow;
 import org.audiveris.proxymusic.Attributes;
 import org.audiveris.proxymusic.Backup;
 import org.audiveris.proxymusic.Clef;
@@ -17,8 +18,11 @@ import org.audiveris.proxymusic.ClefSign;
 import org.audiveris.proxymusic.Direction;
 import org.audiveris.proxymusic.DirectionType;
 import org.audiveris.proxymusic.FormattedTextId;
+import org.audiveris.proxymusic.Identification;
 import org.audiveris.proxymusic.Key;
 import org.audiveris.proxymusic.Metronome;
+import org.audiveris.proxymusic.Miscellaneous;
+import org.audiveris.proxymusic.MiscellaneousField;
 import org.audiveris.proxymusic.ObjectFactory;
 import org.audiveris.proxymusic.Offset;
 import org.audiveris.proxymusic.PartList;
@@ -32,6 +36,7 @@ import org.audiveris.proxymusic.StaffTuning;
 import org.audiveris.proxymusic.Step;
 import org.audiveris.proxymusic.Time;
 import org.audiveris.proxymusic.Transpose;
+import org.audiveris.proxymusic.TypedText;
 import org.audiveris.proxymusic.Work;
 import org.audiveris.proxymusic.YesNo;
 import org.audiveris.proxymusic.util.Marshalling;
@@ -41,6 +46,9 @@ import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
+import phalanx.notation.Spelling;
+import phalanx.notation.WrittenForm;
+import phalanx.notation.WrittenForm.WrittenBar;
 import phalanx.performance.Performance;
 import phalanx.song.Harmony;
 import phalanx.song.Song;
@@ -66,6 +74,8 @@ public final class MusicXmlWriter {
   private final Song song;
   private final HitsXml hits;
   private final Map<Note, Integer> rings = new HashMap<>();
+  private final Spelling spelling;
+  private boolean silent;
   private Meter meter;
 
   private MusicXmlWriter(Arrangement arrangement) {
@@ -73,6 +83,7 @@ public final class MusicXmlWriter {
     song = arrangement.song();
     hits = new HitsXml(arrangement);
     Performance.of(arrangement).notes().forEach(n -> rings.put(n.note(), n.ringTicks()));
+    spelling = new Spelling(arrangement);
     meter = song.meter();
   }
 
@@ -101,6 +112,7 @@ public final class MusicXmlWriter {
     Work work = FACTORY.createWork();
     work.setWorkTitle(song.title());
     score.setWork(work);
+    credits(score);
     ScorePart listed = FACTORY.createScorePart();
     listed.setId("P1");
     PartName name = FACTORY.createPartName();
@@ -112,20 +124,67 @@ public final class MusicXmlWriter {
     score.setPartList(parts);
     ScorePartwise.Part part = FACTORY.createScorePartwisePart();
     part.setId(listed);
-    for (PlayedBar bar : arrangement.timeline().bars()) {
-      part.getMeasure().add(measure(bar));
+    List<WrittenBar> bars = WrittenForm.of(arrangement).bars();
+    for (WrittenBar bar : bars) {
+      part.getMeasure().add(measure(bar, bar == bars.get(bars.size() - 1)));
     }
     score.getPart().add(part);
     return score;
   }
 
-  private ScorePartwise.Part.Measure measure(PlayedBar bar) {
+  private void credits(ScorePartwise score) {
+    Identification identification = FACTORY.createIdentification();
+    creator(identification, "composer", song.credits().composer());
+    creator(identification, "arranger", song.credits().arranger());
+    String measures =
+        WrittenForm.of(arrangement).bars().stream()
+            .filter(b -> !song.tune().at(b.bar().written(), song.chart()).isSilent())
+            .map(b -> String.valueOf(b.number()))
+            .collect(Collectors.joining(" "));
+    if (!measures.isEmpty()) {
+      // Which notes are the tune no element says: another reader passes this over.
+      MiscellaneousField field = FACTORY.createMiscellaneousField();
+      field.setName(ScoreCredits.TUNE);
+      field.setValue(measures);
+      Miscellaneous miscellaneous = FACTORY.createMiscellaneous();
+      miscellaneous.getMiscellaneousField().add(field);
+      identification.setMiscellaneous(miscellaneous);
+    }
+    if (!identification.getCreator().isEmpty() || identification.getMiscellaneous() != null) {
+      score.setIdentification(identification);
+    }
+  }
+
+  private static void creator(Identification identification, String type, String name) {
+    if (!name.isEmpty()) {
+      TypedText creator = FACTORY.createTypedText();
+      creator.setType(type);
+      creator.setValue(name);
+      identification.getCreator().add(creator);
+    }
+  }
+
+  /** The name of a section. */
+  private static Direction rehearsal(String label) {
+    FormattedTextId mark = FACTORY.createFormattedTextId();
+    mark.setValue(label);
+    DirectionType type = FACTORY.createDirectionType();
+    type.getRehearsal().add(mark);
+    Direction direction = FACTORY.createDirection();
+    direction.setPlacement(AboveBelow.ABOVE);
+    direction.getDirectionType().add(type);
+    return direction;
+  }
+
+  private ScorePartwise.Part.Measure measure(WrittenBar written, boolean last) {
+    PlayedBar bar = written.bar();
     ScorePartwise.Part.Measure measure = FACTORY.createScorePartwisePartMeasure();
-    measure.setNumber(String.valueOf(bar.number()));
+    measure.setNumber(String.valueOf(written.number()));
     if (bar.metreTick() > 0) {
       measure.setImplicit(YesNo.YES);
     }
     List<Object> items = measure.getNoteOrBackupOrForward();
+    BarLines.left(written).ifPresent(items::add);
     if (bar.startTick() == 0) {
       items.add(attributes());
       items.add(tempo(bar.tempo()));
@@ -136,20 +195,28 @@ public final class MusicXmlWriter {
       items.add(tempo(bar.tempo()));
     }
     meter = bar.meter();
+    String label = song.sections().get(bar.section()).label();
+    if (written.opens() && !label.isBlank()) {
+      items.add(rehearsal(label));
+    }
     for (Slot slot : arrangement.slotsFrom(bar.startTick(), bar.endTick())) {
       if (slot.played().harmony() instanceof Harmony.Sounding sounding) {
         int offset = slot.played().tick() - bar.startTick();
         items.add(ChordSymbolXml.harmony(sounding.chord(), slot.shape(), offset));
+      } else if (slot.played().harmony() instanceof Harmony.NoChord && !silent) {
+        items.add(ChordSymbolXml.none(slot.played().tick() - bar.startTick()));
       }
+      silent = slot.played().harmony() instanceof Harmony.NoChord;
     }
     arrangement
         .dampsFrom(bar.startTick(), bar.endTick())
         .forEach(d -> items.add(damp(d, d.tick() - bar.startTick())));
     List<List<org.audiveris.proxymusic.Note>> voices = new ArrayList<>();
     for (VoiceXml.Staff staff : VoiceXml.Staff.values()) {
-      voices.add(new VoiceXml(arrangement, rings, bar, staff, false).notes());
-      voices.add(new VoiceXml(arrangement, rings, bar, staff, true).notes());
+      voices.add(new VoiceXml(arrangement, rings, spelling, bar, staff, false).notes());
+      voices.add(new VoiceXml(arrangement, rings, spelling, bar, staff, true).notes());
       if (staff == VoiceXml.Staff.NOTATION) {
+        WordsXml.put(voices.get(0), song.words().at(bar.written()));
         voices.add(hits.notes(bar));
       }
     }
@@ -162,6 +229,7 @@ public final class MusicXmlWriter {
       }
       items.addAll(voices.get(v));
     }
+    BarLines.right(written, last).ifPresent(items::add);
     return measure;
   }
 

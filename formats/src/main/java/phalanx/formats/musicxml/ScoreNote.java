@@ -6,17 +6,22 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
+import org.audiveris.proxymusic.Fingering;
 import org.audiveris.proxymusic.HammerOnPullOff;
 import org.audiveris.proxymusic.Notations;
 import org.audiveris.proxymusic.Note;
+import org.audiveris.proxymusic.PlacementText;
 import org.audiveris.proxymusic.Slide;
 import org.audiveris.proxymusic.StartStop;
 import org.audiveris.proxymusic.Technical;
 import org.audiveris.proxymusic.Tied;
 import org.audiveris.proxymusic.TiedType;
+import phalanx.instrument.Finger;
 import phalanx.instrument.Tuning;
 import phalanx.melody.Slur;
 import phalanx.melody.Want;
+import phalanx.picking.PickFinger;
 import phalanx.technique.Technique;
 import phalanx.theory.Letter;
 import phalanx.theory.NoteName;
@@ -34,6 +39,9 @@ import phalanx.theory.Pitch;
  * @param tied whether it goes on from a note of the same pitch
  * @param slur how it is made from the note before
  * @param techniques what is special about how it is played
+ * @param fret the fret it is pressed at, if the file says
+ * @param finger the finger that presses it, if the file says
+ * @param pick the finger that plucks it, if the file says
  */
 record ScoreNote(
     String voice,
@@ -44,7 +52,10 @@ record ScoreNote(
     Optional<Integer> string,
     boolean tied,
     Optional<Slur> slur,
-    Set<Technique> techniques) {
+    Set<Technique> techniques,
+    Optional<Integer> fret,
+    Optional<Finger> finger,
+    Optional<PickFinger> pick) {
 
   /** More sharps or flats than a note name has; a file with more is damaged. */
   private static final int MOST_ALTERED = 2;
@@ -83,13 +94,27 @@ record ScoreNote(
         string(note),
         isTied(note),
         slur(note),
-        TechniqueXml.of(note));
+        TechniqueXml.of(note),
+        fret(note),
+        words(note, "fingering").flatMap(ScoreNote::finger),
+        words(note, "pluck").flatMap(PickFinger::lettered));
   }
 
   /** The same note at another pitch. */
   ScoreNote at(Pitch other) {
     return new ScoreNote(
-        voice, staff, tick, lengthTicks, Optional.of(other), string, tied, slur, techniques);
+        voice,
+        staff,
+        tick,
+        lengthTicks,
+        Optional.of(other),
+        string,
+        tied,
+        slur,
+        techniques,
+        fret,
+        finger,
+        pick);
   }
 
   /** Whether it only ornaments the note it stands before. */
@@ -132,6 +157,36 @@ record ScoreNote(
         .filter(s -> s >= 1 && s <= Tuning.STRINGS)
         .map(s -> Tuning.STRINGS - s)
         .findFirst();
+  }
+
+  private static Optional<Integer> fret(Note note) {
+    return technical(note).stream()
+        .map(JAXBElement::getValue)
+        .filter(org.audiveris.proxymusic.Fret.class::isInstance)
+        .map(f -> ((org.audiveris.proxymusic.Fret) f).getValue())
+        .filter(f -> f != null && f.bitLength() < 8)
+        .map(f -> f.intValue())
+        .filter(f -> f >= 0 && f <= Want.HIGHEST_FRET)
+        .findFirst();
+  }
+
+  /** The words of a technical mark of one kind. */
+  private static Optional<String> words(Note note, String kind) {
+    return technical(note).stream()
+        .filter(m -> m.getName().getLocalPart().equals(kind))
+        .map(JAXBElement::getValue)
+        .map(
+            v ->
+                v instanceof Fingering f
+                    ? f.getValue()
+                    : v instanceof PlacementText t ? t.getValue() : null)
+        .filter(v -> v != null)
+        .map(String::strip)
+        .findFirst();
+  }
+
+  private static Optional<Finger> finger(String sign) {
+    return Stream.of(Finger.values()).filter(f -> f.sign().equalsIgnoreCase(sign)).findFirst();
   }
 
   private static List<JAXBElement<?>> technical(Note note) {

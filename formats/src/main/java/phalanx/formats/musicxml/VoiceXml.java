@@ -6,8 +6,6 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
-import java.util.stream.Stream;
 import org.audiveris.proxymusic.Fingering;
 import org.audiveris.proxymusic.Fret;
 import org.audiveris.proxymusic.Notations;
@@ -24,19 +22,18 @@ import org.audiveris.proxymusic.Tied;
 import org.audiveris.proxymusic.TiedType;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
-import phalanx.arrangement.Slot;
 import phalanx.instrument.Finger;
 import phalanx.instrument.StringSign;
+import phalanx.notation.BarVoices;
 import phalanx.notation.Rhythm;
+import phalanx.notation.Spelling;
+import phalanx.notation.WrittenNote;
 import phalanx.picking.Force;
-import phalanx.picking.PickFinger;
-import phalanx.song.Harmony;
 import phalanx.song.Timeline.PlayedBar;
-import phalanx.theory.NoteName;
 
 /**
- * One voice of one bar on one staff: the strokes of the thumb or of the fingers, each written up to
- * the next stroke of its voice. A note that rings longer carries a let-ring tie.
+ * One voice of one bar on one staff, as the page has it ({@link BarVoices}). A note that rings
+ * longer than it is written carries a let-ring tie.
  */
 final class VoiceXml {
 
@@ -50,18 +47,14 @@ final class VoiceXml {
   private static final BigDecimal SOFT = BigDecimal.valueOf(60);
 
   private static final ObjectFactory FACTORY = new ObjectFactory();
-  private static final NoteName[] SHARPS =
-      "C C# D D# E F F# G G# A A# B"
-          .replace(' ', '\n')
-          .lines()
-          .map(n -> NoteName.parse(n).orElseThrow())
-          .toArray(NoteName[]::new);
-
   private final Arrangement arrangement;
   private final Map<Note, Integer> rings;
+  private final Spelling spelling;
   private final PlayedBar bar;
   private final Staff staff;
-  private final boolean thumb;
+  private final boolean lower;
+  private final List<WrittenNote> voice;
+  private final BeamMarks beams;
   private final List<org.audiveris.proxymusic.Note> written = new ArrayList<>();
 
   /**
@@ -72,86 +65,77 @@ final class VoiceXml {
   VoiceXml(
       Arrangement arrangement,
       Map<Note, Integer> rings,
+      Spelling spelling,
       PlayedBar bar,
       Staff staff,
-      boolean thumb) {
+      boolean lower) {
     this.rings = rings;
+    this.spelling = spelling;
     this.arrangement = arrangement;
     this.bar = bar;
     this.staff = staff;
-    this.thumb = thumb;
+    this.lower = lower;
+    BarVoices voices = BarVoices.of(arrangement, bar);
+    List<WrittenNote> mine = lower ? voices.lower() : voices.upper();
+    voice = mine.stream().allMatch(WrittenNote::isRest) ? rests(lower) : mine;
+    beams = new BeamMarks(voice, bar);
   }
 
-  /** The notes and rests of the whole bar. */
+  /** An upper voice always fills its bar, so that a bar has something in it. */
+  private List<WrittenNote> rests(boolean none) {
+    if (none) {
+      return List.of();
+    }
+    List<WrittenNote> rests = new ArrayList<>();
+    int tick = bar.startTick();
+    Rhythm.Span whole = new Rhythm.Span(bar.inMetre(tick), bar.inMetre(bar.endTick()));
+    for (Rhythm.Piece piece : Rhythm.of(List.of(whole), bar.meter())) {
+      rests.add(new WrittenNote(tick, piece, List.of(), false, false));
+      tick += piece.ticks();
+    }
+    return rests;
+  }
+
+  /** The notes and rests of the whole bar; none where the lower voice is silent. */
   List<org.audiveris.proxymusic.Note> notes() {
-    TreeMap<Integer, List<Note>> strokes = new TreeMap<>();
-    int end = bar.endTick();
-    for (Note note : arrangement.notesFrom(bar.startTick(), end)) {
-      if (note.isPickedBy(PickFinger.P) == thumb) {
-        strokes.computeIfAbsent(note.tick(), t -> new ArrayList<>()).add(note);
-      }
-    }
-    List<Rhythm.Span> spans = new ArrayList<>();
-    List<List<Note>> struck = new ArrayList<>();
-    int at = bar.startTick();
-    for (Map.Entry<Integer, List<Note>> stroke : strokes.entrySet()) {
-      Integer next = strokes.higherKey(stroke.getKey());
-      int longest = stroke.getValue().stream().mapToInt(Note::lengthTicks).max().orElse(0);
-      int until = Math.min(next == null ? end : next, stroke.getKey() + longest);
-      add(spans, struck, at, stroke.getKey(), List.of());
-      add(spans, struck, stroke.getKey(), until, stroke.getValue());
-      at = until;
-    }
-    add(spans, struck, at, end, List.of());
-    for (Rhythm.Piece piece : Rhythm.of(spans, bar.meter())) {
-      int span = piece.span();
-      if (struck.get(span).isEmpty()) {
-        rest(piece);
+    for (WrittenNote note : voice) {
+      if (note.isRest()) {
+        written.add(PieceXml.rest(blank(note.piece()), note.piece()));
       } else {
-        stroke(struck.get(span), spans.get(span), piece);
+        stroke(note);
       }
     }
     return written;
   }
 
-  private void add(
-      List<Rhythm.Span> spans, List<List<Note>> struck, int from, int to, List<Note> notes) {
-    if (to > from) {
-      spans.add(new Rhythm.Span(bar.inMetre(from), bar.inMetre(to)));
-      struck.add(notes);
-    }
-  }
-
-  private void rest(Rhythm.Piece piece) {
-    written.add(PieceXml.rest(blank(piece), piece));
-  }
-
-  private void stroke(List<Note> together, Rhythm.Span span, Rhythm.Piece piece) {
-    for (int n = 0; n < together.size(); n++) {
-      org.audiveris.proxymusic.Note note = blank(piece);
+  private void stroke(WrittenNote at) {
+    for (int n = 0; n < at.notes().size(); n++) {
+      org.audiveris.proxymusic.Note note = blank(at.piece());
       if (n > 0) {
         note.setChord(FACTORY.createEmpty());
+      } else {
+        beams.mark(note, at);
       }
-      Note played = together.get(n);
+      Note played = at.notes().get(n);
       note.setPitch(pitch(played));
       if (played.force() == Force.SOFT) {
         note.setDynamics(SOFT);
       }
       Notations notations = FACTORY.createNotations();
-      tie(note, notations, piece.first(), piece.last());
-      if (piece.last() && rings.get(played) > span.to() - span.from()) {
+      tie(note, notations, !at.tiedFrom(), !at.tiedTo());
+      if (!at.tiedTo() && played.tick() + rings.get(played) > at.endTick()) {
         notations.getTiedOrSlurOrTuplet().add(tied(TiedType.LET_RING));
       }
       if (n == 0) {
-        TupletXml.mark(notations, piece);
+        TupletXml.mark(notations, at.piece());
       }
-      if (piece.first()) {
+      if (at.isStruck()) {
         StrokeMarks.mark(notations, played, arrangement);
         SlurMarks.mark(notations, played, arrangement);
         TechniqueXml.mark(note, notations, played.techniques());
       }
-      if (piece.first() || staff == Staff.TABLATURE) {
-        notations.getTiedOrSlurOrTuplet().add(technical(played, piece.first()));
+      if (at.isStruck() || staff == Staff.TABLATURE) {
+        notations.getTiedOrSlurOrTuplet().add(technical(played, at.isStruck()));
       }
       if (!notations.getTiedOrSlurOrTuplet().isEmpty()) {
         note.getNotations().add(notations);
@@ -161,10 +145,10 @@ final class VoiceXml {
   }
 
   private org.audiveris.proxymusic.Note blank(Rhythm.Piece piece) {
-    int voice = staff.ordinal() * 4 + (thumb ? 2 : 1);
+    int voice = staff.ordinal() * 4 + (lower ? 2 : 1);
     org.audiveris.proxymusic.Note note = PieceXml.blank(piece, staff.ordinal() + 1, voice);
     Stem stem = FACTORY.createStem();
-    stem.setValue(thumb ? StemValue.DOWN : StemValue.UP);
+    stem.setValue(lower ? StemValue.DOWN : StemValue.UP);
     note.setStem(stem);
     return note;
   }
@@ -193,26 +177,13 @@ final class VoiceXml {
     return tied;
   }
 
-  /** The pitch as fretted, spelled as the chord spells it. */
+  /** The pitch as fretted, spelled as the page has it. */
   private Pitch pitch(Note note) {
-    int fretted = note.midi() - arrangement.song().guitar().capo();
-    int chroma = Math.floorMod(fretted, 12);
-    NoteName name =
-        arrangement.slotsFrom(bar.startTick(), bar.endTick() + 1).stream()
-            .filter(s -> s.fromTick() <= note.tick() && note.tick() < s.toTick())
-            .map(Slot::played)
-            .flatMap(
-                p ->
-                    p.harmony() instanceof Harmony.Sounding s
-                        ? s.chord().spelling(chroma).stream()
-                        : Stream.<NoteName>empty())
-            .findFirst()
-            .orElse(SHARPS[chroma]);
-    phalanx.theory.Pitch spelled = phalanx.theory.Pitch.of(fretted, name);
+    phalanx.theory.Pitch spelled = spelling.of(note);
     Pitch pitch = FACTORY.createPitch();
-    pitch.setStep(Step.valueOf(name.letter().name()));
-    if (name.alteration() != 0) {
-      pitch.setAlter(BigDecimal.valueOf(name.alteration()));
+    pitch.setStep(Step.valueOf(spelled.name().letter().name()));
+    if (spelled.name().alteration() != 0) {
+      pitch.setAlter(BigDecimal.valueOf(spelled.name().alteration()));
     }
     pitch.setOctave(spelled.octave());
     return pitch;

@@ -276,24 +276,43 @@ final class TabBlock {
     TreeSet<Integer> columns =
         here.stream().map(Figure::column).collect(Collectors.toCollection(TreeSet::new));
     TreeMap<Integer, String> counted = new TreeMap<>(counts.subMap(left, true, right, false));
-    TabTimes times = TabTimes.of(columns, counted, left, right, meter);
+    bar.meter = counted(counted).orElse(meter);
+    TabTimes times = TabTimes.of(columns, counted, left, right, bar.meter);
+    bar.lengthTicks = bar.meter.barTicks() - times.first();
     chords
         .subMap(left, true, right, false)
-        .forEach((column, harmony) -> bar.chord(new ChordChange(times.nearest(column), harmony)));
+        .forEach(
+            (column, harmony) ->
+                bar.chord(
+                    new ChordChange(Math.max(0, times.nearest(column) - times.first()), harmony)));
     List<FrettedNote> played = new ArrayList<>();
     for (Figure figure : here) {
-      int tick = times.at(figure.column());
+      int tick = times.at(figure.column()) - times.first();
       int end =
           here.stream()
-              .filter(f -> f.string() == figure.string() && times.at(f.column()) > tick)
-              .mapToInt(f -> times.at(f.column()))
+              .filter(f -> f.string() == figure.string())
+              .mapToInt(f -> times.at(f.column()) - times.first())
+              .filter(t -> t > tick)
               .min()
-              .orElse(meter.barTicks());
+              .orElse(bar.lengthTicks);
       played.add(note(figure, tick, end));
     }
     played.sort(Comparator.comparingInt(FrettedNote::tick).thenComparingInt(FrettedNote::string));
     bars.add(bar);
     notes.add(played);
+  }
+
+  /** The metre that a bar is counted in, where its count does not end where the others do. */
+  private Optional<Meter> counted(TreeMap<Integer, String> words) {
+    int highest =
+        words.values().stream()
+            .filter(w -> w.matches("\\d{1,2}"))
+            .mapToInt(Integer::parseInt)
+            .max()
+            .orElse(0);
+    return highest < 2 || highest == meter.count()
+        ? Optional.empty()
+        : Meter.parse(highest + "/" + meter.unit());
   }
 
   private FrettedNote note(Figure figure, int tick, int end) {
@@ -324,6 +343,9 @@ final class TabBlock {
         Optional.empty(),
         pick,
         slur,
-        techniques);
+        techniques,
+        false,
+        false,
+        Optional.empty());
   }
 }

@@ -180,6 +180,9 @@ public final class TabReader {
         return;
       }
       ImportedBar bar = block.bars().get(b);
+      if (!bars.isEmpty()) {
+        bar.lengthTicks = 0;
+      }
       if (heading.isPresent()) {
         bar.label = heading;
         heading = Optional.empty();

@@ -22,6 +22,8 @@ final class TabTimes {
 
   private final TreeMap<Integer, Integer> ticks = new TreeMap<>();
 
+  private int first;
+
   private TabTimes() {}
 
   /**
@@ -37,6 +39,7 @@ final class TabTimes {
     TabTimes times = new TabTimes();
     TreeMap<Integer, Integer> counted = counted(counts, meter);
     if (counted.size() > 1) {
+      times.first = counted.firstEntry().getValue();
       times.byCount(columns, counted, meter);
     } else {
       times.bySpacing(columns, left, right, meter);
@@ -75,7 +78,7 @@ final class TabTimes {
   /** Columns between two that are counted share the time between them evenly. */
   private void byCount(TreeSet<Integer> columns, TreeMap<Integer, Integer> counted, Meter meter) {
     List<Integer> open = new ArrayList<>();
-    int from = 0;
+    int from = first;
     for (int column : columns) {
       Integer at = near(counted, column);
       if (at != null) {
@@ -187,6 +190,11 @@ final class TabTimes {
 
   private void put(int column, int tick) {
     ticks.put(column, tick);
+  }
+
+  /** Where in its metre the bar begins: behind its start where a pick-up is counted. */
+  int first() {
+    return first;
   }
 
   /** When a column is played. */

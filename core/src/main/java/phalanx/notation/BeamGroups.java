@@ -1,8 +1,7 @@
-package phalanx.engraving.score;
+package phalanx.notation;
 
 import java.util.ArrayList;
 import java.util.List;
-import phalanx.notation.WrittenNote;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.theory.Meter;
 
@@ -11,12 +10,12 @@ import phalanx.theory.Meter;
  * where nothing is shorter than an eighth; of a dotted quarter in compound metres (Gould, Behind
  * Bars, 2011, “Beaming according to the metre”, from memory).
  */
-final class BeamGroups {
+public final class BeamGroups {
 
   private BeamGroups() {}
 
   /** The groups of a voice in order, a note without a beam alone; rests belong to none. */
-  static List<List<WrittenNote>> of(List<WrittenNote> voice, PlayedBar bar) {
+  public static List<List<WrittenNote>> of(List<WrittenNote> voice, PlayedBar bar) {
     List<List<WrittenNote>> groups = new ArrayList<>();
     List<WrittenNote> open = new ArrayList<>();
     int beat = -1;
