@@ -13,6 +13,7 @@ import phalanx.formats.ReaderGuard;
 import phalanx.formats.SongReading;
 import phalanx.formats.imported.ImportedBar;
 import phalanx.formats.imported.ImportedSong;
+import phalanx.formats.imported.TuneRange;
 import phalanx.instrument.Guitar;
 import phalanx.song.Credits;
 import phalanx.song.Feel;
@@ -233,6 +234,8 @@ public final class AbcReader {
     if (head.tempo.isPresent()) {
       plain = plain.withTempo(head.tempo.get());
     }
-    return new SongReading(ImportedSong.of(plain, bars), problems, remarks);
+    TuneRange.Fitted fitted = TuneRange.of(ImportedSong.of(plain, bars));
+    fitted.remark().ifPresent(remarks::add);
+    return new SongReading(fitted.song(), problems, remarks);
   }
 }

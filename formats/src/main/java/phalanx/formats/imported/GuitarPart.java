@@ -54,6 +54,7 @@ public final class GuitarPart {
   private final List<List<FrettedNote>> notes;
   private final Map<Integer, WrittenPattern> patterns = new HashMap<>();
   private final List<List<Struck>> struck = new ArrayList<>();
+  private final boolean told;
 
   /** A stroke of a bar with the string that it is pinned to. */
   private record Struck(int tick, Role role, int string) {}
@@ -62,6 +63,7 @@ public final class GuitarPart {
     this.guitar = guitar;
     this.bars = bars;
     this.notes = notes;
+    told = notes.stream().flatMap(List::stream).anyMatch(FrettedNote::tune);
   }
 
   /**
@@ -81,8 +83,7 @@ public final class GuitarPart {
       part.bar(b);
     }
     Song song = ImportedSong.of(plain.withKey(key), bars);
-    boolean told = notes.stream().flatMap(List::stream).anyMatch(FrettedNote::tune);
-    return part.pinned(song.withTune(song.tune().withOnTop(told)));
+    return part.pinned(song.withTune(song.tune().withOnTop(part.told)));
   }
 
   /**
@@ -111,8 +112,7 @@ public final class GuitarPart {
         tunes.put(song.chart().bars().get(b).id(), tune);
       }
     }
-    boolean told = notes.stream().flatMap(List::stream).anyMatch(FrettedNote::tune);
-    return part.pinned(song.withTune(new Tune(tunes, told)));
+    return part.pinned(song.withTune(new Tune(tunes, part.told)));
   }
 
   private List<List<ChordProposal.Tone>> tones() {
@@ -147,7 +147,8 @@ public final class GuitarPart {
 
   /**
    * Whether a note belongs to what a shape holds: nothing else is played on its string under the
-   * same chord, and the pattern can strike it as it is.
+   * same chord, and the pattern can strike it as it is. Where the file tells which notes are the
+   * tune no other becomes one, though a bass may then lie at its shape’s fret instead.
    */
   private boolean isHeld(int b, FrettedNote note) {
     int slot = slotAt(bars.get(b), note.tick());
@@ -157,7 +158,7 @@ public final class GuitarPart {
             .filter(n -> slotAt(bars.get(b), n.tick()) == slot)
             .anyMatch(n -> n.fret() != note.fret());
     return !note.tune()
-        && !moves
+        && (told || !moves)
         && note.slur().isEmpty()
         && !slurs(notes.get(b), note)
         && isOfStrokes(note);

@@ -18,6 +18,7 @@ import phalanx.formats.SongReading;
 import phalanx.formats.imported.ImportedBar;
 import phalanx.formats.imported.ImportedNote;
 import phalanx.formats.imported.ImportedSong;
+import phalanx.formats.imported.TuneRange;
 import phalanx.formats.text.ChordWord;
 import phalanx.melody.Want;
 import phalanx.song.BarLyrics;
@@ -114,7 +115,9 @@ public final class MidiReader {
     String title = tracks.title().isBlank() ? "Untitled" : tracks.title();
     Song plain =
         Song.untitled().withTitle(Quoted.start(title, SongBounds.LONGEST_NAME)).withKey(key);
-    return new SongReading(ImportedSong.of(plain, bars), List.of(), remarks);
+    TuneRange.Fitted fitted = TuneRange.of(ImportedSong.of(plain, bars));
+    fitted.remark().ifPresent(remarks::add);
+    return new SongReading(fitted.song(), List.of(), remarks);
   }
 
   private void told(MidiTracks tracks, MidiTracks.Voice tune) {

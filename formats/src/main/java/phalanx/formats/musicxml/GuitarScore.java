@@ -116,8 +116,8 @@ final class GuitarScore {
               note.lengthTicks(),
               string,
               fret,
-              note.finger(),
-              note.pick(),
+              note.finger().or(() -> beside(measure, note).flatMap(ScoreNote::finger)),
+              note.pick().or(() -> beside(measure, note).flatMap(ScoreNote::pick)),
               note.slur(),
               note.techniques(),
               tune,
@@ -126,6 +126,14 @@ final class GuitarScore {
     }
     played.sort(Comparator.comparingInt(FrettedNote::tick).thenComparingInt(FrettedNote::string));
     return played;
+  }
+
+  /** The same note on the other staff, where the picking finger may stand. */
+  private Optional<ScoreNote> beside(int measure, ScoreNote note) {
+    return contents.get(measure).notes().stream()
+        .filter(n -> n.staff() != staff && n.tick() == note.tick() && n.pick().isPresent())
+        .filter(n -> n.pitch().equals(note.pitch()))
+        .findFirst();
   }
 
   /**

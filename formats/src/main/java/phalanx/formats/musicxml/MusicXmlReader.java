@@ -16,6 +16,7 @@ import phalanx.formats.ReaderGuard;
 import phalanx.formats.SongReading;
 import phalanx.formats.disk.DiskTrouble;
 import phalanx.formats.imported.GuitarPart;
+import phalanx.formats.imported.TuneRange;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
 import phalanx.song.ChordChange;
@@ -112,8 +113,8 @@ public final class MusicXmlReader {
     List<MeasureFrame> frames = part.getMeasure().stream().map(MeasureFrame::of).toList();
     List<MeasureReader.Content> contents = contents(part, guitar.semitones());
     ScorePartwise.Part chorded = chorded();
-    List<MeasureReader.Content> chords =
-        chorded == part ? contents : contents(chorded, GuitarXml.of(chorded).semitones());
+    int sounds = GuitarXml.of(chorded).semitones();
+    List<MeasureReader.Content> chords = chorded == part ? contents : contents(chorded, sounds);
     int first = measuresBefore();
     if (parts.names().size() > 1) {
       List<String> others = new ArrayList<>(parts.names());
@@ -133,10 +134,13 @@ public final class MusicXmlReader {
     }
     boolean named = chords.stream().anyMatch(c -> !c.chords().isEmpty());
     Optional<Key> key = frames.stream().flatMap(f -> f.key().stream()).findFirst();
-    ProposedChords proposed = new ProposedChords(score, contents, key);
+    ProposedChords proposed = new ProposedChords(score, contents, guitar.semitones(), key);
     for (int m = 0; m < frames.size(); m++) {
       MeasureReader.Content content = contents.get(m);
-      List<ChordChange> written = m < chords.size() ? chords.get(m).chords() : List.of();
+      List<ChordChange> written =
+          m < chords.size()
+              ? moved(chords.get(m).chords(), sounds - guitar.semitones())
+              : List.of();
       bars.add(
           content,
           places.isPresent() ? List.of() : upper.in(content),
@@ -159,8 +163,25 @@ public final class MusicXmlReader {
     Song whole = new ScoreForm(frames, bars, remarks, m -> file.line(first + m)).over(plain);
     whole = whole.withWords(new Lyrics(List.of(), ScoreWords.of(part, whole)));
     Song counted = guitar.counted(whole);
-    return new SongReading(
-        places.map(p -> placed(p, counted, first)).orElse(counted), List.of(), remarks);
+    if (places.isPresent()) {
+      return new SongReading(placed(places.get(), counted, first), List.of(), remarks);
+    }
+    TuneRange.Fitted fitted = TuneRange.of(counted);
+    fitted.remark().ifPresent(remarks::add);
+    return new SongReading(fitted.song(), List.of(), remarks);
+  }
+
+  /** Chords of a part that is written in another key than the tune’s. */
+  private static List<ChordChange> moved(List<ChordChange> chords, int semitones) {
+    int up = Math.floorMod(semitones, 12);
+    return up == 0
+        ? chords
+        : chords.stream()
+            .map(
+                c ->
+                    new ChordChange(
+                        c.tick(), c.harmony().up(Key.parse("C").orElseThrow().intervalUp(up))))
+            .toList();
   }
 
   /** The places on the neck, where the part says them for most of its notes. */

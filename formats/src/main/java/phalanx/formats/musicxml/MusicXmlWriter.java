@@ -5,10 +5,8 @@ import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.stream.Collectors;
 import org.audiveris.proxymusic.AboveBelow;
 import org.audiveris.proxymusic.Attributes;
@@ -42,7 +40,6 @@ import org.audiveris.proxymusic.YesNo;
 import org.audiveris.proxymusic.util.Marshalling;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Damp;
-import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
@@ -73,7 +70,6 @@ public final class MusicXmlWriter {
   private final Arrangement arrangement;
   private final Song song;
   private final HitsXml hits;
-  private final Map<Note, Integer> rings = new HashMap<>();
   private final Spelling spelling;
   private boolean silent;
   private Meter meter;
@@ -82,7 +78,6 @@ public final class MusicXmlWriter {
     this.arrangement = arrangement;
     song = arrangement.song();
     hits = new HitsXml(arrangement);
-    Performance.of(arrangement).notes().forEach(n -> rings.put(n.note(), n.ringTicks()));
     spelling = new Spelling(arrangement);
     meter = song.meter();
   }
@@ -188,6 +183,9 @@ public final class MusicXmlWriter {
     if (bar.startTick() == 0) {
       items.add(attributes());
       items.add(tempo(bar.tempo()));
+      if (ringsOn()) {
+        items.add(letRing());
+      }
     } else if (!bar.meter().equals(meter)) {
       items.add(metre(bar.meter()));
     }
@@ -213,8 +211,8 @@ public final class MusicXmlWriter {
         .forEach(d -> items.add(damp(d, d.tick() - bar.startTick())));
     List<List<org.audiveris.proxymusic.Note>> voices = new ArrayList<>();
     for (VoiceXml.Staff staff : VoiceXml.Staff.values()) {
-      voices.add(new VoiceXml(arrangement, rings, spelling, bar, staff, false).notes());
-      voices.add(new VoiceXml(arrangement, rings, spelling, bar, staff, true).notes());
+      voices.add(new VoiceXml(arrangement, spelling, bar, staff, false).notes());
+      voices.add(new VoiceXml(arrangement, spelling, bar, staff, true).notes());
       if (staff == VoiceXml.Staff.NOTATION) {
         WordsXml.put(voices.get(0), song.words().at(bar.written()));
         voices.add(hits.notes(bar));
@@ -337,6 +335,23 @@ public final class MusicXmlWriter {
       at.setValue(BigDecimal.valueOf(offset));
       direction.setOffset(at);
     }
+    return direction;
+  }
+
+  /** Whether some note rings on under later ones of its voice, as nearly always on a guitar. */
+  private boolean ringsOn() {
+    return Performance.of(arrangement).notes().stream()
+        .anyMatch(n -> n.ringTicks() > n.note().lengthTicks() || n.ringTicks() > Ticks.PER_QUARTER);
+  }
+
+  private static Direction letRing() {
+    FormattedTextId words = FACTORY.createFormattedTextId();
+    words.setValue("let ring");
+    DirectionType type = FACTORY.createDirectionType();
+    type.getWordsOrSymbol().add(words);
+    Direction direction = FACTORY.createDirection();
+    direction.setPlacement(AboveBelow.ABOVE);
+    direction.getDirectionType().add(type);
     return direction;
   }
 

@@ -16,18 +16,21 @@ final class ProposedChords {
   private final ChordProposal proposal;
 
   /**
-   * Reads all parts as they sound.
+   * Reads all parts as the tune’s part writes what sounds.
    *
    * @param own the measures that chords are wanted for
+   * @param semitones how much higher the tune’s part sounds than it is written
    */
-  ProposedChords(ScorePartwise score, List<MeasureReader.Content> own, Optional<Key> written) {
+  ProposedChords(
+      ScorePartwise score, List<MeasureReader.Content> own, int semitones, Optional<Key> written) {
     own.forEach(c -> tones.add(new ArrayList<>()));
     for (ScorePartwise.Part part : score.getPart()) {
-      MeasureReader reader = new MeasureReader(0);
+      int sounds = GuitarXml.of(part).semitones();
+      MeasureReader reader = new MeasureReader(sounds);
       for (int m = 0; m < part.getMeasure().size(); m++) {
         MeasureReader.Content content = reader.next(part.getMeasure().get(m));
         if (m < tones.size()) {
-          add(tones.get(m), content);
+          add(tones.get(m), content, sounds - semitones);
         }
       }
     }
@@ -35,11 +38,12 @@ final class ProposedChords {
     proposal = new ChordProposal(key);
   }
 
-  private static void add(List<ChordProposal.Tone> tones, MeasureReader.Content content) {
+  private static void add(List<ChordProposal.Tone> tones, MeasureReader.Content content, int up) {
     for (ScoreNote note : content.notes()) {
       if (note.pitch().isPresent() && !note.isGrace()) {
         tones.add(
-            new ChordProposal.Tone(note.tick(), note.lengthTicks(), note.pitch().get().midi()));
+            new ChordProposal.Tone(
+                note.tick(), note.lengthTicks(), note.pitch().get().midi() + up));
       }
     }
   }

@@ -34,8 +34,13 @@ final class StrokeMarks {
 
   private StrokeMarks() {}
 
-  static void mark(Notations notations, Note note, Arrangement arrangement) {
-    if (note.group() == Group.ROLL || note.isBrushed()) {
+  /**
+   * Marks a note.
+   *
+   * @param articulated whether arrows and accents stand on this staff, not on the other one
+   */
+  static void mark(Notations notations, Note note, Arrangement arrangement, boolean articulated) {
+    if (articulated && (note.group() == Group.ROLL || note.isBrushed())) {
       Arpeggiate arpeggiate = FACTORY.createArpeggiate();
       arpeggiate.setDirection(towardsTreble(note, arrangement) ? UpDown.UP : UpDown.DOWN);
       notations.getTiedOrSlurOrTuplet().add(arpeggiate);
@@ -50,7 +55,7 @@ final class StrokeMarks {
         .map(t -> TECHNIQUES.get(t))
         .filter(Objects::nonNull)
         .forEach(mark -> marks.add(mark.apply(FACTORY.createEmptyPlacement())));
-    if (!marks.isEmpty()) {
+    if (articulated && !marks.isEmpty()) {
       notations.getTiedOrSlurOrTuplet().add(articulations);
     }
   }

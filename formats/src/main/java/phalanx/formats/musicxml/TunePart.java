@@ -109,7 +109,7 @@ final class TunePart {
         && listed.getPartName() != null
         && listed.getPartName().getValue() != null
         && !listed.getPartName().getValue().isBlank()) {
-      return listed.getPartName().getValue().strip();
+      return listed.getPartName().getValue().strip().replaceAll("\\s+", " ");
     }
     return part.getId() instanceof ScorePart listed ? listed.getId() : "part";
   }

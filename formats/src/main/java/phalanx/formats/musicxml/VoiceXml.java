@@ -5,7 +5,6 @@ import static phalanx.formats.musicxml.MusicXmlWriter.whole;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import org.audiveris.proxymusic.Fingering;
 import org.audiveris.proxymusic.Fret;
 import org.audiveris.proxymusic.Notations;
@@ -48,7 +47,6 @@ final class VoiceXml {
 
   private static final ObjectFactory FACTORY = new ObjectFactory();
   private final Arrangement arrangement;
-  private final Map<Note, Integer> rings;
   private final Spelling spelling;
   private final PlayedBar bar;
   private final Staff staff;
@@ -57,19 +55,8 @@ final class VoiceXml {
   private final BeamMarks beams;
   private final List<org.audiveris.proxymusic.Note> written = new ArrayList<>();
 
-  /**
-   * A voice.
-   *
-   * @param rings how long each note of the arrangement rings, ticks
-   */
-  VoiceXml(
-      Arrangement arrangement,
-      Map<Note, Integer> rings,
-      Spelling spelling,
-      PlayedBar bar,
-      Staff staff,
-      boolean lower) {
-    this.rings = rings;
+  /** A voice. */
+  VoiceXml(Arrangement arrangement, Spelling spelling, PlayedBar bar, Staff staff, boolean lower) {
     this.spelling = spelling;
     this.arrangement = arrangement;
     this.bar = bar;
@@ -123,14 +110,11 @@ final class VoiceXml {
       }
       Notations notations = FACTORY.createNotations();
       tie(note, notations, !at.tiedFrom(), !at.tiedTo());
-      if (!at.tiedTo() && played.tick() + rings.get(played) > at.endTick()) {
-        notations.getTiedOrSlurOrTuplet().add(tied(TiedType.LET_RING));
-      }
       if (n == 0) {
         TupletXml.mark(notations, at.piece());
       }
       if (at.isStruck()) {
-        StrokeMarks.mark(notations, played, arrangement);
+        StrokeMarks.mark(notations, played, arrangement, staff == Staff.NOTATION);
         SlurMarks.mark(notations, played, arrangement);
         TechniqueXml.mark(note, notations, played.techniques());
       }
@@ -203,6 +187,7 @@ final class VoiceXml {
     if (first) {
       note.fretFinger().ifPresent(f -> marks.add(FACTORY.createTechnicalFingering(fingering(f))));
       note.pick()
+          .filter(p -> staff == Staff.NOTATION)
           .ifPresent(
               finger -> {
                 PlacementText pluck = FACTORY.createPlacementText();

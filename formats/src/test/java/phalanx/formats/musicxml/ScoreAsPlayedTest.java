@@ -66,7 +66,11 @@ class ScoreAsPlayedTest {
   }
 
   private static List<String> remarks(SongReading reading) {
-    return reading.remarks().stream().map(FileProblem::message).toList();
+    // These scores are about something else than their chords, of which most have none.
+    return reading.remarks().stream()
+        .map(FileProblem::message)
+        .filter(m -> !m.contains("chords are proposed"))
+        .toList();
   }
 
   @Test
