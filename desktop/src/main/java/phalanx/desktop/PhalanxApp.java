@@ -209,9 +209,10 @@ public final class PhalanxApp extends Application {
     @Override
     public Optional<Path> toImport() {
       FileChooser chooser = chooser("Take the tune of a score");
-      String[] endings =
-          FileFormat.MUSICXML.endings().stream().map(e -> "*" + e).toArray(String[]::new);
-      chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("MusicXML", endings));
+      String[] endings = FileFormat.endingsRead().stream().map(e -> "*" + e).toArray(String[]::new);
+      chooser
+          .getExtensionFilters()
+          .add(new FileChooser.ExtensionFilter("Scores, tunes and MIDI files", endings));
       return Optional.ofNullable(chooser.showOpenDialog(window)).map(File::toPath);
     }
 
@@ -223,6 +224,15 @@ public final class PhalanxApp extends Application {
         chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(format.words(), endings));
       }
       chooser.setInitialFileName(named(title) + FileFormat.PDF.endings().get(0));
+      return Optional.ofNullable(chooser.showSaveDialog(window)).map(File::toPath);
+    }
+
+    @Override
+    public Optional<Path> toExport(String title, FileFormat format) {
+      FileChooser chooser = chooser(format.words());
+      List<String> endings = format.endings().stream().map(e -> "*" + e).toList();
+      chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(format.words(), endings));
+      chooser.setInitialFileName(named(title) + format.endings().get(0));
       return Optional.ofNullable(chooser.showSaveDialog(window)).map(File::toPath);
     }
 

@@ -21,6 +21,9 @@ import phalanx.arrangement.tune.TuneOctave;
 import phalanx.embellishment.Ending;
 import phalanx.embellishment.Fill;
 import phalanx.embellishment.PairWalk;
+import phalanx.engraving.EngravedSheet;
+import phalanx.engraving.Engraver;
+import phalanx.engraving.SheetOptions;
 import phalanx.findings.Found;
 import phalanx.findings.Review;
 import phalanx.performance.Performance;
@@ -53,6 +56,7 @@ public final class PlanService {
   private final NewestAnswer fills;
   private final NewestAnswer walks;
   private final NewestAnswer octaves;
+  private final NewestAnswer pages;
 
   /** For single chords, so that the song's plan stays known to the other. */
   private final Arranger alone = new Arranger();
@@ -81,6 +85,7 @@ public final class PlanService {
     fills = new NewestAnswer(worker, interfaceThread);
     walks = new NewestAnswer(worker, interfaceThread);
     octaves = new NewestAnswer(worker, interfaceThread);
+    pages = new NewestAnswer(worker, interfaceThread);
   }
 
   /** Takes what goes wrong besides planning, with what did not work. */
@@ -206,6 +211,20 @@ public final class PlanService {
   public void octave(Song song, Consumer<Integer> answer) {
     octaves.ask(
         () -> TuneOctave.best(song), answer, fault("The tune’s octave could not be weighed"));
+  }
+
+  /** Lays a plan out on paper. */
+  public void engrave(
+      Arrangement arrangement, SheetOptions options, Consumer<EngravedSheet> answer) {
+    pages.ask(
+        () -> Engraver.engrave(arrangement, options),
+        answer,
+        fault("The page could not be laid out"));
+  }
+
+  /** Drops pages that are still on their way. */
+  public void forgetPages() {
+    pages.forget();
   }
 
   /** Tries ways out of a finding. */

@@ -1,9 +1,11 @@
 package phalanx.desktop.files;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Queue;
 import java.util.UUID;
@@ -24,6 +26,7 @@ import phalanx.desktop.document.Question;
 import phalanx.desktop.document.Request;
 import phalanx.desktop.model.Workspace;
 import phalanx.embellishment.Fill;
+import phalanx.engraving.SheetOptions;
 import phalanx.formats.FileFormat;
 import phalanx.formats.SongFiles;
 import phalanx.formats.disk.AtomicFile;
@@ -329,6 +332,17 @@ public final class Documents {
    * @param other asks for another name: the file is a song, or the song was read from it
    */
   public void export(Arrangement plan, Path file, Runnable then, Consumer<String> other) {
+    export(plan, SheetOptions.USUAL, file, then, other);
+  }
+
+  /**
+   * The same, where it is a page on this paper and with these parts.
+   *
+   * @param then runs once it lies there
+   * @param other asks for another name: the file is a song, or the song was read from it
+   */
+  public void export(
+      Arrangement plan, SheetOptions sheet, Path file, Runnable then, Consumer<String> other) {
     Optional<FileFormat> format = FileFormat.toWrite(file);
     if (format.isEmpty() && !SafeTarget.isSongName(file)) {
       tasks.tell(file.getFileName() + ": expected a name ending in " + FileFormat.endingsWritten());
@@ -345,13 +359,42 @@ public final class Documents {
             return;
           }
           try {
-            AtomicFile.write(file, format.orElseThrow().write(plan), false);
+            AtomicFile.write(file, format.orElseThrow().write(plan, sheet), false);
           } catch (IOException e) {
             String words = file + " " + DiskTrouble.writing(e) + ".";
             tasks.answer(() -> tasks.tell(words));
             return;
           }
           tasks.answer(then);
+        });
+  }
+
+  /** Looks into a file without taking anything of it. */
+  public void lookInto(Path file, Consumer<SongFiles.Opened> then) {
+    importing.ask(
+        () -> SongFiles.open(file),
+        then,
+        fault -> workspace.faults().tell(file.getFileName() + " could not be read", fault));
+  }
+
+  /** Writes the plan where it can be dragged from. */
+  public void lendFile(
+      Arrangement plan, SheetOptions sheet, FileFormat format, Consumer<Path> then) {
+    String name =
+        plan.song().title().toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\d]+", "-")
+            + format.endings().get(0);
+    tasks.run(
+        name + " could not be written",
+        () -> {
+          try {
+            Path file = Files.createTempDirectory("phalanx").resolve(name);
+            Files.write(file, format.write(plan, sheet));
+            file.toFile().deleteOnExit();
+            tasks.answer(() -> then.accept(file));
+          } catch (IOException e) {
+            String words = name + " " + DiskTrouble.writing(e) + ".";
+            tasks.answer(() -> tasks.tell(words));
+          }
         });
   }
 

@@ -16,6 +16,7 @@ import phalanx.desktop.model.Workspace;
 import phalanx.desktop.picking.PickingScreenView;
 import phalanx.desktop.screen.ScreenView;
 import phalanx.desktop.shapes.ShapesScreenView;
+import phalanx.desktop.share.ShareScreenView;
 
 /**
  * The screens in the order of the work: what each is called, its key, what makes it. A new screen
@@ -75,10 +76,12 @@ final class Screens {
                 "both hands",
                 () -> new ArrangeScreenView(workspace, cursor, documents.fills(), palette)),
             new Entry(
-                Screen.GUITAR,
-                "Guitar",
-                "strings",
-                () -> new GuitarScreenView(workspace, palette)));
+                Screen.GUITAR, "Guitar", "strings", () -> new GuitarScreenView(workspace, palette)),
+            new Entry(
+                Screen.SHARE,
+                "Share",
+                "page, files",
+                () -> new ShareScreenView(workspace, palette, songs, documents)));
   }
 
   /** All of them, in their order. */

@@ -18,6 +18,7 @@ import phalanx.desktop.melody.MelodyScreenView;
 import phalanx.desktop.picking.PickingScreenView;
 import phalanx.desktop.screen.Shortcut;
 import phalanx.desktop.shapes.ShapesScreenView;
+import phalanx.desktop.share.ShareScreenView;
 
 /** What every key does, over the window; any key or click puts it away. */
 final class ShortcutSheet extends StackPane {
@@ -53,7 +54,8 @@ final class ShortcutSheet extends StackPane {
             grid(
                 new Group("Chart", ChartScreenView.SHORTCUTS),
                 new Group("Shapes", ShapesScreenView.SHORTCUTS),
-                new Group("Guitar", GuitarScreenView.SHORTCUTS)),
+                new Group("Guitar", GuitarScreenView.SHORTCUTS),
+                new Group("Share", ShareScreenView.SHORTCUTS)),
             grid(
                 new Group("Picking", PickingScreenView.SHORTCUTS),
                 new Group("Melody", MelodyScreenView.SHORTCUTS),

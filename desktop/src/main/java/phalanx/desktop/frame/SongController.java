@@ -16,13 +16,15 @@ import phalanx.desktop.files.SoundExport;
 import phalanx.desktop.frame.NoticeBar.Answer;
 import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.share.SongExchange;
+import phalanx.engraving.SheetOptions;
 import phalanx.formats.FileFormat;
 import phalanx.formats.SongFiles;
 import phalanx.song.Song;
 import phalanx.text.Phrase;
 
 /** What a player does with songs as a whole: nothing unsaved goes without being asked about. */
-public final class SongController implements Documents.Window {
+public final class SongController implements Documents.Window, SongExchange {
 
   /** Asks the player for a file. */
   public interface FileAsker {
@@ -35,6 +37,11 @@ public final class SongController implements Documents.Window {
 
     /** A file to write the plan of this title into; empty if the player thinks better of it. */
     Optional<Path> toExport(String title);
+
+    /** The same in one format. */
+    default Optional<Path> toExport(String title, FileFormat format) {
+      return toExport(title);
+    }
 
     /** A file to save a song of this title into; empty if the player thinks better of it. */
     Optional<Path> toSave(String title);
@@ -161,14 +168,19 @@ public final class SongController implements Documents.Window {
     return save.file().getFileName().toString();
   }
 
-  /** Opens a file; asks first if that would lose changes. */
-  void open(Path file) {
+  @Override
+  public void open(Path file) {
     documents.open(file);
   }
 
   /** Lets the player choose a file to open. */
-  void chooseAndOpen() {
+  public void chooseAndOpen() {
     asker.toOpen().ifPresent(this::open);
+  }
+
+  @Override
+  public Optional<Path> chooseFile() {
+    return asker.toOpen();
   }
 
   /** Lets the player choose a file to take a tune from. */
@@ -177,7 +189,7 @@ public final class SongController implements Documents.Window {
   }
 
   /** Puts the tune of a file over the song and says what came of it. */
-  void importTune(Path file) {
+  public void importTune(Path file) {
     documents.importTune(
         file,
         done -> {
@@ -247,6 +259,20 @@ public final class SongController implements Documents.Window {
       exportSound(file.get());
     } else {
       file.ifPresent(f -> documents.export(plan, f, () -> written(f), this::askOtherName));
+    }
+  }
+
+  @Override
+  public void exportAs(FileFormat format, SheetOptions sheet) {
+    Arrangement plan = workspace.arrangementProperty().get();
+    if (plan == null) {
+      return;
+    }
+    Optional<Path> file = asker.toExport(workspace.song().title(), format);
+    if (format.isSound()) {
+      file.ifPresent(this::exportSound);
+    } else {
+      file.ifPresent(f -> documents.export(plan, sheet, f, () -> written(f), this::askOtherName));
     }
   }
 

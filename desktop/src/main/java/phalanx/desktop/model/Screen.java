@@ -9,5 +9,6 @@ public enum Screen {
   PICKING,
   MELODY,
   ARRANGE,
-  GUITAR
+  GUITAR,
+  SHARE
 }

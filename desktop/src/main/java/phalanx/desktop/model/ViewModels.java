@@ -20,6 +20,7 @@ public final class ViewModels {
   private final Supplier<HarpRunViewModel> harp;
   private final Supplier<FillViewModel> fills;
   private final Supplier<WalkViewModel> walks;
+  private final Supplier<ShareViewModel> share;
 
   ViewModels(
       OpenSong open, ChordChoice chord, SlotRange range, PlanService planner, HandViewModel hands) {
@@ -32,6 +33,7 @@ public final class ViewModels {
     advice = once(() -> new AdviceViewModel(open, bench.get(), planner, AdviceViewModel::onItsOwn));
     harp = once(() -> new HarpRunViewModel(open, chord, sound));
     walks = once(() -> new WalkViewModel(open, chord, sound, planner));
+    share = once(() -> new ShareViewModel(open, planner));
     fills = once(() -> new FillViewModel(open, chord, range, sound, planner, FillShelf.all()));
   }
 
@@ -72,6 +74,11 @@ public final class ViewModels {
   /** The player's hand. */
   public HandViewModel hands() {
     return hands;
+  }
+
+  /** The song on paper, and what comes in. */
+  public ShareViewModel share() {
+    return share.get();
   }
 
   /** The tuning that is looked at. */

@@ -1,0 +1,145 @@
+package phalanx.desktop.share;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import phalanx.desktop.drawing.Controls;
+import phalanx.desktop.drawing.ToolRow;
+import phalanx.desktop.model.ShareViewModel;
+import phalanx.desktop.model.ShareViewModel.Incoming;
+import phalanx.formats.FileFormat;
+import phalanx.formats.FileProblem;
+import phalanx.song.Harmony;
+import phalanx.song.Song;
+import phalanx.text.Phrase;
+
+/** What was dropped in: what of it will be taken, and what is lost, before it is taken. */
+final class IncomingPanel extends VBox {
+
+  private static final int MOST_TOLD = 12;
+
+  private final ShareViewModel model;
+  private final Incomings actions;
+  private final VBox content = new VBox();
+
+  /** What can be done with what came in. */
+  interface Incomings {
+    void choose();
+
+    void paste();
+
+    void open();
+
+    void takeTune();
+  }
+
+  IncomingPanel(ShareViewModel model, Incomings actions) {
+    this.model = model;
+    this.actions = actions;
+    setId("incoming");
+    getStyleClass().add("side-part");
+    content.getStyleClass().add("cards");
+    HBox row =
+        new ToolRow(
+            Controls.smallTool("incoming-choose", "Choose a file … I", actions::choose),
+            Controls.smallTool("incoming-paste", "Paste text V", actions::paste));
+    row.setSpacing(6);
+    getChildren()
+        .addAll(Controls.styled("Bring it in", "inspector-title"), row, Controls.scroll(content));
+    model.incomingProperty().addListener(o -> show());
+    show();
+  }
+
+  private void show() {
+    content.getChildren().clear();
+    Optional<Incoming> now = model.incomingProperty().get();
+    if (now.isEmpty()) {
+      content
+          .getChildren()
+          .addAll(
+              Controls.line("Drop a file on this screen, or paste a text with chords."),
+              Controls.line("Read are: " + String.join(", ", FileFormat.endingsRead()) + "."));
+      return;
+    }
+    content.getChildren().add(Controls.styled(now.get().name(), "cards-title"));
+    Optional<Song> song = now.get().opened().song();
+    if (song.isEmpty()) {
+      content.getChildren().add(Controls.wrapped("Nothing of it can be taken.", "refusal"));
+    } else {
+      facts(song.get()).forEach(f -> content.getChildren().add(Controls.line(f)));
+    }
+    told(now.get().opened().told());
+    if (song.isPresent()) {
+      Button open = Controls.smallTool("incoming-open", "Open it O", actions::open);
+      Button tune = Controls.smallTool("incoming-tune", "Take its tune T", actions::takeTune);
+      tune.setDisable(song.get().tune().isEmpty());
+      Button leave =
+          Controls.smallTool(
+              "incoming-leave", "Leave it", () -> model.incomingProperty().set(Optional.empty()));
+      HBox row = new ToolRow(open, tune, leave);
+      row.setSpacing(6);
+      content.getChildren().add(row);
+    }
+  }
+
+  /** What will be taken, in sentences. */
+  private static List<String> facts(Song song) {
+    List<String> facts = new ArrayList<>();
+    int bars = song.chart().bars().size();
+    long chords =
+        song.chart().bars().stream()
+            .flatMap(b -> song.chart().changes(b).stream())
+            .filter(c -> c.harmony() instanceof Harmony.Sounding)
+            .count();
+    int notes = song.tune().bars().values().stream().mapToInt(t -> t.notes().size()).sum();
+    facts.add(
+        Phrase.of(
+            "“%s”: %d bars in %d %s, %d chords",
+            song.title(),
+            bars,
+            song.sections().size(),
+            song.sections().size() == 1 ? "section" : "sections",
+            chords));
+    facts.add(
+        Phrase.of("%s, %.0f quarter notes a minute", song.meter(), song.tempo())
+            + song.key().map(k -> ", key of " + k).orElse(""));
+    if (notes > 0) {
+      facts.add(Phrase.of("%d notes of tune", notes));
+    }
+    if (!song.words().bars().isEmpty()) {
+      facts.add(Phrase.of("words under %d bars", song.words().bars().size()));
+    }
+    if (!song.pins().shapes().isEmpty() || !song.pins().frets().isEmpty()) {
+      facts.add(
+          Phrase.of(
+              "%d shapes pinned as they are written",
+              song.pins().shapes().size() + song.pins().frets().size()));
+    }
+    return facts;
+  }
+
+  private void told(List<FileProblem> told) {
+    if (told.isEmpty()) {
+      content.getChildren().add(Controls.line("Nothing of it is lost."));
+      return;
+    }
+    content.getChildren().add(Controls.styled("Not as it was written", "cards-title"));
+    for (FileProblem problem : told.subList(0, Math.min(MOST_TOLD, told.size()))) {
+      content
+          .getChildren()
+          .add(Controls.line(Phrase.of("line %d: %s", problem.line(), problem.message())));
+    }
+    if (told.size() > MOST_TOLD) {
+      content.getChildren().add(Controls.line(Phrase.of("and %d more", told.size() - MOST_TOLD)));
+    }
+  }
+
+  /** The name of a file without its folder. */
+  static String name(Path file) {
+    return file.getFileName().toString();
+  }
+}
