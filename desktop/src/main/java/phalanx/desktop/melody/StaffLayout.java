@@ -3,6 +3,7 @@ package phalanx.desktop.melody;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import phalanx.engraving.score.TuneStaff;
 import phalanx.song.Bar;
 import phalanx.song.Section;
 import phalanx.song.Song;
@@ -16,13 +17,17 @@ import phalanx.theory.Pitch;
 final class StaffLayout {
 
   static final double LINE_GAP = 9;
+
+  /** How wide a head is, in gaps. */
+  static final double HEAD = 1.18;
+
   static final double ROW = 150;
   static final double HEADING = 30;
 
   private static final double LOWEST_STRING = 130;
   private static final double STRING_GAP = 14;
   private static final int PER_ROW = 4;
-  private static final double LEFT = 34;
+  private static final double MARGIN = 6;
   private static final double STAFF_TOP = 76;
   private static final double LEAD = 20;
 
@@ -30,6 +35,7 @@ final class StaffLayout {
   private static final int LOWEST_LINE = 3 * 7 + 2;
 
   private final List<Cell> cells = new ArrayList<>();
+  private final double left;
   private final double barWidth;
   private double height = 8;
 
@@ -45,7 +51,10 @@ final class StaffLayout {
   record Cell(Bar bar, int number, Optional<String> heading, double x, double y) {}
 
   StaffLayout(Song song, double width) {
-    barWidth = (width - LEFT - 4) / PER_ROW;
+    // Clef, key and metre stand before the first bar of a row.
+    TuneStaff staff = new TuneStaff(song.key());
+    left = MARGIN + staff.signatureWidth(Optional.of(song.meter())) * LINE_GAP;
+    barWidth = (width - left - 4) / PER_ROW;
     int number = 1;
     for (Section section : song.sections()) {
       height += HEADING;
@@ -54,7 +63,7 @@ final class StaffLayout {
           height += ROW;
         }
         Optional<String> heading = b == 0 ? Optional.of(section.label()) : Optional.empty();
-        double x = LEFT + b % PER_ROW * barWidth;
+        double x = left + b % PER_ROW * barWidth;
         cells.add(new Cell(section.bars().get(b), number++, heading, x, height));
       }
       height += ROW;
@@ -63,6 +72,16 @@ final class StaffLayout {
 
   double height() {
     return height;
+  }
+
+  /** Whether a bar is the first of its row. */
+  boolean beginsRow(Cell cell) {
+    return cell.x() < left + 1;
+  }
+
+  /** Where the lines of a row begin, before clef and key. */
+  double rowStart() {
+    return MARGIN;
   }
 
   double barWidth() {

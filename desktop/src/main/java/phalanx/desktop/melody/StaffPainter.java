@@ -8,27 +8,27 @@ import java.util.stream.Stream;
 import javafx.scene.canvas.GraphicsContext;
 import phalanx.arrangement.Note;
 import phalanx.desktop.drawing.Lettering;
+import phalanx.desktop.drawing.MarkPainter;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.TechniqueSigns;
 import phalanx.desktop.drawing.TypeFace;
+import phalanx.engraving.Mark;
+import phalanx.engraving.score.TuneStaff;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
 import phalanx.song.ChordChange;
-import phalanx.technique.TechniqueText;
 import phalanx.theory.Meter;
 import phalanx.theory.NoteNaming;
-import phalanx.theory.Pitch;
-import phalanx.theory.Ticks;
 
 /** Draws bars with the tune on five lines. Knows colours and lines, decides nothing. */
 final class StaffPainter {
 
   private static final double HEAD_WIDTH = 11;
   private static final double HEAD_HEIGHT = 8;
-  private static final double STEM = 28;
+  private static final double GRACE_STEM = 14;
 
   /** How long the wave of a vibrato is. */
   private static final double WAVE = 32;
@@ -37,12 +37,16 @@ final class StaffPainter {
   private final Palette palette;
   private final Lettering ink;
   private final TechniqueSigns signs;
+  private final MarkPainter engraved;
+  private final MarkPainter missed;
 
   /**
    * What is drawn of a bar.
    *
    * @param chords its chords
    * @param tune its tune, every note by its pitch
+   * @param engraved its tune as it stands on paper
+   * @param signature clef and key, and the metre where it begins, before the first bar of a row
    * @param meter its metre
    * @param caret where the next note comes; empty where the player is in another bar
    * @param missed ticks of notes the hand does not reach
@@ -51,6 +55,8 @@ final class StaffPainter {
   record Picture(
       List<ChordChange> chords,
       BarTune tune,
+      TuneStaff.Engraved engraved,
+      List<Mark> signature,
       Meter meter,
       Optional<Integer> caret,
       List<Integer> missed,
@@ -66,6 +72,9 @@ final class StaffPainter {
     this.palette = palette;
     ink = new Lettering(gc, palette);
     signs = new TechniqueSigns(gc, palette);
+    engraved = new MarkPainter(gc, palette.get("text"), palette.get("edge"), palette.get("paper"));
+    missed =
+        new MarkPainter(gc, palette.get("attention"), palette.get("edge"), palette.get("paper"));
   }
 
   void paint(
@@ -88,7 +97,7 @@ final class StaffPainter {
   private void paintBar(
       StaffLayout layout, StaffLayout.Cell cell, Picture picture, NoteNaming naming) {
     cell.heading()
-        .ifPresent(h -> ink.left(h, cell.x() - 32, cell.y() - 8, TypeFace.bold(14), "text"));
+        .ifPresent(h -> ink.left(h, layout.rowStart(), cell.y() - 8, TypeFace.bold(14), "text"));
     double right = cell.x() + layout.barWidth();
     gc.setFill(palette.get(picture.selected() ? "selection" : "paper"));
     gc.fillRect(cell.x(), cell.y(), layout.barWidth(), StaffLayout.ROW - 8);
@@ -98,6 +107,10 @@ final class StaffPainter {
       gc.strokeRect(cell.x() + 1, cell.y() + 1, layout.barWidth() - 2, StaffLayout.ROW - 10);
     }
     paintLines(layout, cell, picture.frets().isPresent(), right);
+    if (picture.frets().isEmpty() && layout.beginsRow(cell)) {
+      engraved.paint(
+          picture.signature(), layout.rowStart(), layout.lineY(cell, 0), StaffLayout.LINE_GAP);
+    }
     ink.left(
         String.valueOf(cell.number()), cell.x() + 4, cell.y() + 13, TypeFace.plain(10), "muted");
     int ticks = picture.meter().barTicks();
@@ -105,16 +118,16 @@ final class StaffPainter {
       double x = layout.noteX(cell, Math.min(change.tick(), ticks), ticks) - 6;
       ink.left(change.harmony().label(naming), x, cell.y() + 28, TypeFace.bold(15), "text");
     }
-    if (picture.tune().heldTicks() > 0) {
-      double until = layout.noteX(cell, Math.min(picture.tune().heldTicks(), ticks), ticks);
-      ink.left("tied", cell.x() + 5, layout.lineY(cell, 4) + 24, TypeFace.plain(10), "muted");
-      gc.strokeLine(
-          cell.x() + 4, layout.lineY(cell, 4) + 12, until - 10, layout.lineY(cell, 4) + 12);
-    }
     picture.caret().ifPresent(t -> paintCaret(layout, cell, Math.min(t, ticks), ticks));
+    if (picture.frets().isEmpty()) {
+      engraved.paint(picture.engraved().marks(), 0, layout.lineY(cell, 0), StaffLayout.LINE_GAP);
+    }
+    for (int tick : picture.missed()) {
+      List<Mark> heads = picture.engraved().heads().getOrDefault(tick, List.of());
+      missed.paint(heads, 0, layout.lineY(cell, 0), StaffLayout.LINE_GAP);
+    }
     for (TuneNote note : picture.tune().notes()) {
-      boolean onStaff = picture.frets().isEmpty() || picture.missed().contains(note.tick());
-      if (note.tick() < ticks && onStaff) {
+      if (note.tick() < ticks && picture.frets().isEmpty()) {
         paintNote(layout, cell, picture, note);
       }
     }
@@ -129,10 +142,11 @@ final class StaffPainter {
     gc.setStroke(palette.get("edge"));
     gc.setLineWidth(1);
     int count = strings ? Tuning.STRINGS : 5;
+    double left = !strings && layout.beginsRow(cell) ? layout.rowStart() : cell.x();
     for (int line = 0; line < count; line++) {
       double y = strings ? layout.stringY(cell, line) : layout.lineY(cell, line);
-      gc.strokeLine(cell.x(), y, right, y);
-      if (strings && cell.x() < 40) {
+      gc.strokeLine(left, y, right, y);
+      if (strings && layout.beginsRow(cell)) {
         ink.centre(StringSign.of(line), cell.x() - 12, y + 4, TypeFace.plain(10.5), "muted");
       }
     }
@@ -164,9 +178,6 @@ final class StaffPainter {
   private void paintNote(
       StaffLayout layout, StaffLayout.Cell cell, Picture picture, TuneNote note) {
     double x = layout.noteX(cell, note.tick(), picture.meter().barTicks());
-    boolean missed = picture.missed().contains(note.tick());
-    String shade = missed ? "attention" : "text";
-    sounds(note.wants()).forEach(s -> paintPitch(layout, cell, note, s.pitch(), x, shade));
     String strings =
         sounds(note.wants())
             .flatMap(s -> s.string().stream())
@@ -208,73 +219,7 @@ final class StaffPainter {
     gc.setLineWidth(1);
     gc.fillOval(x - HEAD_WIDTH / 4, y - HEAD_HEIGHT / 4, HEAD_WIDTH / 2, HEAD_HEIGHT / 2);
     double stem = x + HEAD_WIDTH / 4 - 0.5;
-    gc.strokeLine(stem, y, stem, y - STEM / 2);
-    gc.strokeLine(stem - 3, y - STEM / 2 + 7, stem + 4, y - STEM / 2 + 1);
-  }
-
-  private void paintPitch(
-      StaffLayout layout,
-      StaffLayout.Cell cell,
-      TuneNote note,
-      Pitch pitch,
-      double x,
-      String shade) {
-    int step = StaffLayout.step(pitch);
-    double y = layout.noteY(cell, step);
-    gc.setStroke(palette.get("edge"));
-    gc.setLineWidth(1);
-    // Lines of its own for what lies above or below the five.
-    for (int line = 10; line <= step; line += 2) {
-      gc.strokeLine(x - 9, layout.noteY(cell, line), x + 9, layout.noteY(cell, line));
-    }
-    for (int line = -2; line >= step; line -= 2) {
-      gc.strokeLine(x - 9, layout.noteY(cell, line), x + 9, layout.noteY(cell, line));
-    }
-    gc.setFill(palette.get(shade));
-    gc.setStroke(palette.get(shade));
-    gc.setLineWidth(1.5);
-    boolean open = note.lengthTicks() >= 2 * Ticks.PER_QUARTER;
-    if (note.techniques().stream().anyMatch(TechniqueText::isHarmonic)) {
-      diamond(x, y);
-    } else if (open) {
-      gc.strokeOval(x - HEAD_WIDTH / 2, y - HEAD_HEIGHT / 2, HEAD_WIDTH, HEAD_HEIGHT);
-    } else {
-      gc.fillOval(x - HEAD_WIDTH / 2, y - HEAD_HEIGHT / 2, HEAD_WIDTH, HEAD_HEIGHT);
-    }
-    if (note.lengthTicks() < Ticks.PER_WHOLE) {
-      boolean up = step < 4;
-      double stem = up ? x + HEAD_WIDTH / 2 - 0.7 : x - HEAD_WIDTH / 2 + 0.7;
-      double end = up ? y - STEM : y + STEM;
-      gc.strokeLine(stem, y, stem, end);
-      flags(note.lengthTicks(), stem, end, up ? 1 : -1);
-    }
-    if (isDotted(note.lengthTicks())) {
-      gc.fillOval(x + HEAD_WIDTH / 2 + 3, y - 4, 3, 3);
-    }
-    int alteration = pitch.name().alteration();
-    if (alteration != 0) {
-      ink.centre(alteration > 0 ? "♯" : "♭", x - 12, y + 4, TypeFace.plain(13), shade);
-    }
-  }
-
-  /** The head of a harmonic, whatever its length, as in scores. */
-  private void diamond(double x, double y) {
-    double half = HEAD_WIDTH / 2;
-    gc.strokePolygon(
-        new double[] {x - half, x, x + half, x}, new double[] {y, y - half, y, y + half}, 4);
-  }
-
-  private void flags(int length, double x, double y, double down) {
-    int longest = Ticks.PER_QUARTER;
-    for (int flag = 0; length < longest && flag < 3; flag++) {
-      double at = y + flag * 7 * down;
-      gc.strokeLine(x, at, x + 7, at + 9 * down);
-      longest /= 2;
-    }
-  }
-
-  /** Whether the length is a plain one and a half of it. */
-  private static boolean isDotted(int length) {
-    return length % 3 == 0 && Integer.bitCount(length / 3 * 2 / 315) == 1;
+    gc.strokeLine(stem, y, stem, y - GRACE_STEM);
+    gc.strokeLine(stem - 3, y - GRACE_STEM + 7, stem + 4, y - GRACE_STEM + 1);
   }
 }

@@ -15,8 +15,11 @@ import phalanx.desktop.drawing.ScrolledCanvas;
 import phalanx.desktop.model.HeardPlace;
 import phalanx.desktop.model.MelodyViewModel;
 import phalanx.desktop.model.Workspace;
+import phalanx.engraving.Mark;
+import phalanx.engraving.score.TuneStaff;
 import phalanx.findings.Found;
 import phalanx.findings.Review;
+import phalanx.melody.BarTune;
 import phalanx.song.Song;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.song.TunePitches;
@@ -77,7 +80,9 @@ final class StaffView extends ScrolledCanvas {
           bar,
           new StaffPainter.Picture(
               song.chart().changes(cell.bar()),
-              desk.shown(bar).moved(w -> TunePitches.of(song, w)),
+              shown(song, bar),
+              engraved(song, cell),
+              signature(song, cell),
               meters.get(bar),
               selected ? Optional.of(desk.entry().caretProperty().get()) : Optional.empty(),
               missed.getOrDefault(bar, List.of()),
@@ -85,6 +90,49 @@ final class StaffView extends ScrolledCanvas {
     }
     painter.paint(
         layout, cells, pictures, workspace.viewing().namingProperty().get(), top, width, height);
+  }
+
+  private BarTune shown(Song song, int bar) {
+    return desk.shown(bar).moved(w -> TunePitches.of(song, w));
+  }
+
+  /** A bar as it stands on paper, behind the one before it, whose notes may go on into it. */
+  private TuneStaff.Engraved engraved(Song song, StaffLayout.Cell cell) {
+    TuneStaff staff = new TuneStaff(song.key());
+    List<StaffLayout.Cell> cells = layout.cells();
+    int place = cells.indexOf(cell);
+    if (place > 0) {
+      engrave(staff, song, place - 1);
+    }
+    return engrave(staff, song, place);
+  }
+
+  private TuneStaff.Engraved engrave(TuneStaff staff, Song song, int place) {
+    StaffLayout.Cell cell = layout.cells().get(place);
+    int bar = cell.bar().id();
+    Meter meter = meters.get(bar);
+    boolean pickup = place == 0 && song.feel().pickupTicks() > 0;
+    boolean goesOn =
+        place + 1 < layout.cells().size()
+            && shown(song, layout.cells().get(place + 1).bar().id()).heldTicks() > 0;
+    double half = StaffLayout.HEAD / 2;
+    return staff.bar(
+        shown(song, bar),
+        meter,
+        pickup ? song.feel().pickupTicks() : meter.barTicks(),
+        goesOn,
+        tick -> layout.noteX(cell, tick, meter.barTicks()) / StaffLayout.LINE_GAP - half,
+        cell.x() / StaffLayout.LINE_GAP,
+        (cell.x() + layout.barWidth()) / StaffLayout.LINE_GAP);
+  }
+
+  /** Clef and key before a row; the metre where the song or another metre begins. */
+  private List<Mark> signature(Song song, StaffLayout.Cell cell) {
+    int place = layout.cells().indexOf(cell);
+    Meter now = meters.get(cell.bar().id());
+    boolean begins =
+        place == 0 || !now.equals(meters.get(layout.cells().get(place - 1).bar().id()));
+    return new TuneStaff(song.key()).signature(begins ? Optional.of(now) : Optional.empty());
   }
 
   /** A bar without a tune has none, though the pattern may have a stroke of its own on top. */

@@ -52,14 +52,12 @@ record BarContent(
   static final class Reader {
     private final Arrangement arrangement;
     private final Spelling spelling;
-    private final KeySignature key;
-    private Map<Integer, Integer> before = new HashMap<>();
-    private Map<Integer, Integer> now = new HashMap<>();
+    private final Accidentals accidentals;
     private final Set<Hold> numbered = new HashSet<>();
 
     Reader(Arrangement arrangement, KeySignature key) {
       this.arrangement = arrangement;
-      this.key = key;
+      accidentals = new Accidentals(key);
       spelling = new Spelling(arrangement);
     }
 
@@ -67,8 +65,7 @@ record BarContent(
       int from = written.bar().startTick();
       int to = written.bar().endTick();
       BarVoices voices = BarVoices.of(arrangement, written.bar());
-      before = now;
-      now = new HashMap<>();
+      accidentals.nextBar();
       boolean both = has(voices.upper()) && has(voices.lower());
       Map<WrittenNote, List<Head>> heads = heads(voices);
       List<List<Stroke>> groups = new ArrayList<>();
@@ -117,13 +114,13 @@ record BarContent(
         List<Head> mine = new ArrayList<>();
         for (Note n : note.notes()) {
           Pitch pitch = spelling.of(n);
-          int position = pitch.octave() * 7 + pitch.name().letter().ordinal() - LOWEST_LINE;
+          int position = position(pitch);
           mine.add(
               new Head(
                   n,
                   position,
                   sign(note, n),
-                  note.tiedFrom() ? Optional.empty() : accidental(pitch, position),
+                  note.tiedFrom() ? Optional.empty() : accidentals.before(pitch, position),
                   !note.tiedFrom() && isNumbered(n),
                   0));
         }
@@ -143,16 +140,6 @@ record BarContent(
       return black ? Sign.HEAD_BLACK : Sign.HEAD_HALF;
     }
 
-    /** An accidental stands where the bar so far says something else, or the bar before did. */
-    private Optional<Integer> accidental(Pitch pitch, int position) {
-      int usual = key.alteration(pitch.name().letter());
-      int wanted = pitch.name().alteration();
-      Integer said = now.put(position, wanted);
-      boolean courtesy = said == null && before.getOrDefault(position, wanted) != wanted;
-      boolean needed = wanted != (said == null ? usual : said);
-      return needed || courtesy ? Optional.of(wanted) : Optional.empty();
-    }
-
     /** A finger is numbered when it comes, not with every stroke of what it holds. */
     private boolean isNumbered(Note note) {
       return note.fretFinger().isPresent()
@@ -169,7 +156,7 @@ record BarContent(
               .orElse(true);
     }
 
-    private void strokes(
+    static void strokes(
         List<WrittenNote> voice,
         Optional<Boolean> up,
         Map<WrittenNote, List<Head>> heads,
@@ -209,6 +196,11 @@ record BarContent(
       }
       return sum / count < 4;
     }
+  }
+
+  /** Steps of a pitch above the lowest line. */
+  static int position(Pitch pitch) {
+    return pitch.octave() * 7 + pitch.name().letter().ordinal() - LOWEST_LINE;
   }
 
   /** Both voices sound. */

@@ -68,12 +68,14 @@ final class StaffDrawing {
       }
       boolean up = bar.content().hasTwoVoices() ? upper : !stroke.up();
       if (stroke.written().tiedFrom() && place == 0 && s == 0) {
-        stroke.heads().forEach(h -> tie(left - 0.6, bar.x(stroke.tick()) - 0.1, h, up));
+        stroke
+            .heads()
+            .forEach(h -> drawing.add(tie(left - 0.6, bar.x(stroke.tick()) - 0.1, h, up)));
       }
       if (stroke.written().tiedTo()) {
         double from = bar.x(stroke.tick()) + bar.shift(stroke) + Measures.HEAD + 0.1;
         double to = nextX(place, voice, s, upper);
-        stroke.heads().forEach(h -> tie(from, to, h, up));
+        stroke.heads().forEach(h -> drawing.add(tie(from, to, h, up)));
       }
       slur(place, stroke);
     }
@@ -94,18 +96,18 @@ final class StaffDrawing {
     return right - 0.2;
   }
 
-  private void tie(double from, double to, Head head, boolean up) {
+  /** A tie between two places at the height of a head. */
+  static Mark tie(double from, double to, Head head, boolean up) {
     double y = head.y() + (up ? -0.65 : 0.65);
     double rise = Math.min(1.1, 0.35 + 0.06 * (to - from));
-    drawing.add(
-        new Mark.Curve(
-            Role.CURVE,
-            from,
-            y,
-            Math.max(from + 0.8, to),
-            y,
-            up ? rise : -rise,
-            Measures.FONT.measure("tieMidpointThickness")));
+    return new Mark.Curve(
+        Role.CURVE,
+        from,
+        y,
+        Math.max(from + 0.8, to),
+        y,
+        up ? rise : -rise,
+        Measures.FONT.measure("tieMidpointThickness"));
   }
 
   /** A slur from the note before on the same string to one the fretting hand makes. */

@@ -103,7 +103,7 @@ final class SystemDrawing {
         all.add(new Mark.Line(Role.STAFF, 0, line, width, line, Measures.STAFF_LINE));
       }
       all.add(new Mark.Glyph(Role.CLEF, Sign.TREBLE_CLEF, 0.6, 3, 1));
-      signature(all);
+      signature(all, key, metre);
       bottom = Math.max(4, all.box().bottom());
       barLines(all, 0, 4, 2);
     }
@@ -114,7 +114,7 @@ final class SystemDrawing {
       all.addAll(tab, at);
       all.add(new Mark.Glyph(Role.CLEF, Sign.TAB_CLEF, 0.9, at + Measures.TAB_HEIGHT / 2, 1.1));
       if (!notation && metre.isPresent()) {
-        metre(all, CLEF_ROOM, at + Measures.TAB_HEIGHT / 2);
+        metre(all, metre.get(), CLEF_ROOM, at + Measures.TAB_HEIGHT / 2);
       }
       barLines(all, at, at + Measures.TAB_HEIGHT, at + Measures.TAB_HEIGHT / 2);
       if (notation) {
@@ -126,20 +126,19 @@ final class SystemDrawing {
     return all;
   }
 
-  private void signature(Drawing all) {
+  /** Key and metre behind the clef. */
+  static void signature(Drawing all, KeySignature key, Optional<Meter> metre) {
     double x = CLEF_ROOM - 0.2;
     for (int place : key.places()) {
       all.add(new Mark.Glyph(Role.CLEF, key.sign(), x, Head.y(place), 1));
       x += 1.0;
     }
-    if (metre.isPresent()) {
-      metre(all, CLEF_ROOM + key.places().size(), 2);
-    }
+    metre.ifPresent(m -> metre(all, m, CLEF_ROOM + key.places().size(), 2));
   }
 
-  private void metre(Drawing all, double x, double middle) {
-    figures(all, String.valueOf(metre.orElseThrow().count()), x, middle - 1);
-    figures(all, String.valueOf(metre.orElseThrow().unit()), x, middle + 1);
+  private static void metre(Drawing all, Meter metre, double x, double middle) {
+    figures(all, String.valueOf(metre.count()), x, middle - 1);
+    figures(all, String.valueOf(metre.unit()), x, middle + 1);
   }
 
   private static void figures(Drawing all, String number, double x, double y) {
