@@ -41,7 +41,7 @@ class ArrowsTest {
           .haveNameNotMatching(".*SystemAudioDevice.*")
           .should()
           .dependOnClassesThat()
-          .resideInAPackage("javax.sound..");
+          .resideInAPackage("javax.sound.sampled..");
 
   @ArchTest
   static final ArchRule NO_CYCLES =

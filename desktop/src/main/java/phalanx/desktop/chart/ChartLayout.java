@@ -20,6 +20,12 @@ public final class ChartLayout {
   static final double HEADING = 34;
   static final double TOP = 6;
 
+  /** A line of words under the bars. */
+  static final double WORDS = 16;
+
+  /** Verses that are shown; a song with more is read on paper. */
+  private static final int MOST_VERSES = 3;
+
   /** Room beside the first bar line of a row. */
   static final double MARGIN = 2;
 
@@ -41,8 +47,9 @@ public final class ChartLayout {
    * @param number its number: from 1, or from 0 where a pick-up comes first
    * @param x left edge
    * @param y top edge
+   * @param height its height with the words of its row
    */
-  record Cell(Bar bar, int number, double x, double y) {}
+  record Cell(Bar bar, int number, double x, double y, double height) {}
 
   /**
    * One row of bars.
@@ -50,8 +57,9 @@ public final class ChartLayout {
    * @param y its top
    * @param heading the section that begins with it, drawn above
    * @param cells its bars
+   * @param height its height with the words under its bars
    */
-  record Row(double y, Optional<Section> heading, List<Cell> cells) {}
+  record Row(double y, Optional<Section> heading, List<Cell> cells, double height) {}
 
   /** Lays a song's chart out in a width, px. */
   public ChartLayout(Song song, double width) {
@@ -63,15 +71,22 @@ public final class ChartLayout {
       for (int from = 0; from < section.bars().size(); from += perRow) {
         int to = Math.min(section.bars().size(), from + perRow);
         List<Cell> row = new ArrayList<>();
+        double high = ROW + words(song, section.bars().subList(from, to)) * WORDS;
         for (Bar bar : section.bars().subList(from, to)) {
-          Cell cell = new Cell(bar, number++, MARGIN + row.size() * barWidth, height);
+          Cell cell = new Cell(bar, number++, MARGIN + row.size() * barWidth, height, high);
           row.add(cell);
           cells.put(bar.id(), cell);
         }
-        rows.add(new Row(height, from == 0 ? Optional.of(section) : Optional.empty(), row));
-        height += ROW + ROW_GAP;
+        rows.add(new Row(height, from == 0 ? Optional.of(section) : Optional.empty(), row, high));
+        height += high + ROW_GAP;
       }
     }
+  }
+
+  /** How many verses stand under some bars. */
+  private static int words(Song song, List<Bar> bars) {
+    int most = bars.stream().mapToInt(b -> song.words().at(b.id()).verses().size()).max().orElse(0);
+    return Math.min(MOST_VERSES, most);
   }
 
   /** Height of the whole sheet, px. */
@@ -108,7 +123,7 @@ public final class ChartLayout {
     int high = rows.size();
     while (low < high) {
       int middle = (low + high) >>> 1;
-      if (rows.get(middle).y() + ROW < y) {
+      if (rows.get(middle).y() + rows.get(middle).height() < y) {
         low = middle + 1;
       } else {
         high = middle;
@@ -121,7 +136,7 @@ public final class ChartLayout {
   Optional<Integer> barAt(double x, double y) {
     return visible(y, y).stream()
         .flatMap(r -> r.cells().stream())
-        .filter(c -> y >= c.y() && y <= c.y() + ROW && x >= c.x() && x < c.x() + barWidth)
+        .filter(c -> y >= c.y() && y <= c.y() + c.height() && x >= c.x() && x < c.x() + barWidth)
         .map(c -> c.bar().id())
         .findFirst();
   }

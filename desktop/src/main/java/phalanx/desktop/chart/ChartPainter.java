@@ -13,6 +13,7 @@ import phalanx.desktop.drawing.Lettering;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.TypeFace;
 import phalanx.song.Bar;
+import phalanx.song.BarLyrics;
 import phalanx.song.ChordChange;
 import phalanx.song.Harmony;
 import phalanx.song.Section;
@@ -35,6 +36,7 @@ final class ChartPainter {
   private static final double SOURCE = 76;
   private static final Font CHORD = TypeFace.bold(19);
   private static final Font SMALL = TypeFace.plain(10.5);
+  private static final Font WORDS = TypeFace.plain(12);
 
   private final GraphicsContext gc;
   private final Palette palette;
@@ -116,7 +118,7 @@ final class ChartPainter {
     boolean selected = sheet.selection().contains(bar.id());
     boolean here = bar.id() == sheet.cursor();
     gc.setFill(palette.get(selected ? "selection" : "paper"));
-    gc.fillRect(cell.x(), cell.y(), w, ChartLayout.ROW);
+    gc.fillRect(cell.x(), cell.y(), w, cell.height());
     paintBeats(cell);
     paintSigns(cell, lastOfRow);
     if (!bar.passes().isEmpty()) {
@@ -139,11 +141,46 @@ final class ChartPainter {
       ink.left(tempo, signs, cell.y() + 15, TypeFace.bold(12), "accent");
     }
     paintChords(cell);
+    paintWords(cell);
     if (here) {
       gc.setStroke(palette.get(sheet.focused() ? "accent" : "edge"));
       gc.setLineWidth(2);
-      gc.strokeRect(cell.x() + 2, cell.y() + 2, w - 4, ChartLayout.ROW - 4);
+      gc.strokeRect(cell.x() + 2, cell.y() + 2, w - 4, cell.height() - 4);
     }
+  }
+
+  /** The words of each verse, each piece from its chord on. */
+  private void paintWords(ChartLayout.Cell cell) {
+    Meter meter = meters.getOrDefault(cell.bar().id(), Meter.FOUR_FOUR);
+    List<List<BarLyrics.Piece>> verses = sheet.song().words().at(cell.bar().id()).verses();
+    double y = cell.y() + ChartLayout.ROW;
+    for (List<BarLyrics.Piece> verse : verses) {
+      if (y + 2 > cell.y() + cell.height()) {
+        return;
+      }
+      y += ChartLayout.WORDS;
+      for (int p = 0; p < verse.size(); p++) {
+        double from =
+            layout.x(cell, Math.min(verse.get(p).tick(), meter.barTicks()), meter.barTicks()) - 12;
+        double to =
+            p + 1 < verse.size()
+                ? layout.x(cell, verse.get(p + 1).tick(), meter.barTicks()) - 16
+                : cell.x() + layout.barWidth() - 4;
+        ink.left(cut(verse.get(p).text(), to - from), from, y - 5, WORDS, "text-2");
+      }
+    }
+  }
+
+  /** As much of a text as has room. */
+  private static String cut(String text, double room) {
+    if (Lettering.width(text, WORDS) <= room) {
+      return text;
+    }
+    String cut = text;
+    while (!cut.isEmpty() && Lettering.width(cut + "…", WORDS) > room) {
+      cut = cut.substring(0, cut.offsetByCodePoints(cut.length(), -1));
+    }
+    return cut.strip() + "…";
   }
 
   private void paintBeats(ChartLayout.Cell cell) {

@@ -4,12 +4,16 @@ import java.util.Optional;
 import javafx.beans.binding.Bindings;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCombination;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import phalanx.chart.Rebarring;
 import phalanx.chart.Transposition;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ToolRow;
@@ -103,9 +107,27 @@ public final class ChartScreen extends VBox {
             tool("repeat-end", "Repeat to  ]", cursor::cycleRepeatEnd),
             tool("first-ending", "Ending  1 2", () -> cursor.toggleEnding(1)),
             tool("name-section", "Section  Ctrl Enter", sheet::nameSection),
-            tool("like-section", "Section like this  Ctrl D", cursor::repeatSection));
+            tool("like-section", "Section like this  Ctrl D", cursor::repeatSection),
+            tool("bar-words-tool", "Words  F4", sheet::editWords),
+            chordsABar());
     tools.getStyleClass().add("chart-tools");
     return tools;
+  }
+
+  /** Lays the whole song anew where its bars were proposed wrongly. */
+  private MenuButton chordsABar() {
+    MenuButton button = new MenuButton("Chords a bar");
+    button.setId("chords-a-bar");
+    button.getStyleClass().addAll("tool", "small-tool", "small-menu");
+    button.setFocusTraversable(false);
+    button.setMinWidth(USE_PREF_SIZE);
+    for (int chords : new int[] {1, 2, 4}) {
+      MenuItem item = new MenuItem(Phrase.of("%d, in the whole song", chords));
+      item.setAccelerator(KeyCombination.valueOf("Alt+" + chords));
+      item.setOnAction(e -> workspace.edit(s -> Rebarring.chordsABar(s, chords)));
+      button.getItems().add(item);
+    }
+    return button;
   }
 
   private Button tool(String id, String words, Runnable action) {

@@ -10,6 +10,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import phalanx.chart.ChartLine;
+import phalanx.chart.Rebarring;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ScrolledCanvas;
 import phalanx.desktop.model.ChartCursor;
@@ -35,6 +36,7 @@ public final class ChartView extends ScrolledCanvas {
   private int fresh;
 
   private final TextField sectionName = new TextField();
+  private final WordsField words;
   private ChartLayout layout;
 
   public ChartView(Workspace workspace, ChartCursor cursor, Palette palette) {
@@ -44,7 +46,8 @@ public final class ChartView extends ScrolledCanvas {
     painter = new ChartPainter(graphics(), palette);
     editor = new BarEditor(workspace, cursor);
     setUpSectionName();
-    getChildren().addAll(editor, sectionName);
+    words = new WordsField(workspace);
+    getChildren().addAll(editor, sectionName, words);
     workspace.historyProperty().addListener(o -> rebuild());
     workspace.viewing().namingProperty().addListener(o -> repaint());
     workspace.viewing().soundingProperty().addListener(o -> repaint());
@@ -127,8 +130,7 @@ public final class ChartView extends ScrolledCanvas {
     layout
         .cell(cursor.barProperty().get())
         .ifPresent(
-            c ->
-                reveal(c.y() - ChartLayout.HEADING, c.y() + ChartLayout.ROW + ChartLayout.ROW_GAP));
+            c -> reveal(c.y() - ChartLayout.HEADING, c.y() + c.height() + ChartLayout.ROW_GAP));
     repaint();
   }
 
@@ -143,7 +145,7 @@ public final class ChartView extends ScrolledCanvas {
     layout
         .cell(bar.written())
         .ifPresentOrElse(
-            c -> runAlong(c.x() + share * layout.barWidth(), c.y(), c.y() + ChartLayout.ROW),
+            c -> runAlong(c.x() + share * layout.barWidth(), c.y(), c.y() + c.height()),
             this::standStill);
   }
 
@@ -215,6 +217,7 @@ public final class ChartView extends ScrolledCanvas {
       case HOME -> cursor.move(Integer.MIN_VALUE / 2, extend);
       case END -> cursor.move(Integer.MAX_VALUE / 2, extend);
       case ENTER, F2 -> edit(Optional.empty());
+      case F4 -> editWords();
       case INSERT -> cursor.insertBar();
       case DELETE, BACK_SPACE -> cursor.delete();
       default -> {
@@ -245,6 +248,10 @@ public final class ChartView extends ScrolledCanvas {
       cursor.toggleRepeatStart();
     } else if (sign.equals("]")) {
       cursor.cycleRepeatEnd();
+    } else if (sign.equals(">")) {
+      cursor.bar().ifPresent(b -> workspace.edit(s -> Rebarring.longer(s, b.id())));
+    } else if (sign.equals("<")) {
+      cursor.bar().ifPresent(b -> workspace.edit(s -> Rebarring.shorter(s, b.id())));
     } else if (sign.matches("[1-4]")) {
       cursor.toggleEnding(Integer.parseInt(sign));
     } else if (sign.matches("[\\p{L}=%.:]")) {
@@ -313,6 +320,32 @@ public final class ChartView extends ScrolledCanvas {
     if (empty) {
       workspace.undo();
       cursor.move(Integer.MAX_VALUE / 2, false);
+    }
+  }
+
+  /** Opens the line in which the words of the bar at the cursor are typed. */
+  public void editWords() {
+    Optional<ChartLayout.Cell> cell =
+        layout == null ? Optional.empty() : layout.cell(cursor.barProperty().get());
+    cell.ifPresent(
+        c -> {
+          words.resizeRelocate(
+              c.x() + 4,
+              c.y() + ChartLayout.ROW - 14 - scrolled(),
+              Math.max(240, layout.barWidth() - 8),
+              30);
+          words.open(c.bar(), this::goOnWithWords);
+        });
+  }
+
+  private void goOnWithWords(int bars) {
+    requestFocus();
+    int before = cursor.barProperty().get();
+    if (bars > 0) {
+      cursor.move(1, false);
+      if (cursor.barProperty().get() != before) {
+        editWords();
+      }
     }
   }
 

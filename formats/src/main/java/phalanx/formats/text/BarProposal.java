@@ -144,12 +144,15 @@ final class BarProposal {
     return halves;
   }
 
+  /** So many words before a line's first chord are sung over the chord before, a bar of it. */
+  private static final double LEAD = 0.9;
+
   /**
    * The bars of one line with their words.
    *
-   * @param lead words that stand before the first chord, where an earlier line has none
+   * @param goesOn whether a chord before the line sounds on over its first words
    */
-  List<ImportedBar> bars(ChordedLine line, Meter meter, Optional<String> label) {
+  List<ImportedBar> bars(ChordedLine line, Meter meter, Optional<String> label, boolean goesOn) {
     List<Integer> halves = halves(line);
     List<String> pieces = line.pieces();
     List<ImportedBar> bars = new ArrayList<>();
@@ -157,6 +160,13 @@ final class BarProposal {
     int at = 0;
     ImportedBar now = null;
     List<BarLyrics.Piece> words = new ArrayList<>();
+    String lead = line.lead();
+    if (goesOn && lead.length() >= LEAD * bar) {
+      ImportedBar held = new ImportedBar(meter);
+      held.words = BarLyrics.of(lead);
+      bars.add(held);
+      pieces.set(0, pieces.get(0).substring(lead.length()).strip());
+    }
     for (int c = 0; c < halves.size(); c++) {
       if (at % 2 == 0) {
         flush(now, words);

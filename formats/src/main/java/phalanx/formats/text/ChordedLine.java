@@ -28,6 +28,12 @@ public record ChordedLine(List<At> chords, String words) {
     return !words.isBlank();
   }
 
+  /** The words before the first chord. */
+  String lead() {
+    int to = chords.isEmpty() ? 0 : Math.min(words.length(), chords.get(0).place());
+    return words.substring(0, to).strip();
+  }
+
   /** The words from one chord to the next; with the first those before it as well. */
   public List<String> pieces() {
     List<String> pieces = new ArrayList<>();

@@ -65,7 +65,7 @@ public final class ProposedSong {
         bars.addAll(part.bars());
         waiting = Optional.empty();
       } else if (!part.line().chords().isEmpty()) {
-        bars.addAll(proposal.bars(part.line(), meter, begins));
+        bars.addAll(proposal.bars(part.line(), meter, begins, !bars.isEmpty() && begins.isEmpty()));
         waiting = Optional.empty();
       } else if (part.line().isSung()) {
         waiting = begins;
