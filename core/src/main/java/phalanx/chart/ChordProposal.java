@@ -53,6 +53,8 @@ public final class ChordProposal {
   private static final double PARTING = 0.22;
 
   private final Key key;
+  private final Chord[][] chords = new Chord[12][TONES.length];
+  private final boolean[][] inKey = new boolean[12][TONES.length];
   private Optional<Chord> last = Optional.empty();
 
   /** A note: when, from the start of its bar, how long, how high. */
@@ -61,6 +63,26 @@ public final class ChordProposal {
   /** Chords in a key. */
   public ChordProposal(Key key) {
     this.key = key;
+    for (int root = 0; root < 12; root++) {
+      for (int kind = 0; kind < TONES.length; kind++) {
+        chords[root][kind] = chord(root, kind);
+        inKey[root][kind] = isInKey(root, kind);
+      }
+    }
+  }
+
+  /** Whether all tones of a chord belong to the key; in minor the dominant has its leading note. */
+  private boolean isInKey(int root, int kind) {
+    boolean all = true;
+    for (int above : TONES[kind]) {
+      int chroma = Math.floorMod(root + above, 12);
+      boolean leading =
+          key.mode() == Mode.MINOR
+              && Math.floorMod(chroma - key.tonic().chroma(), 12) == 11
+              && Math.floorMod(root - key.tonic().chroma(), 12) == 7;
+      all &= key.degreeOf(chroma).isPresent() || leading;
+    }
+    return all;
   }
 
   /** The key that notes speak for; C major where nothing sounds. */
@@ -174,14 +196,14 @@ public final class ChordProposal {
     }
     if (all == 0) {
       return new Scored(
-          last.orElse(chord(key.tonic().chroma(), key.mode() == Mode.MINOR ? 1 : 0)), 0);
+          last.orElse(chords[key.tonic().chroma()][key.mode() == Mode.MINOR ? 1 : 0]), 0);
     }
     Scored best = null;
     for (int root = 0; root < 12; root++) {
       for (int kind = 0; kind < TONES.length; kind++) {
         double share = share(sounds, all, root, kind, Math.floorMod(lowest, 12));
         if (best == null || share > best.share()) {
-          Chord chord = chord(root, kind);
+          Chord chord = chords[root][kind];
           double stays = last.filter(chord::equals).isPresent() ? STAYS : 0;
           if (best == null || share + stays > best.share()) {
             best = new Scored(chord, share + stays);
@@ -195,19 +217,13 @@ public final class ChordProposal {
   private double share(double[] sounds, double all, int root, int kind, int bass) {
     double within = 0;
     double missing = 0;
-    boolean inKey = true;
     for (int above : TONES[kind]) {
       int chroma = Math.floorMod(root + above, 12);
       within += sounds[chroma];
       missing += sounds[chroma] == 0 ? MISSING : 0;
-      boolean leading =
-          key.mode() == Mode.MINOR
-              && Math.floorMod(chroma - key.tonic().chroma(), 12) == 11
-              && Math.floorMod(root - key.tonic().chroma(), 12) == 7;
-      inKey &= key.degreeOf(chroma).isPresent() || leading;
     }
     double share = within / all - FOREIGN * (all - within) / all - missing - RARITY[kind];
-    share += inKey ? IN_KEY : 0;
+    share += inKey[root][kind] ? IN_KEY : 0;
     share += root == key.tonic().chroma() ? TONIC : 0;
     return share + (root == bass ? BASS : 0);
   }

@@ -43,7 +43,7 @@ public final class PatternWriter {
   }
 
   /** Whether every row can be written: no beat of one cut into more than eight equal parts. */
-  static boolean canWrite(Pattern pattern, int beatTicks) {
+  public static boolean canWrite(Pattern pattern, int beatTicks) {
     for (String row : Cell.rows()) {
       TreeMap<Integer, String> cells = cells(row, pattern);
       for (int from = 0; from < pattern.lengthTicks(); from += beatTicks) {

@@ -48,6 +48,74 @@ final class JobWords {
           "#",
           "{start_of_grid: A}");
 
+  static final List<String> WORDS =
+      List.of(
+          "[C]",
+          "[",
+          "]",
+          "{soc}",
+          "{eoc}\n",
+          "{define: C ",
+          "Key: F#\n",
+          "| C |",
+          "Am7  ",
+          "\n\n",
+          "[Chorus]\n",
+          "N.C.",
+          "bVII",
+          "4m",
+          "(x2)",
+          "\t");
+
+  static final List<String> ABC =
+      List.of(
+          "K:",
+          "M:9/8\n",
+          "[K:F#m]",
+          "[M:",
+          "|:",
+          ":|",
+          "::",
+          "[1",
+          "|2",
+          "(3",
+          "(5:4:7",
+          ">",
+          "<<",
+          "{a}",
+          "-",
+          "w:la-la\n",
+          "Z99",
+          "\"Bb7\"",
+          "\"^x\"",
+          "[CEG]",
+          "^^c'",
+          "_B,,",
+          "7/16",
+          "//",
+          "!f!");
+
+  static final List<String> TAB =
+      List.of(
+          "|",
+          "---",
+          "h",
+          "p",
+          "/",
+          "~",
+          "<12>",
+          "12",
+          "x",
+          "b",
+          "e|",
+          "1 & 2 &\n",
+          "PM---\n",
+          "Am7",
+          "\n",
+          ":|",
+          "pm",
+          "24");
+
   static final List<String> JSON =
       List.of(
           "{",

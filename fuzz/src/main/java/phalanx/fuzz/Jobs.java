@@ -12,21 +12,28 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import phalanx.arrangement.Arrangement;
 import phalanx.chart.ChartLine;
 import phalanx.chart.ChartReader;
 import phalanx.chart.Notation;
 import phalanx.embellishment.Fill;
 import phalanx.embellishment.FillReader;
 import phalanx.formats.FileProblem;
+import phalanx.formats.SongFiles;
 import phalanx.formats.SongReading;
+import phalanx.formats.abc.AbcReader;
 import phalanx.formats.chordpro.ChordProReader;
+import phalanx.formats.midi.MidiReader;
+import phalanx.formats.midi.MidiWriter;
 import phalanx.formats.musicxml.MusicXmlReader;
 import phalanx.formats.songfile.SongFileReader;
+import phalanx.formats.tab.TextTab;
 import phalanx.instrument.Tuning;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneReader;
 import phalanx.picking.PatternReader;
 import phalanx.picking.WrittenPattern;
+import phalanx.planning.Arranger;
 import phalanx.song.Bar;
 import phalanx.song.Chart;
 import phalanx.song.ChordChange;
@@ -46,6 +53,15 @@ final class Jobs {
   private static final String CHART =
       "|: G . . . | D/F# . Em7 . |1 Am7@1/7 . :|2 % | =3 . D7 | 3/4 N.C. | C |";
   private static final String TUNE = "g4 . [b ^c'] - {a}b@2 2:3+4:5 _d /e [[a b] . c5,]";
+
+  private static final String WORDS =
+      "{title: Quay}\n{key: G}\n{sov: One}\n[G]Down to the [C]quay\n{eov}\n"
+          + "{define: G base-fret 1 frets 3 2 0 0 0 3 fingers 2 1 - - - 3}\n[Am]we [D7]go\n";
+  private static final String ABOVE =
+      "Quay\nKey: G\n\n[Verse 1]\nG       C\nDown to the quay\n| 1 | 4 5 | vi | V7 |\nChorus:\nEm  D\n";
+  private static final String ABC =
+      "X:1\nT:Quay\nM:6/8\nL:1/8\nQ:3/8=60\nK:Ador\n|: \"Am\"A2B {g}c2d | (3ABc d>e [Ac]2 :|\n"
+          + "w: down to the quay\n[1 \"D\"z6 :|[2 Z2 |]\n";
 
   private final Path root;
   private final KeptSong kept = new KeptSong();
@@ -89,6 +105,10 @@ final class Jobs {
             List.of("b", "#", "-5", "0"),
             this::tuning),
         new Job("chordpro", files("demo", ".cho"), JobWords.CHORDPRO, this::chordPro),
+        new Job("words", texts(WORDS, ABOVE), JobWords.WORDS, this::words),
+        new Job("abc", texts(ABC), JobWords.ABC, this::abc),
+        new Job("tab", tabs(), JobWords.TAB, this::words),
+        new Job("midi", midi(), List.of("MThd", "MTrk", "\u0000"), this::midi),
         new Job("song", songs(), JobWords.JSON, this::song),
         new Job("score", scores(), JobWords.SCORE, this::score),
         new Job(
@@ -183,6 +203,37 @@ final class Jobs {
     TuneReader.Result read = TuneReader.read(text(input), Meter.FOUR_FOUR);
     read.problems().forEach(p -> said(p.message(), 1, p.column()));
     return () -> kept.check(sung(read.tune()));
+  }
+
+  private Runnable words(byte[] input) {
+    SongFiles.Opened opened = SongFiles.pasted(text(input));
+    opened.told().forEach(Jobs::said);
+    return () -> opened.song().ifPresent(kept::check);
+  }
+
+  private Runnable abc(byte[] input) {
+    return told(AbcReader.read(input));
+  }
+
+  private Runnable midi(byte[] input) {
+    return told(MidiReader.read(input));
+  }
+
+  private List<byte[]> tabs() {
+    return planned().stream().map(a -> TextTab.write(a).getBytes(StandardCharsets.UTF_8)).toList();
+  }
+
+  private List<byte[]> midi() {
+    return planned().stream().map(MidiWriter::write).toList();
+  }
+
+  /** The demo songs as they are planned. */
+  private List<Arrangement> planned() {
+    return files("demo", ".phalanx.json").stream()
+        .map(b -> SongFileReader.read(text(b)))
+        .filter(SongFileReader.Result.Read.class::isInstance)
+        .map(r -> new Arranger().arrange(((SongFileReader.Result.Read) r).song()))
+        .toList();
   }
 
   private static Song sung(BarTune tune) {

@@ -354,7 +354,7 @@ final class AbcVoice {
     if (!tune.isEmpty()
         && tune.get(tune.size() - 1).tick() + tune.get(tune.size() - 1).lengthTicks() == tick) {
       ImportedNote last = tune.get(tune.size() - 1);
-      int length = (int) Math.round(last.lengthTicks() * first);
+      int length = Math.max(1, (int) Math.round(last.lengthTicks() * first));
       tune.set(
           tune.size() - 1,
           new ImportedNote(

@@ -24,6 +24,7 @@ import phalanx.melody.Want;
 import phalanx.picking.Force;
 import phalanx.picking.Pattern;
 import phalanx.picking.PatternRules;
+import phalanx.picking.PatternWriter;
 import phalanx.picking.Role;
 import phalanx.picking.Stroke;
 import phalanx.picking.Touch;
@@ -211,23 +212,42 @@ public final class GuitarPart {
         });
   }
 
+  /** The bar’s own pattern; what no pattern’s text can say is put on its finest grid. */
   private void pattern(int b, List<FrettedNote> held) {
-    List<Struck> strokes = new ArrayList<>();
-    List<Pattern.Step> steps = new ArrayList<>();
-    TreeMap<Integer, List<FrettedNote>> at = new TreeMap<>();
-    held.forEach(n -> at.computeIfAbsent(n.tick(), t -> new ArrayList<>()).add(n));
     ImportedBar bar = bars.get(b);
-    int offset = bar.meter.barTicks() - length(bar);
+    List<Struck> strokes = new ArrayList<>();
+    Pattern pattern = pattern(bar, held, 1, strokes);
+    int beat = bar.meter.beatTicks();
+    if (!PatternWriter.canWrite(pattern, beat)) {
+      strokes.clear();
+      pattern = pattern(bar, held, beat / FINEST, strokes);
+    }
+    struck.add(strokes);
+    patterns.put(b, new WrittenPattern("as written", "as the part has it", bar.meter, pattern));
+  }
+
+  /** A beat of a pattern is cut into this many parts at most. */
+  private static final int FINEST = 8;
+
+  private Pattern pattern(ImportedBar bar, List<FrettedNote> held, int grid, List<Struck> strokes) {
+    int offset = Math.max(0, bar.meter.barTicks() - length(bar));
+    TreeMap<Integer, List<FrettedNote>> at = new TreeMap<>();
+    for (FrettedNote note : held) {
+      int tick = (note.tick() + grid / 2) / grid * grid;
+      List<FrettedNote> here = at.computeIfAbsent(tick, t -> new ArrayList<>());
+      if (here.stream().noneMatch(n -> n.string() == note.string())) {
+        here.add(note);
+      }
+    }
+    List<Pattern.Step> steps = new ArrayList<>();
     at.forEach(
         (tick, here) -> {
           here.sort(Comparator.comparingInt(FrettedNote::string));
-          step(tick, here, strokes)
-              .filter(s -> tick + offset < bar.meter.barTicks())
-              .ifPresent(s -> steps.add(s.at(tick + Math.max(0, offset))));
+          if (tick + offset < bar.meter.barTicks()) {
+            step(tick, here, strokes).ifPresent(s -> steps.add(s.at(tick + offset)));
+          }
         });
-    struck.add(strokes);
-    Pattern pattern = new Pattern("as written", bar.meter.barTicks(), steps);
-    patterns.put(b, new WrittenPattern("as written", "as the part has it", bar.meter, pattern));
+    return new Pattern("as written", bar.meter.barTicks(), steps);
   }
 
   /** The strokes of one instant on roles, from the lowest string up; many together are a brush. */

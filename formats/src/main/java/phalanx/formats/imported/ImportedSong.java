@@ -99,6 +99,9 @@ public final class ImportedSong {
     int held = 0;
     List<TuneNote> notes = new ArrayList<>();
     for (ImportedNote note : bar.tune) {
+      if (note.endTick() > BarTune.LONGEST) {
+        continue;
+      }
       int last = notes.size() - 1;
       if (note.goesOn() && last < 0 && note.tick() <= held) {
         held = note.endTick();

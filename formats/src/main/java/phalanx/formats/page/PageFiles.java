@@ -47,6 +47,8 @@ public final class PageFiles {
       about.setTitle(sheet.title());
       about.setCreator("Phalanx");
       document.setDocumentInformation(about);
+      // The same song always gives the same bytes.
+      document.setDocumentId((long) sheet.title().hashCode());
       for (Face face : Face.values()) {
         try (InputStream in = face.file()) {
           fonts.registerFont(Graphics2DPainter.font(face).getFontName(), in);

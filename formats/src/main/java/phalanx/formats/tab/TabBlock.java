@@ -88,7 +88,7 @@ final class TabBlock {
   static Optional<Tuning> tuning(List<String> strings) {
     List<String> names = new ArrayList<>();
     for (String line : strings) {
-      Matcher name = Pattern.compile("\\s*([A-Ga-g][#b♯♭]?\\d?)\\s*[|:]?.*").matcher(line);
+      Matcher name = Pattern.compile("([A-Ga-g][#b♯♭]?\\d?)[ |:-].*").matcher(line.strip());
       if (!name.matches()) {
         return Optional.empty();
       }

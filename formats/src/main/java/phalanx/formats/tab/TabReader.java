@@ -27,10 +27,8 @@ import phalanx.theory.Quoted;
  */
 public final class TabReader {
 
-  /** A line of a tablature: perhaps a string’s name, then frets, dashes and bar lines. */
-  static final Pattern LINE =
-      Pattern.compile(
-          "\\s*([A-Ga-g][#b♯♭]?\\d?)?\\s*[|:\\[]*-?[-|:0-9hHpPbBrRxX~vs/\\\\<>()\\[\\]*.=^tT\\s]*$");
+  /** What stands in a line of a tablature, letters of signs included. */
+  private static final String SIGNS = "-|:0123456789hHpPbBrRxX~vs/\\<>()[]*.=^tT \t";
 
   private static final int LEAST_DASHES = 4;
   private static final Pattern CAPO =
@@ -42,9 +40,9 @@ public final class TabReader {
       Pattern.compile("(?<![\\d/])(\\d{1,2}/(?:2|4|8|16))(?![\\d/])");
   private static final Pattern TEMPO =
       Pattern.compile(
-          "(?i)(\\d{2,3})\\s*(?:quarter notes a minute|bpm)|(?:tempo|bpm|♩\\s*=|q\\s*=)\\s*[:=]?\\s*(\\d{2,3})");
+          "(?i)(\\d{2,3}) ?(?:quarter notes a minute|bpm)|(?:tempo|bpm|♩|\\bq) ?[:=]? ?(\\d{2,3})");
   private static final Pattern TUNING =
-      Pattern.compile("(?i)\\btuning\\s*:?\\s*((?:[A-G][#b♯♭]?\\d?[\\s,-]*){6})");
+      Pattern.compile("(?i)\\btuning ?:? ?((?:[A-G][#b♯♭]?\\d?[ ,-]{0,3}){6})");
 
   private final List<FileProblem> problems = new ArrayList<>();
   private final List<FileProblem> remarks = new ArrayList<>();
@@ -69,9 +67,21 @@ public final class TabReader {
     return false;
   }
 
-  static boolean isLine(String line) {
+  /** Whether a line is one of a tablature: perhaps a string’s name, then frets and dashes. */
+  public static boolean isLine(String line) {
     long dashes = line.chars().filter(c -> c == '-').count();
-    return dashes >= LEAST_DASHES && LINE.matcher(line).matches();
+    if (dashes < LEAST_DASHES) {
+      return false;
+    }
+    String text = line.strip();
+    int from = 0;
+    if ("ABCDEFGabcdefg".indexOf(text.charAt(0)) >= 0) {
+      from++;
+      while (from < text.length() && "#b♯♭0123456789".indexOf(text.charAt(from)) >= 0 && from < 3) {
+        from++;
+      }
+    }
+    return text.substring(from).chars().allMatch(c -> SIGNS.indexOf(c) >= 0);
   }
 
   /** Reads a whole text. */

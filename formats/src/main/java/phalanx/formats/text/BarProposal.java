@@ -165,7 +165,8 @@ final class BarProposal {
       ImportedBar held = new ImportedBar(meter);
       held.words = BarLyrics.of(lead);
       bars.add(held);
-      pieces.set(0, pieces.get(0).substring(lead.length()).strip());
+      pieces.set(
+          0, pieces.get(0).substring(Math.min(lead.length(), pieces.get(0).length())).strip());
     }
     for (int c = 0; c < halves.size(); c++) {
       if (at % 2 == 0) {

@@ -12,6 +12,7 @@ import phalanx.formats.FileProblem;
 import phalanx.formats.ReaderGuard;
 import phalanx.formats.SongReading;
 import phalanx.formats.imported.ImportedBar;
+import phalanx.formats.tab.TabReader;
 import phalanx.instrument.Guitar;
 import phalanx.song.Bar;
 import phalanx.song.ChordChange;
@@ -32,12 +33,18 @@ import phalanx.theory.Quoted;
  */
 public final class ChartTextReader {
 
-  private static final Pattern HEADING =
+  private static final Pattern BRACKETED = Pattern.compile("\\[([^\\]\\[]{1,60})\\]:?");
+  private static final Pattern PART =
       Pattern.compile(
-          "\\[([^\\]\\[]{1,60})\\]\\s*|(?i)((?:intro|verse|chorus|bridge|pre-?chorus|refrain|outro|coda|solo|interlude|instrumental|ending|tag|break|part|strain|strophe|turnaround|vamp|hook)\\b[^|]{0,30}?)\\s*:?\\s*");
+          "(?i)((?:intro|verse|chorus|bridge|pre-?chorus|refrain|outro|coda|solo|interlude|"
+              + "instrumental|ending|tag|break|part|strain|strophe|turnaround|vamp|hook)\\b([^|:]{0,30}))(:?)");
+
+  /** What follows the name of a part without a colon: a number or a letter; more are words. */
+  private static final int SHORT = 3;
+
   private static final Pattern FIELD =
       Pattern.compile(
-          "(?i)\\s*(title|key|capo|tempo|bpm|time|metre|meter|by|composer|artist|words|music|arranged by|arranger)\\s*[:=]\\s*(.*)");
+          "(?i)(title|key|capo|tempo|bpm|time|metre|meter|by|composer|artist|words|music|arranged by|arranger) ?[:=](.*)");
   private static final Pattern TIMES =
       Pattern.compile("\\(?[xX]\\s?\\d{1,2}\\)?|\\(?\\d{1,2}\\s?[xX]\\)?");
   private static final Pattern WORD = Pattern.compile("\\S+");
@@ -67,7 +74,7 @@ public final class ChartTextReader {
     List<String> lines = text.lines().map(ChartTextReader::plain).toList();
     for (String line : lines) {
       // The key may be said anywhere in the head, and degrees need it.
-      Matcher field = FIELD.matcher(line);
+      Matcher field = FIELD.matcher(line.strip());
       if (key.isEmpty() && field.matches() && field.group(1).equalsIgnoreCase("key")) {
         key = Key.parse(field.group(2).strip());
       }
@@ -120,7 +127,7 @@ public final class ChartTextReader {
     if (line.isBlank()) {
       return at + 1;
     }
-    Matcher field = FIELD.matcher(line);
+    Matcher field = FIELD.matcher(line.strip());
     if (!begun && field.matches() && field(at + 1, field.group(1), field.group(2).strip())) {
       return at + 1;
     }
@@ -137,10 +144,10 @@ public final class ChartTextReader {
       proposed = true;
       return at + (sung ? 2 : 1);
     }
-    Matcher heading = HEADING.matcher(line.strip());
-    if (heading.matches()) {
+    Optional<String> heading = heading(line.strip());
+    if (heading.isPresent()) {
       begun = true;
-      parts.heading(heading.group(1) == null ? heading.group(2).strip() : heading.group(1).strip());
+      parts.heading(heading.get());
     } else if (line.matches(".*\\[[A-G][^\\]\\s]{0,12}\\].*")) {
       begun = true;
       bracketed(at + 1, line);
@@ -154,11 +161,22 @@ public final class ChartTextReader {
     return at + 1;
   }
 
+  private static Optional<String> heading(String line) {
+    Matcher bracketed = BRACKETED.matcher(line);
+    if (bracketed.matches() && ChordWord.symbol(bracketed.group(1)).isEmpty()) {
+      return Optional.of(bracketed.group(1).strip());
+    }
+    Matcher part = PART.matcher(line);
+    boolean named =
+        part.matches() && (!part.group(3).isEmpty() || part.group(2).strip().length() <= SHORT);
+    return named ? Optional.of(part.group(1).strip()) : Optional.empty();
+  }
+
   private boolean isWords(String line) {
     return chords(line).isEmpty()
         && !line.contains("|")
-        && !HEADING.matcher(line.strip()).matches()
-        && !FIELD.matcher(line).matches();
+        && heading(line.strip()).isEmpty()
+        && !FIELD.matcher(line.strip()).matches();
   }
 
   /** The chords of a line that has nothing else in it. */
@@ -190,7 +208,7 @@ public final class ChartTextReader {
 
   /** A line of bars; false where what stands between its lines are no chords. */
   private boolean barred(int number, String line) {
-    if (line.matches("\\s*[A-Ga-g]?[#b]?\\s*\\|?[-|0-9hpbrx~/\\\\<>()\\s]{8,}")) {
+    if (TabReader.isLine(line)) {
       return false;
     }
     String degrees = key.isPresent() ? spelled(line, key.get()) : line;

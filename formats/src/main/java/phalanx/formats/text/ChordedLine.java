@@ -3,6 +3,8 @@ package phalanx.formats.text;
 import java.util.ArrayList;
 import java.util.List;
 import phalanx.song.Harmony;
+import phalanx.song.SongBounds;
+import phalanx.theory.Quoted;
 
 /**
  * A line of words with chords in it.
@@ -31,7 +33,7 @@ public record ChordedLine(List<At> chords, String words) {
   /** The words before the first chord. */
   String lead() {
     int to = chords.isEmpty() ? 0 : Math.min(words.length(), chords.get(0).place());
-    return words.substring(0, to).strip();
+    return Quoted.start(words.substring(0, to).strip(), SongBounds.LONGEST_LINE);
   }
 
   /** The words from one chord to the next; with the first those before it as well. */
@@ -43,7 +45,8 @@ public record ChordedLine(List<At> chords, String words) {
           c + 1 < chords.size()
               ? Math.min(words.length(), chords.get(c + 1).place())
               : words.length();
-      pieces.add(words.substring(Math.min(from, to), to).strip());
+      pieces.add(
+          Quoted.start(words.substring(Math.min(from, to), to).strip(), SongBounds.LONGEST_LINE));
     }
     return pieces;
   }

@@ -10,6 +10,7 @@ import phalanx.song.BarLyrics;
 import phalanx.song.Song;
 import phalanx.song.SongBounds;
 import phalanx.theory.Meter;
+import phalanx.theory.Quoted;
 
 /** Lines of words and chords as they are read, put together into bars that are proposed. */
 public final class ProposedSong {
@@ -91,10 +92,7 @@ public final class ProposedSong {
       pieces.add(new BarLyrics.Piece(end.tick(), end.text() + " " + line));
       last.words = new BarLyrics(List.of(pieces));
     } else if (rest.size() < SongBounds.MOST_LINES) {
-      rest.add(
-          line.length() > SongBounds.LONGEST_LINE
-              ? line.substring(0, SongBounds.LONGEST_LINE)
-              : line);
+      rest.add(Quoted.start(line, SongBounds.LONGEST_LINE));
     }
   }
 }
