@@ -219,21 +219,22 @@ final class Jobs {
     return told(MidiReader.read(input));
   }
 
-  private List<byte[]> tabs() {
+  private static List<byte[]> tabs() {
     return planned().stream().map(a -> TextTab.write(a).getBytes(StandardCharsets.UTF_8)).toList();
   }
 
-  private List<byte[]> midi() {
+  private static List<byte[]> midi() {
     return planned().stream().map(MidiWriter::write).toList();
   }
 
-  /** The demo songs as they are planned. */
-  private List<Arrangement> planned() {
-    return files("demo", ".phalanx.json").stream()
-        .map(b -> SongFileReader.read(text(b)))
-        .filter(SongFileReader.Result.Read.class::isInstance)
-        .map(r -> new Arranger().arrange(((SongFileReader.Result.Read) r).song()))
-        .toList();
+  /** Two short songs as they are planned: what is read of them is planned again each time. */
+  private static List<Arrangement> planned() {
+    Song plain = ChordProReader.read("{key: G}\n{sog}\n| G | D/F# . Em7 . |\n{eog}\n").song();
+    BarTune tune = TuneReader.read("g4 . b ^d' . - a", Meter.FOUR_FOUR).tune();
+    return List.of(
+        new Arranger().arrange(plain),
+        new Arranger()
+            .arrange(plain.withTune(Tune.NONE.with(plain.chart().bars().get(0).id(), tune))));
   }
 
   private static Song sung(BarTune tune) {
