@@ -107,7 +107,10 @@ public final class PageFiles {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
-    return out.toByteArray();
+    // A document type that lies on the net is no use to a reader without one.
+    return out.toString(StandardCharsets.UTF_8)
+        .replaceFirst("<!DOCTYPE[^>]*>", "")
+        .getBytes(StandardCharsets.UTF_8);
   }
 
   private static Document emptySvg() {

@@ -25,6 +25,11 @@ final class BarProposal {
   private static final double OFF = 0.3;
   private static final double CLOSE = 0.55;
 
+  /** A chord with so few of a bar’s words hardly has a bar of its own. */
+  private static final double TIGHT = 0.3;
+
+  private static final double SQUEEZED = 0.6;
+
   /** What lines of so many bars cost, from one bar on. */
   private static final double[] LINE = {0.35, 0.1, 0.5, 0, 0.7, 0.3, 0.8, 0.1};
 
@@ -92,7 +97,8 @@ final class BarProposal {
   }
 
   private double alone(double gap, int bars) {
-    return OFF * Math.abs(log2(Math.max(2, gap) / (bar * bars)));
+    double tight = gap < TIGHT * bar ? SQUEEZED : 0;
+    return tight + OFF * Math.abs(log2(Math.max(2, gap) / (bar * bars)));
   }
 
   /** Two chords in a bar: the first stands close before the second. */

@@ -1,0 +1,141 @@
+package phalanx.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static phalanx.desktop.OpenWindow.click;
+import static phalanx.desktop.OpenWindow.press;
+import static phalanx.desktop.OpenWindow.text;
+import static phalanx.desktop.OpenWindow.until;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.TimeoutException;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.framework.junit5.Stop;
+import phalanx.desktop.model.ShareViewModel;
+import phalanx.engraving.SheetOptions;
+import phalanx.engraving.SheetOptions.Kind;
+import phalanx.engraving.SheetOptions.Show;
+import phalanx.formats.FileFormat;
+
+/** Looks at the page, takes the song away and brings another in. */
+@ExtendWith(ApplicationExtension.class)
+class ShareScreenTest {
+
+  @TempDir private static Path folder;
+
+  private final OpenWindow window = new OpenWindow();
+
+  /** Answers with a file of the folder wherever the system would ask for one. */
+  private static final class InFolder extends OpenWindow.NobodyChooses {
+    @Override
+    public Optional<Path> toExport(String title, FileFormat format) {
+      return Optional.of(folder.resolve("taken" + format.endings().get(0)));
+    }
+
+    @Override
+    public Optional<Path> toOpen() {
+      return Optional.of(folder.resolve("words.cho"));
+    }
+  }
+
+  @Start
+  void start(Stage stage) {
+    window.app().show(stage, Optional.of(Demo.FILE), Demo.folder(), new InFolder());
+  }
+
+  @Stop
+  void stop() {
+    window.app().stop();
+  }
+
+  @BeforeEach
+  void opened(FxRobot robot) throws Exception {
+    Files.writeString(
+        folder.resolve("words.cho"),
+        "{title: Quay}\n{key: G}\n[G]Down to the [C]quay\n[D7]where the boats [G]lie\n");
+    window.untilPlanned();
+    press(robot, KeyCode.CONTROL, KeyCode.DIGIT7);
+    until(() -> model().sheetProperty().get().isPresent());
+  }
+
+  private ShareViewModel model() {
+    return window.workspace().models().share();
+  }
+
+  private static boolean says(FxRobot robot, String within, String words) {
+    return robot.lookup(within + " .label").queryAllAs(Labeled.class).stream()
+        .anyMatch(l -> l.getText().contains(words));
+  }
+
+  @Test
+  void thePageFollowsTheSongAndWhatIsAskedOfIt(FxRobot robot) throws TimeoutException {
+    int before = model().sheetProperty().get().orElseThrow().pages().get(0).marks().size();
+    assertThat(text(robot, "#page-count")).endsWith("pages");
+    click(robot, "#show-count");
+    until(() -> model().sheetProperty().get().orElseThrow().pages().get(0).marks().size() > before);
+    press(robot, KeyCode.DIGIT3);
+    until(() -> model().optionsProperty().get().kind() == Kind.LEARN);
+    until(() -> text(robot, "#page-count").equals("1 page"));
+    robot.interact(() -> window.workspace().edit(s -> s.withTitle("Another lamp")));
+    until(() -> model().sheetProperty().get().orElseThrow().title().equals("Another lamp"));
+  }
+
+  @Test
+  void oneOfTheTwoStavesAlwaysStands(FxRobot robot) throws TimeoutException {
+    click(robot, "#show-notation");
+    click(robot, "#show-tablature");
+    until(() -> model().optionsProperty().get().has(Show.NOTATION));
+    assertThat(model().optionsProperty().get().has(Show.TABLATURE)).isFalse();
+    assertThat(robot.lookup("#show-notation").queryAs(CheckBox.class).isSelected()).isTrue();
+  }
+
+  @Test
+  void aFormatIsTakenAwayWithOneClick(FxRobot robot) throws Exception {
+    click(robot, "#part-files");
+    until(() -> says(robot, "#formats", "Leaves out"));
+    click(robot, "#save-pdf");
+    Path pdf = folder.resolve("taken.pdf");
+    until(() -> Files.exists(pdf));
+    assertThat(new String(Files.readAllBytes(pdf), 0, 5, StandardCharsets.ISO_8859_1))
+        .isEqualTo("%PDF-");
+    assertThat(Files.readAllBytes(pdf))
+        .isEqualTo(FileFormat.PDF.write(window.arrangement(), SheetOptions.USUAL));
+  }
+
+  @Test
+  void theTablatureIsCopiedAsText(FxRobot robot) throws TimeoutException {
+    press(robot, KeyCode.Y);
+    String[] copied = {""};
+    until(
+        () -> {
+          robot.interact(() -> copied[0] = Clipboard.getSystemClipboard().getString());
+          return copied[0] != null && copied[0].startsWith("Harbour Lamp");
+        });
+    assertThat(copied[0]).contains("e |-");
+  }
+
+  @Test
+  void whatComesInIsLookedAtBeforeItIsTaken(FxRobot robot) throws TimeoutException {
+    press(robot, KeyCode.I);
+    until(() -> model().incomingProperty().get().isPresent());
+    assertThat(says(robot, "#incoming", "“Quay”: ")).isTrue();
+    assertThat(says(robot, "#incoming", "they are proposed")).isTrue();
+    assertThat(window.workspace().song().title()).isEqualTo("Harbour Lamp");
+    click(robot, "#incoming-open");
+    until(() -> window.workspace().song().title().equals("Quay"));
+    assertThat(window.workspace().song().words().bars()).isNotEmpty();
+  }
+}

@@ -1,0 +1,110 @@
+package phalanx.formats.midi;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import javax.sound.midi.MetaMessage;
+import javax.sound.midi.MidiEvent;
+import javax.sound.midi.MidiSystem;
+import javax.sound.midi.Sequence;
+import javax.sound.midi.ShortMessage;
+import javax.sound.midi.Track;
+import org.junit.jupiter.api.Test;
+import phalanx.arrangement.Arrangement;
+import phalanx.formats.FileProblem;
+import phalanx.formats.SongFiles;
+import phalanx.formats.SongReading;
+import phalanx.planning.Arranger;
+import phalanx.song.Song;
+
+/** Against the JDK's own reader of Standard MIDI Files. */
+class MidiFileTest {
+
+  private static Arrangement demo(String name) {
+    Path file = Path.of("..", "demo", name + SongFiles.ENDING);
+    return new Arranger().arrange(SongFiles.open(file).song().orElseThrow());
+  }
+
+  private static List<ShortMessage> notes(Sequence sequence) {
+    List<ShortMessage> notes = new ArrayList<>();
+    for (Track track : sequence.getTracks()) {
+      for (int e = 0; e < track.size(); e++) {
+        if (track.get(e).getMessage() instanceof ShortMessage m
+            && m.getCommand() == ShortMessage.NOTE_ON
+            && m.getData2() > 0) {
+          notes.add(m);
+        }
+      }
+    }
+    return notes;
+  }
+
+  @Test
+  void everyNoteAndHitIsThereOnAChannelOfItsString() throws Exception {
+    Arrangement a = demo("slate-roof-rain");
+    Sequence sequence = MidiSystem.getSequence(new ByteArrayInputStream(MidiWriter.write(a)));
+    List<ShortMessage> heard = notes(sequence);
+    // General MIDI: percussion is channel 10, which the JDK counts from 0.
+    assertThat(heard.stream().filter(m -> m.getChannel() != 9).count()).isEqualTo(a.notes().size());
+    assertThat(heard.stream().filter(m -> m.getChannel() == 9).count())
+        .isEqualTo(
+            a.gestures().stream()
+                .filter(g -> g instanceof phalanx.arrangement.Gesture.Hit)
+                .count());
+    double seconds = sequence.getMicrosecondLength() / 1e6;
+    assertThat(seconds)
+        .isCloseTo(
+            phalanx.performance.Performance.of(a).seconds(),
+            org.assertj.core.api.Assertions.within(0.05));
+  }
+
+  private static void note(Track track, int channel, int key, int from, int to) throws Exception {
+    track.add(new MidiEvent(new ShortMessage(ShortMessage.NOTE_ON, channel, key, 90), from));
+    track.add(new MidiEvent(new ShortMessage(ShortMessage.NOTE_OFF, channel, key, 0), to));
+  }
+
+  /** A file as sequencers write it: a melody, held chords under it, 480 ticks a quarter. */
+  @Test
+  void theMelodyIsFoundAndChordsAreProposed() throws Exception {
+    Sequence sequence = new Sequence(Sequence.PPQ, 480);
+    Track chords = sequence.createTrack();
+    String name = "Strings";
+    chords.add(new MidiEvent(new MetaMessage(3, name.getBytes(), name.length()), 0));
+    int[][] triads = {{48, 52, 55}, {53, 57, 60}, {55, 59, 62}, {48, 52, 55}};
+    Track melody = sequence.createTrack();
+    melody.add(new MidiEvent(new MetaMessage(3, "Melody".getBytes(), 6), 0));
+    int[] line = {64, 67, 65, 69, 67, 71, 72, 72};
+    for (int bar = 0; bar < 4; bar++) {
+      for (int key : triads[bar]) {
+        note(chords, 0, key, bar * 1920, bar * 1920 + 1900);
+      }
+      // A player is never quite on the grid.
+      note(melody, 1, line[2 * bar], bar * 1920 + 7, bar * 1920 + 950);
+      note(melody, 1, line[2 * bar + 1], bar * 1920 + 953, bar * 1920 + 1915);
+    }
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    MidiSystem.write(sequence, 1, out);
+    SongReading reading = MidiReader.read(out.toByteArray());
+    Song song = reading.song();
+    assertThat(song.chart().bars()).hasSize(4);
+    assertThat(song.chart().bars().stream().map(b -> b.changes().get(0).harmony().label()).toList())
+        .containsExactly("C", "F", "G", "C");
+    assertThat(song.tune().at(song.chart().bars().get(0).id(), song.chart()).notes())
+        .extracting(n -> n.tick() + "+" + n.lengthTicks())
+        .containsExactly("0+10080", "10080+10080");
+    assertThat(reading.remarks())
+        .extracting(FileProblem::message)
+        .anyMatch(m -> m.contains("“Melody”"))
+        .anyMatch(m -> m.contains("grid"));
+  }
+
+  @Test
+  void whatIsNoMidiFileIsSaid() {
+    SongReading reading = MidiReader.read(new byte[] {1, 2, 3});
+    assertThat(reading.problems()).extracting(FileProblem::message).hasSize(1);
+  }
+}

@@ -1,0 +1,113 @@
+package phalanx.formats.text;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import phalanx.formats.FileProblem;
+import phalanx.formats.SongReading;
+import phalanx.formats.chordpro.ChordProReader;
+import phalanx.song.Section;
+import phalanx.song.Song;
+
+/**
+ * Songs as people write them down: chords above words, in brackets, as degrees (common practice).
+ */
+class ChartTextReaderTest {
+
+  private static String chart(Song song) {
+    return song.chart().bars().stream()
+        .map(
+            b ->
+                b.changes().stream().map(c -> c.harmony().label()).collect(Collectors.joining(" ")))
+        .collect(Collectors.joining(" | "));
+  }
+
+  private static List<String> words(Song song) {
+    return song.chart().bars().stream().map(b -> song.words().at(b.id()).verse(0)).toList();
+  }
+
+  /** Amazing Grace, words by Newton (1779), tune New Britain (1829): public domain. */
+  private static final String GRACE =
+      """
+      Amazing Grace
+      Key: G
+
+      [Verse 1]
+             G        G7      C         G
+      Amazing grace! How sweet the sound
+                  Em           D       D7
+      That saved a wretch like me
+      """;
+
+  @Test
+  void readsChordsAboveTheirWords() {
+    SongReading reading = ChartTextReader.read(GRACE);
+    Song song = reading.song();
+    assertThat(reading.problems()).isEmpty();
+    assertThat(song.title()).isEqualTo("Amazing Grace");
+    assertThat(song.key().orElseThrow()).hasToString("G");
+    assertThat(song.sections()).extracting(Section::label).containsExactly("Verse 1");
+    assertThat(chart(song)).startsWith("G | G7 | C | G");
+    assertThat(String.join(" ", words(song)).replaceAll("\\s+", " "))
+        .contains("Amazing")
+        .contains("wretch like me");
+    assertThat(reading.remarks())
+        .extracting(FileProblem::message)
+        .contains(ChartTextReader.PROPOSED);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "| 1 | 4 5 | 6m | 5/7 |,G | C D | Em | D/F♯",
+    "| I | vi IV | V7 | bVII |,G | Em C | D7 | F",
+    "| G | C D7 |,G | C D7"
+  })
+  void readsBarsOfSymbolsFiguresAndNumerals(String line, String chords) {
+    assertThat(chart(ChartTextReader.read("Quay\nKey: G\n" + line).song())).isEqualTo(chords);
+  }
+
+  @Test
+  void aBarAChordUnlessTwoStandClose() {
+    String song =
+        "{title: Quay}\n[G]Down to the water the [C]boats are all sleeping\n"
+            + "[Em]nobody wakes and the [D]lanterns are keeping\n"
+            + "[G]one [C]eye [G]open until the [D7]morning\n";
+    Song read = ChordProReader.read(song).song();
+    assertThat(chart(read)).startsWith("G | C | Em | D |").contains("G C");
+  }
+
+  /**
+   * The examples of the ChordPro description (chordpro.org, “ChordPro Cheat Sheet” and “Directives:
+   * define”), from memory: chords in words, a definition with its base fret.
+   */
+  @Test
+  void readsThePublishedExamples() {
+    SongReading reading =
+        ChordProReader.read(
+            "{title: Swing Low Sweet Chariot}\n{subtitle: Traditional}\n\n"
+                + "{start_of_chorus}\nSwing [D]low, sweet [G]chari[D]ot,\n"
+                + "Comin' for to carry me [A7]home.\nSwing [D7]low, sweet [G]chari[D]ot,\n"
+                + "Comin' for to [A7]carry me [D]home.\n{end_of_chorus}\n"
+                + "{define: A7 base-fret 1 frets x 0 2 0 2 0 fingers - - 2 - 3 -}\n");
+    assertThat(reading.problems()).isEmpty();
+    Song song = reading.song();
+    assertThat(song.title()).isEqualTo("Swing Low Sweet Chariot");
+    assertThat(song.credits().composer()).isEqualTo("Traditional");
+    assertThat(song.sections()).extracting(Section::label).containsExactly("Chorus");
+    assertThat(chart(song).replace(" | ", " ")).contains("D G D").endsWith("A7 D");
+    assertThat(song.pins().shapes().values())
+        .extracting(s -> s.frets().toString())
+        .contains("[-1, 0, 2, 0, 2, 0]");
+  }
+
+  @Test
+  void whatIsNoSongIsSaid() {
+    SongReading reading = ChartTextReader.read("Dear aunt,\nthe weather is fine.\n");
+    assertThat(reading.song().chart().isEmpty()).isTrue();
+    assertThat(reading.problems()).hasSize(1);
+  }
+}
