@@ -249,7 +249,7 @@ class PhalanxCommandTest {
     assertThat(run("convert", song.toString(), copy.toString())).isEqualTo(1);
     assertThat(err.toString()).startsWith(song + ":3:14: this song was written by a newer Phalanx");
     assertThat(copy).doesNotExist();
-    assertThat(run("convert", song.toString(), "d.txt")).isEqualTo(2);
+    assertThat(run("convert", song.toString(), "d.odd")).isEqualTo(2);
   }
 
   @Test
@@ -427,10 +427,10 @@ class PhalanxCommandTest {
             + note.formatted("E", 2)
             + "</measure></part></score-partwise>");
     assertThat(run("plan", score.toString(), "--json")).isZero();
-    assertThat(json(out.toString()).get("notes")).hasSize(2);
+    assertThat(json(out.toString()).get("notes").size()).isGreaterThan(2);
     assertThat(err.toString().strip().split("\\R"))
         .containsExactly(
             score + ":1:1: bar 1, beat 3: two notes of the voice overlap: the first ends here",
-            score + ": there are no chords in it: the tune is planned alone");
+            score + ":1:1: it has no chord symbols: the chords are proposed from its notes");
   }
 }
