@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -24,6 +25,10 @@ class FuzzTest {
       Long.getLong(
           "phalanx.fuzz.seed", MINUTES > 0 ? System.currentTimeMillis() << 20 : 20_261_124L);
 
+  /** The readers to be tried, all of them if empty. */
+  private static final Set<String> ONLY =
+      Set.of(System.getProperty("phalanx.fuzz.only", "").split(","));
+
   /** Inputs of each reader in the build. */
   private static final int EACH = Integer.getInteger("phalanx.fuzz.each", 250);
 
@@ -32,7 +37,10 @@ class FuzzTest {
 
   @Test
   void everyReaderAnswersWhateverItIsGiven() throws IOException {
-    List<Job> jobs = new Jobs(ROOT).all();
+    List<Job> jobs =
+        new Jobs(ROOT)
+            .all().stream().filter(j -> ONLY.contains("") || ONLY.contains(j.name())).toList();
+    assertThat(jobs).as("readers called " + ONLY).isNotEmpty();
     long end = System.nanoTime() + MINUTES * 60_000_000_000L;
     try (Fuzzing fuzzing = new Fuzzing()) {
       long seed = SEED;
