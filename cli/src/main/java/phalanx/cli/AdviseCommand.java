@@ -1,7 +1,6 @@
 package phalanx.cli;
 
 import java.io.PrintWriter;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
@@ -20,10 +19,10 @@ import phalanx.instrument.UsualTuning;
 import phalanx.song.Song;
 import phalanx.text.Phrase;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
-import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** {@code phalanx advise SONG}: in which key, with which capo and tuning it is easiest. */
@@ -39,10 +38,7 @@ final class AdviseCommand implements Callable<Integer> {
 
   @Spec private CommandSpec spec;
 
-  @Parameters(
-      paramLabel = "SONG",
-      description = "a song file, a ChordPro chart or a MusicXML score")
-  private Path song;
+  @Mixin private SongArgument song;
 
   @Option(
       names = "--capos",
@@ -76,7 +72,7 @@ final class AdviseCommand implements Callable<Integer> {
     if (best < 1 || best > MOST) {
       throw usage("--best: expected 1 to " + MOST);
     }
-    Song read = SongArgument.read(song, err);
+    Song read = song.read();
     List<SettingSuggestion> ways = Advisor.ways(read, frets(), wanted(read), keepSound);
     Advised now = Advisor.now(read);
     AtomicInteger done = new AtomicInteger();

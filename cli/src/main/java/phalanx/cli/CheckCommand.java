@@ -1,7 +1,6 @@
 package phalanx.cli;
 
 import java.io.PrintWriter;
-import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import phalanx.arrangement.Arrangement;
 import phalanx.findings.Found;
@@ -12,9 +11,9 @@ import phalanx.suggestion.Suggestion;
 import phalanx.suggestion.Suggestions;
 import phalanx.text.Phrase;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** {@code phalanx check SONG}: what is hard in it, and up to which tempo the hands hold. */
@@ -26,10 +25,7 @@ final class CheckCommand implements Callable<Integer> {
 
   @Spec private CommandSpec spec;
 
-  @Parameters(
-      paramLabel = "SONG",
-      description = "a song file, a ChordPro chart or a MusicXML score")
-  private Path song;
+  @Mixin private SongArgument song;
 
   @Option(names = "--json", description = "answer in JSON")
   private boolean json;
@@ -37,8 +33,7 @@ final class CheckCommand implements Callable<Integer> {
   @Override
   public Integer call() throws UnusableInput {
     Arranger arranger = new Arranger();
-    Arrangement arrangement =
-        arranger.arrange(SongArgument.read(song, spec.commandLine().getErr()));
+    Arrangement arrangement = arranger.arrange(song.read());
     Review review = Review.of(arrangement);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {

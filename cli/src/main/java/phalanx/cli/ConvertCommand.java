@@ -35,6 +35,8 @@ final class ConvertCommand implements Callable<Integer> {
 
   @Mixin private PageOptions page;
 
+  @Mixin private SongArgument.Part part;
+
   @Parameters(
       index = "0",
       paramLabel = "IN",
@@ -96,7 +98,7 @@ final class ConvertCommand implements Callable<Integer> {
       } else {
         SafeTarget.check(target, Optional.of(from));
       }
-      Song song = SongArgument.read(from, messages);
+      Song song = part.of(from);
       if (format == FileFormat.SONG_FILE) {
         SongFiles.save(song, target);
         return;

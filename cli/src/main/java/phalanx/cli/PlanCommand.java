@@ -19,7 +19,6 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
-import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** {@code phalanx plan SONG [--out FILE]...}: plans both hands. */
@@ -33,10 +32,7 @@ final class PlanCommand implements Callable<Integer> {
 
   @Mixin private SongOptions options;
 
-  @Parameters(
-      paramLabel = "SONG",
-      description = "a song file, a ChordPro chart with its bars in a grid, or a MusicXML score")
-  private Path song;
+  @Mixin private SongArgument song;
 
   @Option(
       names = "--out",
@@ -53,10 +49,10 @@ final class PlanCommand implements Callable<Integer> {
   @Override
   public Integer call() throws UnusableInput {
     for (Path out : outs) {
-      WrittenFile.check(out, song);
+      WrittenFile.check(out, song.file());
     }
     List<FileFormat> formats = outs.stream().map(this::format).toList();
-    Song wanted = options.adjusted(SongArgument.read(song, spec.commandLine().getErr()));
+    Song wanted = options.adjusted(song.read());
     Arrangement arrangement = new Arranger().arrange(wanted);
     if (outs.isEmpty()) {
       spec.commandLine()

@@ -23,7 +23,6 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
-import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** {@code phalanx render SONG --out FILE.wav}: the song as sound. */
@@ -40,10 +39,7 @@ final class RenderCommand implements Callable<Integer> {
 
   @Mixin private SongOptions options;
 
-  @Parameters(
-      paramLabel = "SONG",
-      description = "a song file, a ChordPro chart with its bars in a grid, or a MusicXML score")
-  private Path song;
+  @Mixin private SongArgument song;
 
   @Option(names = "--out", paramLabel = "FILE.wav", required = true, description = "the sound file")
   private Path out;
@@ -88,8 +84,8 @@ final class RenderCommand implements Callable<Integer> {
   @Override
   public Integer call() throws UnusableInput {
     RenderOptions wanted = wanted();
-    WrittenFile.check(out, song);
-    Song adjusted = options.adjusted(SongArgument.read(song, spec.commandLine().getErr()));
+    WrittenFile.check(out, song.file());
+    Song adjusted = options.adjusted(song.read());
     Performance performance = Performance.of(new Arranger().arrange(adjusted));
     Rendering rendering = rendering(performance, wanted);
     WrittenFile.write(out, file -> rendering.write(file, share -> true));

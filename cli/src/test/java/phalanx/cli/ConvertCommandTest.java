@@ -102,4 +102,19 @@ class ConvertCommandTest {
     assertThat(run("plan", chart.toString(), "--out", out, "--bars", "3-1")).isEqualTo(2);
     assertThat(run("plan", chart.toString(), "--out", out, "--bars", "2-3")).isZero();
   }
+
+  @Test
+  void thePartWithTheTuneIsChosenByItsName() throws Exception {
+    Path score = folder.resolve("two.abc");
+    Path midi = folder.resolve("two.mid");
+    Path tune = folder.resolve("tune.phalanx.json");
+    Files.writeString(score, "X:1\nT:Two\nM:4/4\nL:1/4\nK:C\n\"C\"e2 d c|\"G\"B4|\n");
+    assertThat(run("convert", score.toString(), midi.toString())).isZero();
+    assertThat(run("convert", midi.toString(), tune.toString(), "--part", "Kettle")).isEqualTo(2);
+    assertThat(err.toString()).contains("--part Kettle: expected one of: ").contains("Bass");
+    assertThat(run("convert", midi.toString(), tune.toString(), "--part", "Bass")).isZero();
+    assertThat(err.toString()).contains("the tune is taken from “Bass”");
+    assertThat(run("plan", score.toString(), "--part", "Bass")).isEqualTo(2);
+    assertThat(err.toString()).contains("has no parts to choose from");
+  }
 }

@@ -36,6 +36,8 @@ class ShareScreenTest {
 
   @TempDir private static Path folder;
 
+  private static String chosen = "words.cho";
+
   private final OpenWindow window = new OpenWindow();
 
   /** Answers with a file of the folder wherever the system would ask for one. */
@@ -47,7 +49,7 @@ class ShareScreenTest {
 
     @Override
     public Optional<Path> toOpen() {
-      return Optional.of(folder.resolve("words.cho"));
+      return Optional.of(folder.resolve(chosen));
     }
   }
 
@@ -66,6 +68,7 @@ class ShareScreenTest {
     Files.writeString(
         folder.resolve("words.cho"),
         "{title: Quay}\n{key: G}\n[G]Down to the [C]quay\n[D7]where the boats [G]lie\n");
+    chosen = "words.cho";
     window.untilPlanned();
     press(robot, KeyCode.CONTROL, KeyCode.DIGIT7);
     until(() -> model().sheetProperty().get().isPresent());
@@ -137,5 +140,17 @@ class ShareScreenTest {
     click(robot, "#incoming-open");
     until(() -> window.workspace().song().title().equals("Quay"));
     assertThat(window.workspace().song().words().bars()).isNotEmpty();
+  }
+
+  @Test
+  void theTuneIsTakenFromThePartThatIsChosen(FxRobot robot) throws Exception {
+    chosen = "song.mid";
+    Files.write(folder.resolve(chosen), FileFormat.MIDI.write(window.arrangement()));
+    press(robot, KeyCode.I);
+    until(() -> says(robot, "#incoming", "the tune is taken from “Tune”"));
+    robot.interact(() -> robot.lookup("#incoming-part").<String>queryComboBox().setValue("Bass"));
+    until(() -> says(robot, "#incoming", "the tune is taken from “Bass”"));
+    click(robot, "#incoming-open");
+    until(() -> window.workspace().song().tune().bars().size() > 20);
   }
 }

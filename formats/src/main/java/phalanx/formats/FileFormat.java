@@ -53,21 +53,21 @@ public enum FileFormat {
       List.of(".musicxml", ".xml"),
       "both hands note by note, strings, frets, fingers, chords, repeats, words",
       "patterns, accepted spots and why a shape was chosen",
-      read(MusicXmlReader.MOST_BYTES, SongFiles::score),
+      parts(MusicXmlReader.MOST_BYTES, SongFiles::score),
       text(MusicXmlWriter::write)),
   PACKED_SCORE(
       "Packed MusicXML",
       List.of(".mxl"),
       "the same as the score, in a smaller file",
       "patterns, accepted spots and why a shape was chosen",
-      read(MusicXmlReader.MOST_BYTES, SongFiles::score),
+      parts(MusicXmlReader.MOST_BYTES, SongFiles::score),
       Optional.of((a, o) -> PackedScoreWriter.write(a))),
   MIDI(
       "Standard MIDI file",
       List.of(".mid", ".midi"),
       "every note with its true length, tempo, metre, chord names, hits",
       "frets, fingers, repeats (they are played out)",
-      read(MidiReader.MOST_BYTES, SongFiles::midi),
+      parts(MidiReader.MOST_BYTES, SongFiles::midi),
       Optional.of((a, o) -> MidiWriter.write(a))),
   CHORDPRO(
       "ChordPro chart",
@@ -134,7 +134,7 @@ public enum FileFormat {
   private final Optional<BiFunction<Arrangement, SheetOptions, byte[]>> writer;
 
   /** How a format is read, and the largest file of it, bytes. */
-  private record Reader(int mostBytes, Function<byte[], Opened> read) {}
+  private record Reader(int mostBytes, BiFunction<byte[], Optional<String>, Opened> read) {}
 
   FileFormat(
       String words,
@@ -152,6 +152,12 @@ public enum FileFormat {
   }
 
   private static Optional<Reader> read(int mostBytes, Function<byte[], Opened> read) {
+    return Optional.of(new Reader(mostBytes, (bytes, part) -> read.apply(bytes)));
+  }
+
+  /** A format whose files may have several parts, one of which has the tune. */
+  private static Optional<Reader> parts(
+      int mostBytes, BiFunction<byte[], Optional<String>, Opened> read) {
     return Optional.of(new Reader(mostBytes, read));
   }
 
@@ -214,7 +220,17 @@ public enum FileFormat {
    * @throws IllegalStateException if it is not read
    */
   public Opened read(byte[] bytes) {
-    return reader.orElseThrow(() -> new IllegalStateException(words)).read().apply(bytes);
+    return read(bytes, Optional.empty());
+  }
+
+  /**
+   * The same with the part chosen that the tune is taken from.
+   *
+   * @param part one of the names in {@link Opened#sources()}; any other is passed over
+   * @throws IllegalStateException if it is not read
+   */
+  public Opened read(byte[] bytes, Optional<String> part) {
+    return reader.orElseThrow(() -> new IllegalStateException(words)).read().apply(bytes, part);
   }
 
   /** The largest file that is read, bytes. */

@@ -52,15 +52,26 @@ public final class SongFiles {
    * @param song everything that could be read; empty if the file cannot be used at all
    * @param problems everything that could not, in order of its place
    * @param remarks what was read, but is not in the song as it was written
+   * @param sources the parts that the tune could be taken from; empty where there is no choice
    */
-  public record Opened(Optional<Song> song, List<FileProblem> problems, List<FileProblem> remarks) {
+  public record Opened(
+      Optional<Song> song,
+      List<FileProblem> problems,
+      List<FileProblem> remarks,
+      Optional<TuneSources> sources) {
+
+    /** Of a file without a choice of parts. */
+    public Opened(Optional<Song> song, List<FileProblem> problems, List<FileProblem> remarks) {
+      this(song, problems, remarks, Optional.empty());
+    }
 
     private static Opened refused(FileProblem problem) {
       return new Opened(Optional.empty(), List.of(problem), List.of());
     }
 
     private static Opened of(SongReading reading) {
-      return new Opened(Optional.of(reading.song()), reading.problems(), reading.remarks());
+      return new Opened(
+          Optional.of(reading.song()), reading.problems(), reading.remarks(), reading.sources());
     }
 
     /** Everything that the player should know of it, by place. */
@@ -83,13 +94,22 @@ public final class SongFiles {
 
   /** Opens a file. */
   public static Opened open(Path file) {
+    return open(file, Optional.empty());
+  }
+
+  /**
+   * Opens a file with the part chosen that the tune is taken from.
+   *
+   * @param part one of the names in {@link Opened#sources()}; any other is passed over
+   */
+  public static Opened open(Path file, Optional<String> part) {
     Optional<FileFormat> format = FileFormat.toRead(file);
     if (format.isEmpty()) {
       String endings = String.join(", ", FileFormat.endingsRead());
       return Opened.refused(new FileProblem(1, 1, "expected a file ending in " + endings));
     }
     try {
-      return format.get().read(bytes(file, format.get().mostBytes()));
+      return format.get().read(bytes(file, format.get().mostBytes()), part);
     } catch (IOException e) {
       return Opened.refused(new FileProblem(1, 1, DiskTrouble.reading(e)));
     }
@@ -107,8 +127,8 @@ public final class SongFiles {
     }
   }
 
-  static Opened midi(byte[] bytes) {
-    return opened(MidiReader.read(bytes));
+  static Opened midi(byte[] bytes, Optional<String> part) {
+    return opened(MidiReader.read(bytes, part));
   }
 
   static Opened abc(byte[] bytes) {
@@ -175,8 +195,8 @@ public final class SongFiles {
     return new FileProblem(line, column, "expected text in UTF-8");
   }
 
-  static Opened score(byte[] bytes) {
-    return opened(MusicXmlReader.read(bytes));
+  static Opened score(byte[] bytes, Optional<String> part) {
+    return opened(MusicXmlReader.read(bytes, part));
   }
 
   /**

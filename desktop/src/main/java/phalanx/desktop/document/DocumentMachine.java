@@ -135,7 +135,7 @@ public final class DocumentMachine {
     } else if (intent instanceof Intent.Open open) {
       long number = number();
       now = now.reading(Optional.of(new Reading(number, givenUp)));
-      ask(new Request.Read(number, open.file()));
+      ask(new Request.Read(number, open.file(), open.part()));
     } else if (intent instanceof Intent.Show show) {
       OpenedSong opened = show.song();
       replace(Content.of(opened.song()), Home.of(opened.home(), opened.stamp()), opened.told());

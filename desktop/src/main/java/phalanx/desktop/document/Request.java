@@ -15,8 +15,8 @@ public sealed interface Request {
   /** Carried out by the window at once. */
   sealed interface OfWindow extends Request {}
 
-  /** Reads a song. */
-  record Read(long number, Path file) implements OfDisk {}
+  /** Reads a song, its tune from a part of the file if one was chosen. */
+  record Read(long number, Path file, Optional<String> part) implements OfDisk {}
 
   /** Writes a song, whole or not at all. */
   record Write(Save save) implements OfDisk {}

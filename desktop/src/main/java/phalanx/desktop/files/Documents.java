@@ -220,7 +220,12 @@ public final class Documents {
 
   /** Opens a file in place of the song; where it cannot be used the song stays and it says why. */
   public void open(Path file) {
-    asked(new Intent.Open(file));
+    open(file, Optional.empty());
+  }
+
+  /** Opens a file with its tune from one of its parts. */
+  public void open(Path file, Optional<String> part) {
+    asked(new Intent.Open(file, part));
   }
 
   /** Begins a new song. */
@@ -369,10 +374,10 @@ public final class Documents {
         });
   }
 
-  /** Looks into a file without taking anything of it. */
-  public void lookInto(Path file, Consumer<SongFiles.Opened> then) {
+  /** Looks into a file, its tune from one of its parts, without taking anything of it. */
+  public void lookInto(Path file, Optional<String> part, Consumer<SongFiles.Opened> then) {
     importing.ask(
-        () -> SongFiles.open(file),
+        () -> SongFiles.open(file, part),
         then,
         fault -> workspace.faults().tell(file.getFileName() + " could not be read", fault));
   }

@@ -73,7 +73,7 @@ final class SongDisk implements Disk {
       return Optional.of(
           guarded(
               read.file().getFileName() + " could not be read",
-              () -> new DocumentEvent.Read(read.number(), read(read.file())),
+              () -> new DocumentEvent.Read(read.number(), read(read.file(), read.part())),
               why -> new DocumentEvent.Read(read.number(), Optional.empty())));
     } else if (request instanceof Request.Write write) {
       Save save = write.save();
@@ -137,9 +137,9 @@ final class SongDisk implements Disk {
     interfaceThread.execute(() -> trouble.tell(List.of(words)));
   }
 
-  private Optional<OpenedSong> read(Path file) {
+  private Optional<OpenedSong> read(Path file, Optional<String> part) {
     Optional<FileStamp> stamp = FileStamp.of(file);
-    SongFiles.Opened opened = SongFiles.open(file);
+    SongFiles.Opened opened = SongFiles.open(file, part);
     String name = file.getFileName().toString();
     List<String> told = new ArrayList<>(opened.told().stream().map(p -> p.in(name)).toList());
     if (opened.song().isEmpty()) {

@@ -168,9 +168,14 @@ public final class SongController implements Documents.Window, SongExchange {
     return save.file().getFileName().toString();
   }
 
-  @Override
+  /** Opens a file. */
   public void open(Path file) {
-    documents.open(file);
+    open(file, Optional.empty());
+  }
+
+  @Override
+  public void open(Path file, Optional<String> part) {
+    documents.open(file, part);
   }
 
   /** Lets the player choose a file to open. */

@@ -32,9 +32,10 @@ public final class ShareViewModel {
    * Something that came in and waits for the player’s word.
    *
    * @param name what it is called
+   * @param part the part that its tune is to be taken from, if the player chose one
    * @param opened what could be read of it
    */
-  public record Incoming(String name, SongFiles.Opened opened) {}
+  public record Incoming(String name, Optional<String> part, SongFiles.Opened opened) {}
 
   ShareViewModel(OpenSong open, PlanService planner) {
     this.open = open;

@@ -4,8 +4,11 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.ToolRow;
@@ -13,6 +16,7 @@ import phalanx.desktop.model.ShareViewModel;
 import phalanx.desktop.model.ShareViewModel.Incoming;
 import phalanx.formats.FileFormat;
 import phalanx.formats.FileProblem;
+import phalanx.formats.TuneSources;
 import phalanx.song.Harmony;
 import phalanx.song.Song;
 import phalanx.text.Phrase;
@@ -31,6 +35,9 @@ final class IncomingPanel extends VBox {
     void choose();
 
     void paste();
+
+    /** The tune of what came in is to be that of another part. */
+    void takeFrom(String part);
 
     void open();
 
@@ -71,6 +78,7 @@ final class IncomingPanel extends VBox {
       content.getChildren().add(Controls.wrapped("Nothing of it can be taken.", "refusal"));
     } else {
       facts(song.get()).forEach(f -> content.getChildren().add(Controls.line(f)));
+      now.get().opened().sources().ifPresent(s -> content.getChildren().add(parts(s)));
     }
     told(now.get().opened().told());
     if (song.isPresent()) {
@@ -84,6 +92,20 @@ final class IncomingPanel extends VBox {
       row.setSpacing(6);
       content.getChildren().add(row);
     }
+  }
+
+  /** The parts and voices there are; another one is read at once. */
+  private HBox parts(TuneSources sources) {
+    ComboBox<String> box = new ComboBox<>();
+    box.setId("incoming-part");
+    box.getItems().setAll(sources.names());
+    box.setValue(sources.taken());
+    box.setMaxWidth(Double.MAX_VALUE);
+    HBox.setHgrow(box, Priority.ALWAYS);
+    box.setOnAction(e -> actions.takeFrom(box.getValue()));
+    HBox row = new HBox(6, Controls.line("Tune from"), box);
+    row.setAlignment(Pos.CENTER_LEFT);
+    return row;
   }
 
   /** What will be taken, in sentences. */

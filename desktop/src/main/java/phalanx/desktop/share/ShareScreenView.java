@@ -21,6 +21,7 @@ import phalanx.desktop.drawing.MarkPainter;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.files.Documents;
 import phalanx.desktop.model.ShareViewModel;
+import phalanx.desktop.model.ShareViewModel.Incoming;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.screen.ScreenView;
 import phalanx.desktop.screen.Shortcut;
@@ -98,6 +99,11 @@ public final class ShareScreenView extends ScreenView<ShareScreen, SideTabs> {
     }
 
     @Override
+    public void takeFrom(String part) {
+      view.file.ifPresent(at -> view.look(at, Optional.of(part)));
+    }
+
+    @Override
     public void open() {
       view.openIncoming();
     }
@@ -164,15 +170,20 @@ public final class ShareScreenView extends ScreenView<ShareScreen, SideTabs> {
   @Override
   public boolean take(Path dropped) {
     beside().openProperty().set(BRING_IN);
+    look(dropped, Optional.empty());
+    return true;
+  }
+
+  private void look(Path at, Optional<String> part) {
     documents.lookInto(
-        dropped,
+        at,
+        part,
         opened -> {
-          file = Optional.of(dropped);
+          file = Optional.of(at);
           model
               .incomingProperty()
-              .set(Optional.of(new ShareViewModel.Incoming(IncomingPanel.name(dropped), opened)));
+              .set(Optional.of(new Incoming(IncomingPanel.name(at), part, opened)));
         });
-    return true;
   }
 
   private void paste() {
@@ -191,16 +202,17 @@ public final class ShareScreenView extends ScreenView<ShareScreen, SideTabs> {
       SongFiles.Opened opened = SongFiles.pasted(text);
       model
           .incomingProperty()
-          .set(Optional.of(new ShareViewModel.Incoming("What was pasted", opened)));
+          .set(Optional.of(new Incoming("What was pasted", Optional.empty(), opened)));
     } catch (IOException e) {
       workspace.faults().tell("The text could not be pasted", e);
     }
   }
 
   private void openIncoming() {
-    boolean there = model.incomingProperty().get().flatMap(i -> i.opened().song()).isPresent();
-    if (there && file.isPresent()) {
-      songs.open(file.get());
+    Optional<Incoming> there =
+        model.incomingProperty().get().filter(i -> i.opened().song().isPresent());
+    if (there.isPresent() && file.isPresent()) {
+      songs.open(file.get(), there.get().part());
       model.incomingProperty().set(Optional.empty());
     }
   }

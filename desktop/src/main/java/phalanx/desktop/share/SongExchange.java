@@ -14,6 +14,6 @@ public interface SongExchange {
   /** Lets the player choose a file to look into; empty if they think better of it. */
   Optional<Path> chooseFile();
 
-  /** Opens a file; asks first if that would lose changes. */
-  void open(Path file);
+  /** Opens a file, its tune from one of its parts; asks first if that would lose changes. */
+  void open(Path file, Optional<String> part);
 }

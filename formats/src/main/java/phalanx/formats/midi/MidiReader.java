@@ -15,6 +15,7 @@ import phalanx.chart.ChordProposal;
 import phalanx.formats.FileProblem;
 import phalanx.formats.ReaderGuard;
 import phalanx.formats.SongReading;
+import phalanx.formats.TuneSources;
 import phalanx.formats.imported.ImportedBar;
 import phalanx.formats.imported.ImportedNote;
 import phalanx.formats.imported.ImportedSong;
@@ -26,7 +27,6 @@ import phalanx.song.ChordChange;
 import phalanx.song.Harmony;
 import phalanx.song.Song;
 import phalanx.song.SongBounds;
-import phalanx.text.Phrase;
 import phalanx.theory.Key;
 import phalanx.theory.Meter;
 import phalanx.theory.Pitch;
@@ -60,9 +60,9 @@ public final class MidiReader {
   /**
    * The same with a track chosen.
    *
-   * @param track its place among those with notes, from 0
+   * @param track its name among {@link SongReading#sources()}; any other is passed over
    */
-  public static SongReading read(byte[] bytes, Optional<Integer> track) {
+  public static SongReading read(byte[] bytes, Optional<String> track) {
     return ReaderGuard.guarded(
         "MIDI files",
         () -> new MidiReader().song(bytes, track),
@@ -73,7 +73,7 @@ public final class MidiReader {
     return new SongReading(Song.untitled(), List.of(new FileProblem(1, 1, words)));
   }
 
-  private SongReading song(byte[] bytes, Optional<Integer> chosen) {
+  private SongReading song(byte[] bytes, Optional<String> chosen) {
     Sequence sequence;
     try {
       sequence = MidiSystem.getSequence(new ByteArrayInputStream(bytes));
@@ -87,12 +87,20 @@ public final class MidiReader {
     if (tracks.voices().isEmpty()) {
       return refused("there are no notes in this file");
     }
+    List<String> names =
+        TuneSources.apart(tracks.voices().stream().map(MidiTracks.Voice::name).toList());
     MidiTracks.Voice tune =
         chosen
-            .filter(c -> c >= 0 && c < tracks.voices().size())
+            .map(names::indexOf)
+            .filter(at -> at >= 0)
             .map(tracks.voices()::get)
             .orElseGet(() -> likeliest(tracks.voices()));
-    told(tracks, tune);
+    Optional<TuneSources> sources =
+        Optional.of(new TuneSources(names, names.get(tracks.voices().indexOf(tune))))
+            .filter(s -> s.names().size() > 1);
+    sources
+        .flatMap(TuneSources::words)
+        .ifPresent(words -> remarks.add(new FileProblem(1, 1, words)));
     List<MidiTracks.Sound> all = new ArrayList<>();
     tracks.voices().forEach(v -> all.addAll(v.sounds()));
     int grid = grid(tune.sounds());
@@ -117,16 +125,7 @@ public final class MidiReader {
         Song.untitled().withTitle(Quoted.start(title, SongBounds.LONGEST_NAME)).withKey(key);
     TuneRange.Fitted fitted = TuneRange.of(ImportedSong.of(plain, bars));
     fitted.remark().ifPresent(remarks::add);
-    return new SongReading(fitted.song(), List.of(), remarks);
-  }
-
-  private void told(MidiTracks tracks, MidiTracks.Voice tune) {
-    if (tracks.voices().size() > 1) {
-      List<String> others = new ArrayList<>();
-      tracks.voices().stream().filter(v -> v != tune).forEach(v -> others.add(v.name()));
-      String words = "the tune is taken from “%s”; there are also: %s";
-      remarks.add(new FileProblem(1, 1, Phrase.of(words, tune.name(), String.join(", ", others))));
-    }
+    return new SongReading(fitted.song(), List.of(), remarks, sources);
   }
 
   /**

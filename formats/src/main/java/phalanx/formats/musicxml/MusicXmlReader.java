@@ -14,6 +14,7 @@ import org.audiveris.proxymusic.util.Marshalling;
 import phalanx.formats.FileProblem;
 import phalanx.formats.ReaderGuard;
 import phalanx.formats.SongReading;
+import phalanx.formats.TuneSources;
 import phalanx.formats.disk.DiskTrouble;
 import phalanx.formats.imported.GuitarPart;
 import phalanx.formats.imported.TuneRange;
@@ -60,13 +61,14 @@ public final class MusicXmlReader {
   /**
    * The same with the part chosen.
    *
-   * @param part its place among those that sound, from 0
+   * @param part the name of a part or voice in {@link SongReading#sources()}; any other is passed
+   *     over
    */
-  public static SongReading read(byte[] bytes, Optional<Integer> part) {
+  public static SongReading read(byte[] bytes, Optional<String> part) {
     return ReaderGuard.guarded("scores", () -> reading(bytes, part), MusicXmlReader::refused);
   }
 
-  private static SongReading reading(byte[] bytes, Optional<Integer> chosen) {
+  private static SongReading reading(byte[] bytes, Optional<String> chosen) {
     try {
       ScoreFile file = ScoreFile.of(bytes);
       if (file.fault().isPresent()) {
@@ -80,9 +82,9 @@ public final class MusicXmlReader {
       }
       TunePart parts = new TunePart(score);
       return chosen
-          .flatMap(parts::at)
-          .or(parts::likeliest)
-          .map(p -> new MusicXmlReader(file, score, p).song(parts))
+          .flatMap(parts::called)
+          .or(() -> parts.likeliest().map(p -> new TunePart.Chosen(p, Optional.empty())))
+          .map(c -> new MusicXmlReader(file, score, c.part()).song(parts, c.voice()))
           .orElseGet(() -> refused(new FileProblem(1, 1, "there are no notes in this score")));
     } catch (IOException e) {
       return refused(new FileProblem(1, 1, DiskTrouble.reading(e)));
@@ -109,26 +111,21 @@ public final class MusicXmlReader {
         .orElse(part);
   }
 
-  private SongReading song(TunePart parts) {
+  private SongReading song(TunePart parts, Optional<String> voice) {
     List<MeasureFrame> frames = part.getMeasure().stream().map(MeasureFrame::of).toList();
     List<MeasureReader.Content> contents = contents(part, guitar.semitones());
     ScorePartwise.Part chorded = chorded();
     int sounds = GuitarXml.of(chorded).semitones();
     List<MeasureReader.Content> chords = chorded == part ? contents : contents(chorded, sounds);
     int first = measuresBefore();
-    if (parts.names().size() > 1) {
-      List<String> others = new ArrayList<>(parts.names());
-      others.remove(TunePart.name(part));
-      String words = "the tune is taken from “%s”; there are also: %s";
-      remarks.add(
-          new FileProblem(
-              file.line(first),
-              1,
-              Phrase.of(words, TunePart.name(part), String.join(", ", others))));
-    }
     ScoreBars bars = new ScoreBars(frames, m -> file.line(first + m), remarks);
-    Optional<GuitarScore> places = places(contents, frames);
-    UpperVoice upper = UpperVoice.of(contents);
+    UpperVoice upper = UpperVoice.of(contents, voice);
+    Optional<TuneSources> sources = sources(parts, upper, voice);
+    sources
+        .flatMap(TuneSources::words)
+        .ifPresent(words -> remarks.add(new FileProblem(file.line(first), 1, words)));
+    // A voice that is chosen is a tune, whatever else the part says.
+    Optional<GuitarScore> places = upper.isChosen() ? Optional.empty() : places(contents, frames);
     if (places.isEmpty()) {
       upper.doubt().ifPresent(words -> remarks.add(new FileProblem(file.line(first), 1, words)));
     }
@@ -164,11 +161,25 @@ public final class MusicXmlReader {
     whole = whole.withWords(new Lyrics(List.of(), ScoreWords.of(part, whole)));
     Song counted = guitar.counted(whole);
     if (places.isPresent()) {
-      return new SongReading(placed(places.get(), counted, first), List.of(), remarks);
+      return new SongReading(placed(places.get(), counted, first), List.of(), remarks, sources);
     }
     TuneRange.Fitted fitted = TuneRange.of(counted);
     fitted.remark().ifPresent(remarks::add);
-    return new SongReading(fitted.song(), List.of(), remarks);
+    return new SongReading(fitted.song(), List.of(), remarks, sources);
+  }
+
+  /** The parts of the score, behind this one its voices; empty where there is but one. */
+  private Optional<TuneSources> sources(TunePart parts, UpperVoice upper, Optional<String> voice) {
+    String own = parts.nameOf(part);
+    List<String> names = new ArrayList<>();
+    for (String name : parts.names()) {
+      names.add(name);
+      if (name.equals(own) && upper.voices().size() > 1) {
+        upper.voices().forEach(v -> names.add(TuneSources.voice(name, v)));
+      }
+    }
+    String taken = upper.isChosen() ? TuneSources.voice(own, voice.orElseThrow()) : own;
+    return names.size() > 1 ? Optional.of(new TuneSources(names, taken)) : Optional.empty();
   }
 
   /** Chords of a part that is written in another key than the tune’s. */

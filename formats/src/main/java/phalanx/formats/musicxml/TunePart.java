@@ -11,6 +11,7 @@ import org.audiveris.proxymusic.Harmony;
 import org.audiveris.proxymusic.Note;
 import org.audiveris.proxymusic.ScorePart;
 import org.audiveris.proxymusic.ScorePartwise;
+import phalanx.formats.TuneSources;
 
 /**
  * Which part of a score carries the tune: one that says so by its name or has the chord symbols,
@@ -104,7 +105,7 @@ final class TunePart {
   }
 
   /** What a part is called. */
-  static String name(ScorePartwise.Part part) {
+  private static String name(ScorePartwise.Part part) {
     if (part.getId() instanceof ScorePart listed
         && listed.getPartName() != null
         && listed.getPartName().getValue() != null
@@ -124,13 +125,33 @@ final class TunePart {
         .or(() -> score.getPart().stream().filter(p -> !p.getMeasure().isEmpty()).findFirst());
   }
 
-  /** The names of all parts that sound, in the order of the score. */
+  /** The names of all parts that sound, each once, in the order of the score. */
   List<String> names() {
-    return scores.keySet().stream().map(TunePart::name).toList();
+    return TuneSources.apart(scores.keySet().stream().map(TunePart::name).toList());
   }
 
-  /** The part at a place among those that sound. */
-  Optional<ScorePartwise.Part> at(int place) {
-    return scores.keySet().stream().skip(Math.max(0, place)).findFirst();
+  /** What this list calls a part. */
+  String nameOf(ScorePartwise.Part part) {
+    int at = List.copyOf(scores.keySet()).indexOf(part);
+    return at < 0 ? name(part) : names().get(at);
+  }
+
+  /** A part and one of its voices, if that is named too. */
+  record Chosen(ScorePartwise.Part part, Optional<String> voice) {}
+
+  /** What a name stands for: a part, or a voice of one, as {@link TuneSources#voice} puts it. */
+  Optional<Chosen> called(String name) {
+    List<String> names = names();
+    for (int p = 0; p < names.size(); p++) {
+      ScorePartwise.Part part = List.copyOf(scores.keySet()).get(p);
+      if (name.equals(names.get(p))) {
+        return Optional.of(new Chosen(part, Optional.empty()));
+      }
+      String front = TuneSources.voice(names.get(p), "");
+      if (name.startsWith(front) && !names.contains(name)) {
+        return Optional.of(new Chosen(part, Optional.of(name.substring(front.length()))));
+      }
+    }
+    return Optional.empty();
   }
 }

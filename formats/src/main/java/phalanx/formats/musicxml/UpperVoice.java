@@ -21,27 +21,53 @@ final class UpperVoice {
   private static final double SHARED = 0.4;
 
   /** A voice as it is told apart from others; the staff counts only where names come twice. */
-  private record Key(int staff, String name) {}
+  private record Key(int staff, String name) {
+
+    private String words(boolean byStaff) {
+      return byStaff ? Phrase.of("staff %d, voice %s", staff, name) : Phrase.of("voice %s", name);
+    }
+  }
 
   private final boolean byStaff;
   private final Map<Key, Long> highest = new LinkedHashMap<>();
+  private final Map<String, Key> voices = new TreeMap<>();
+  private final Optional<Key> own;
   private final Optional<Key> upper;
 
-  private UpperVoice(List<MeasureReader.Content> measures) {
+  private UpperVoice(List<MeasureReader.Content> measures, Optional<String> chosen) {
     byStaff = measures.stream().anyMatch(UpperVoice::hasOneNameTwice);
     for (MeasureReader.Content measure : measures) {
       Map<Key, TreeMap<Integer, ScoreNote>> lines = lines(measure);
+      lines.keySet().forEach(k -> voices.put(k.words(byStaff), k));
       top(lines).ifPresent(k -> highest.merge(k, time(lines.get(k)), Long::sum));
     }
-    upper =
-        highest.entrySet().stream()
-            .max(Map.Entry.<Key, Long>comparingByValue().thenComparing(e -> -e.getKey().staff()))
-            .map(Map.Entry::getKey);
+    own = chosen.map(voices::get);
+    upper = own.or(this::highest);
   }
 
-  /** The upper voice of a part. */
-  static UpperVoice of(List<MeasureReader.Content> measures) {
-    return new UpperVoice(measures);
+  private Optional<Key> highest() {
+    return highest.entrySet().stream()
+        .max(Map.Entry.<Key, Long>comparingByValue().thenComparing(e -> -e.getKey().staff()))
+        .map(Map.Entry::getKey);
+  }
+
+  /**
+   * The upper voice of a part.
+   *
+   * @param chosen another of its voices, as {@link #voices()} calls it
+   */
+  static UpperVoice of(List<MeasureReader.Content> measures, Optional<String> chosen) {
+    return new UpperVoice(measures, chosen);
+  }
+
+  /** The names of the part’s voices, in order. */
+  List<String> voices() {
+    return List.copyOf(voices.keySet());
+  }
+
+  /** Whether the player chose the voice. */
+  boolean isChosen() {
+    return own.isPresent();
   }
 
   /** Whether a name is used on two staves at once, so that it is two voices. */
@@ -106,14 +132,15 @@ final class UpperVoice {
   List<ScoreNote> in(MeasureReader.Content measure) {
     Set<Key> there = new HashSet<>();
     measure.notes().forEach(n -> there.add(key(n)));
-    Optional<Key> mine = upper.filter(there::contains).or(() -> top(lines(measure)));
+    Optional<Key> mine =
+        own.isPresent() ? own : upper.filter(there::contains).or(() -> top(lines(measure)));
     return measure.notes().stream().filter(n -> mine.equals(Optional.of(key(n)))).toList();
   }
 
   /** Says which voice was taken where another lies as high for much of the time. */
   Optional<String> doubt() {
     List<Long> times = highest.values().stream().sorted(Comparator.reverseOrder()).toList();
-    boolean shared = times.size() > 1 && times.get(1) > SHARED * times.get(0);
+    boolean shared = own.isEmpty() && times.size() > 1 && times.get(1) > SHARED * times.get(0);
     String words = "two voices take turns to be the highest: the tune is the one called %s";
     return upper.filter(k -> shared).map(k -> Phrase.of(words, k.name()));
   }

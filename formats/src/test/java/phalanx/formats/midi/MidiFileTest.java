@@ -7,6 +7,7 @@ import java.io.ByteArrayOutputStream;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javax.sound.midi.MetaMessage;
 import javax.sound.midi.MidiEvent;
 import javax.sound.midi.MidiSystem;
@@ -18,8 +19,11 @@ import phalanx.arrangement.Arrangement;
 import phalanx.formats.FileProblem;
 import phalanx.formats.SongFiles;
 import phalanx.formats.SongReading;
+import phalanx.melody.BarTune;
+import phalanx.melody.TuneWriter;
 import phalanx.planning.Arranger;
 import phalanx.song.Song;
+import phalanx.theory.Meter;
 
 /** Against the JDK's own reader of Standard MIDI Files. */
 class MidiFileTest {
@@ -100,6 +104,10 @@ class MidiFileTest {
         .extracting(FileProblem::message)
         .anyMatch(m -> m.contains("“Melody”"))
         .anyMatch(m -> m.contains("grid"));
+    assertThat(reading.sources().orElseThrow().names()).containsExactly("Strings", "Melody");
+    Song other = MidiReader.read(out.toByteArray(), Optional.of("Strings")).song();
+    BarTune second = other.tune().at(other.chart().bars().get(1).id(), other.chart());
+    assertThat(TuneWriter.write(second, Meter.FOUR_FOUR)).isEqualTo("c4");
   }
 
   @Test
