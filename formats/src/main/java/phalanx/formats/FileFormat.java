@@ -93,17 +93,17 @@ public enum FileFormat {
   SVG(
       "SVG drawing",
       List.of(".svg"),
-      "the first page as a drawing",
-      "the other pages",
+      "the pages as one drawing, each below the one before",
+      "sound and what can be edited",
       none(),
-      Optional.of((a, o) -> PageFiles.svg(Engraver.engrave(a, o), 1))),
+      Optional.of((a, o) -> PageFiles.svg(Engraver.engrave(a, o)))),
   PNG(
       "PNG picture",
       List.of(".png"),
-      "the first page as a picture",
-      "the other pages",
+      "the pages as one picture, each below the one before",
+      "sound and what can be edited",
       none(),
-      Optional.of((a, o) -> PageFiles.png(Engraver.engrave(a, o), 1))),
+      Optional.of((a, o) -> PageFiles.png(Engraver.engrave(a, o)))),
   TABLE(
       "Table (CSV)",
       List.of(".csv"),

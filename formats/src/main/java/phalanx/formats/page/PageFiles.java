@@ -34,6 +34,9 @@ public final class PageFiles {
   /** Dots an inch of a picture: enough for a screen, half of what a printer has. */
   public static final int DPI = 150;
 
+  /** So many a picture has at most, about 40 pages at full size. */
+  static final int MOST_PIXELS = 90_000_000;
+
   private static final double POINTS_AN_INCH = 72;
   private static final String SVG = "http://www.w3.org/2000/svg";
 
@@ -80,24 +83,18 @@ public final class PageFiles {
     }
   }
 
-  /**
-   * A page as SVG, with the fonts it is set in.
-   *
-   * @param number which, from 1
-   * @throws IndexOutOfBoundsException if there is no such page
-   */
-  public static byte[] svg(EngravedSheet sheet, int number) {
-    Page page = sheet.pages().get(number - 1);
+  /** All pages as one SVG, each below the one before, with the fonts they are set in. */
+  public static byte[] svg(EngravedSheet sheet) {
     Document document = emptySvg();
     SVGGeneratorContext context = SVGGeneratorContext.createDefault(document);
     context.setComment(null);
     context.setEmbeddedFontsOn(false);
     SVGGraphics2D graphics = new SVGGraphics2D(context, false);
-    new Graphics2DPainter(graphics).paint(page);
+    stack(sheet, graphics);
     Element root = graphics.getRoot();
-    root.setAttribute("width", page.width() + "pt");
-    root.setAttribute("height", page.height() + "pt");
-    root.setAttribute("viewBox", "0 0 " + page.width() + " " + page.height());
+    root.setAttribute("width", width(sheet) + "pt");
+    root.setAttribute("height", height(sheet) + "pt");
+    root.setAttribute("viewBox", "0 0 " + width(sheet) + " " + height(sheet));
     Element style = document.createElementNS(SVG, "style");
     style.setTextContent(faces());
     root.insertBefore(style, root.getFirstChild());
@@ -146,35 +143,49 @@ public final class PageFiles {
     return css.toString();
   }
 
+  private static double width(EngravedSheet sheet) {
+    return sheet.pages().stream().mapToDouble(Page::width).max().orElse(1);
+  }
+
+  private static double height(EngravedSheet sheet) {
+    return sheet.pages().stream().mapToDouble(Page::height).sum();
+  }
+
+  private static void stack(EngravedSheet sheet, Graphics2D graphics) {
+    for (Page page : sheet.pages()) {
+      new Graphics2DPainter(graphics).paint(page);
+      graphics.translate(0, page.height());
+    }
+  }
+
   /**
-   * A page as a picture on white.
-   *
-   * @param number which, from 1
-   * @throws IndexOutOfBoundsException if there is no such page
+   * All pages as one picture on white, each below the one before; of {@link #DPI}, or of fewer
+   * where there would be more than {@link #MOST_PIXELS}.
    */
-  public static byte[] png(EngravedSheet sheet, int number) {
+  public static byte[] png(EngravedSheet sheet) {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     try {
       ImageIO.setUseCache(false);
-      ImageIO.write(picture(sheet.pages().get(number - 1)), "png", out);
+      ImageIO.write(picture(sheet), "png", out);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
     return out.toByteArray();
   }
 
-  private static BufferedImage picture(Page page) {
-    double scale = DPI / POINTS_AN_INCH;
+  private static BufferedImage picture(EngravedSheet sheet) {
+    double area = width(sheet) * height(sheet);
+    double scale = Math.min(DPI / POINTS_AN_INCH, Math.sqrt(MOST_PIXELS / area));
     BufferedImage image =
         new BufferedImage(
-            (int) Math.ceil(page.width() * scale),
-            (int) Math.ceil(page.height() * scale),
-            BufferedImage.TYPE_INT_RGB);
+            (int) Math.ceil(width(sheet) * scale),
+            (int) Math.ceil(height(sheet) * scale),
+            BufferedImage.TYPE_BYTE_GRAY);
     Graphics2D graphics = image.createGraphics();
     graphics.setPaint(Color.WHITE);
     graphics.fillRect(0, 0, image.getWidth(), image.getHeight());
     graphics.scale(scale, scale);
-    new Graphics2DPainter(graphics).paint(page);
+    stack(sheet, graphics);
     graphics.dispose();
     return image;
   }

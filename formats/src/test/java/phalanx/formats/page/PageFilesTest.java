@@ -75,27 +75,32 @@ class PageFilesTest {
   @Test
   void aPictureHasThePaperAtItsDots() throws Exception {
     EngravedSheet sheet = Engraver.engrave(demo("harbour-lamp"), SheetOptions.USUAL);
-    var image = ImageIO.read(new ByteArrayInputStream(PageFiles.png(sheet, 1)));
+    var image = ImageIO.read(new ByteArrayInputStream(PageFiles.png(sheet)));
     // A4 is 210 mm wide (ISO 216).
     assertThat(image.getWidth()).isEqualTo((int) Math.ceil(210 / 25.4 * PageFiles.DPI));
+    assertThat(image.getHeight())
+        .isEqualTo((int) Math.ceil(297 / 25.4 * sheet.pages().size() * PageFiles.DPI));
     int dark = 0;
     for (int x = 0; x < image.getWidth(); x += 2) {
       for (int y = 0; y < image.getHeight(); y += 2) {
         dark += (image.getRGB(x, y) & 0xFF) < 80 ? 1 : 0;
       }
     }
-    assertThat(dark).isBetween(2_000, 200_000);
+    assertThat(dark).isBetween(2_000 * sheet.pages().size(), 200_000 * sheet.pages().size());
   }
 
   @Test
   void aDrawingIsXmlWithItsWords() throws Exception {
     EngravedSheet sheet = Engraver.engrave(demo("harbour-lamp"), SheetOptions.USUAL);
-    byte[] svg = PageFiles.svg(sheet, 1);
+    byte[] svg = PageFiles.svg(sheet);
     var document =
         DocumentBuilderFactory.newInstance()
             .newDocumentBuilder()
             .parse(new ByteArrayInputStream(svg));
     assertThat(document.getDocumentElement().getNodeName()).isEqualTo("svg");
     assertThat(new String(svg, StandardCharsets.UTF_8)).contains(">Harbour Lamp<");
+    // The last page too: its foot says which it is.
+    assertThat(new String(svg, StandardCharsets.UTF_8))
+        .contains(">" + sheet.pages().size() + " / " + sheet.pages().size() + "<");
   }
 }
