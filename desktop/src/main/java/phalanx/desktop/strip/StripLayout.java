@@ -13,13 +13,14 @@ import phalanx.instrument.Finger;
 import phalanx.instrument.Tuning;
 import phalanx.performance.Performance;
 import phalanx.performance.Sounded;
+import phalanx.song.Lyrics;
 import phalanx.song.Section;
 import phalanx.song.Timeline.PlayedBar;
 
 /**
  * Where everything of the two-hand strip is, in pixels from the top left of the whole strip. Pure
  * geometry: systems of bars below each other, and inside a system, from top to bottom, chord names,
- * a lane a fretting finger, six strings, the picking letters, the count.
+ * a lane a fretting finger, six strings, the picking letters, the count, the words of the song.
  */
 public final class StripLayout {
 
@@ -48,6 +49,7 @@ public final class StripLayout {
   private static final double THUMB_ROW = 17;
   private static final double HITS_ROW = 18;
   private static final double COUNT_ROW = 36;
+  private static final double WORDS_ROW = 20;
   private static final double BOTTOM = 48;
 
   private final Performance performance;
@@ -55,6 +57,7 @@ public final class StripLayout {
   private final double barWidth;
   private final List<Finger> lanes;
   private final boolean hits;
+  private final List<Lyrics.Line> words;
   private final List<StripSystem> systems = new ArrayList<>();
   private final Map<StripSystem, List<Hold>> holds = new HashMap<>();
   private final Map<StripSystem, List<Sounded>> tails = new HashMap<>();
@@ -98,6 +101,7 @@ public final class StripLayout {
     int perSystem = (int) Math.max(1, (width - LEFT) / (BAR * zoom));
     barWidth = Math.max(120, (width - LEFT) / perSystem);
     hits = arrangement.gestures().stream().anyMatch(Gesture.Hit.class::isInstance);
+    words = arrangement.song().words().played(arrangement.timeline());
     boolean thumb = arrangement.holds().stream().anyMatch(h -> h.finger() == Finger.THUMB);
     lanes =
         thumb
@@ -172,7 +176,7 @@ public final class StripLayout {
   }
 
   double systemHeight() {
-    return countY() + BOTTOM - COUNT_ROW;
+    return countY() + (words.isEmpty() ? 0 : WORDS_ROW) + BOTTOM - COUNT_ROW;
   }
 
   double barWidth() {
@@ -214,6 +218,23 @@ public final class StripLayout {
 
   double countY() {
     return lettersY() + COUNT_ROW + (hits ? HITS_ROW : 0);
+  }
+
+  /** Base line of the words. */
+  double wordsY() {
+    return countY() + WORDS_ROW;
+  }
+
+  /** The words that begin in a system. */
+  List<Lyrics.Line> words(StripSystem system) {
+    return words.stream()
+        .filter(w -> w.tick() >= system.startTick() && w.tick() < system.endTick())
+        .toList();
+  }
+
+  /** Whether the song has words. */
+  boolean hasWords() {
+    return !words.isEmpty();
   }
 
   /** What is laid out. */

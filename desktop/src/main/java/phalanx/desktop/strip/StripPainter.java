@@ -15,6 +15,7 @@ import phalanx.instrument.Finger;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
 import phalanx.song.Harmony;
+import phalanx.song.Lyrics;
 import phalanx.song.TempoMark;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.theory.Meter;
@@ -25,6 +26,11 @@ final class StripPainter {
 
   static final double RING = 7.4;
   private static final double HOLD = 16;
+
+  /** Size of the words, and the least that is still read, px. */
+  private static final double WORDS = 13;
+
+  private static final double LEAST_WORDS = 10;
 
   private final GraphicsContext gc;
   private final Palette palette;
@@ -156,6 +162,27 @@ final class StripPainter {
       ink.left("hits", 7, layout.hitsY(), TypeFace.plain(10), "muted");
     }
     ink.left("count", 7, layout.countY(), TypeFace.plain(10), "muted");
+    if (layout.hasWords()) {
+      ink.left("words", 7, layout.wordsY(), TypeFace.plain(10), "muted");
+      layout.words(system).forEach(w -> paintWords(system, w, right));
+    }
+  }
+
+  /** Words from where they begin, no further than the next; smaller where there is little room. */
+  private void paintWords(StripSystem system, Lyrics.Line words, double edge) {
+    double x = layout.x(system, words.tick()) - 6;
+    boolean ends = words.endTick() < system.endTick();
+    double room = (ends ? layout.x(system, words.endTick()) - 12 : edge) - x;
+    String text = words.text();
+    double size = WORDS;
+    while (size > LEAST_WORDS && Lettering.width(text, TypeFace.plain(size)) > room) {
+      size -= 0.5;
+    }
+    Font font = TypeFace.plain(size);
+    while (text.length() > 2 && Lettering.width(text, font) > room) {
+      text = text.substring(0, text.length() - 2).strip() + "…";
+    }
+    ink.left(text, x, layout.wordsY(), font, "text");
   }
 
   private void paintBarLine(StripSystem system, PlayedBar bar) {

@@ -8,6 +8,10 @@ import org.junit.jupiter.params.provider.ValueSource;
 import phalanx.arrangement.Arrangement;
 import phalanx.desktop.Demo;
 import phalanx.performance.Performance;
+import phalanx.planning.Arranger;
+import phalanx.song.BarLyrics;
+import phalanx.song.Lyrics;
+import phalanx.song.Song;
 
 class StripLayoutTest {
 
@@ -43,6 +47,22 @@ class StripLayoutTest {
     assertThat(layout.stringY(5)).isGreaterThan(layout.laneY(layout.lanes().get(3)));
     assertThat(layout.lettersY()).isLessThan(layout.thumbY());
     assertThat(layout.thumbY()).isLessThan(layout.countY());
+  }
+
+  @Test
+  void wordsStandBelowTheCountOfTheirBar() {
+    Song song = DEMO.song();
+    int second = song.chart().bars().get(1).id();
+    Song sung = song.withWords(Lyrics.NONE.with(second, BarLyrics.of("where the lamp is lit")));
+    StripLayout layout =
+        new StripLayout(Performance.of(new Arranger().arrange(sung)), 820, 1);
+    StripLayout.StripSystem system = layout.systems().get(0);
+    Lyrics.Line line = layout.words(system).get(0);
+    assertThat(line.text()).isEqualTo("where the lamp is lit");
+    assertThat(layout.x(system, line.tick())).isGreaterThan(layout.barX(system, system.bars().get(1)));
+    assertThat(layout.wordsY()).isBetween(layout.countY() + 12, layout.systemHeight() - 4);
+    assertThat(layout.systemHeight())
+        .isGreaterThan(new StripLayout(Performance.of(DEMO), 820, 1).systemHeight());
   }
 
   @Test

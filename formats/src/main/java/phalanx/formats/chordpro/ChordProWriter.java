@@ -214,13 +214,17 @@ public final class ChordProWriter {
   private String words(Bar bar, int verse) {
     List<List<BarLyrics.Piece>> verses = song.words().at(bar.id()).verses();
     TreeMap<Integer, StringBuilder> at = new TreeMap<>();
+    // A chord that goes on is named again, so that the words of its second bar stay there.
+    at.put(0, new StringBuilder("[" + sounding + "]"));
     for (ChordChange change : song.chart().changes(bar)) {
-      String label = change.harmony().sounding().map(Chord::ascii).orElse(change.harmony().label());
-      at.computeIfAbsent(change.tick(), t -> new StringBuilder()).append("[" + label + "]");
+      sounding = change.harmony().sounding().map(Chord::ascii).orElse(change.harmony().label());
+      at.put(change.tick(), new StringBuilder("[" + sounding + "]"));
     }
     for (BarLyrics.Piece piece :
         verse < verses.size() ? verses.get(verse) : List.<BarLyrics.Piece>of()) {
-      at.computeIfAbsent(piece.tick(), t -> new StringBuilder()).append(piece.text()).append(' ');
+      // The chord stands within a word that it parts.
+      String gap = piece.text().endsWith("-") ? "" : " ";
+      at.computeIfAbsent(piece.tick(), t -> new StringBuilder()).append(piece.text() + gap);
     }
     return String.join("", at.values());
   }

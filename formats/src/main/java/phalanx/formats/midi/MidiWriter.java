@@ -7,7 +7,6 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import javax.sound.midi.InvalidMidiDataException;
@@ -26,8 +25,8 @@ import phalanx.instrument.Guitar;
 import phalanx.performance.Performance;
 import phalanx.performance.Sounded;
 import phalanx.picking.Force;
-import phalanx.song.BarLyrics;
 import phalanx.song.Harmony;
+import phalanx.song.Lyrics;
 import phalanx.song.Song;
 import phalanx.song.Swing;
 import phalanx.song.Timeline.PlayedBar;
@@ -154,17 +153,8 @@ public final class MidiWriter {
         text(track, TEXT, label(last), slot.played().tick());
       }
     }
-    Map<Integer, Integer> pass = new HashMap<>();
-    for (PlayedBar bar : arrangement.timeline().bars()) {
-      List<List<BarLyrics.Piece>> verses = song.words().at(bar.written()).verses();
-      int verse = pass.merge(bar.written(), 1, Integer::sum) - 1;
-      if (!verses.isEmpty()) {
-        for (BarLyrics.Piece piece : verses.get(Math.min(verse, verses.size() - 1))) {
-          if (piece.tick() < bar.lengthTicks()) {
-            text(track, LYRIC, piece.text() + " ", bar.startTick() + piece.tick());
-          }
-        }
-      }
+    for (Lyrics.Line line : song.words().played(arrangement.timeline())) {
+      text(track, LYRIC, line.text() + " ", line.tick());
     }
   }
 

@@ -2,7 +2,9 @@ package phalanx.formats.text;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import phalanx.formats.imported.ImportedBar;
 import phalanx.song.BarLyrics;
@@ -22,6 +24,10 @@ final class BarProposal {
 
   private static final double SHARED = 0.62;
   private static final double LONG = 0.9;
+
+  /** The last chord of a line often rings on where nothing is sung. */
+  private static final double LAST_LONG = 0.25;
+
   private static final double OFF = 0.3;
   private static final double CLOSE = 0.55;
 
@@ -36,7 +42,13 @@ final class BarProposal {
   private static final double OTHER_LINE = 0.7;
   private static final int MOST_BARS = 16;
 
+  /** The lines of a song are mostly of one length. */
+  private static final double ALIKE = 0.25;
+
   private final double bar;
+
+  /** How many bars most lines have; 0 while that is not known. */
+  private int usual;
 
   /** Learns from all lines of a song how many signs a bar has. */
   BarProposal(List<ChordedLine> lines) {
@@ -51,6 +63,23 @@ final class BarProposal {
     gaps.removeIf(g -> g < 3);
     gaps.sort(null);
     bar = gaps.size() < 3 ? USUAL : Math.max(6, gaps.get(gaps.size() / 2));
+    Map<Integer, Integer> lengths = new HashMap<>();
+    for (ChordedLine line : lines) {
+      if (line.isSung() && line.chords().size() > 1) {
+        lengths.merge(bars(halves(line)), 1, Integer::sum);
+      }
+    }
+    int all = lengths.values().stream().mapToInt(n -> n).sum();
+    usual =
+        lengths.entrySet().stream()
+            .filter(e -> e.getValue() > 1 && 2 * e.getValue() >= all)
+            .map(Map.Entry::getKey)
+            .findFirst()
+            .orElse(0);
+  }
+
+  private static int bars(List<Integer> halves) {
+    return (halves.stream().mapToInt(h -> h).sum() + 1) / 2;
   }
 
   /** How the chords of a line fall into bars: each number is how many halves of a bar it lasts. */
@@ -77,7 +106,9 @@ final class BarProposal {
         }
         take(best, step, c, bars, 1, 1, alone(gaps[c], 1), 1);
         if (bars + 2 <= MOST_BARS) {
-          take(best, step, c, bars, 1, 2, LONG + alone(gaps[c], 2), 2);
+          boolean last = n > 1 && c == n - 1;
+          double held = last ? LAST_LONG : LONG + alone(gaps[c], 2);
+          take(best, step, c, bars, 1, 2, held, 2);
         }
         if (c + 1 < n) {
           take(best, step, c, bars, 2, 1, pair(gaps[c], gaps[c + 1]), 3);
@@ -111,11 +142,11 @@ final class BarProposal {
     return Math.log(x) / Math.log(2);
   }
 
-  private static List<Integer> traced(double[][] best, int[][] step, int n) {
+  private List<Integer> traced(double[][] best, int[][] step, int n) {
     int bars = 1;
     double cheapest = Double.POSITIVE_INFINITY;
     for (int b = 1; b <= MOST_BARS; b++) {
-      double line = b <= LINE.length ? LINE[b - 1] : OTHER_LINE;
+      double line = (b <= LINE.length ? LINE[b - 1] : OTHER_LINE) - (b == usual ? ALIKE : 0);
       if (best[n][b] + line < cheapest) {
         cheapest = best[n][b] + line;
         bars = b;

@@ -140,7 +140,7 @@ public final class ChartTextReader {
       boolean sung =
           at + 1 < lines.size() && !lines.get(at + 1).isBlank() && isWords(lines.get(at + 1));
       String words = sung ? lines.get(at + 1) : "";
-      parts.line(new ChordedLine(chords.get(), words));
+      parts.line(ChordedLine.above(chords.get(), words));
       proposed = true;
       return at + (sung ? 2 : 1);
     }

@@ -36,7 +36,10 @@ public record ChordedLine(List<At> chords, String words) {
     return Quoted.start(words.substring(0, to).strip(), SongBounds.LONGEST_LINE);
   }
 
-  /** The words from one chord to the next; with the first those before it as well. */
+  /**
+   * The words from one chord to the next; with the first those before it as well. A word that a
+   * chord parts has a hyphen there, as under notes.
+   */
   public List<String> pieces() {
     List<String> pieces = new ArrayList<>();
     for (int c = 0; c < chords.size(); c++) {
@@ -45,10 +48,37 @@ public record ChordedLine(List<At> chords, String words) {
           c + 1 < chords.size()
               ? Math.min(words.length(), chords.get(c + 1).place())
               : words.length();
-      pieces.add(
-          Quoted.start(words.substring(Math.min(from, to), to).strip(), SongBounds.LONGEST_LINE));
+      String piece = words.substring(Math.min(from, to), to).strip();
+      pieces.add(Quoted.start(piece, SongBounds.LONGEST_LINE) + (parts(to) ? "-" : ""));
     }
     return pieces;
+  }
+
+  private boolean parts(int place) {
+    return place > 0
+        && place < words.length()
+        && Character.isLetter(words.charAt(place - 1))
+        && Character.isLetter(words.charAt(place));
+  }
+
+  /**
+   * Chords that stand above their words, which are rarely placed to the sign: one above the second
+   * or the last letter of a word belongs to that word or to the next.
+   */
+  static ChordedLine above(List<At> chords, String words) {
+    List<At> moved = new ArrayList<>();
+    for (At at : chords) {
+      int place = at.place();
+      ChordedLine line = new ChordedLine(List.of(), words);
+      if (line.parts(place) && !line.parts(place - 1)) {
+        place--;
+      } else if (line.parts(place) && !line.parts(place + 1) && place + 2 < words.length()) {
+        place += 2;
+      }
+      boolean later = moved.isEmpty() || place > moved.get(moved.size() - 1).place();
+      moved.add(later ? new At(place, at.harmony()) : at);
+    }
+    return new ChordedLine(moved, words);
   }
 
   /** How many signs each chord has to itself. */

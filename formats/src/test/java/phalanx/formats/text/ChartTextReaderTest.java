@@ -7,9 +7,12 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import phalanx.arrangement.Arrangement;
 import phalanx.formats.FileProblem;
 import phalanx.formats.SongReading;
 import phalanx.formats.chordpro.ChordProReader;
+import phalanx.formats.chordpro.ChordProWriter;
+import phalanx.planning.Arranger;
 import phalanx.song.Section;
 import phalanx.song.Song;
 
@@ -78,6 +81,42 @@ class ChartTextReaderTest {
             + "[G]one [C]eye [G]open until the [D7]morning\n";
     Song read = ChordProReader.read(song).song();
     assertThat(chart(read)).startsWith("G | C | Em | D |").contains("G C");
+  }
+
+  /** A line of three chords beside lines of four bars ends on a chord of two (judged by ear). */
+  @Test
+  void linesOfASongAreOfOneLengthAndPartedWordsHaveAHyphen() {
+    Song read =
+        ChordProReader.read(
+                "{title: Quay}\n[G]Down to the [C]quay where the [G]lanterns burn\n"
+                    + "[Em]Tide going [C]out and the [D]tide will re[G]turn\n")
+            .song();
+    assertThat(chart(read)).isEqualTo("G | C | G |  | Em | C | D | G");
+    assertThat(words(read))
+        .containsExactly(
+            "Down to the",
+            "quay where the",
+            "lanterns",
+            "burn",
+            "Tide going",
+            "out and the",
+            "tide will re-",
+            "turn");
+    Arrangement plan = new Arranger().arrange(read);
+    assertThat(words(ChordProReader.read(ChordProWriter.write(plan)).song()))
+        .isEqualTo(words(read));
+  }
+
+  /** A chord over the second or the last letter is meant for a word’s beginning (practice). */
+  @Test
+  void chordsAboveWordsNeedNotStandToTheLetter() {
+    Song read =
+        ChartTextReader.read(
+                "Quay\nKey: G\n\n"
+                    + " G              C         D\n"
+                    + "Down where the boats are sleeping\n")
+            .song();
+    assertThat(words(read)).startsWith("Down where the", "boats are", "sleeping");
   }
 
   /**
