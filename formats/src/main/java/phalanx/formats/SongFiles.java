@@ -135,7 +135,7 @@ public final class SongFiles {
     return opened(AbcReader.read(bytes));
   }
 
-  /** A tablature where six lines of it stand together, else chords and words. */
+  /** A tablature where lines of one stand together, else chords and words. */
   static Opened plainText(byte[] bytes) {
     String utf8 = new String(bytes, StandardCharsets.UTF_8);
     // What is pasted from anywhere is not always UTF-8.

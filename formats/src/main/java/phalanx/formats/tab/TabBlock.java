@@ -41,6 +41,7 @@ final class TabBlock {
   private final List<List<FrettedNote>> notes = new ArrayList<>();
   private final List<Strange> strange = new ArrayList<>();
   private final TreeMap<Integer, String> counts = new TreeMap<>();
+  private int lead = 1;
   private final TreeMap<Integer, Harmony> chords = new TreeMap<>();
   private final TreeMap<Integer, String> letters = new TreeMap<>();
   private final List<int[]> muted = new ArrayList<>();
@@ -251,6 +252,7 @@ final class TabBlock {
     if (open) {
       lines.add(ruler.length());
     }
+    lead = lead(ruler, lines, figures);
     for (int b = 0; b + 1 < lines.size(); b++) {
       int left = lines.get(b);
       int right = lines.get(b + 1);
@@ -262,6 +264,22 @@ final class TabBlock {
 
   private static long lines(String line) {
     return line.chars().filter(c -> c == '|').count();
+  }
+
+  /** How far behind its line the earliest bar of the system begins, repeat signs aside. */
+  private static int lead(String ruler, List<Integer> lines, List<Figure> figures) {
+    int lead = Integer.MAX_VALUE;
+    for (int b = 0; b + 1 < lines.size(); b++) {
+      int left = lines.get(b);
+      int right = lines.get(b + 1);
+      int sign = left + 1 < ruler.length() && ":*o".indexOf(ruler.charAt(left + 1)) >= 0 ? 1 : 0;
+      for (Figure figure : figures) {
+        if (figure.column() > left && figure.column() < right) {
+          lead = Math.min(lead, figure.column() - left - sign);
+        }
+      }
+    }
+    return lead;
   }
 
   private void bar(String ruler, int left, int right, List<Figure> figures) {
@@ -277,7 +295,9 @@ final class TabBlock {
         here.stream().map(Figure::column).collect(Collectors.toCollection(TreeSet::new));
     TreeMap<Integer, String> counted = new TreeMap<>(counts.subMap(left, true, right, false));
     bar.meter = counted(counted).orElse(meter);
-    TabTimes times = TabTimes.of(columns, counted, left, right, bar.meter);
+    int from = left + (bar.repeatStart ? 1 : 0);
+    int to = right - (bar.plays > 1 ? 1 : 0);
+    TabTimes times = TabTimes.of(columns, counted, from, to, lead, bar.meter);
     bar.lengthTicks = bar.meter.barTicks() - times.first();
     chords
         .subMap(left, true, right, false)

@@ -57,10 +57,8 @@ public final class TabReader {
   /** Whether a text has a block of tablature in it. */
   public static boolean isTab(String text) {
     List<String> lines = text.lines().toList();
-    int run = 0;
-    for (String line : lines) {
-      run = isLine(line) ? run + 1 : 0;
-      if (run >= Tuning.STRINGS) {
+    for (int at = 0; at < lines.size(); at++) {
+      if (isLine(lines.get(at)) && TabLines.at(lines, at).isPresent()) {
         return true;
       }
     }
@@ -70,7 +68,7 @@ public final class TabReader {
   /** Whether a line is one of a tablature: perhaps a string’s name, then frets and dashes. */
   public static boolean isLine(String line) {
     long dashes = line.chars().filter(c -> c == '-').count();
-    if (dashes < LEAST_DASHES) {
+    if (dashes < LEAST_DASHES || !line.contains("--")) {
       return false;
     }
     String text = line.strip();
@@ -104,7 +102,8 @@ public final class TabReader {
     List<String> above = new ArrayList<>();
     int at = 0;
     while (at < lines.size()) {
-      if (!isBlock(lines, at)) {
+      Optional<TabLines> found = TabLines.at(lines, at);
+      if (found.isEmpty()) {
         String line = lines.get(at).strip();
         if (title.isEmpty() && !line.isEmpty()) {
           title = Optional.of(Quoted.start(line, SongBounds.LONGEST_NAME));
@@ -113,13 +112,17 @@ public final class TabReader {
         at++;
         continue;
       }
-      List<String> strings = lines.subList(at, at + Tuning.STRINGS);
+      List<String> strings = found.get().strings();
+      if (found.get().leftOut() > 0) {
+        remarks.add(
+            new FileProblem(at + Tuning.STRINGS + 1, 1, "strings beyond the sixth are left out"));
+      }
       tuning = tuning.or(() -> TabBlock.tuning(strings));
       List<String> below = new ArrayList<>();
-      int next = at + Tuning.STRINGS;
+      int next = found.get().next();
       while (next < lines.size()
           && !lines.get(next).isBlank()
-          && !isBlock(lines, next)
+          && TabLines.at(lines, next).isEmpty()
           && below.size() < 3) {
         below.add(lines.get(next++));
       }
@@ -128,7 +131,7 @@ public final class TabReader {
       at = next;
     }
     if (bars.isEmpty()) {
-      problems.add(new FileProblem(1, 1, "expected six lines of tablature, found none"));
+      problems.add(new FileProblem(1, 1, "expected lines of tablature, one a string, found none"));
       return new SongReading(Song.untitled(), problems, remarks);
     }
     if (!counted) {
@@ -169,13 +172,6 @@ public final class TabReader {
       song = Feel.isTempo(beats) ? song.withTempo(beats) : song;
     }
     return song;
-  }
-
-  private static boolean isBlock(List<String> lines, int at) {
-    if (at + Tuning.STRINGS > lines.size()) {
-      return false;
-    }
-    return lines.subList(at, at + Tuning.STRINGS).stream().allMatch(TabReader::isLine);
   }
 
   private void block(int line, List<String> strings, List<String> above, List<String> below) {

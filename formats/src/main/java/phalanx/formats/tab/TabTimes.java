@@ -12,13 +12,26 @@ import phalanx.theory.Ticks;
 /** When the columns of a bar of tablature are played. */
 final class TabTimes {
 
-  /**
-   * Grids that are tried where nothing counts, in parts of a quarter; the coarsest that fits wins.
-   */
+  /** Grids that are tried where nothing counts, in parts of a quarter, the usual ones first. */
   private static final int[] GRIDS = {1, 2, 4, 3, 8, 6};
+
+  /** What each of them costs. */
+  private static final double[] RARE = {0, 0.03, 0.06, 0.14, 0.15, 0.25};
 
   /** How far columns may be off a grid on average, in shares of its step. */
   private static final double OFF = 0.16;
+
+  /** How far behind its line a bar may begin, signs. */
+  private static final int MOST_LEAD = 4;
+
+  /** What it costs that a bar begins elsewhere than others, ends narrower, has broken widths. */
+  private static final double ODD_LEAD = 0.03;
+
+  private static final double ODD_END = 0.02;
+  private static final double ODD_WIDTH = 0.5;
+
+  /** What it costs to be off the grid by a step. */
+  private static final double ERROR = 2;
 
   private final TreeMap<Integer, Integer> ticks = new TreeMap<>();
 
@@ -31,18 +44,24 @@ final class TabTimes {
    *
    * @param columns where something is struck
    * @param counts the words of the count by column; may be empty
-   * @param left the column of its bar line
-   * @param right the column of the next
+   * @param left the column of its bar line, or of the repeat sign behind it
+   * @param right the column of the next, or of the repeat sign before it
+   * @param lead how far behind a bar line the bars of the system begin
    */
   static TabTimes of(
-      TreeSet<Integer> columns, TreeMap<Integer, String> counts, int left, int right, Meter meter) {
+      TreeSet<Integer> columns,
+      TreeMap<Integer, String> counts,
+      int left,
+      int right,
+      int lead,
+      Meter meter) {
     TabTimes times = new TabTimes();
     TreeMap<Integer, Integer> counted = counted(counts, meter);
     if (counted.size() > 1) {
       times.first = counted.firstEntry().getValue();
       times.byCount(columns, counted, meter);
     } else {
-      times.bySpacing(columns, left, right, meter);
+      times.bySpacing(columns, left, right, lead, meter);
     }
     return times;
   }
@@ -115,46 +134,45 @@ final class TabTimes {
   }
 
   /**
-   * Columns lie on the coarsest grid that they fit: a bar is as many steps of equal width, the
-   * first behind its line.
+   * Columns lie on the coarsest grid that they fit: a bar is as many steps of equal width, whole
+   * signs as a rule, the first behind its line; the last may have less room, or more.
    */
-  private void bySpacing(TreeSet<Integer> columns, int left, int right, Meter meter) {
+  private void bySpacing(TreeSet<Integer> columns, int left, int right, int lead, Meter meter) {
     if (columns.isEmpty()) {
       return;
     }
     double best = Double.POSITIVE_INFINITY;
     int steps = 1;
-    double lead = 1;
-    for (int grid : GRIDS) {
+    double start = 1;
+    double wide = 1;
+    for (int g = 0; g < GRIDS.length; g++) {
+      int grid = GRIDS[g];
       int n = Math.max(1, meter.barTicks() * grid / Ticks.PER_QUARTER);
-      for (int first = 1; first <= 3; first++) {
-        // The last step of a bar has its width before the line as well, or a sign less.
-        for (int less = 0; less <= 1; less++) {
-          double width = (double) (right - left - first - less) / n;
-          if (width < 1) {
+      for (int first = 1; first <= MOST_LEAD; first++) {
+        for (int more = -1; more < MOST_LEAD; more++) {
+          double width = (double) (right - left - first + more) / n;
+          if (width < 1 || more > width) {
             continue;
           }
           double error = error(columns, left + first, width, n);
-          double cost = error + 0.02 * grid + 0.01 * Math.abs(first - 1);
+          double odd = Math.abs(first - lead) * ODD_LEAD + Math.abs(more) * ODD_END;
+          double broken = Math.abs(width - Math.round(width));
+          double cost = ERROR * error + odd + ODD_WIDTH * broken + RARE[g];
           if (error <= OFF && cost < best) {
             best = cost;
             steps = n;
-            lead = left + first + less * 1e-3;
+            start = left + first;
+            wide = width;
           }
         }
-      }
-      if (best < Double.POSITIVE_INFINITY) {
-        break;
       }
     }
     if (best == Double.POSITIVE_INFINITY) {
       finest(columns, left, right, meter);
       return;
     }
-    boolean less = lead - Math.floor(lead) > 0;
-    double width = (right - Math.floor(lead) - (less ? 1 : 0)) / steps;
     for (int column : columns) {
-      long step = Math.round((column - Math.floor(lead)) / width);
+      long step = Math.round((column - start) / wide);
       put(column, (int) (Math.min(steps - 1, Math.max(0, step)) * meter.barTicks() / steps));
     }
   }

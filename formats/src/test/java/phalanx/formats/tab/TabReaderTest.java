@@ -53,6 +53,26 @@ class TabReaderTest {
         .isEqualTo("Am");
   }
 
+  /** Strings that nothing is played on are often left out; names say which are there. */
+  @Test
+  void readsFewerLinesAndMore() {
+    String four = ROLL.replaceAll("(?m)^[DE]\\|.*\n", "");
+    assertThat(four.lines().filter(TabReader::isLine)).hasSize(4);
+    assertThat(struck(TabReader.read(four).song())).isEqualTo(struck(TabReader.read(ROLL).song()));
+    String unnamed =
+        ROLL.replaceAll("(?m)^[DAE]\\|.*\n", "|" + "---------------|".repeat(2) + "\n");
+    String upper =
+        unnamed.replaceAll("(?m)^[eBG]\\|", "|").replaceFirst("(?m)^\\|[-|]*\n\\|[-|]*\n\\z", "");
+    assertThat(upper.lines().filter(TabReader::isLine)).hasSize(4);
+    assertThat(struck(TabReader.read(upper).song())).startsWith("1:3.0 2:2.1 3:1.0 4:2.1 5:3.0");
+    String seven = ROLL + "B|---------------|---------------|\n";
+    SongReading reading = TabReader.read(seven);
+    assertThat(reading.remarks()).anyMatch(r -> r.message().contains("beyond the sixth"));
+    assertThat(struck(reading.song())).isEqualTo(struck(TabReader.read(ROLL).song()));
+    String ruled = ROLL.replace("e|--", "----------------------\ne|--");
+    assertThat(struck(TabReader.read(ruled).song())).isEqualTo(struck(TabReader.read(ROLL).song()));
+  }
+
   @Test
   void readsSlursHarmonicsAndMutes() {
     SongReading reading =
