@@ -26,6 +26,10 @@ public final class ChartSheet {
 
   private static final int PER_LINE = 4;
   private static final double CHORD_SIZE = 14;
+
+  /** Room for the dots of a repeat, points. */
+  private static final double DOTS = 5;
+
   private static final double SMALL = 9;
   private static final double SECTION_SIZE = 12;
 
@@ -146,11 +150,12 @@ public final class ChartSheet {
       marks.add(new Mark.Line(Role.CURVE, x + 1, top - 12, x + 1, top - 2, 0.8));
       marks.add(new Mark.Text(Role.SIGN, text, x + 4, top - 3, Face.PLAIN, SMALL));
     }
-    chords(marks, bar, x, width, top);
+    double dots = bar.repeatStart() ? DOTS : 0;
+    chords(marks, bar, x + dots, width - dots, top);
   }
 
   private void chords(List<Mark> marks, WrittenBar bar, double x, double width, double top) {
-    List<Slot> slots = arrangement.slotsFrom(bar.bar().startTick(), bar.bar().endTick());
+    List<Slot> slots = named(bar);
     double inner = width - 16;
     double free = 0;
     for (int s = 0; s < slots.size(); s++) {

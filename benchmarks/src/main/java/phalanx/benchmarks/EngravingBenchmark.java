@@ -1,0 +1,96 @@
+package phalanx.benchmarks;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+import phalanx.arrangement.Arrangement;
+import phalanx.engraving.Engraver;
+import phalanx.engraving.SheetOptions;
+import phalanx.formats.FileFormat;
+import phalanx.formats.SongFiles;
+import phalanx.formats.musicxml.MusicXmlReader;
+import phalanx.planning.Arranger;
+
+/** Pages and files, warm. */
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Fork(1)
+@Warmup(iterations = 4, time = 2)
+@Measurement(iterations = 5, time = 2)
+public class EngravingBenchmark {
+
+  private static final int BARS = 500;
+  private static final int THREE_MEGABYTES = 3_000_000;
+
+  /** The demo song, a song of 500 bars with a tune in each, and a score of 3 MB. */
+  @State(Scope.Benchmark)
+  public static class Songs {
+    private Arrangement demo;
+    private Arrangement long500;
+    private byte[] score;
+
+    /** Plans and writes them. */
+    @Setup
+    public void plan() {
+      Path file = Path.of("demo", "harbour-lamp" + SongFiles.ENDING);
+      demo = new Arranger().arrange(SongFiles.open(file).song().orElseThrow());
+      long500 = new Arranger().arrange(FileFormat.ABC.read(abc()).song().orElseThrow());
+      byte[] once = FileFormat.MUSICXML.write(long500);
+      score = grown(new String(once, StandardCharsets.UTF_8));
+      System.out.printf("%d bars; a score of %d bytes%n", BARS, score.length);
+    }
+
+    private static byte[] abc() {
+      StringBuilder tune = new StringBuilder("X:1\nT:Long\nM:4/4\nL:1/8\nK:G\n");
+      String[] bars = {
+        "\"G\"G2 AB c2 d2", "\"C\"e2 dc B2 A2", "\"Em\"B3 A G2 E2", "\"D7\"A2 Bc d4"
+      };
+      for (int b = 0; b < BARS; b++) {
+        tune.append(bars[b % bars.length]).append(b % bars.length == 3 ? "|\n" : "|");
+      }
+      return tune.toString().getBytes(StandardCharsets.UTF_8);
+    }
+
+    /** The score with its measures again and again, until it is large enough. */
+    private static byte[] grown(String score) {
+      int first = score.indexOf("<measure");
+      int last = score.lastIndexOf("</part>");
+      StringBuilder more = new StringBuilder(score.substring(0, last));
+      while (more.length() < THREE_MEGABYTES) {
+        more.append(score, first, last);
+      }
+      return more.append(score.substring(last)).toString().getBytes(StandardCharsets.UTF_8);
+    }
+  }
+
+  /** What the Share screen waits for after an edit. */
+  @Benchmark
+  public Object engraveDemo(Songs songs) {
+    return Engraver.engrave(songs.demo, SheetOptions.USUAL);
+  }
+
+  @Benchmark
+  public Object engrave500Bars(Songs songs) {
+    return Engraver.engrave(songs.long500, SheetOptions.USUAL);
+  }
+
+  @Benchmark
+  public Object pdfOfDemo(Songs songs) {
+    return FileFormat.PDF.write(songs.demo);
+  }
+
+  @Benchmark
+  public Object readScoreOf3Megabytes(Songs songs) {
+    return MusicXmlReader.read(songs.score);
+  }
+}
