@@ -54,7 +54,10 @@ public final class ScoreSheet {
     List<WrittenBar> shown = shown();
     BarContent.Reader reader = new BarContent.Reader(arrangement, key);
     List<Spacing> spacings = new ArrayList<>();
-    shown.forEach(b -> spacings.add(new Spacing(reader.read(b), options)));
+    for (int b = 0; b < shown.size(); b++) {
+      boolean turns = b > 0 && !shown.get(b).bar().meter().equals(shown.get(b - 1).bar().meter());
+      spacings.add(new Spacing(reader.read(shown.get(b)), options, turns));
+    }
     List<Block> blocks = new ArrayList<>();
     Meter last = null;
     int from = 0;
@@ -64,7 +67,7 @@ public final class ScoreSheet {
         end++;
       }
       for (List<Spacing> line : lines(spacings.subList(from, end))) {
-        boolean ends = line.get(line.size() - 1) == spacings.get(spacings.size() - 1);
+        boolean ends = line.get(line.size() - 1).bar() == spacings.get(spacings.size() - 1).bar();
         Meter now = line.get(0).bar().written().bar().meter();
         Optional<Meter> metre = now.equals(last) ? Optional.empty() : Optional.of(now);
         last = line.get(line.size() - 1).bar().written().bar().meter();
@@ -119,7 +122,9 @@ public final class ScoreSheet {
     }
     List<List<Spacing>> lines = new ArrayList<>();
     for (int end = n; end > 0; end = from[end]) {
-      lines.add(0, bars.subList(from[end], end));
+      List<Spacing> line = new ArrayList<>(bars.subList(from[end], end));
+      line.set(0, line.get(0).first());
+      lines.add(0, line);
     }
     return lines;
   }

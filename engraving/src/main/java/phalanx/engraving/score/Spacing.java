@@ -28,6 +28,11 @@ final class Spacing {
   /** Between the ink of two columns. */
   private static final double GAP = 0.35;
 
+  /** Room of a repeat sign, and of a metre. */
+  static final double REPEAT = 1.6;
+
+  private static final double METRE = 2.6;
+
   private static final double AFTER_LINE = 1.0;
   private static final double BEFORE_LINE = 0.6;
 
@@ -37,10 +42,17 @@ final class Spacing {
   private final double[] springs;
   private final Map<Integer, Double> chordWidths = new HashMap<>();
   private final double start;
+  private final double metre;
   private final double end;
 
-  Spacing(BarContent bar, SheetOptions options) {
+  /**
+   * A bar.
+   *
+   * @param turns whether another metre begins with it
+   */
+  Spacing(BarContent bar, SheetOptions options, boolean turns) {
     this.bar = bar;
+    metre = turns ? METRE : 0;
     columns = Columns.of(bar, options);
     List<Column> all = List.copyOf(columns.values());
     rods = new double[all.size()];
@@ -58,9 +70,25 @@ final class Spacing {
           slot.played().tick(),
           label.isEmpty() ? 0 : Face.BOLD.width(label, Measures.CHORD_SIZE) + 0.8);
     }
-    double repeat = bar.written().repeatStart() ? 1.6 : 0;
-    start = AFTER_LINE + repeat - all.get(0).left();
-    end = BEFORE_LINE + (bar.written().plays() > 1 ? 1.6 : 0);
+    double repeat = bar.written().repeatStart() ? REPEAT : 0;
+    start = AFTER_LINE + repeat + metre - all.get(0).left();
+    end = BEFORE_LINE + (bar.written().plays() > 1 ? REPEAT : 0);
+  }
+
+  private Spacing(Spacing other) {
+    bar = other.bar;
+    columns = other.columns;
+    rods = other.rods;
+    springs = other.springs;
+    chordWidths.putAll(other.chordWidths);
+    metre = 0;
+    start = other.start - other.metre;
+    end = other.end;
+  }
+
+  /** The same bar where it begins a system, which shows the metre itself. */
+  Spacing first() {
+    return metre == 0 ? this : new Spacing(this);
   }
 
   private static double room(int ticks) {

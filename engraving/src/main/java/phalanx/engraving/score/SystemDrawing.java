@@ -8,7 +8,6 @@ import phalanx.engraving.Mark;
 import phalanx.engraving.Role;
 import phalanx.engraving.SheetOptions;
 import phalanx.engraving.SheetOptions.Show;
-import phalanx.engraving.font.Face;
 import phalanx.engraving.font.Sign;
 import phalanx.notation.WrittenForm.WrittenBar;
 import phalanx.theory.Meter;
@@ -98,6 +97,11 @@ final class SystemDrawing {
     double bottom = 0;
     if (notation) {
       Drawing staff = StaffDrawing.of(arrangement, bars, music, width);
+      if (!tablature) {
+        NoteSigns signs = new NoteSigns(staff, bars, music);
+        signs.techniques();
+        signs.strings(arrangement.song().guitar().tuning());
+      }
       all.addAll(staff, 0);
       for (int line = 0; line < 5; line++) {
         all.add(new Mark.Line(Role.STAFF, 0, line, width, line, Measures.STAFF_LINE));
@@ -187,16 +191,12 @@ final class SystemDrawing {
     all.add(new Mark.Glyph(Role.BARLINE, Sign.REPEAT_DOT, x, middle + away, 1));
   }
 
-  /** A new metre inside a system stands behind its bar line, small, above the music’s beginning. */
+  /** A new metre inside a system stands behind its bar line. */
   private void metreChange(Drawing all, int b, double middle) {
     Placed bar = bars.get(b);
     Meter now = bar.written().bar().meter();
     if (b > 0 && !now.equals(bars.get(b - 1).written().bar().meter()) && middle <= 4) {
-      String text = now.toString();
-      double width = Face.BOLD.width(text, Measures.SMALL_SIZE);
-      double x = bar.left() - width / 2;
-      double y = all.top(x, x + width, 0) - 0.5;
-      all.add(new Mark.Text(Role.SIGN, text, x, y, Face.BOLD, Measures.SMALL_SIZE));
+      metre(all, now, bar.left() + (bar.written().repeatStart() ? Spacing.REPEAT : 0.4), middle);
     }
   }
 

@@ -2,16 +2,12 @@ package phalanx.engraving.score;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Attack;
 import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Note;
 import phalanx.engraving.Mark;
 import phalanx.engraving.Role;
-import phalanx.engraving.font.Face;
-import phalanx.engraving.font.Sign;
-import phalanx.technique.Technique;
 
 /** Draws the six lines of the tablature of a system, with gaps where figures stand. */
 final class TabDrawing {
@@ -23,6 +19,7 @@ final class TabDrawing {
   private final double from;
   private final double music;
   private final double right;
+  private final NoteSigns signs;
   private final Drawing drawing = new Drawing();
 
   private TabDrawing(
@@ -32,6 +29,7 @@ final class TabDrawing {
     this.from = from;
     this.music = music;
     this.right = right;
+    signs = new NoteSigns(drawing, bars, music);
   }
 
   static Drawing of(
@@ -41,7 +39,7 @@ final class TabDrawing {
     tab.lines();
     bars.forEach(tab::slurs);
     bars.forEach(tab::sweeps);
-    bars.forEach(tab::above);
+    tab.signs.techniques();
     return tab.drawing;
   }
 
@@ -90,7 +88,7 @@ final class TabDrawing {
         continue;
       }
       double to = bar.middle(note.tick()) - 0.5;
-      double start = before(note).orElse(music - 0.8) + 0.5;
+      double start = signs.before(note).orElse(music - 0.8) + 0.5;
       double y = y(note.string());
       if (note.attack() == Attack.SLID) {
         boolean up = priorFret(note) <= note.fret();
@@ -116,19 +114,6 @@ final class TabDrawing {
         .orElse(0);
   }
 
-  /** Where the last note before another on its string stands in this system. */
-  private Optional<Double> before(Note note) {
-    Optional<Double> last = Optional.empty();
-    for (Placed bar : bars) {
-      for (Note other : bar.content().notes()) {
-        if (other.string() == note.string() && other.tick() < note.tick()) {
-          last = Optional.of(bar.middle(other.tick()));
-        }
-      }
-    }
-    return last;
-  }
-
   private void sweeps(Placed bar) {
     for (Gesture gesture : bar.content().gestures()) {
       int low;
@@ -150,46 +135,6 @@ final class TabDrawing {
       double x = bar.x(gesture.tick()) + column.left() + 0.4;
       // The tablature has the low string below, as the staff has.
       Sweep.draw(drawing, x, y(high) - 0.4, y(low) + 0.4, treble, gesture instanceof Gesture.Roll);
-    }
-  }
-
-  /** Words and waves above the strings, each behind the last one on its line. */
-  private void above(Placed bar) {
-    for (Column column : bar.columns().values()) {
-      double x = bar.x(column.tick);
-      for (Note note : bar.content().notes()) {
-        if (note.tick() != column.tick) {
-          continue;
-        }
-        for (String word : TabSigns.above(note)) {
-          double width = Face.PLAIN.width(word, Measures.SMALL_SIZE);
-          double middle =
-              note.attack().isSlur() && word.length() < 4 ? slurMiddle(bar, note) : x + width / 2;
-          double left = middle - width / 2;
-          double base = drawing.top(left - 0.3, left + width + 0.3, -0.5) - 0.4;
-          drawing.add(
-              new Mark.Text(
-                  Role.SIGN, word, left, Math.min(-0.6, base), Face.PLAIN, Measures.SMALL_SIZE));
-        }
-        note.techniques().stream()
-            .filter(Technique.Vibrato.class::isInstance)
-            .forEach(t -> wave(x, ((Technique.Vibrato) t).wide()));
-      }
-    }
-  }
-
-  private double slurMiddle(Placed bar, Note note) {
-    double to = bar.middle(note.tick());
-    return (before(note).orElse(music - 0.8) + to) / 2;
-  }
-
-  private void wave(double x, boolean wide) {
-    Sign sign = wide ? Sign.VIBRATO_WIDE : Sign.VIBRATO;
-    var box = Measures.FONT.box(sign);
-    double width = box.width();
-    double base = drawing.top(x, x + 4 * width, -0.5) - 0.4 - box.bottom();
-    for (int k = 0; k < 4; k++) {
-      drawing.add(new Mark.Glyph(Role.SIGN, sign, x + k * width - box.left(), base, 1));
     }
   }
 }
