@@ -87,7 +87,7 @@ class EngraverTest {
     assertThat(texts(alone, Role.SIGN)).contains("②", "③", "b full");
     assertThat(signs(alone, Sign.VIBRATO)).isEqualTo(4);
     List<Mark> both = marks(song, SheetOptions.USUAL);
-    assertThat(texts(both, Role.SIGN)).doesNotContain("②", "③").contains("b full");
+    assertThat(texts(both, Role.SIGN)).doesNotContain("②", "③", "b full").contains("full");
     Song low = TestSongs.singing(TestSongs.of("| C |"), "1:3 . 2:1 .");
     assertThat(texts(marks(low, NOTATION), Role.SIGN)).doesNotContain("①", "②");
   }

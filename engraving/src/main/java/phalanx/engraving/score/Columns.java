@@ -291,10 +291,12 @@ final class Columns {
             y + Measures.FIGURE_SIZE * Mark.Text.CAPITAL / 2,
             Face.BOLD,
             Measures.FIGURE_SIZE));
-    boolean bent = note.techniques().stream().anyMatch(Technique.Bend.class::isInstance);
-    if (bent) {
-      column.reachRight(Measures.HEAD / 2 + width / 2 + 1.2);
-    }
+    note.techniques().stream()
+        .filter(Technique.Bend.class::isInstance)
+        .forEach(
+            b ->
+                column.reachRight(
+                    Measures.HEAD / 2 + width / 2 + BendArrow.width((Technique.Bend) b)));
   }
 
   /** Room on the left for the arrow of a brush or a roll. */

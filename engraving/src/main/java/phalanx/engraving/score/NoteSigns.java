@@ -32,20 +32,30 @@ final class NoteSigns {
     this.music = music;
   }
 
-  /** What is special about the notes, above them. */
-  void techniques() {
+  /**
+   * What is special about the notes, above them.
+   *
+   * @param tablature whether it is the tablature, in which bends are drawn from their figures
+   */
+  void techniques(boolean tablature) {
     for (Placed bar : bars) {
       for (Column column : bar.columns().values()) {
         bar.content().notes().stream()
             .filter(n -> n.tick() == column.tick)
-            .forEach(n -> techniques(bar, column, n));
+            .forEach(n -> techniques(bar, column, n, tablature));
       }
     }
   }
 
-  private void techniques(Placed bar, Column column, Note note) {
+  private void techniques(Placed bar, Column column, Note note, boolean tablature) {
     double x = bar.x(column.tick);
-    for (String word : TabSigns.above(note)) {
+    Optional<Technique.Bend> bend =
+        note.techniques().stream()
+            .filter(t -> tablature && t instanceof Technique.Bend)
+            .map(Technique.Bend.class::cast)
+            .findFirst();
+    bend.ifPresent(b -> bend(bar, note, b));
+    for (String word : TabSigns.above(note, bend.isPresent())) {
       double width = Face.PLAIN.width(word, Measures.SMALL_SIZE);
       double middle =
           note.attack().isSlur() && word.length() < 4 ? slurMiddle(bar, note) : x + width / 2;
@@ -54,6 +64,13 @@ final class NoteSigns {
     note.techniques().stream()
         .filter(Technique.Vibrato.class::isInstance)
         .forEach(t -> wave(x, ((Technique.Vibrato) t).wide()));
+  }
+
+  private void bend(Placed bar, Note note, Technique.Bend bend) {
+    double width = Face.BOLD.width(TabSigns.figure(note), Measures.FIGURE_SIZE);
+    double y = (Tuning.STRINGS - 1 - note.string()) * Measures.STRING_GAP;
+    BendArrow.draw(
+        drawing, bar.middle(note.tick()) + width / 2, y, bend, TabSigns.amount(bend.quarters()));
   }
 
   private void word(String word, double left) {

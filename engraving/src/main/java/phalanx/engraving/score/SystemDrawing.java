@@ -99,7 +99,7 @@ final class SystemDrawing {
       Drawing staff = StaffDrawing.of(arrangement, bars, music, width);
       if (!tablature) {
         NoteSigns signs = new NoteSigns(staff, bars, music);
-        signs.techniques();
+        signs.techniques(false);
         signs.strings(arrangement.song().guitar().tuning());
       }
       all.addAll(staff, 0);

@@ -39,7 +39,7 @@ final class TabDrawing {
     tab.lines();
     bars.forEach(tab::slurs);
     bars.forEach(tab::sweeps);
-    tab.signs.techniques();
+    tab.signs.techniques(true);
     return tab.drawing;
   }
 

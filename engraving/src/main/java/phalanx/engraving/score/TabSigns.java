@@ -22,14 +22,16 @@ final class TabSigns {
     return String.valueOf(note.fret());
   }
 
-  /** The words above the strings; a bend and a vibrato are drawn instead. */
-  static List<String> above(Note note) {
+  /** The words above a staff; a vibrato is drawn instead. */
+  static List<String> above(Note note, boolean bendDrawn) {
     List<String> words = new ArrayList<>();
     if (note.attack().isSlur()) {
       words.add(note.attack().sign().equals("S") ? "sl." : note.attack().sign());
     }
     for (Technique technique : note.techniques()) {
-      word(technique).ifPresent(words::add);
+      if (!bendDrawn || !(technique instanceof Technique.Bend)) {
+        word(technique).ifPresent(words::add);
+      }
     }
     return words;
   }
@@ -55,7 +57,8 @@ final class TabSigns {
     return Optional.empty();
   }
 
-  private static String amount(int quarters) {
+  /** How far a bend goes, in whole tones. */
+  static String amount(int quarters) {
     String[] parts = {"", "¼", "½", "¾"};
     int whole = quarters / 4;
     return whole == 0 ? parts[quarters % 4] : quarters == 4 ? "full" : whole + parts[quarters % 4];

@@ -29,6 +29,9 @@ import phalanx.theory.Meter;
 /** Six lines of a tablature with what stands above and below them. */
 final class TabBlock {
 
+  private static final Pattern BEND =
+      Pattern.compile("(?i)b(?:\\(?(\\d{1,2})\\)?)?(r(?:\\(?\\d{1,2}\\)?)?)?");
+
   private static final Pattern WORD = Pattern.compile("\\S+");
   private static final Pattern COUNT = Pattern.compile("[1-9]|1[0-2]|&|\\+|and|e|a|trip|let");
   private static final Pattern LETTERS = Pattern.compile("[pimac]{1,5}|[HPS]");
@@ -169,6 +172,13 @@ final class TabBlock {
         }
         slur = Optional.empty();
         at = end - 1;
+      } else if ((sign == 'b' || sign == 'B') && last != null) {
+        Matcher bend = BEND.matcher(line).region(at, line.length());
+        bend.lookingAt();
+        with(figures, last, bend(last, bend));
+        last = figures.get(figures.size() - 1);
+        // The figures of a bend are pitches that it goes to; nothing is struck there.
+        at = bend.end() - 1;
       } else if (sign == '<') {
         touched = true;
       } else if (sign == '>') {
@@ -198,20 +208,20 @@ final class TabBlock {
         return Optional.of(Slur.SLIDE);
       }
       case '~', 'v' -> with(figures, last, new Technique.Vibrato(false));
-      case 'b', 'B' -> with(figures, last, bend(last, line, at));
       default -> {}
     }
     return slur;
   }
 
-  /** {@code 7b9} is bent to the pitch of fret 9; a bend without a figure is by a whole tone. */
-  private static Technique bend(Figure last, String line, int at) {
-    Matcher to =
-        Pattern.compile("b\\(?(\\d{1,2})")
-            .matcher(line.substring(at).toLowerCase(java.util.Locale.ROOT));
-    int semitones = to.lookingAt() ? Integer.parseInt(to.group(1)) - last.fret() : 2;
+  /**
+   * {@code 7b9} is bent to the pitch of fret 9, {@code 7b9r7} let back as well; a bend without a
+   * figure is by a whole tone.
+   */
+  private static Technique bend(Figure last, Matcher bend) {
+    String to = bend.group(1);
+    int semitones = to == null ? 2 : Integer.parseInt(to) - last.fret();
     int quarters = Math.max(1, Math.min(Technique.Bend.MOST, 2 * semitones));
-    return new Technique.Bend(quarters, false, false);
+    return new Technique.Bend(quarters, false, bend.group(2) != null);
   }
 
   private static void with(List<Figure> figures, Figure last, Technique technique) {

@@ -73,6 +73,26 @@ class TabReaderTest {
     assertThat(struck(TabReader.read(ruled).song())).isEqualTo(struck(TabReader.read(ROLL).song()));
   }
 
+  /** The figure behind a bend is the pitch it goes to, not another stroke (common practice). */
+  @Test
+  void readsHowFarABendGoes() {
+    Song song =
+        TabReader.read(
+                """
+                e|-----------------|
+                B|-5---8b10r8--8b--|
+                G|-----------------|
+                D|-----------------|
+                A|-----------------|
+                E|-----------------|
+                """)
+            .song();
+    Arrangement a = new Arranger().arrange(song);
+    assertThat(a.notes()).extracting(Note::fret).containsExactly(5, 8, 8);
+    assertThat(a.notes().stream().flatMap(n -> n.techniques().stream()))
+        .containsExactly(new Technique.Bend(4, false, true), new Technique.Bend(4, false, false));
+  }
+
   @Test
   void readsSlursHarmonicsAndMutes() {
     SongReading reading =
