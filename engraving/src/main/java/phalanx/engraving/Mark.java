@@ -129,6 +129,11 @@ public sealed interface Mark {
 
     private static final double DESCENT = 0.2;
 
+    /** Numbers in circles are higher and hang lower than anything else. */
+    public static final double CIRCLE_TOP = 1.05;
+
+    public static final double CIRCLE_BOTTOM = 0.32;
+
     @Override
     public Mark placed(double dx, double dy, double k) {
       return new Text(role, text, dx + k * x, dy + k * baseline, face, k * size);
@@ -137,11 +142,11 @@ public sealed interface Mark {
     @Override
     public Box box() {
       boolean hangs = text.chars().anyMatch(c -> "gjpqy,;()[]Q".indexOf(c) >= 0);
+      boolean circled = text.chars().anyMatch(c -> c >= '①' && c <= '⑨');
+      double top = circled ? CIRCLE_TOP : CAPITAL;
+      double bottom = circled ? CIRCLE_BOTTOM : hangs ? DESCENT : 0;
       return new Box(
-          x,
-          baseline - CAPITAL * size,
-          x + face.width(text, size),
-          baseline + (hangs ? DESCENT * size : 0));
+          x, baseline - top * size, x + face.width(text, size), baseline + bottom * size);
     }
   }
 

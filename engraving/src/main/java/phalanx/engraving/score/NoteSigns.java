@@ -129,15 +129,16 @@ final class NoteSigns {
 
   private void string(double x, int string, boolean above) {
     String sign = StringSign.of(string);
-    double size = Measures.SMALL_SIZE * 1.15;
+    double size = Measures.SMALL_SIZE * 0.9;
     double width = Face.PLAIN.width(sign, size);
     double left = x + (Measures.HEAD - width) / 2;
     double right = left + width;
     double base =
         above
             ? Math.min(-0.6, drawing.top(left - 0.2, right + 0.2, -0.5) - 0.4)
+                - size * Mark.Text.CIRCLE_BOTTOM
             : Math.max(4.6, drawing.bottom(left - 0.2, right + 0.2, 4) + 0.4)
-                + size * Mark.Text.CAPITAL;
+                + size * Mark.Text.CIRCLE_TOP;
     drawing.add(new Mark.Text(Role.SIGN, sign, left, base, Face.PLAIN, size));
   }
 
