@@ -5,10 +5,10 @@ import java.io.InputStream;
 import java.nio.ByteBuffer;
 import java.nio.CharBuffer;
 import java.nio.charset.CharacterCodingException;
-import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -18,6 +18,7 @@ import phalanx.formats.abc.AbcReader;
 import phalanx.formats.chordpro.ChordProReader;
 import phalanx.formats.disk.AtomicFile;
 import phalanx.formats.disk.DiskTrouble;
+import phalanx.formats.disk.ForeignText;
 import phalanx.formats.disk.RegularFile;
 import phalanx.formats.disk.SafeTarget;
 import phalanx.formats.midi.MidiReader;
@@ -132,16 +133,27 @@ public final class SongFiles {
   }
 
   static Opened abc(byte[] bytes) {
-    return opened(AbcReader.read(bytes));
+    return foreign(bytes, text -> opened(AbcReader.read(text)));
   }
 
   /** A tablature where lines of one stand together, else chords and words. */
   static Opened plainText(byte[] bytes) {
-    String utf8 = new String(bytes, StandardCharsets.UTF_8);
-    // What is pasted from anywhere is not always UTF-8.
-    String text =
-        utf8.indexOf('\uFFFD') < 0 ? utf8 : new String(bytes, Charset.forName("windows-1252"));
-    return pasted(text);
+    return foreign(bytes, SongFiles::pasted);
+  }
+
+  /** A text whose letters are not always UTF-8; what they were taken for is said. */
+  private static Opened foreign(byte[] bytes, Function<String, Opened> reader) {
+    Optional<ForeignText> text = ForeignText.of(bytes);
+    if (text.isEmpty()) {
+      return Opened.refused(notText(bytes));
+    }
+    Opened read = reader.apply(text.get().text());
+    if (text.get().letters().isEmpty()) {
+      return read;
+    }
+    List<FileProblem> remarks = new ArrayList<>(read.remarks());
+    remarks.add(0, new FileProblem(1, 1, text.get().letters().get()));
+    return new Opened(read.song(), read.problems(), remarks, read.sources());
   }
 
   /** A song from a text that was pasted. */
@@ -156,7 +168,7 @@ public final class SongFiles {
   }
 
   static Opened chart(byte[] bytes) {
-    return text(bytes, text -> Opened.of(ChordProReader.read(text)));
+    return foreign(bytes, text -> Opened.of(ChordProReader.read(text)));
   }
 
   static Opened songFile(byte[] bytes) {

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import phalanx.chart.ChartReader;
 import phalanx.chart.GridReader;
 import phalanx.formats.FileProblem;
@@ -45,6 +46,12 @@ public final class ChartTextReader {
   private static final Pattern FIELD =
       Pattern.compile(
           "(?i)(title|key|capo|tempo|bpm|time|metre|meter|by|composer|artist|words|music|arranged by|arranger) ?[:=](.*)");
+  private static final Pattern CAPO =
+      Pattern.compile(
+          "(?i)\\(?capo\\b[ :=-]*(?:(?:on|at|the|fret|in) )*(\\d{1,2}|[ivx]{1,4})(?:st|nd|rd|th)?"
+              + "(?: fret)?\\)?[.!]?");
+  private static final List<String> ROMAN =
+      List.of("I", "II", "III", "IV", "V", "VI", "VII", "VIII", "IX", "X", "XI", "XII");
   private static final Pattern TIMES =
       Pattern.compile("\\(?[xX]\\s?\\d{1,2}\\)?|\\(?\\d{1,2}\\s?[xX]\\)?");
   private static final Pattern WORD = Pattern.compile("\\S+");
@@ -127,6 +134,11 @@ public final class ChartTextReader {
     if (line.isBlank()) {
       return at + 1;
     }
+    Matcher capo = CAPO.matcher(line.strip());
+    if (!begun && capo.matches()) {
+      capo(capo.group(1));
+      return at + 1;
+    }
     Matcher field = FIELD.matcher(line.strip());
     if (!begun && field.matches() && field(at + 1, field.group(1), field.group(2).strip())) {
       return at + 1;
@@ -140,7 +152,7 @@ public final class ChartTextReader {
       boolean sung =
           at + 1 < lines.size() && !lines.get(at + 1).isBlank() && isWords(lines.get(at + 1));
       String words = sung ? lines.get(at + 1) : "";
-      parts.line(ChordedLine.above(chords.get(), words));
+      parts.line(ChordedLine.above(chords.get(), words, times(line)));
       proposed = true;
       return at + (sung ? 2 : 1);
     }
@@ -159,6 +171,16 @@ public final class ChartTextReader {
       parts.line(new ChordedLine(List.of(), line.strip()));
     }
     return at + 1;
+  }
+
+  /** How often a line is played: {@code (x2)} behind its chords, else once. */
+  private static int times(String line) {
+    return Stream.of(line.strip().split("\\s+"))
+        .filter(w -> TIMES.matcher(w).matches())
+        .mapToInt(w -> Integer.parseInt(w.replaceAll("\\D", "")))
+        .filter(n -> n > 1 && n <= Bar.MOST_PLAYS)
+        .findFirst()
+        .orElse(1);
   }
 
   private static Optional<String> heading(String line) {
@@ -290,9 +312,14 @@ public final class ChartTextReader {
   }
 
   private void capo(String value) {
-    Matcher number = Pattern.compile("\\d{1,2}").matcher(value);
-    if (number.find() && Integer.parseInt(number.group()) <= Guitar.HIGHEST_CAPO) {
-      song = song.withGuitar(song.guitar().withCapo(Integer.parseInt(number.group())));
+    Matcher number = Pattern.compile("(?i)\\d{1,2}|[ivx]{1,4}").matcher(value);
+    if (number.find()) {
+      String text = number.group().toUpperCase(Locale.ROOT);
+      int fret =
+          Character.isDigit(text.charAt(0)) ? Integer.parseInt(text) : ROMAN.indexOf(text) + 1;
+      if (fret > 0 && fret <= Guitar.HIGHEST_CAPO) {
+        song = song.withGuitar(song.guitar().withCapo(fret));
+      }
     }
   }
 

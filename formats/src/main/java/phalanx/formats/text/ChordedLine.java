@@ -2,6 +2,7 @@ package phalanx.formats.text;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import phalanx.song.Harmony;
 import phalanx.song.SongBounds;
 import phalanx.theory.Quoted;
@@ -11,8 +12,14 @@ import phalanx.theory.Quoted;
  *
  * @param chords the chords by place
  * @param words the words without them
+ * @param times how often the line is played
  */
-public record ChordedLine(List<At> chords, String words) {
+public record ChordedLine(List<At> chords, String words, int times) {
+
+  /** A line that is played once. */
+  public ChordedLine(List<At> chords, String words) {
+    this(chords, words, 1);
+  }
 
   /**
    * A chord and where in the words it stands.
@@ -62,23 +69,45 @@ public record ChordedLine(List<At> chords, String words) {
   }
 
   /**
-   * Chords that stand above their words, which are rarely placed to the sign: one above the second
-   * or the last letter of a word belongs to that word or to the next.
+   * Chords that stand above their words, which are rarely placed to the sign: one that would part a
+   * word where no syllable begins belongs to that word or comes behind it.
    */
-  static ChordedLine above(List<At> chords, String words) {
+  static ChordedLine above(List<At> chords, String words, int times) {
     List<At> moved = new ArrayList<>();
     for (At at : chords) {
-      int place = at.place();
-      ChordedLine line = new ChordedLine(List.of(), words);
-      if (line.parts(place) && !line.parts(place - 1)) {
-        place--;
-      } else if (line.parts(place) && !line.parts(place + 1) && place + 2 < words.length()) {
-        place += 2;
-      }
+      int place = syllable(words, at.place());
       boolean later = moved.isEmpty() || place > moved.get(moved.size() - 1).place();
       moved.add(later ? new At(place, at.harmony()) : at);
     }
-    return new ChordedLine(moved, words);
+    return new ChordedLine(moved, words, times);
+  }
+
+  /** The place itself where both halves of the word have a vowel, else an end of the word. */
+  private static int syllable(String words, int place) {
+    if (!new ChordedLine(List.of(), words).parts(place)) {
+      return place;
+    }
+    int from = place;
+    while (from > 0 && Character.isLetter(words.charAt(from - 1))) {
+      from--;
+    }
+    int to = place;
+    while (to < words.length() && Character.isLetter(words.charAt(to))) {
+      to++;
+    }
+    if (!hasVowel(words.substring(from, place))) {
+      return from;
+    }
+    boolean ends = to - place < 2 || !hasVowel(words.substring(place, to));
+    return ends ? to : place;
+  }
+
+  private static boolean hasVowel(String letters) {
+    // Letters beyond ASCII may be vowels of any language.
+    return letters
+        .toLowerCase(Locale.ROOT)
+        .chars()
+        .anyMatch(c -> c > 127 || "aeiouy".indexOf(c) >= 0);
   }
 
   /** How many signs each chord has to itself. */

@@ -66,7 +66,13 @@ public final class ProposedSong {
         bars.addAll(part.bars());
         waiting = Optional.empty();
       } else if (!part.line().chords().isEmpty()) {
-        bars.addAll(proposal.bars(part.line(), meter, begins, !bars.isEmpty() && begins.isEmpty()));
+        boolean goesOn = !bars.isEmpty() && begins.isEmpty();
+        List<ImportedBar> proposed = proposal.bars(part.line(), meter, begins, goesOn);
+        if (part.line().times() > 1) {
+          proposed.get(0).repeatStart = true;
+          proposed.get(proposed.size() - 1).plays = part.line().times();
+        }
+        bars.addAll(proposed);
         waiting = Optional.empty();
       } else if (part.line().isSung()) {
         waiting = begins;
