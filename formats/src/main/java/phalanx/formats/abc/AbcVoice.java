@@ -34,6 +34,9 @@ import phalanx.theory.Ticks;
 /** The notes of one voice, line by line. */
 final class AbcVoice {
 
+  /** No word of a tune, a chord or a group of notes, is longer than so many signs. */
+  private static final int LOOK_AHEAD = 300;
+
   private static final Pattern NOTE =
       Pattern.compile("(\\^{1,2}|_{1,2}|=)?([a-gA-G])([,']{0,8})(\\d{0,4})(/{1,6}\\d{0,4})?");
   private static final Pattern REST = Pattern.compile("([zxyZX])(\\d{0,4})(/{1,6}\\d{0,4})?");
@@ -66,6 +69,7 @@ final class AbcVoice {
   private final List<Want> graces = new ArrayList<>();
   private List<NotePlace> lineNotes = new ArrayList<>();
   private int verse;
+  private boolean full;
   private boolean told;
   private boolean inGraces;
 
@@ -118,7 +122,7 @@ final class AbcVoice {
     lineNotes = new ArrayList<>();
     verse = 0;
     int at = 0;
-    while (at < text.length()) {
+    while (at < text.length() && !full) {
       int next = step(number, text, at);
       at = Math.max(next, at + 1);
     }
@@ -126,7 +130,7 @@ final class AbcVoice {
 
   private int step(int number, String text, int at) {
     char sign = text.charAt(at);
-    String rest = text.substring(at);
+    String rest = text.substring(at, Math.min(text.length(), at + LOOK_AHEAD));
     Matcher inline = INLINE.matcher(rest);
     if (sign == '[' && inline.lookingAt()) {
       inline(inline.group(1).charAt(0), inline.group(2).strip());
@@ -280,7 +284,8 @@ final class AbcVoice {
   private void add() {
     if (bars.size() < SongBounds.MOST_BARS) {
       bars.add(bar);
-    } else if (bars.size() == SongBounds.MOST_BARS) {
+    } else if (!full) {
+      full = true;
       problems.add(
           new FileProblem(1, 1, Phrase.of("a song has %d bars at most", SongBounds.MOST_BARS)));
     }
@@ -296,7 +301,7 @@ final class AbcVoice {
     if (close < 0) {
       return text.length();
     }
-    String word = text.substring(at + 1, close).strip();
+    String word = text.substring(at + 1, Math.min(close, at + LOOK_AHEAD)).strip();
     boolean remark = !word.isEmpty() && "^_<>@".indexOf(word.charAt(0)) >= 0;
     if (!word.isEmpty() && !remark) {
       chord(word);

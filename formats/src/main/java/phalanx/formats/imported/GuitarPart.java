@@ -309,6 +309,9 @@ public final class GuitarPart {
   private Song pinned(Song song) {
     List<Bar> written = song.chart().bars();
     Pins pins = song.pins();
+    Map<SlotRef, Shape> shapes = new HashMap<>(pins.shapes());
+    Map<SlotRef, FretRow> frets = new HashMap<>(pins.frets());
+    Map<NoteRef, Integer> strings = new HashMap<>(pins.strings());
     Patterns all = song.patterns();
     int room = SongBounds.MOST_PINS;
     for (int b = 0; b < written.size(); b++) {
@@ -318,18 +321,19 @@ public final class GuitarPart {
         FretRow row = row(slot.getValue());
         SlotRef at = new SlotRef(id, slot.getKey());
         if (row != null && room > 0) {
-          pins = shape.isPresent() ? pins.with(at, shape.get()) : pins.with(at, row);
+          shape.ifPresentOrElse(s -> shapes.put(at, s), () -> frets.put(at, row));
           room--;
         }
       }
       if (room > struck.get(b).size() && b < SongBounds.MOST_PATTERNS) {
         for (Struck stroke : struck.get(b)) {
-          pins = pins.with(new NoteRef(id, stroke.tick(), stroke.role()), stroke.string());
+          strings.put(new NoteRef(id, stroke.tick(), stroke.role()), stroke.string());
           room--;
         }
         all = all.with(new Patterns.Scope.OfBar(id), patterns.get(b));
       }
     }
+    pins = new Pins(shapes, frets, strings, pins.damps(), pins.ringing(), pins.accepted());
     return song.withPatterns(all).withPins(pins);
   }
 

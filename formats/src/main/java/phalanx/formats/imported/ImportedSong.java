@@ -103,6 +103,9 @@ public final class ImportedSong {
         continue;
       }
       int last = notes.size() - 1;
+      if (note.lengthTicks() < 1 || last >= 0 && notes.get(last).tick() >= note.tick()) {
+        continue;
+      }
       if (note.goesOn() && last < 0 && note.tick() <= held) {
         held = note.endTick();
       } else if (note.goesOn() && last >= 0 && notes.get(last).endTick() >= note.tick()) {

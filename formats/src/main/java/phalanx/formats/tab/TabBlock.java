@@ -29,6 +29,9 @@ import phalanx.theory.Meter;
 /** Six lines of a tablature with what stands above and below them. */
 final class TabBlock {
 
+  /** No bar that a hand plays has more strokes after each other. */
+  private static final int MOST_COLUMNS = 256;
+
   private static final Pattern BEND =
       Pattern.compile("(?i)b(?:\\(?(\\d{1,2})\\)?)?(r(?:\\(?\\d{1,2}\\)?)?)?");
 
@@ -262,12 +265,14 @@ final class TabBlock {
     if (open) {
       lines.add(ruler.length());
     }
-    lead = lead(ruler, lines, figures);
+    TreeMap<Integer, List<Figure>> byColumn = new TreeMap<>();
+    figures.forEach(f -> byColumn.computeIfAbsent(f.column(), c -> new ArrayList<>()).add(f));
+    lead = lead(ruler, lines, byColumn);
     for (int b = 0; b + 1 < lines.size(); b++) {
       int left = lines.get(b);
       int right = lines.get(b + 1);
       if (right - left > 2) {
-        bar(ruler, left, right, figures);
+        bar(ruler, left, right, byColumn);
       }
     }
   }
@@ -277,32 +282,37 @@ final class TabBlock {
   }
 
   /** How far behind its line the earliest bar of the system begins, repeat signs aside. */
-  private static int lead(String ruler, List<Integer> lines, List<Figure> figures) {
+  private static int lead(
+      String ruler, List<Integer> lines, TreeMap<Integer, List<Figure>> figures) {
     int lead = Integer.MAX_VALUE;
     for (int b = 0; b + 1 < lines.size(); b++) {
       int left = lines.get(b);
       int right = lines.get(b + 1);
       int sign = left + 1 < ruler.length() && ":*o".indexOf(ruler.charAt(left + 1)) >= 0 ? 1 : 0;
-      for (Figure figure : figures) {
-        if (figure.column() > left && figure.column() < right) {
-          lead = Math.min(lead, figure.column() - left - sign);
-        }
+      Integer first = figures.higherKey(left);
+      if (first != null && first < right) {
+        lead = Math.min(lead, first - left - sign);
       }
     }
     return lead;
   }
 
-  private void bar(String ruler, int left, int right, List<Figure> figures) {
+  private void bar(String ruler, int left, int right, TreeMap<Integer, List<Figure>> figures) {
     ImportedBar bar = new ImportedBar(meter);
     bar.repeatStart = left + 1 < ruler.length() && ":*o".indexOf(ruler.charAt(left + 1)) >= 0;
     bar.plays = ":*o".indexOf(ruler.charAt(right - 1)) >= 0 ? 2 : 1;
+    TreeSet<Integer> columns =
+        figures.subMap(left, false, right, false).keySet().stream()
+            .limit(MOST_COLUMNS)
+            .collect(Collectors.toCollection(TreeSet::new));
+    if (columns.size() < figures.subMap(left, false, right, false).size()) {
+      strange.add(new Strange(0, left, "a bar has too many strokes: the last are left out"));
+    }
     List<Figure> here =
-        figures.stream()
-            .filter(f -> f.column() > left && f.column() < right)
+        columns.stream()
+            .flatMap(c -> figures.get(c).stream())
             .sorted(Comparator.comparingInt(Figure::column).thenComparingInt(Figure::string))
             .toList();
-    TreeSet<Integer> columns =
-        here.stream().map(Figure::column).collect(Collectors.toCollection(TreeSet::new));
     TreeMap<Integer, String> counted = new TreeMap<>(counts.subMap(left, true, right, false));
     bar.meter = counted(counted).orElse(meter);
     int from = left + (bar.repeatStart ? 1 : 0);
@@ -315,17 +325,16 @@ final class TabBlock {
             (column, harmony) ->
                 bar.chord(
                     new ChordChange(Math.max(0, times.nearest(column) - times.first()), harmony)));
+    List<TreeSet<Integer>> struck = new ArrayList<>();
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      struck.add(new TreeSet<>());
+    }
+    here.forEach(f -> struck.get(f.string()).add(times.at(f.column()) - times.first()));
     List<FrettedNote> played = new ArrayList<>();
     for (Figure figure : here) {
       int tick = times.at(figure.column()) - times.first();
-      int end =
-          here.stream()
-              .filter(f -> f.string() == figure.string())
-              .mapToInt(f -> times.at(f.column()) - times.first())
-              .filter(t -> t > tick)
-              .min()
-              .orElse(bar.lengthTicks);
-      played.add(note(figure, tick, end));
+      Integer next = struck.get(figure.string()).higher(tick);
+      played.add(note(figure, tick, next == null ? bar.lengthTicks : next));
     }
     played.sort(Comparator.comparingInt(FrettedNote::tick).thenComparingInt(FrettedNote::string));
     bars.add(bar);

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import phalanx.formats.FileProblem;
 import phalanx.formats.ReaderGuard;
 import phalanx.formats.SongReading;
@@ -31,6 +32,12 @@ public final class TabReader {
   private static final String SIGNS = "-|:0123456789hHpPbBrRxX~vs/\\<>()[]*.=^tT \t";
 
   private static final int LEAST_DASHES = 4;
+
+  /**
+   * So many lines around a tablature, and so many signs of each, are looked at for key and tempo.
+   */
+  private static final int MOST_WORDS = 200;
+
   private static final Pattern CAPO =
       Pattern.compile("(?i)\\bcapo\\s*(?:on|at|:)?\\s*(?:fret\\s*)?(\\d{1,2})");
   private static final Pattern KEY =
@@ -92,7 +99,12 @@ public final class TabReader {
 
   private SongReading song(String text) {
     List<String> lines = text.lines().map(l -> l.replace("\uFEFF", "").stripTrailing()).toList();
-    String head = String.join("\n", lines.stream().filter(l -> !isLine(l)).toList());
+    String head =
+        lines.stream()
+            .filter(l -> !isLine(l))
+            .limit(MOST_WORDS)
+            .map(l -> l.substring(0, Math.min(l.length(), MOST_WORDS)))
+            .collect(Collectors.joining("\n"));
     Matcher metre = METRE.matcher(head);
     if (metre.find()) {
       meter = Meter.parse(metre.group(1)).orElse(meter);

@@ -88,10 +88,7 @@ final class BarProposal {
     if (!line.isSung()) {
       return new ArrayList<>(java.util.Collections.nCopies(n, 2));
     }
-    double[] gaps = new double[n];
-    for (int c = 0; c < n; c++) {
-      gaps[c] = line.gaps().get(c);
-    }
+    double[] gaps = line.gaps().stream().mapToDouble(g -> g).toArray();
     gaps[n - 1] = Math.max(gaps[n - 1], bar);
     double[][] best = new double[n + 1][MOST_BARS + 1];
     int[][] step = new int[n + 1][MOST_BARS + 1];

@@ -34,10 +34,16 @@ public final class ChordWord {
   private static final java.util.List<String> ROMANS =
       java.util.List.of("I", "II", "III", "IV", "V", "VI", "VII");
 
+  /** No chord has a longer symbol; what is pasted may have. */
+  private static final int LONGEST = 40;
+
   private ChordWord() {}
 
   /** The chord of a symbol such as {@code Am7} or {@code N.C.}; empty where it is none. */
   public static Optional<Harmony> symbol(String word) {
+    if (word.length() > LONGEST) {
+      return Optional.empty();
+    }
     String bare = word.replaceAll("^[(\\[{]+|[)\\]},*]+$", "").replace("’", "'");
     bare = closed(word) ? word : bare;
     if (NO_CHORD.matcher(word).matches()) {
@@ -55,6 +61,9 @@ public final class ChordWord {
 
   /** The chord of a degree in a key; empty where the word is none. */
   public static Optional<Harmony> degree(String word, Key key) {
+    if (word.length() > LONGEST) {
+      return Optional.empty();
+    }
     Matcher figure = FIGURE.matcher(word);
     if (figure.matches()) {
       int degree = figure.group(2).charAt(0) - '1';
