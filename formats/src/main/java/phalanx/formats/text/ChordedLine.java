@@ -26,10 +26,22 @@ public record ChordedLine(List<At> chords, String words, int times) {
    *
    * @param place signs of the words before it; beyond their end where the chord comes later
    */
-  public record At(int place, Harmony harmony) {}
+  public record At(int place, Harmony harmony) {
+    private At place(int other) {
+      return other == place ? this : new At(other, harmony);
+    }
+  }
 
   public ChordedLine {
-    chords = List.copyOf(chords);
+    String text = words;
+    // No letter is cut in two, not even one that Java counts as two signs.
+    chords = chords.stream().map(c -> c.place(letter(text, c.place()))).toList();
+  }
+
+  private static int letter(String words, int place) {
+    boolean within =
+        place > 0 && place < words.length() && Character.isLowSurrogate(words.charAt(place));
+    return within ? place - 1 : place;
   }
 
   /** Whether there are words, not only chords. */
