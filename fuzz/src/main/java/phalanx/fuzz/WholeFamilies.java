@@ -25,7 +25,7 @@ final class WholeFamilies {
       case "song" -> songs();
       case "score", "packed" -> scores();
       case "chordpro" -> charts();
-      default -> List.of();
+      default -> TextFamilies.of(reader);
     };
   }
 

@@ -149,7 +149,7 @@ final class AbcVoice {
     if (sign == '"') {
       return quoted(text, at);
     } else if (sign == '[') {
-      return together(text, at);
+      return together(rest, at);
     } else if (sign == '{') {
       inGraces = true;
       return at + (rest.startsWith("{/") ? 2 : 1);
@@ -157,8 +157,8 @@ final class AbcVoice {
       inGraces = false;
       return at + 1;
     } else if (sign == '!' || sign == '+') {
-      int close = text.indexOf(sign, at + 1);
-      return close < 0 ? at + 1 : close + 1;
+      int close = rest.indexOf(sign, 1);
+      return at + 1 + Math.max(close, 0);
     } else if (sign == '(') {
       return tuplet(rest, at);
     } else if (sign == '-') {
@@ -441,20 +441,20 @@ final class AbcVoice {
   }
 
   /** {@code [CEG]2}: several at once; a length behind the bracket counts for all. */
-  private int together(String text, int at) {
-    int close = text.indexOf(']', at);
+  private int together(String rest, int at) {
+    int close = rest.indexOf(']');
     if (close < 0) {
       return at + 1;
     }
     List<Want> wants = new ArrayList<>();
     int inside = 0;
-    Matcher note = NOTE.matcher(text.substring(at + 1, close));
+    Matcher note = NOTE.matcher(rest.substring(1, close));
     while (note.find()) {
       wants.add(want(note));
       inside = inside == 0 ? length(note.group(4), note.group(5)) : inside;
     }
-    Matcher behind = LENGTH.matcher(text.substring(close + 1));
-    int end = close + 1;
+    Matcher behind = LENGTH.matcher(rest.substring(close + 1));
+    int end = at + close + 1;
     int ticks = Math.max(inside, 1);
     if (behind.lookingAt() && behind.end() > 0) {
       ticks = (int) ((long) ticks * length(behind.group(1), behind.group(2)) / unit);
@@ -492,6 +492,9 @@ final class AbcVoice {
 
   /** Syllables under the notes of the line before. */
   void words(String line) {
+    if (verse >= BarLyrics.MOST_VERSES) {
+      return;
+    }
     Map<ImportedBar, StringBuilder> byBar = new HashMap<>();
     Map<ImportedBar, Integer> from = new HashMap<>();
     int at = 0;
@@ -530,7 +533,7 @@ final class AbcVoice {
                   text.toString().replace('\u00A0', ' ').replace('‑', '-').strip(),
                   SongBounds.LONGEST_LINE);
           verses.set(number, List.of(new BarLyrics.Piece(from.get(where), words)));
-          where.words = number < BarLyrics.MOST_VERSES ? new BarLyrics(verses) : where.words;
+          where.words = new BarLyrics(verses);
         });
   }
 
