@@ -31,16 +31,20 @@ public record TuneSources(List<String> names, String taken) {
     return new ArrayList<>(apart);
   }
 
-  /** Which it is and what other parts there are; empty where there are none. */
+  /** From which the tune is taken and what other parts there are; empty where there are none. */
   public Optional<String> words() {
+    return words("the tune is");
+  }
+
+  /** The same of something else: {@code both hands are}. */
+  public Optional<String> words(String what) {
     List<String> others = names.stream().filter(n -> !n.equals(taken) && !isVoice(n)).toList();
     return Optional.of(others)
         .filter(o -> !o.isEmpty())
         .map(
             o ->
                 Phrase.of(
-                    "the tune is taken from “%s”; there are also: %s",
-                    taken, String.join(", ", o)));
+                    "%s taken from “%s”; there are also: %s", what, taken, String.join(", ", o)));
   }
 
   private boolean isVoice(String name) {

@@ -121,11 +121,11 @@ public final class MusicXmlReader {
     ScoreBars bars = new ScoreBars(frames, m -> file.line(first + m), remarks);
     UpperVoice upper = UpperVoice.of(contents, voice);
     Optional<TuneSources> sources = sources(parts, upper, voice);
-    sources
-        .flatMap(TuneSources::words)
-        .ifPresent(words -> remarks.add(new FileProblem(file.line(first), 1, words)));
     // A voice that is chosen is a tune, whatever else the part says.
     Optional<GuitarScore> places = upper.isChosen() ? Optional.empty() : places(contents, frames);
+    sources
+        .flatMap(c -> places.isPresent() ? c.words("both hands are") : c.words())
+        .ifPresent(words -> remarks.add(new FileProblem(file.line(first), 1, words)));
     if (places.isEmpty()) {
       upper.doubt().ifPresent(words -> remarks.add(new FileProblem(file.line(first), 1, words)));
     }

@@ -170,6 +170,11 @@ record ScoreNote(
         .findFirst();
   }
 
+  /** Whether a note says where it lies on the neck. */
+  static boolean isPlaced(Note note) {
+    return string(note).isPresent() && fret(note).isPresent();
+  }
+
   /** The words of a technical mark of one kind. */
   private static Optional<String> words(Note note, String kind) {
     return technical(note).stream()

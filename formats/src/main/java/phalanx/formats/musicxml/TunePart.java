@@ -2,10 +2,12 @@ package phalanx.formats.musicxml;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import org.audiveris.proxymusic.Harmony;
 import org.audiveris.proxymusic.Note;
@@ -20,6 +22,9 @@ import phalanx.formats.TuneSources;
 final class TunePart {
 
   private static final int OCTAVE = 12;
+
+  /** So much of a part stands in another that is its tablature. */
+  private static final double SAME = 0.7;
 
   private final ScorePartwise score;
   private final Map<ScorePartwise.Part, Double> scores =
@@ -115,8 +120,51 @@ final class TunePart {
     return part.getId() instanceof ScorePart listed ? listed.getId() : "part";
   }
 
-  /** The likeliest; the first with measures where nothing sounds. */
+  /**
+   * The likeliest, or its tablature where that stands in a part of its own; the first with measures
+   * where nothing sounds.
+   */
   Optional<ScorePartwise.Part> likeliest() {
+    return best().map(this::tablature);
+  }
+
+  /** The part that has the notes of another with their strings and frets; else that one. */
+  private ScorePartwise.Part tablature(ScorePartwise.Part part) {
+    if (isTablature(part)) {
+      return part;
+    }
+    Set<String> notes = tones(part);
+    return scores.keySet().stream()
+        .filter(p -> p != part && isTablature(p))
+        .filter(
+            p -> {
+              Set<String> there = tones(p);
+              return notes.stream().filter(there::contains).count() >= SAME * notes.size();
+            })
+        .findFirst()
+        .orElse(part);
+  }
+
+  private static boolean isTablature(ScorePartwise.Part part) {
+    List<Note> heard = notes(part).stream().filter(ScoreNote::isPitched).toList();
+    long placed = heard.stream().filter(ScoreNote::isPlaced).count();
+    return !heard.isEmpty() && placed >= SAME * heard.size();
+  }
+
+  /** What sounds in each measure, octaves aside: a tablature is not always written in the same. */
+  private static Set<String> tones(ScorePartwise.Part part) {
+    Set<String> tones = new HashSet<>();
+    for (int m = 0; m < part.getMeasure().size(); m++) {
+      for (Object item : part.getMeasure().get(m).getNoteOrBackupOrForward()) {
+        if (item instanceof Note n && ScoreNote.isPitched(n)) {
+          tones.add(m + ":" + n.getPitch().getStep() + n.getPitch().getAlter());
+        }
+      }
+    }
+    return tones;
+  }
+
+  private Optional<ScorePartwise.Part> best() {
     return scores.entrySet().stream()
         .max(
             Map.Entry.<ScorePartwise.Part, Double>comparingByValue()

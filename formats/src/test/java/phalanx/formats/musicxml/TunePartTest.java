@@ -3,12 +3,14 @@ package phalanx.formats.musicxml;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import phalanx.formats.FileProblem;
 import phalanx.formats.SongReading;
 import phalanx.formats.TuneSources;
 import phalanx.melody.TuneWriter;
+import phalanx.planning.Arranger;
 import phalanx.song.Bar;
 import phalanx.theory.Meter;
 
@@ -71,8 +73,7 @@ class TunePartTest {
     assertThat(reading.sources())
         .contains(
             new TuneSources(
-                java.util.List.of(
-                    "Horn", "Violin", "Violin: voice 1", "Violin: voice 2", "Violin (2)"),
+                List.of("Horn", "Violin", "Violin: voice 1", "Violin: voice 2", "Violin (2)"),
                 "Violin"));
     assertThat(reading.remarks())
         .extracting(FileProblem::message)
@@ -94,5 +95,30 @@ class TunePartTest {
     assertThat(tune(from("Kettle"))).isEqualTo(tune(MusicXmlReader.read(SCORE)));
     assertThat(tune(from("Violin: voice 7"))).isEqualTo("e5 | d5 | ");
     assertThat(from("Violin: voice 7").sources().orElseThrow().taken()).isEqualTo("Violin");
+  }
+
+  /** Notation programs often write the tablature of a guitar as a part of its own. */
+  @Test
+  void aTablatureBesideItsNotationIsTakenWithItsStringsAndFrets() {
+    String placed =
+        note("C", 4, 1)
+            .replace(
+                "</note>",
+                "<notations><technical><string>2</string><fret>1</fret></technical></notations></note>");
+    String score =
+        "<score-partwise version=\"4.0\"><part-list>"
+            + "<score-part id=\"A\"><part-name>Guitar</part-name></score-part>"
+            + "<score-part id=\"B\"><part-name>Tab</part-name></score-part></part-list>"
+            + part("A", note("C", 5, 1))
+            + part("B", placed)
+            + "</score-partwise>";
+    SongReading reading = MusicXmlReader.read(score.getBytes(StandardCharsets.UTF_8));
+    assertThat(reading.sources().orElseThrow().taken()).isEqualTo("Tab");
+    assertThat(reading.remarks())
+        .extracting(FileProblem::message)
+        .contains("both hands are taken from “Tab”; there are also: Guitar");
+    assertThat(new Arranger().arrange(reading.song()).notes())
+        .extracting(n -> n.string() + ":" + n.fret())
+        .containsExactly("4:1");
   }
 }
