@@ -17,6 +17,7 @@ import phalanx.formats.text.Bracketed;
 import phalanx.formats.text.ChartTextReader;
 import phalanx.formats.text.ChordWord;
 import phalanx.formats.text.ChordedLine;
+import phalanx.formats.text.Heading;
 import phalanx.formats.text.ProposedSong;
 import phalanx.instrument.Guitar;
 import phalanx.song.Bar;
@@ -142,6 +143,11 @@ public final class ChordProReader {
     if (inTab) {
       return;
     }
+    Optional<String> heading = under.isEmpty() ? Heading.of(line.strip()) : Optional.empty();
+    if (heading.isPresent()) {
+      parts.heading(heading.get());
+      return;
+    }
     ChordedLine read = Bracketed.read(line, number, ChordWord::symbol, doubts);
     parts.line(read);
     if (!read.chords().isEmpty() && under.isPresent()) {
@@ -242,8 +248,11 @@ public final class ChordProReader {
         }
       }
       case "x_phalanx_pickup" -> pickup = Optional.of(value);
-      case "start_of_tab", "start_of_abc", "start_of_ly", "start_of_svg", "start_of_textblock" ->
-          inTab = true;
+      case "start_of_tab", "start_of_abc", "start_of_ly", "start_of_svg", "start_of_textblock" -> {
+        inTab = true;
+        String kind = directive.name().substring("start_of_".length());
+        remarks.add(new FileProblem(line, column, "what stands here is left out: " + kind));
+      }
       case "end_of_tab", "end_of_abc", "end_of_ly", "end_of_svg", "end_of_textblock" ->
           inTab = false;
       case "start_of_verse", "start_of_chorus", "start_of_bridge" -> {

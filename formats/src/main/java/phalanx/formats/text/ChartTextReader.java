@@ -34,15 +34,6 @@ import phalanx.theory.Quoted;
  */
 public final class ChartTextReader {
 
-  private static final Pattern BRACKETED = Pattern.compile("\\[([^\\]\\[]{1,60})\\]:?");
-  private static final Pattern PART =
-      Pattern.compile(
-          "(?i)((?:intro|verse|chorus|bridge|pre-?chorus|refrain|outro|coda|solo|interlude|"
-              + "instrumental|ending|tag|break|part|strain|strophe|turnaround|vamp|hook)\\b([^|:]{0,30}))(:?)");
-
-  /** What follows the name of a part without a colon: a number or a letter; more are words. */
-  private static final int SHORT = 3;
-
   private static final Pattern FIELD =
       Pattern.compile(
           "(?i)(title|key|capo|tempo|bpm|time|metre|meter|by|composer|artist|words|music|arranged by|arranger) ?[:=](.*)");
@@ -156,7 +147,7 @@ public final class ChartTextReader {
       proposed = true;
       return at + (sung ? 2 : 1);
     }
-    Optional<String> heading = heading(line.strip());
+    Optional<String> heading = Heading.of(line.strip());
     if (heading.isPresent()) {
       begun = true;
       parts.heading(heading.get());
@@ -183,21 +174,10 @@ public final class ChartTextReader {
         .orElse(1);
   }
 
-  private static Optional<String> heading(String line) {
-    Matcher bracketed = BRACKETED.matcher(line);
-    if (bracketed.matches() && ChordWord.symbol(bracketed.group(1)).isEmpty()) {
-      return Optional.of(bracketed.group(1).strip());
-    }
-    Matcher part = PART.matcher(line);
-    boolean named =
-        part.matches() && (!part.group(3).isEmpty() || part.group(2).strip().length() <= SHORT);
-    return named ? Optional.of(part.group(1).strip()) : Optional.empty();
-  }
-
   private boolean isWords(String line) {
     return chords(line).isEmpty()
         && !line.contains("|")
-        && heading(line.strip()).isEmpty()
+        && Heading.of(line.strip()).isEmpty()
         && !FIELD.matcher(line.strip()).matches();
   }
 

@@ -107,11 +107,15 @@ public record ChordedLine(List<At> chords, String words, int times) {
     while (to < words.length() && Character.isLetter(words.charAt(to))) {
       to++;
     }
+    int behind = to;
+    while (behind < words.length() && !Character.isWhitespace(words.charAt(behind))) {
+      behind++;
+    }
     if (!hasVowel(words.substring(from, place))) {
       return from;
     }
     boolean ends = to - place < 2 || !hasVowel(words.substring(place, to));
-    return ends ? to : place;
+    return ends ? behind : place;
   }
 
   private static boolean hasVowel(String letters) {

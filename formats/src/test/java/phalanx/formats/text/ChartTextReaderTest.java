@@ -2,13 +2,17 @@ package phalanx.formats.text;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import phalanx.arrangement.Arrangement;
+import phalanx.formats.FileFormat;
 import phalanx.formats.FileProblem;
+import phalanx.formats.SongFiles;
 import phalanx.formats.SongReading;
 import phalanx.formats.chordpro.ChordProReader;
 import phalanx.formats.chordpro.ChordProWriter;
@@ -117,6 +121,46 @@ class ChartTextReaderTest {
                     + "Down where the boats are sleeping\n")
             .song();
     assertThat(words(read)).startsWith("Down where the", "boats are", "sleeping");
+  }
+
+  /** As people write things down (common practice, no source). */
+  @Test
+  void readsCapoTimesAndHeadingsAsPeopleWriteThem() {
+    Song read =
+        ChartTextReader.read("Quay\nCapo 3rd fret\n\n[Intro]\nG  D/F#  Em  C  (x2)\n").song();
+    assertThat(read.guitar().capo()).isEqualTo(3);
+    assertThat(chart(read)).isEqualTo("G | D/F♯ | Em | C");
+    assertThat(read.chart().bars().get(0).repeatStart()).isTrue();
+    assertThat(read.chart().bars().get(3).plays()).isEqualTo(2);
+    assertThat(ChartTextReader.read("Quay\ncapo: IV\n\nG C\n").song().guitar().capo()).isEqualTo(4);
+    SongReading chordPro =
+        ChordProReader.read(
+            "{title: Quay}\nVerse 1:\n[G]down to the [C]quay\n[Chorus]\n[D]hold [G]on\n"
+                + "{sot}\ne|--0--|\n{eot}\n");
+    assertThat(chordPro.problems()).isEmpty();
+    assertThat(chordPro.song().sections())
+        .extracting(Section::label)
+        .containsExactly("Verse 1", "Chorus");
+    assertThat(chordPro.remarks())
+        .extracting(FileProblem::message)
+        .anyMatch(m -> m.contains("left out: tab"));
+  }
+
+  /**
+   * Older programs wrote Western European letters or UTF-16 (Unicode Standard, byte order mark).
+   */
+  @Test
+  void readsLettersThatAreNotUtf8() {
+    String text = "{title: Caf\u00e9}\n[G]down to the [C]quay\n";
+    for (Charset charset :
+        List.of(StandardCharsets.UTF_8, StandardCharsets.UTF_16, Charset.forName("windows-1252"))) {
+      SongFiles.Opened opened = FileFormat.CHORDPRO.read(text.getBytes(charset));
+      assertThat(opened.song().orElseThrow().title()).as(charset.name()).isEqualTo("Caf\u00e9");
+      assertThat(opened.problems()).isEmpty();
+      boolean told = opened.remarks().stream().anyMatch(r -> r.message().contains("UTF-"));
+      assertThat(told).isEqualTo(charset != StandardCharsets.UTF_8);
+    }
+    assertThat(FileFormat.CHORDPRO.read(new byte[] {(byte) 0xff, 0, 1, 2}).song()).isEmpty();
   }
 
   /**
