@@ -26,6 +26,7 @@ class NoticeIT {
   /** Licences the program may ship; the last two with a reason of their own, see NOTICE. */
   private static final List<String> ALLOWED =
       List.of(
+          "(Apache-2.0)",
           "(The Apache Software License, Version 2.0)",
           "(The Apache Software License, version 2.0)",
           "(MIT)",

@@ -54,12 +54,12 @@ class StripLayoutTest {
     Song song = DEMO.song();
     int second = song.chart().bars().get(1).id();
     Song sung = song.withWords(Lyrics.NONE.with(second, BarLyrics.of("where the lamp is lit")));
-    StripLayout layout =
-        new StripLayout(Performance.of(new Arranger().arrange(sung)), 820, 1);
+    StripLayout layout = new StripLayout(Performance.of(new Arranger().arrange(sung)), 820, 1);
     StripLayout.StripSystem system = layout.systems().get(0);
     Lyrics.Line line = layout.words(system).get(0);
     assertThat(line.text()).isEqualTo("where the lamp is lit");
-    assertThat(layout.x(system, line.tick())).isGreaterThan(layout.barX(system, system.bars().get(1)));
+    assertThat(layout.x(system, line.tick()))
+        .isGreaterThan(layout.barX(system, system.bars().get(1)));
     assertThat(layout.wordsY()).isBetween(layout.countY() + 12, layout.systemHeight() - 4);
     assertThat(layout.systemHeight())
         .isGreaterThan(new StripLayout(Performance.of(DEMO), 820, 1).systemHeight());
