@@ -98,16 +98,24 @@ public record Arrangement(
    * highest string.
    */
   public boolean isOfTune(Note note) {
-    return note.part() == Note.Part.TUNE
-        && !slots.isEmpty()
-        && slots
-            .subList(
-                Math.max(0, slotAt(note.tick()) - 1),
-                Math.min(slots.size(), slotAt(note.tick()) + 2))
-            .stream()
-            .flatMap(s -> s.tune().stream())
-            .anyMatch(
-                m -> m.tick() == note.tick() && m.midi() + song.guitar().capo() == note.midi());
+    return melody(note).isPresent();
+  }
+
+  /** Whether a note is a short one just before a note of the written tune. */
+  public boolean isGrace(Note note) {
+    return melody(note).filter(MelodyNote::grace).isPresent();
+  }
+
+  /** The note of the written tune that a note sounds; empty where it sounds none. */
+  private Optional<MelodyNote> melody(Note note) {
+    if (note.part() != Note.Part.TUNE || slots.isEmpty()) {
+      return Optional.empty();
+    }
+    int slot = slotAt(note.tick());
+    return slots.subList(Math.max(0, slot - 1), Math.min(slots.size(), slot + 2)).stream()
+        .flatMap(s -> s.tune().stream())
+        .filter(m -> m.tick() == note.tick() && m.midi() + song.guitar().capo() == note.midi())
+        .findFirst();
   }
 
   /** The part of a list, ordered by tick, that lies between two ticks; found by halving. */

@@ -18,6 +18,7 @@ import phalanx.technique.Technique;
  * @param bar identity of the bar it is written in
  * @param barTick where in that bar it begins
  * @param techniques what is special about how it is played
+ * @param grace whether it is a short note just before the one that is written at its place
  */
 public record MelodyNote(
     int tick,
@@ -28,7 +29,8 @@ public record MelodyNote(
     Optional<Slur> slur,
     int bar,
     int barTick,
-    Set<Technique> techniques) {
+    Set<Technique> techniques,
+    boolean grace) {
 
   public MelodyNote {
     techniques = Set.copyOf(techniques);
@@ -44,7 +46,7 @@ public record MelodyNote(
       Optional<Slur> slur,
       int bar,
       int barTick) {
-    this(tick, endTick, midi, string, label, slur, bar, barTick, Set.of());
+    this(tick, endTick, midi, string, label, slur, bar, barTick, Set.of(), false);
   }
 
   /** Whether it is a natural harmonic. */
@@ -94,13 +96,13 @@ public record MelodyNote(
             .sum();
   }
 
-  /** The same note at another time. */
-  public MelodyNote at(int from, int to) {
-    return new MelodyNote(from, to, midi, string, label, slur, bar, barTick, techniques);
+  /** The same note as a short one just before the note that is written at its place. */
+  public MelodyNote asGrace(int from, int to) {
+    return new MelodyNote(from, to, midi, string, label, slur, bar, barTick, techniques, true);
   }
 
   /** The same note going on for longer. */
   public MelodyNote until(int end) {
-    return new MelodyNote(tick, end, midi, string, label, slur, bar, barTick, techniques);
+    return new MelodyNote(tick, end, midi, string, label, slur, bar, barTick, techniques, grace);
   }
 }

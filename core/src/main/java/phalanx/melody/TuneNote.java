@@ -6,6 +6,7 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import phalanx.technique.Technique;
+import phalanx.theory.Ticks;
 
 /**
  * One note of the tune, or several at once.
@@ -32,6 +33,9 @@ public record TuneNote(
 
   /** Short notes that fit before one. */
   public static final int MOST_GRACES = 8;
+
+  /** How long a grace note sounds, in ticks: a thirty-second note. */
+  public static final int GRACE_TICKS = Ticks.PER_WHOLE / 32;
 
   public TuneNote {
     wants = List.copyOf(wants);

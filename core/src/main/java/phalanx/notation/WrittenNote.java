@@ -11,12 +11,25 @@ import phalanx.arrangement.Note;
  * @param notes what sounds; empty for a rest
  * @param tiedFrom whether it goes on from the one before, also over a bar line
  * @param tiedTo whether it goes on into the next
+ * @param graces short notes just before it, which have no time of their own
  */
 public record WrittenNote(
-    int tick, Rhythm.Piece piece, List<Note> notes, boolean tiedFrom, boolean tiedTo) {
+    int tick,
+    Rhythm.Piece piece,
+    List<Note> notes,
+    boolean tiedFrom,
+    boolean tiedTo,
+    List<Note> graces) {
 
   public WrittenNote {
     notes = List.copyOf(notes);
+    graces = List.copyOf(graces);
+  }
+
+  /** A note without short ones before it. */
+  public WrittenNote(
+      int tick, Rhythm.Piece piece, List<Note> notes, boolean tiedFrom, boolean tiedTo) {
+    this(tick, piece, notes, tiedFrom, tiedTo, List.of());
   }
 
   /** Whether nothing sounds. */

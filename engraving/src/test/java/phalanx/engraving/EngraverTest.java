@@ -116,4 +116,53 @@ class EngraverTest {
                             .pages())
                     .hasSize(1));
   }
+
+  private static final Song ORNAMENTED =
+      TestSongs.singing(TestSongs.of("| C | C |"), "e4 g {a b}g e", "{d}^e . g .");
+
+  private static List<Mark> small(List<Mark> marks, Sign sign) {
+    double full =
+        marks.stream()
+            .filter(m -> m instanceof Mark.Glyph g && g.sign() == Sign.TREBLE_CLEF)
+            .mapToDouble(m -> ((Mark.Glyph) m).space())
+            .findFirst()
+            .orElseThrow();
+    return marks.stream()
+        .filter(m -> m instanceof Mark.Glyph g && g.sign() == sign && g.space() < 0.9 * full)
+        .toList();
+  }
+
+  /**
+   * Short notes are small heads before their note, one alone with a flag, and take no time from the
+   * note before them on paper (common practice, no source).
+   */
+  @Test
+  void shortNotesAreSmallAndHaveNoTimeOfTheirOwn() {
+    List<Mark> marks = marks(ORNAMENTED, SheetOptions.USUAL);
+    List<Mark> heads = small(marks, Sign.HEAD_BLACK);
+    assertThat(heads).hasSize(3);
+    assertThat(small(marks, Sign.FLAG_8_UP)).hasSize(1);
+    assertThat(signs(marks, Sign.FLAG_32_UP)).isZero();
+    assertThat(marks.stream().filter(m -> m.role() == Role.DOT)).isEmpty();
+    double line =
+        marks.stream()
+            .filter(m -> m.role() == Role.BARLINE && m.box().left() > heads.get(0).box().left())
+            .mapToDouble(m -> m.box().left())
+            .min()
+            .orElseThrow();
+    assertThat(heads.get(1).box().right()).isLessThan(line);
+    assertThat(heads.get(2).box().left())
+        .as("the one before the first note of the second bar stands in that bar")
+        .isGreaterThan(line);
+  }
+
+  @Test
+  void theTablatureHasTheirFrets() {
+    List<Mark> figures =
+        marks(ORNAMENTED, SheetOptions.USUAL.with(Show.NOTATION, false)).stream()
+            .filter(m -> m.role() == Role.FIGURE)
+            .toList();
+    double most = figures.stream().mapToDouble(m -> ((Mark.Text) m).size()).max().orElseThrow();
+    assertThat(figures.stream().filter(m -> ((Mark.Text) m).size() < 0.9 * most)).hasSize(3);
+  }
 }

@@ -11,13 +11,9 @@ import phalanx.song.Song;
 import phalanx.song.Timeline;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.technique.TechniqueText;
-import phalanx.theory.Ticks;
 
 /** The tune of a song with the repeats unrolled. */
 public final class TuneLine {
-
-  /** How long a grace note lasts: a thirty-second note. */
-  private static final int GRACE = Ticks.PER_WHOLE / 32;
 
   private TuneLine() {}
 
@@ -47,7 +43,7 @@ public final class TuneLine {
   /** Short notes take their time from the note before; at the start of a song there is none. */
   private static void graces(List<MelodyNote> line, TuneNote note, PlayedBar bar, Song song) {
     int count = note.graces().size();
-    int from = bar.startTick() + note.tick() - count * GRACE;
+    int from = bar.startTick() + note.tick() - count * TuneNote.GRACE_TICKS;
     if (count == 0 || from < 0 || !line.isEmpty() && from <= line.get(line.size() - 1).tick()) {
       return;
     }
@@ -56,10 +52,11 @@ public final class TuneLine {
     }
     for (Want grace : note.graces()) {
       TuneNote plain =
-          new TuneNote(note.tick(), GRACE, List.of(grace), Optional.empty(), List.of());
+          new TuneNote(
+              note.tick(), TuneNote.GRACE_TICKS, List.of(grace), Optional.empty(), List.of());
       MelodyNote sung = sung(grace, plain, bar, note.endTick(), song);
-      line.add(sung.at(from, from + GRACE));
-      from += GRACE;
+      line.add(sung.asGrace(from, from + TuneNote.GRACE_TICKS));
+      from += TuneNote.GRACE_TICKS;
     }
   }
 
@@ -76,7 +73,8 @@ public final class TuneLine {
         isHarmonic(note) ? Optional.empty() : note.slur(),
         bar.written(),
         note.tick(),
-        note.techniques());
+        note.techniques(),
+        false);
   }
 
   /** A harmonic is plucked, whatever is written. */

@@ -26,10 +26,6 @@ import phalanx.theory.NoteNaming;
 /** Draws bars with the tune on five lines. Knows colours and lines, decides nothing. */
 final class StaffPainter {
 
-  private static final double HEAD_WIDTH = 11;
-  private static final double HEAD_HEIGHT = 8;
-  private static final double GRACE_STEM = 14;
-
   /** How long the wave of a vibrato is. */
   private static final double WAVE = 32;
 
@@ -192,11 +188,6 @@ final class StaffPainter {
     // On the side of the head where no stem is.
     boolean up = sounds(note.wants()).allMatch(s -> StaffLayout.step(s.pitch()) < 4);
     signs.paint(note.techniques(), x, highest, x + WAVE, up ? highest + 17 : highest - 8);
-    List<Want.Sound> graces = sounds(note.graces()).toList();
-    for (int g = 0; g < graces.size(); g++) {
-      double before = x - 10 - 8 * (graces.size() - g);
-      paintGrace(before, layout.noteY(cell, StaffLayout.step(graces.get(g).pitch())));
-    }
     note.slur()
         .ifPresent(
             s ->
@@ -210,16 +201,5 @@ final class StaffPainter {
 
   private static Stream<Want.Sound> sounds(List<Want> wants) {
     return wants.stream().filter(Want.Sound.class::isInstance).map(Want.Sound.class::cast);
-  }
-
-  /** A short note before another: small, with a stroke through its stem. */
-  private void paintGrace(double x, double y) {
-    gc.setFill(palette.get("text"));
-    gc.setStroke(palette.get("text"));
-    gc.setLineWidth(1);
-    gc.fillOval(x - HEAD_WIDTH / 4, y - HEAD_HEIGHT / 4, HEAD_WIDTH / 2, HEAD_HEIGHT / 2);
-    double stem = x + HEAD_WIDTH / 4 - 0.5;
-    gc.strokeLine(stem, y, stem, y - GRACE_STEM);
-    gc.strokeLine(stem - 3, y - GRACE_STEM + 7, stem + 4, y - GRACE_STEM + 1);
   }
 }

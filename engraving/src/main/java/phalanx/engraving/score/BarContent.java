@@ -31,6 +31,7 @@ import phalanx.theory.Pitch;
  * @param lower those of the lower voice
  * @param groups notes under one beam, or alone
  * @param notes everything that is struck, for the tablature
+ * @param graces those of them that are short ones before another, with the time of that one
  * @param slots the chords that begin
  * @param gestures hits, brushes and rolls
  * @param damps strings stopped
@@ -41,6 +42,7 @@ record BarContent(
     List<Stroke> lower,
     List<List<Stroke>> groups,
     List<Note> notes,
+    Map<Note, Integer> graces,
     List<Slot> slots,
     List<Gesture> gestures,
     List<Damp> damps) {
@@ -67,7 +69,9 @@ record BarContent(
       BarVoices voices = BarVoices.of(arrangement, written.bar());
       accidentals.nextBar();
       boolean both = has(voices.upper()) && has(voices.lower());
-      Map<WrittenNote, List<Head>> heads = heads(voices);
+      Map<WrittenNote, WrittenHeads> heads = heads(voices);
+      Map<Note, Integer> graces = new HashMap<>();
+      heads.keySet().forEach(n -> n.graces().forEach(g -> graces.put(g, n.tick())));
       List<List<Stroke>> groups = new ArrayList<>();
       List<Stroke> upper = new ArrayList<>();
       List<Stroke> lower = new ArrayList<>();
@@ -94,10 +98,21 @@ record BarContent(
           upper,
           lower,
           groups,
-          arrangement.notesFrom(from, to),
+          notes(from, to, graces.keySet()),
+          graces,
           arrangement.slotsFrom(from, to),
           arrangement.gesturesFrom(from, to),
           arrangement.dampsFrom(from, to));
+    }
+
+    /** What is struck in a bar: short notes stand with what they lead to, also over a bar line. */
+    private List<Note> notes(int from, int to, Set<Note> graces) {
+      List<Note> notes = new ArrayList<>(graces);
+      notes.sort(Comparator.comparingInt(Note::tick));
+      arrangement.notesFrom(from, to).stream()
+          .filter(n -> !arrangement.isGrace(n))
+          .forEach(notes::add);
+      return notes;
     }
 
     private static boolean has(List<WrittenNote> voice) {
@@ -105,12 +120,13 @@ record BarContent(
     }
 
     /** The heads of both voices in the order of time, so that accidentals stand once a bar. */
-    private Map<WrittenNote, List<Head>> heads(BarVoices voices) {
+    private Map<WrittenNote, WrittenHeads> heads(BarVoices voices) {
       List<WrittenNote> all = new ArrayList<>(voices.upper());
       all.addAll(voices.lower());
       all.sort(Comparator.comparingInt(WrittenNote::tick));
-      Map<WrittenNote, List<Head>> heads = new HashMap<>();
+      Map<WrittenNote, WrittenHeads> heads = new HashMap<>();
       for (WrittenNote note : all) {
+        List<Head> graces = note.graces().stream().map(this::grace).toList();
         List<Head> mine = new ArrayList<>();
         for (Note n : note.notes()) {
           Pitch pitch = spelling.of(n);
@@ -125,9 +141,16 @@ record BarContent(
                   0));
         }
         mine.sort(Comparator.comparingInt(Head::position));
-        heads.put(note, mine);
+        heads.put(note, new WrittenHeads(mine, graces));
       }
       return heads;
+    }
+
+    private Head grace(Note note) {
+      Pitch pitch = spelling.of(note);
+      int position = position(pitch);
+      Sign sign = note.harmonic().isPresent() ? Sign.DIAMOND_BLACK : Sign.HEAD_BLACK;
+      return new Head(note, position, sign, accidentals.before(pitch, position), false, 0);
     }
 
     private static Sign sign(WrittenNote at, Note note) {
@@ -159,7 +182,7 @@ record BarContent(
     static void strokes(
         List<WrittenNote> voice,
         Optional<Boolean> up,
-        Map<WrittenNote, List<Head>> heads,
+        Map<WrittenNote, WrittenHeads> heads,
         WrittenBar bar,
         List<List<Stroke>> groups,
         List<Stroke> strokes) {
@@ -169,8 +192,9 @@ record BarContent(
         List<Stroke> mine = new ArrayList<>();
         for (WrittenNote note : group) {
           boolean flagged = group.size() == 1 && note.piece().value().flags() > 0;
-          List<Head> seconds = Heads.spread(heads.get(note), goesUp);
-          Stroke stroke = new Stroke(note, seconds, goesUp, flagged);
+          WrittenHeads those = heads.get(note);
+          List<Head> seconds = Heads.spread(those.heads(), goesUp);
+          Stroke stroke = new Stroke(note, seconds, those.graces(), goesUp, flagged);
           mine.add(stroke);
           byTick.put(note.tick(), stroke);
         }
@@ -178,18 +202,18 @@ record BarContent(
       }
       for (WrittenNote note : voice) {
         if (note.isRest()) {
-          byTick.put(note.tick(), new Stroke(note, List.of(), up.orElse(true), false));
+          byTick.put(note.tick(), new Stroke(note, List.of(), List.of(), up.orElse(true), false));
         }
       }
       strokes.addAll(byTick.values());
     }
 
     /** Stems of a voice that is alone go up where its notes lie below the middle line. */
-    private static boolean isLow(List<WrittenNote> group, Map<WrittenNote, List<Head>> heads) {
+    private static boolean isLow(List<WrittenNote> group, Map<WrittenNote, WrittenHeads> heads) {
       double sum = 0;
       int count = 0;
       for (WrittenNote note : group) {
-        for (Head head : heads.get(note)) {
+        for (Head head : heads.get(note).heads()) {
           sum += head.position();
           count++;
         }

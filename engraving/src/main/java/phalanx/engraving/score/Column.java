@@ -1,7 +1,10 @@
 package phalanx.engraving.score;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import phalanx.arrangement.Note;
 import phalanx.engraving.Mark;
 
 /**
@@ -13,6 +16,10 @@ final class Column {
   final int tick;
   final List<Mark> staff = new ArrayList<>();
   final List<Mark> tab = new ArrayList<>();
+
+  /** Where the middle of each short note before the column stands. */
+  final Map<Note, Double> graces = new HashMap<>();
+
   double shift;
   private double left;
   private double right = Measures.HEAD;

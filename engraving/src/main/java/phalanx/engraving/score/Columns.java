@@ -45,10 +45,12 @@ final class Columns {
     if (options.has(Show.COUNT)) {
       bar.written().bar().count().forEach(c -> columns.at(c.tick()));
     }
-    bar.notes().forEach(n -> columns.at(n.tick()));
+    List<Note> notes = bar.notes().stream().filter(n -> !bar.graces().containsKey(n)).toList();
+    notes.forEach(n -> columns.at(n.tick()));
     if (options.has(Show.TABLATURE)) {
-      bar.notes().forEach(columns::figure);
+      notes.forEach(columns::figure);
     }
+    columns.graces();
     bar.gestures().forEach(columns::sweep);
     return columns.columns;
   }
@@ -82,6 +84,24 @@ final class Columns {
       Column column = at(bar.written().bar().startTick());
       column.staff(new Mark.Glyph(Role.REST, Sign.REST_WHOLE, 0, Head.y(6), 1));
     }
+  }
+
+  /** Short notes, to the left of everything else in their columns. */
+  private void graces() {
+    TreeMap<Integer, List<Note>> before = new TreeMap<>();
+    bar.notes().stream()
+        .filter(bar.graces()::containsKey)
+        .forEach(n -> before.computeIfAbsent(bar.graces().get(n), t -> new ArrayList<>()).add(n));
+    before.forEach(
+        (tick, notes) -> {
+          List<Head> heads = new ArrayList<>();
+          if (options.has(Show.NOTATION)) {
+            bar.upper().stream()
+                .filter(s -> s.tick() == tick)
+                .forEach(s -> heads.addAll(s.graces()));
+          }
+          GraceNotes.set(at(tick), notes, heads, options.has(Show.TABLATURE));
+        });
   }
 
   private static Stroke find(List<Stroke> voice, int tick) {

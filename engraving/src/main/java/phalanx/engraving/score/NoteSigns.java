@@ -41,7 +41,7 @@ final class NoteSigns {
     for (Placed bar : bars) {
       for (Column column : bar.columns().values()) {
         bar.content().notes().stream()
-            .filter(n -> n.tick() == column.tick)
+            .filter(n -> n.tick() == column.tick && !bar.content().graces().containsKey(n))
             .forEach(n -> techniques(bar, column, n, tablature));
       }
     }
@@ -70,7 +70,7 @@ final class NoteSigns {
     double width = Face.BOLD.width(TabSigns.figure(note), Measures.FIGURE_SIZE);
     double y = (Tuning.STRINGS - 1 - note.string()) * Measures.STRING_GAP;
     BendArrow.draw(
-        drawing, bar.middle(note.tick()) + width / 2, y, bend, TabSigns.amount(bend.quarters()));
+        drawing, bar.middle(note) + width / 2, y, bend, TabSigns.amount(bend.quarters()));
   }
 
   private void word(String word, double left) {
@@ -80,16 +80,18 @@ final class NoteSigns {
   }
 
   private double slurMiddle(Placed bar, Note note) {
-    return (before(note).orElse(music - 0.8) + bar.middle(note.tick())) / 2;
+    return (before(note).orElse(music - 0.8) + bar.middle(note)) / 2;
   }
 
   /** Where the last note before another on its string stands in this system. */
   Optional<Double> before(Note note) {
     Optional<Double> last = Optional.empty();
+    int at = Integer.MIN_VALUE;
     for (Placed bar : bars) {
       for (Note other : bar.content().notes()) {
-        if (other.string() == note.string() && other.tick() < note.tick()) {
-          last = Optional.of(bar.middle(other.tick()));
+        if (other.string() == note.string() && other.tick() < note.tick() && other.tick() >= at) {
+          last = Optional.of(bar.middle(other));
+          at = other.tick();
         }
       }
     }

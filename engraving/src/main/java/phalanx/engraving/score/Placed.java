@@ -3,6 +3,7 @@ package phalanx.engraving.score;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import phalanx.arrangement.Note;
 import phalanx.notation.WrittenForm.WrittenBar;
 
 /**
@@ -42,6 +43,12 @@ record Placed(
   /** Where the middle of an undisplaced head at a time stands. */
   double middle(int tick) {
     return at.get(tick) + Measures.HEAD / 2;
+  }
+
+  /** Where the middle of a note stands, a short one before its column. */
+  double middle(Note note) {
+    Integer main = content.graces().get(note);
+    return main == null ? middle(note.tick()) : x(main) + columns.get(main).graces.get(note);
   }
 
   /** How far the heads of a stroke are displaced because the other voice has its place. */

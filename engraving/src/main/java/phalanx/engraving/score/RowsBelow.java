@@ -88,29 +88,32 @@ final class RowsBelow {
   private TreeMap<Double, String> letters() {
     TreeMap<Double, String> row = new TreeMap<>();
     for (Placed bar : bars) {
-      for (int tick : ticks(bar)) {
-        List<Note> here = bar.content().notes().stream().filter(n -> n.tick() == tick).toList();
-        boolean brushed = here.stream().anyMatch(Note::isBrushed);
-        String text =
-            here.stream()
-                .filter(n -> !n.attack().isSlur())
-                .flatMap(n -> n.pick().stream())
-                .distinct()
-                .sorted()
-                .map(PickFinger::letter)
-                .collect(Collectors.joining());
-        if (!text.isEmpty()) {
-          row.put(bar.middle(tick), brushed ? text.substring(0, 1) : text);
-        }
+      TreeMap<Double, List<Note>> struck = new TreeMap<>();
+      for (Note note : bar.content().notes()) {
+        struck.computeIfAbsent(bar.middle(note), x -> new ArrayList<>()).add(note);
       }
+      struck.forEach(
+          (x, here) -> {
+            String text = letters(here);
+            if (!text.isEmpty()) {
+              row.put(x, text);
+            }
+          });
     }
     return row;
   }
 
-  private static TreeSet<Integer> ticks(Placed bar) {
-    TreeSet<Integer> ticks = new TreeSet<>();
-    bar.content().notes().forEach(n -> ticks.add(n.tick()));
-    return ticks;
+  private static String letters(List<Note> here) {
+    String text =
+        here.stream()
+            .filter(n -> !n.attack().isSlur())
+            .flatMap(n -> n.pick().stream())
+            .distinct()
+            .sorted()
+            .map(PickFinger::letter)
+            .collect(Collectors.joining());
+    boolean brushed = here.stream().anyMatch(Note::isBrushed);
+    return brushed && !text.isEmpty() ? text.substring(0, 1) : text;
   }
 
   private TreeMap<Double, String> hits() {

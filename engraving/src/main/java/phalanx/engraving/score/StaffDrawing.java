@@ -117,6 +117,10 @@ final class StaffDrawing {
         continue;
       }
       Placed bar = bars.get(place);
+      if (stroke.graces().stream().anyMatch(g -> g.note().string() == head.note().string())) {
+        graceSlur(bar, stroke);
+        return;
+      }
       double to = bar.stem(stroke);
       double from = left - 0.4;
       double fromY = Double.NaN;
@@ -132,6 +136,18 @@ final class StaffDrawing {
       slur(from, Double.isNaN(fromY) ? toY : fromY, to, toY, stroke.up());
       return;
     }
+  }
+
+  /** From the first short note to the one they lead to, below the heads. */
+  private void graceSlur(Placed bar, Stroke stroke) {
+    Head first = stroke.graces().get(0);
+    double from = bar.middle(first.note());
+    double to = bar.x(stroke.tick()) + bar.shift(stroke) + Measures.HEAD / 2 - 0.2;
+    double lowest = stroke.graces().stream().mapToDouble(Head::y).max().orElse(0);
+    double y = Math.max(lowest, stroke.heads().get(0).y()) + 0.75;
+    drawing.add(
+        new Mark.Curve(
+            Role.CURVE, from, y, to, y, -0.5, Measures.FONT.measure("slurMidpointThickness")));
   }
 
   /** Where a stroke ends on the side of its stem. */
@@ -182,7 +198,11 @@ final class StaffDrawing {
   private void sweeps(Placed bar) {
     for (Gesture gesture : bar.content().gestures()) {
       Column column = bar.columns().get(gesture.tick());
-      List<Mark> heads = column.staff.stream().filter(m -> m.role() == Role.HEAD).toList();
+      List<Mark> heads =
+          column.staff.stream()
+              .filter(m -> m.role() == Role.HEAD)
+              .filter(m -> ((Mark.Glyph) m).space() == 1)
+              .toList();
       if (gesture instanceof Gesture.Hit || heads.isEmpty()) {
         continue;
       }

@@ -8,13 +8,16 @@ import phalanx.notation.WrittenNote;
  *
  * @param written what stands there
  * @param heads its heads
+ * @param graces the small heads before it, in time
  * @param up whether its stem goes up
  * @param flagged whether it has a flag of its own, being in no beam
  */
-record Stroke(WrittenNote written, List<Head> heads, boolean up, boolean flagged) {
+record Stroke(
+    WrittenNote written, List<Head> heads, List<Head> graces, boolean up, boolean flagged) {
 
   Stroke {
     heads = List.copyOf(heads);
+    graces = List.copyOf(graces);
   }
 
   int tick() {
@@ -26,7 +29,7 @@ record Stroke(WrittenNote written, List<Head> heads, boolean up, boolean flagged
   }
 
   Stroke with(List<Head> others) {
-    return new Stroke(written, others, up, flagged);
+    return new Stroke(written, others, graces, up, flagged);
   }
 
   /** The head the stem comes from: the one furthest from where the stem ends. */

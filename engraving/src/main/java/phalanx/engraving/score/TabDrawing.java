@@ -87,7 +87,7 @@ final class TabDrawing {
       if (!note.attack().isSlur()) {
         continue;
       }
-      double to = bar.middle(note.tick()) - 0.5;
+      double to = bar.middle(note) - 0.5;
       double start = signs.before(note).orElse(music - 0.8) + 0.5;
       double y = y(note.string());
       if (note.attack() == Attack.SLID) {

@@ -27,7 +27,9 @@ final class TabStems {
   void draw() {
     PlayedBar played = bar.written().bar();
     TreeSet<Integer> ticks = new TreeSet<>();
-    bar.content().notes().forEach(n -> ticks.add(n.tick()));
+    bar.content().notes().stream()
+        .filter(n -> !bar.content().graces().containsKey(n))
+        .forEach(n -> ticks.add(n.tick()));
     List<Rhythm.Span> spans = new ArrayList<>();
     for (int tick : ticks) {
       Integer next = ticks.higher(tick);

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.IntToDoubleFunction;
+import java.util.stream.Stream;
 import phalanx.arrangement.Attack;
 import phalanx.arrangement.Group;
 import phalanx.arrangement.Note;
@@ -98,15 +99,27 @@ public final class TuneStaff {
     if (voice.stream().allMatch(WrittenNote::isRest)) {
       return new Engraved(List.of(), Map.of());
     }
-    Map<WrittenNote, List<Head>> heads = new HashMap<>();
-    voice.forEach(n -> heads.put(n, heads(n)));
+    Map<WrittenNote, WrittenHeads> heads = new HashMap<>();
+    Map<Note, Integer> graces = new HashMap<>();
+    for (WrittenNote note : voice) {
+      heads.put(note, heads(note));
+      note.graces().forEach(g -> graces.put(g, note.tick()));
+    }
     List<List<Stroke>> groups = new ArrayList<>();
     List<Stroke> strokes = new ArrayList<>();
     WrittenBar written = new WrittenBar(bar, 1, false, false, 1, Set.of(), false, false);
     BarContent.Reader.strokes(voice, Optional.empty(), heads, written, groups, strokes);
     BarContent content =
         new BarContent(
-            written, strokes, List.of(), groups, List.of(), List.of(), List.of(), List.of());
+            written,
+            strokes,
+            List.of(),
+            groups,
+            graces.keySet().stream().sorted(Comparator.comparingInt(Note::tick)).toList(),
+            graces,
+            List.of(),
+            List.of(),
+            List.of());
     TreeMap<Integer, Column> columns = Columns.of(content, STAFF);
     Map<Integer, Double> at = new TreeMap<>();
     columns.keySet().forEach(t -> at.put(t, x.applyAsDouble(t)));
@@ -170,8 +183,9 @@ public final class TuneStaff {
       free = add(spans, filled, bar, 0, before.endTick(), Optional.of(before));
     }
     for (TuneNote note : tune.notes()) {
-      note.wants()
-          .forEach(w -> spelled.put(((Want.Sound) w).pitch().midi(), ((Want.Sound) w).pitch()));
+      Stream.concat(note.wants().stream(), note.graces().stream())
+          .map(w -> ((Want.Sound) w).pitch())
+          .forEach(p -> spelled.put(p.midi(), p));
       if (note.tick() < bar.lengthTicks()) {
         free = add(spans, filled, bar, free, note.tick(), Optional.empty());
         free =
@@ -200,7 +214,8 @@ public final class TuneStaff {
               piece,
               note.map(TuneStaff::notes).orElse(List.of()),
               note.isPresent() && (!piece.first() || held && piece.span() == 0),
-              note.isPresent() && (!piece.last() || last && sounds)));
+              note.isPresent() && (!piece.last() || last && sounds),
+              piece.first() ? note.map(TuneStaff::graces).orElse(List.of()) : List.of()));
       tick += piece.ticks();
     }
     return voice;
@@ -224,25 +239,44 @@ public final class TuneStaff {
   private static List<Note> notes(TuneNote tune) {
     List<Note> notes = new ArrayList<>();
     for (Want want : tune.wants()) {
-      int midi = ((Want.Sound) want).pitch().midi();
-      notes.add(
-          new Note(
-              new Note.Time(tune.tick(), tune.lengthTicks(), 0),
-              new Note.Place(notes.size(), 0, midi, Optional.empty()),
-              Optional.empty(),
-              Note.Part.TUNE,
-              new NoteRef(1, tune.tick(), phalanx.picking.Role.TUNE),
-              new Note.Manner(Attack.PLUCKED, Group.ALONE, tune.techniques(), Force.PLAIN)));
+      notes.add(note(tune, want, notes.size(), tune.tick(), tune.lengthTicks()));
     }
     return notes;
   }
 
+  private static List<Note> graces(TuneNote tune) {
+    List<Note> notes = new ArrayList<>();
+    int from = tune.tick() - TuneNote.GRACE_TICKS * tune.graces().size();
+    for (Want want : tune.graces()) {
+      int tick = from + TuneNote.GRACE_TICKS * notes.size();
+      notes.add(note(tune, want, notes.size(), tick, TuneNote.GRACE_TICKS));
+    }
+    return notes;
+  }
+
+  private static Note note(TuneNote tune, Want want, int number, int tick, int length) {
+    return new Note(
+        new Note.Time(tick, length, 0),
+        new Note.Place(number % 6, 0, ((Want.Sound) want).pitch().midi(), Optional.empty()),
+        Optional.empty(),
+        Note.Part.TUNE,
+        new NoteRef(1, tune.tick(), phalanx.picking.Role.TUNE),
+        new Note.Manner(Attack.PLUCKED, Group.ALONE, tune.techniques(), Force.PLAIN));
+  }
+
   private final Map<Integer, Pitch> spelled = new HashMap<>();
 
-  private List<Head> heads(WrittenNote at) {
+  private WrittenHeads heads(WrittenNote at) {
+    List<Head> graces = new ArrayList<>();
+    for (Note note : at.graces()) {
+      Pitch pitch = pitch(note);
+      int position = BarContent.position(pitch);
+      Optional<Integer> accidental = accidentals.before(pitch, position);
+      graces.add(new Head(note, position, Sign.HEAD_BLACK, accidental, false, 0));
+    }
     List<Head> heads = new ArrayList<>();
     for (Note note : at.notes()) {
-      Pitch pitch = spelled.getOrDefault(note.midi(), Pitch.of(note.midi(), natural(note.midi())));
+      Pitch pitch = pitch(note);
       int position = BarContent.position(pitch);
       boolean touched = note.techniques().stream().anyMatch(TechniqueText::isHarmonic);
       boolean black = at.piece().value().isBlack();
@@ -262,7 +296,11 @@ public final class TuneStaff {
               0));
     }
     heads.sort(Comparator.comparingInt(Head::position));
-    return heads;
+    return new WrittenHeads(heads, graces);
+  }
+
+  private Pitch pitch(Note note) {
+    return spelled.getOrDefault(note.midi(), Pitch.of(note.midi(), natural(note.midi())));
   }
 
   private static phalanx.theory.NoteName natural(int midi) {

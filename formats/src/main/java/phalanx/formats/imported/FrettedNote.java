@@ -1,5 +1,6 @@
 package phalanx.formats.imported;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import phalanx.instrument.Finger;
@@ -22,6 +23,7 @@ import phalanx.theory.Pitch;
  * @param techniques what is special about it
  * @param tune whether the file says that it is of the tune
  * @param goesOn whether it is tied to the one before
+ * @param graces short notes before it
  * @param pitch what it is called, counted from the capo, if the file says
  */
 public record FrettedNote(
@@ -35,9 +37,11 @@ public record FrettedNote(
     Set<Technique> techniques,
     boolean tune,
     boolean goesOn,
+    List<Want> graces,
     Optional<Pitch> pitch) {
 
   public FrettedNote {
+    graces = List.copyOf(graces);
     techniques = Set.copyOf(techniques);
   }
 

@@ -161,6 +161,7 @@ public final class GuitarPart {
     return !note.tune()
         && (told || !moves)
         && note.slur().isEmpty()
+        && note.graces().isEmpty()
         && !slurs(notes.get(b), note)
         && isOfStrokes(note);
   }
@@ -207,7 +208,7 @@ public final class GuitarPart {
                   wants,
                   here.stream().allMatch(FrettedNote::goesOn),
                   here.stream().flatMap(n -> n.slur().stream()).findFirst(),
-                  List.of(),
+                  here.stream().flatMap(n -> n.graces().stream()).toList(),
                   TechniqueText.areTogether(techniques) ? techniques : Set.of()));
         });
   }

@@ -8,7 +8,6 @@ import java.util.Optional;
 import phalanx.chart.ChordProposal;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneNote;
-import phalanx.melody.Want;
 import phalanx.song.Bar;
 import phalanx.song.BarLyrics;
 import phalanx.song.Chart;
@@ -119,17 +118,13 @@ public final class ImportedSong {
             new TuneNote(
                 note.tick(),
                 note.lengthTicks(),
-                first(note.wants(), TuneNote.MOST_TOGETHER),
+                note.wants().stream().distinct().limit(TuneNote.MOST_TOGETHER).toList(),
                 note.slur(),
-                first(note.graces(), TuneNote.MOST_GRACES),
+                note.graces().stream().limit(TuneNote.MOST_GRACES).toList(),
                 note.techniques()));
       }
     }
     return new BarTune(held, notes);
-  }
-
-  private static List<Want> first(List<Want> wants, int most) {
-    return wants.stream().distinct().limit(most).toList();
   }
 
   /**

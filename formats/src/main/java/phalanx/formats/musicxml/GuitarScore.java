@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import phalanx.formats.imported.FrettedNote;
 import phalanx.instrument.Guitar;
+import phalanx.melody.Want;
 import phalanx.theory.Pitch;
 
 /**
@@ -85,7 +86,7 @@ final class GuitarScore {
   }
 
   private boolean isHere(ScoreNote note) {
-    return note.staff() == staff && note.pitch().isPresent() && !note.isGrace();
+    return note.staff() == staff && note.pitch().isPresent();
   }
 
   private static boolean isPlaced(ScoreNote note) {
@@ -96,10 +97,18 @@ final class GuitarScore {
   List<FrettedNote> notes(int measure) {
     List<FrettedNote> played = new ArrayList<>();
     Set<String> first = firstVoice(measure);
+    List<ScoreNote> graces = new ArrayList<>();
     for (ScoreNote note : contents.get(measure).notes()) {
       if (!isHere(note) || !isPlaced(note)) {
         continue;
       }
+      if (note.isGrace()) {
+        graces.add(note);
+        continue;
+      }
+      List<Want> before =
+          graces.stream().filter(g -> g.voice().equals(note.voice())).map(this::want).toList();
+      graces.removeIf(g -> g.voice().equals(note.voice()));
       boolean tune = tuneMeasures.contains(measure) && first.contains(note.voice());
       if (note.tied() && !tune) {
         continue;
@@ -107,7 +116,7 @@ final class GuitarScore {
       int string = note.string().get();
       int fret = note.fret().get();
       Optional<Pitch> pitch = sounding(note.pitch().get());
-      boolean sounds = pitch.filter(p -> p.midi() == guitar.shapeMidi(string, fret)).isPresent();
+      boolean sounds = fits(pitch, string, fret);
       boolean harmonic =
           note.techniques().stream().anyMatch(t -> t.higher() > 0 || t.word().endsWith("harmonic"));
       played.add(
@@ -122,10 +131,25 @@ final class GuitarScore {
               note.techniques(),
               tune,
               tune && note.tied(),
+              before,
               sounds || harmonic ? pitch : Optional.empty()));
     }
     played.sort(Comparator.comparingInt(FrettedNote::tick).thenComparingInt(FrettedNote::string));
     return played;
+  }
+
+  private boolean fits(Optional<Pitch> pitch, int string, int fret) {
+    return pitch.filter(p -> p.midi() == guitar.shapeMidi(string, fret)).isPresent();
+  }
+
+  /** What a short note wants: its pitch on its string, or its place where the two differ. */
+  private Want want(ScoreNote grace) {
+    int string = grace.string().orElseThrow();
+    int fret = grace.fret().orElseThrow();
+    Optional<Pitch> pitch = sounding(grace.pitch().orElseThrow());
+    return fits(pitch, string, fret)
+        ? new Want.Sound(pitch.get(), Optional.of(string))
+        : new Want.Place(string, fret);
   }
 
   /** The same note on the other staff, where the picking finger may stand. */

@@ -1,10 +1,12 @@
 package phalanx.formats.musicxml;
 
 import java.math.BigDecimal;
+import org.audiveris.proxymusic.Grace;
 import org.audiveris.proxymusic.Notations;
 import org.audiveris.proxymusic.Note;
 import org.audiveris.proxymusic.NoteType;
 import org.audiveris.proxymusic.ObjectFactory;
+import org.audiveris.proxymusic.YesNo;
 import phalanx.notation.Rhythm;
 
 /** A piece of rhythm as a written value, before it is known what sounds on it. */
@@ -16,7 +18,7 @@ final class PieceXml {
 
   /** A note without pitch. */
   static Note blank(Rhythm.Piece piece, int staff, int voice) {
-    Note note = FACTORY.createNote();
+    Note note = inVoice(staff, voice);
     note.setDuration(BigDecimal.valueOf(piece.ticks()));
     NoteType type = FACTORY.createNoteType();
     type.setValue(piece.value().type());
@@ -25,6 +27,23 @@ final class PieceXml {
       note.getDot().add(FACTORY.createEmptyPlacement());
     }
     piece.ratio().ifPresent(r -> note.setTimeModification(TupletXml.modification(r)));
+    return note;
+  }
+
+  /** A short note before another, without a length; one alone with a stroke through its flag. */
+  static Note grace(boolean alone, int staff, int voice) {
+    Note note = inVoice(staff, voice);
+    Grace grace = FACTORY.createGrace();
+    grace.setSlash(alone ? YesNo.YES : YesNo.NO);
+    note.setGrace(grace);
+    NoteType type = FACTORY.createNoteType();
+    type.setValue(alone ? "eighth" : "16th");
+    note.setType(type);
+    return note;
+  }
+
+  private static Note inVoice(int staff, int voice) {
+    Note note = FACTORY.createNote();
     note.setStaff(MusicXmlWriter.whole(staff));
     note.setVoice(String.valueOf(voice));
     return note;

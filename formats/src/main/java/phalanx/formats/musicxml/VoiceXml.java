@@ -95,7 +95,20 @@ final class VoiceXml {
     return written;
   }
 
+  private void grace(Note played, boolean alone) {
+    org.audiveris.proxymusic.Note note = PieceXml.grace(alone, staff.ordinal() + 1, voice());
+    note.setStem(stem(StemValue.UP));
+    note.setPitch(pitch(played));
+    Notations notations = FACTORY.createNotations();
+    SlurMarks.mark(notations, played, arrangement);
+    TechniqueXml.mark(note, notations, played.techniques());
+    notations.getTiedOrSlurOrTuplet().add(technical(played, true));
+    note.getNotations().add(notations);
+    written.add(note);
+  }
+
   private void stroke(WrittenNote at) {
+    at.graces().forEach(g -> grace(g, at.graces().size() == 1));
     for (int n = 0; n < at.notes().size(); n++) {
       org.audiveris.proxymusic.Note note = blank(at.piece());
       if (n > 0) {
@@ -129,12 +142,19 @@ final class VoiceXml {
   }
 
   private org.audiveris.proxymusic.Note blank(Rhythm.Piece piece) {
-    int voice = staff.ordinal() * 4 + (lower ? 2 : 1);
-    org.audiveris.proxymusic.Note note = PieceXml.blank(piece, staff.ordinal() + 1, voice);
-    Stem stem = FACTORY.createStem();
-    stem.setValue(lower ? StemValue.DOWN : StemValue.UP);
-    note.setStem(stem);
+    org.audiveris.proxymusic.Note note = PieceXml.blank(piece, staff.ordinal() + 1, voice());
+    note.setStem(stem(lower ? StemValue.DOWN : StemValue.UP));
     return note;
+  }
+
+  private int voice() {
+    return staff.ordinal() * 4 + (lower ? 2 : 1);
+  }
+
+  private static Stem stem(StemValue way) {
+    Stem stem = FACTORY.createStem();
+    stem.setValue(way);
+    return stem;
   }
 
   private static void tie(

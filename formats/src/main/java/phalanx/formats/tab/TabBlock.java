@@ -385,6 +385,7 @@ final class TabBlock {
         techniques,
         false,
         false,
+        List.of(),
         Optional.empty());
   }
 }

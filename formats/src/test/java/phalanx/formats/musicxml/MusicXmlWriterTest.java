@@ -27,12 +27,14 @@ import org.xml.sax.SAXParseException;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
 import phalanx.formats.SongFiles;
+import phalanx.formats.SongReading;
 import phalanx.formats.Songs;
 import phalanx.formats.chordpro.ChordProReader;
 import phalanx.formats.patterns.PatternShelf;
 import phalanx.instrument.Finger;
 import phalanx.instrument.StringSign;
 import phalanx.melody.TuneReader;
+import phalanx.melody.Want;
 import phalanx.notation.WrittenForm;
 import phalanx.picking.PickFinger;
 import phalanx.picking.WrittenPattern;
@@ -270,5 +272,39 @@ class MusicXmlWriterTest {
       int sounding = slots.get(i).shape().orElseThrow().soundingStrings().size();
       assertThat(harmonies.get(i).getFrame().getFrameNote()).hasSize(sounding);
     }
+  }
+
+  /** MusicXML 4.0: a grace note has a grace element and no duration. */
+  @Test
+  void shortNotesStandBeforeTheirNoteAndComeBackOnTheirStrings() throws Exception {
+    Song song = ChordProReader.read("{sog}\n| C | C |\n{eog}\n").song();
+    Tune tune = Tune.NONE;
+    String[] bars = {"e4@2 g {f@1 f@1}g@1 e@2", "{d@2}^e@2 . g ."};
+    for (int bar = 0; bar < bars.length; bar++) {
+      int id = song.chart().bars().get(bar).id();
+      tune = tune.with(id, TuneReader.read(bars[bar], Meter.FOUR_FOUR).tune());
+    }
+    song = song.withTune(tune);
+    String xml = MusicXmlWriter.write(new Arranger().arrange(song));
+    MusicXmlSchema.validate(xml);
+    assertThat(xml.split("<grace", -1)).as("three on each staff").hasSize(7);
+    assertThat(xml).doesNotContain("32nd");
+    SongReading back = MusicXmlReader.read(xml.getBytes(StandardCharsets.UTF_8));
+    assertThat(graces(back.song())).isEqualTo(graces(song));
+  }
+
+  private static List<String> graces(Song song) {
+    return song.chart().bars().stream()
+        .flatMap(b -> song.tune().at(b.id(), song.chart()).notes().stream())
+        .filter(n -> !n.graces().isEmpty())
+        .map(
+            n ->
+                n.tick()
+                    + " "
+                    + n.graces().stream()
+                        .map(Want.Sound.class::cast)
+                        .map(w -> w.pitch().midi() + "@" + w.string())
+                        .toList())
+        .toList();
   }
 }
