@@ -30,7 +30,8 @@ import picocli.CommandLine.Command;
       HarpCommand.class,
       FillsCommand.class,
       WalkCommand.class,
-      AdviseCommand.class
+      AdviseCommand.class,
+      PracticeCommand.class
     })
 public final class PhalanxCommand {
 

@@ -38,8 +38,27 @@ class ArrowsTest {
       noClasses()
           .should()
           .dependOnClassesThat()
-          .resideInAnyPackage(
-              "java.io..", "java.nio..", "java.awt..", "javax.swing..", "java.time..");
+          .resideInAnyPackage("java.io..", "java.nio..", "java.awt..", "javax.swing..");
+
+  /** Practice knows days, which are handed in; nothing in core asks what time it is. */
+  @ArchTest
+  static final ArchRule CORE_HAS_NO_CLOCK =
+      noClasses()
+          .that()
+          .resideOutsideOfPackage("phalanx.practice")
+          .should()
+          .dependOnClassesThat()
+          .resideInAPackage("java.time..");
+
+  @ArchTest
+  static final ArchRule DAYS_ARE_HANDED_IN =
+      noClasses()
+          .should()
+          .callMethod(java.time.LocalDate.class, "now")
+          .orShould()
+          .callMethod(java.time.Instant.class, "now")
+          .orShould()
+          .callMethod(System.class, "currentTimeMillis");
 
   @ArchTest
   static final ArchRule PACKAGES_FORM_NO_CYCLE =
@@ -66,7 +85,8 @@ class ArrowsTest {
           "phalanx.planning",
           "phalanx.arrangement.board",
           "phalanx.suggestion",
-          "phalanx.advice");
+          "phalanx.advice",
+          "phalanx.practice");
 
   @ArchTest
   static void layersKnowOnlyWhatLiesBelow(JavaClasses all) {

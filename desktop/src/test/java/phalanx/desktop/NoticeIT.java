@@ -27,6 +27,7 @@ class NoticeIT {
   private static final List<String> ALLOWED =
       List.of(
           "(Apache-2.0)",
+          "(Apache License, Version 2.0)",
           "(The Apache Software License, Version 2.0)",
           "(The Apache Software License, version 2.0)",
           "(MIT)",

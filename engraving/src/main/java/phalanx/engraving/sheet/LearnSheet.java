@@ -1,14 +1,10 @@
 package phalanx.engraving.sheet;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
-import java.util.stream.Collectors;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.engraving.EngravedSheet;
@@ -16,17 +12,14 @@ import phalanx.engraving.Mark;
 import phalanx.engraving.Role;
 import phalanx.engraving.SheetOptions;
 import phalanx.engraving.font.Face;
-import phalanx.findings.Changes;
 import phalanx.findings.Review;
 import phalanx.fretting.Shape;
-import phalanx.performance.Performance;
-import phalanx.picking.PickFinger;
+import phalanx.practice.HardChanges;
+import phalanx.practice.StrokeWords;
 import phalanx.song.Section;
 import phalanx.song.Song;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.text.Phrase;
-import phalanx.theory.Meter;
-import phalanx.theory.Ticks;
 
 /**
  * What a player puts on the stand to learn a song by: its form, its shapes, its pattern in letters
@@ -35,15 +28,8 @@ import phalanx.theory.Ticks;
 public final class LearnSheet {
 
   /** What players say to themselves (common practice, no source). */
-  private static final Map<PickFinger, String> SAID =
-      Map.of(
-          PickFinger.P, "thumb",
-          PickFinger.I, "index",
-          PickFinger.M, "middle",
-          PickFinger.A, "ring",
-          PickFinger.C, "little");
-
   private static final double SIZE = 10;
+
   private static final double LINE = 13.5;
   private static final int HARDEST = 3;
 
@@ -139,7 +125,7 @@ public final class LearnSheet {
           arrangement.notesFrom(bar.startTick(), bar.endTick()).stream()
               .filter(n -> n.pick().isPresent())
               .toList();
-      String letters = letters(bar, notes);
+      String letters = StrokeWords.letters(bar, notes);
       if (notes.isEmpty() || !seen.add(letters)) {
         continue;
       }
@@ -152,109 +138,30 @@ public final class LearnSheet {
         titled = true;
       }
       text(Phrase.of("Bar %d: %s", bar.number(), letters));
-      text(motions(bar, notes));
+      text(StrokeWords.motions(notes));
     }
     if (others > 0) {
       text(Phrase.of("and %d more bars that differ in a stroke or more", others));
     }
   }
 
-  /** The count with the letters on each: {@code 1 p&m · & i}. */
-  private static String letters(PlayedBar bar, List<Note> notes) {
-    List<String> steps = new ArrayList<>();
-    for (int tick : ticks(notes)) {
-      steps.add(count(bar, tick) + " " + at(notes, tick, PickFinger::letter, ""));
-    }
-    return String.join(" · ", steps);
-  }
-
-  private static String motions(PlayedBar bar, List<Note> notes) {
-    List<String> words = new ArrayList<>();
-    for (int tick : ticks(notes)) {
-      Set<PickFinger> fingers =
-          notes.stream()
-              .filter(n -> n.tick() == tick)
-              .flatMap(n -> n.pick().stream())
-              .collect(Collectors.toCollection(TreeSet::new));
-      boolean brushed = notes.stream().anyMatch(n -> n.tick() == tick && n.isBrushed());
-      if (brushed) {
-        words.add("brush");
-      } else if (fingers.size() > 1) {
-        words.add(fingers.contains(PickFinger.P) ? "pinch" : "block");
-      } else {
-        words.add(SAID.get(fingers.iterator().next()));
-      }
-    }
-    return String.join(", ", words);
-  }
-
-  private static TreeSet<Integer> ticks(List<Note> notes) {
-    return notes.stream().map(Note::tick).collect(Collectors.toCollection(TreeSet::new));
-  }
-
-  private static String at(
-      List<Note> notes,
-      int tick,
-      java.util.function.Function<PickFinger, String> word,
-      String between) {
-    return notes.stream()
-        .filter(n -> n.tick() == tick)
-        .flatMap(n -> n.pick().stream())
-        .distinct()
-        .sorted()
-        .map(word)
-        .collect(Collectors.joining(between));
-  }
-
-  /** What a player counts at a tick, on a grid of sixteenths or triplets where need be. */
-  private static String count(PlayedBar bar, int tick) {
-    Meter meter = bar.meter();
-    int inBar = bar.inMetre(tick);
-    for (int parts : new int[] {2, 3, 4}) {
-      Optional<String> word =
-          meter.syllables(parts).stream()
-              .filter(s -> s.tick() == inBar)
-              .map(Meter.Syllable::word)
-              .findFirst();
-      if (word.isPresent()) {
-        return word.get();
-      }
-    }
-    return "·";
-  }
-
   private void changes() {
-    Performance performance = Performance.of(arrangement);
-    Set<String> seen = new HashSet<>();
-    List<Changes.Change> hardest =
-        Changes.ofShapes(arrangement, performance).stream()
-            .sorted(
-                Comparator.comparingDouble(
-                    c -> -c.needed() / Ticks.millis(c.ticks(), song.tempo())))
-            .filter(c -> seen.add(pair(c)))
-            .limit(HARDEST)
-            .toList();
+    List<HardChanges.HardChange> hardest =
+        HardChanges.of(arrangement).stream().limit(HARDEST).toList();
     if (hardest.isEmpty()) {
       return;
     }
     heading("The hardest changes");
-    for (Changes.Change change : hardest) {
-      double has = Ticks.millis(change.ticks(), song.tempo());
+    for (HardChanges.HardChange change : hardest) {
       text(
           Phrase.of(
               "Bar %d, %s: the furthest finger needs %.0f ms and has %.0f ms at this tempo%s",
-              change.slot().played().bar(),
-              pair(change),
+              change.to().played().bar(),
+              change.pair(),
               change.needed(),
-              has,
-              change.needed() > has ? ": slower until it is clean" : ""));
+              change.has(),
+              change.share() > 1 ? ": slower until it is clean" : ""));
     }
-  }
-
-  private String pair(Changes.Change change) {
-    int at = arrangement.slots().indexOf(change.slot());
-    String before = at > 0 ? arrangement.slots().get(at - 1).played().harmony().label() : "";
-    return before + " to " + change.slot().played().harmony().label();
   }
 
   private void tempo() {

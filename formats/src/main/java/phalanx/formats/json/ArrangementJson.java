@@ -92,7 +92,7 @@ public final class ArrangementJson {
   }
 
   /** A note with how long its string rings: until it is struck, pressed, left or stopped. */
-  private static void note(ObjectNode node, Sounded sounded) {
+  static void note(ObjectNode node, Sounded sounded) {
     Note note = sounded.note();
     node.put("tick", note.tick());
     node.put("lengthTicks", sounded.ringTicks());

@@ -21,6 +21,9 @@ record TabLines(List<String> strings, int next, int leftOut) {
   /** So few lines are no tablature. */
   static final int LEAST = 4;
 
+  /** So many rules of dashes may stand above a system. */
+  private static final int MOST_RULES = 6;
+
   private static final String USUAL_NAMES = "EBGDAE";
   private static final Pattern NAME = Pattern.compile("\\s*([A-Ga-g][#b♯♭]?\\d?)[ |:-].*");
   private static final Pattern RULE = Pattern.compile("[-= ]+");
@@ -28,12 +31,13 @@ record TabLines(List<String> strings, int next, int leftOut) {
   /** The system that begins at a line, if one does. */
   static Optional<TabLines> at(List<String> text, int at) {
     int end = at;
-    while (end < text.size() && TabReader.isLine(text.get(end))) {
+    int far = Math.min(text.size(), at + MOST_RULES + 2 * Tuning.STRINGS);
+    while (end < far && TabReader.isLine(text.get(end))) {
       end++;
     }
     int from = at;
     if (end - from > Tuning.STRINGS) {
-      while (end - from > LEAST && isRule(text.get(from))) {
+      while (end - from > LEAST && from - at < MOST_RULES && isRule(text.get(from))) {
         from++;
       }
     }

@@ -1,0 +1,318 @@
+package phalanx.practice;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Gesture;
+import phalanx.arrangement.Note;
+import phalanx.arrangement.Slot;
+import phalanx.fretting.Shape;
+import phalanx.instrument.StringSign;
+import phalanx.picking.PickFinger;
+import phalanx.song.Timeline.PlayedBar;
+import phalanx.text.Phrase;
+import phalanx.theory.Ticks;
+
+/**
+ * The drills of an arrangement in the order in which they are taught (common practice, no source):
+ * the pattern on open strings, the thumb alone, layers over it, slurs and hits, hard changes, two
+ * chords joined, the section, the song.
+ */
+public final class Drills {
+
+  /** So many changes of a passage are practised alone, where they take this share of their time. */
+  private static final int MOST_CHANGES = 3;
+
+  private static final double HARD = 0.4;
+
+  private final Arrangement arrangement;
+  private final PracticeOrder order;
+  private final Tempos tempos;
+  private final List<HardChanges.HardChange> changes;
+  private final List<Drill> drills = new ArrayList<>();
+  private final Set<String> ids = new HashSet<>();
+
+  private Drills(Arrangement arrangement, PracticeOrder order) {
+    this.arrangement = arrangement;
+    this.order = order;
+    tempos = new Tempos(arrangement);
+    changes = HardChanges.of(arrangement);
+  }
+
+  /** Everything there is to practise in a song; what comes again as it was is there once. */
+  public static List<Drill> ofSong(Arrangement arrangement, PracticeOrder order) {
+    Drills drills = new Drills(arrangement, order);
+    if (arrangement.notes().isEmpty()) {
+      return List.of();
+    }
+    Passage.sections(arrangement).forEach(drills::section);
+    drills.song();
+    return List.copyOf(drills.drills);
+  }
+
+  /** What there is to practise in some passages, such as a section or bars of the player's own. */
+  public static List<Drill> of(
+      Arrangement arrangement, List<Passage> passages, PracticeOrder order) {
+    Drills drills = new Drills(arrangement, order);
+    passages.forEach(drills::section);
+    return List.copyOf(drills.drills);
+  }
+
+  private void section(Passage section) {
+    if (arrangement.notesFrom(section.fromTick(), section.toTick()).isEmpty()) {
+      return;
+    }
+    section.parts().forEach(this::part);
+    add(
+        DrillKind.SECTION,
+        section.label() + ", " + section.span() + " together",
+        section,
+        PartialArrangement.between(arrangement, section.fromTick(), section.toTick()),
+        List.of(),
+        "what was learnt in parts becomes one",
+        4);
+  }
+
+  private void part(Passage part) {
+    if (arrangement.notesFrom(part.fromTick(), part.toTick()).isEmpty()) {
+      return;
+    }
+    if (order == PracticeOrder.FRETTING_FIRST) {
+      hardChanges(part);
+    }
+    openStrings(part);
+    layers(part);
+    if (order == PracticeOrder.THUMB_FIRST) {
+      hardChanges(part);
+    }
+  }
+
+  /** Which finger rests on which string, then the pattern, on the fullest bar. */
+  private void openStrings(Passage part) {
+    PlayedBar bar =
+        part.bars().stream()
+            .max(
+                Comparator.<PlayedBar>comparingInt(b -> fingers(b).size())
+                    .thenComparing(Comparator.comparingInt(b -> -b.number())))
+            .orElseThrow();
+    Passage one = new Passage(part.label(), List.of(bar));
+    Arrangement open = PartialArrangement.open(arrangement, bar.startTick(), bar.endTick());
+    if (open.notes().isEmpty()) {
+      return;
+    }
+    Map<PickFinger, Integer> strings = new EnumMap<>(PickFinger.class);
+    open.notes().forEach(n -> n.pick().ifPresent(f -> strings.putIfAbsent(f, n.string())));
+    String places =
+        strings.entrySet().stream()
+            .map(e -> e.getKey().letter() + " on " + StringSign.of(e.getValue()))
+            .collect(Collectors.joining(", "));
+    add(
+        DrillKind.OPEN_STRINGS,
+        "Plant: " + places,
+        one,
+        open,
+        open.notes(),
+        "each finger rests on its string before it plucks: the hand is steady and quiet",
+        2);
+    add(
+        DrillKind.OPEN_STRINGS,
+        Phrase.of("Pattern of bar %d on open strings", bar.number()),
+        one,
+        open,
+        List.of(),
+        StrokeWords.motions(open.notes()) + ": one hand at a time",
+        2);
+  }
+
+  private Set<PickFinger> fingers(PlayedBar bar) {
+    return arrangement.notesFrom(bar.startTick(), bar.endTick()).stream()
+        .flatMap(n -> n.pick().stream())
+        .collect(Collectors.toSet());
+  }
+
+  private void layers(Passage part) {
+    List<Note> notes = new ArrayList<>();
+    List<Gesture> hits = new ArrayList<>();
+    for (Layers.Layer layer : new Layers(arrangement, part).inOrder()) {
+      notes.addAll(layer.notes());
+      hits.addAll(layer.hits());
+      add(
+          layer.kind(),
+          layer.title() + ", " + part.span(),
+          part,
+          PartialArrangement.of(arrangement, notes, hits),
+          layer.notes(),
+          why(layer),
+          part.bars().size() > 2 ? 3 : 2);
+    }
+  }
+
+  private static String why(Layers.Layer layer) {
+    return switch (layer.kind()) {
+      case THUMB -> "until you can talk over it";
+      case SLURS ->
+          layer.hits().isEmpty()
+              ? "the fretting hand plays these: the picking hand does nothing"
+              : "hits come last, when the hand has time for them";
+      default -> "the smallest step from what you can play";
+    };
+  }
+
+  private void hardChanges(Passage part) {
+    List<HardChanges.HardChange> here =
+        changes.stream()
+            .filter(c -> part.fromTick() <= c.from().fromTick())
+            .filter(c -> c.to().toTick() <= part.toTick())
+            .toList();
+    List<HardChanges.HardChange> hard =
+        here.stream().filter(c -> c.share() >= HARD).limit(MOST_CHANGES).toList();
+    if (hard.isEmpty()) {
+      hard = here.stream().limit(1).toList();
+    }
+    hard.forEach(this::change);
+    hard.stream().limit(1).forEach(this::join);
+  }
+
+  /** A beat before and a beat after. */
+  private void change(HardChanges.HardChange change) {
+    int at = change.to().fromTick();
+    PlayedBar before = arrangement.timeline().barAt(Math.max(0, at - 1));
+    PlayedBar after = arrangement.timeline().barAt(at);
+    int from = Math.max(change.from().fromTick(), at - before.meter().beatTicks());
+    int to = Math.min(change.to().toTick(), at + after.meter().beatTicks());
+    String reason =
+        Phrase.of(
+            "the furthest finger needs %.0f ms and has %.0f at the song’s tempo",
+            change.needed(), change.has());
+    piece(DrillKind.CHANGE, "Change " + change.pair(), from, to, reason);
+  }
+
+  private void join(HardChanges.HardChange change) {
+    piece(
+        DrillKind.JOIN,
+        "Join " + change.pair(),
+        change.from().fromTick(),
+        change.to().toTick(),
+        "the two chords at their full length, so that the change comes by itself");
+  }
+
+  private void piece(DrillKind kind, String title, int from, int to, String why) {
+    PlayedBar first = arrangement.timeline().barAt(from);
+    PlayedBar last = arrangement.timeline().barAt(Math.max(from, to - 1));
+    Arrangement played = PartialArrangement.between(arrangement, from, to);
+    add(kind, title, first.number(), last.number(), from, to, played, List.of(), why, 2);
+  }
+
+  private void song() {
+    List<PlayedBar> bars = arrangement.timeline().bars();
+    Passage all = new Passage(arrangement.song().title(), bars);
+    double start = tempos.of(DrillKind.SONG, all.fromBar(), all.toBar()).start();
+    double minutes = Ticks.millis(all.toTick(), start) / 60_000;
+    add(
+        DrillKind.SONG,
+        "The whole song",
+        all,
+        arrangement,
+        List.of(),
+        "from beginning to end, whatever happens on the way",
+        (int) Math.min(30, Math.ceil(minutes * 1.2)));
+  }
+
+  private void add(
+      DrillKind kind,
+      String title,
+      Passage in,
+      Arrangement played,
+      List<Note> adds,
+      String why,
+      int minutes) {
+    add(
+        kind,
+        title,
+        in.fromBar(),
+        in.toBar(),
+        in.fromTick(),
+        in.toTick(),
+        played,
+        adds,
+        why,
+        minutes);
+  }
+
+  private void add(
+      DrillKind kind,
+      String title,
+      int fromBar,
+      int toBar,
+      int from,
+      int to,
+      Arrangement played,
+      List<Note> adds,
+      String why,
+      int minutes) {
+    String variant = title.startsWith("Plant") ? "plant" : "";
+    String id = DrillId.of(kind, variant, played, from, to);
+    if (ids.add(id)) {
+      Drill.TempoGoal tempo = tempos.of(kind, fromBar, toBar);
+      drills.add(
+          new Drill(id, kind, title, fromBar, toBar, from, to, played, adds, tempo, why, minutes));
+    }
+  }
+
+  /**
+   * Something slow to begin with: the pattern on open strings, then the shapes of the song, the
+   * narrow ones first; wide stretches never.
+   */
+  public static List<Drill> warmUp(Arrangement arrangement) {
+    List<Drill> all = ofSong(arrangement, PracticeOrder.THUMB_FIRST);
+    List<String> narrow =
+        arrangement.slots().stream()
+            .filter(s -> s.shape().isPresent())
+            .sorted(Comparator.comparingInt(s -> width(s.held())))
+            .map(Slot::played)
+            .map(s -> s.harmony().label())
+            .distinct()
+            .limit(3)
+            .toList();
+    return all.stream()
+        .filter(d -> d.kind() == DrillKind.OPEN_STRINGS && !d.title().startsWith("Plant"))
+        .limit(1)
+        .map(
+            d ->
+                new Drill(
+                    d.id(),
+                    d.kind(),
+                    "Warm up: open strings, slow",
+                    d.fromBar(),
+                    d.toBar(),
+                    d.fromTick(),
+                    d.toTick(),
+                    d.played(),
+                    d.adds(),
+                    new Drill.TempoGoal(
+                        d.tempo().start(), d.tempo().start(), java.util.Optional.empty()),
+                    narrow.isEmpty()
+                        ? "slow and quiet"
+                        : "then hold " + String.join(", ", narrow) + " without pressing hard",
+                    4))
+        .toList();
+  }
+
+  private static int width(Shape shape) {
+    int low = Integer.MAX_VALUE;
+    int high = 0;
+    for (int fret : shape.frets()) {
+      if (fret > 0) {
+        low = Math.min(low, fret);
+        high = Math.max(high, fret);
+      }
+    }
+    return high == 0 ? 0 : high - low + 1;
+  }
+}

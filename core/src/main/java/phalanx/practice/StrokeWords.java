@@ -1,0 +1,102 @@
+package phalanx.practice;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import phalanx.arrangement.Note;
+import phalanx.picking.PickFinger;
+import phalanx.song.Timeline.PlayedBar;
+import phalanx.theory.Meter;
+
+/** The strokes of a bar in words, as they are said aloud: the count, and the motions. */
+public final class StrokeWords {
+
+  private static final Map<PickFinger, String> SAID =
+      Map.of(
+          PickFinger.P,
+          "thumb",
+          PickFinger.I,
+          "index",
+          PickFinger.M,
+          "middle",
+          PickFinger.A,
+          "ring",
+          PickFinger.C,
+          "little");
+
+  private StrokeWords() {}
+
+  /** The count with the letters on each: {@code 1 pm · & i}. */
+  public static String letters(PlayedBar bar, List<Note> notes) {
+    List<String> steps = new ArrayList<>();
+    for (int tick : ticks(notes)) {
+      steps.add(count(bar, tick) + " " + at(notes, tick, PickFinger::letter));
+    }
+    return String.join(" · ", steps);
+  }
+
+  /** The motions one after the other: {@code pinch, thumb, index}. */
+  public static String motions(List<Note> notes) {
+    List<String> words = new ArrayList<>();
+    for (int tick : ticks(notes)) {
+      Set<PickFinger> fingers =
+          notes.stream()
+              .filter(n -> n.tick() == tick)
+              .flatMap(n -> n.pick().stream())
+              .collect(Collectors.toCollection(TreeSet::new));
+      boolean brushed = notes.stream().anyMatch(n -> n.tick() == tick && n.isBrushed());
+      if (brushed) {
+        words.add("brush");
+      } else if (fingers.size() > 1) {
+        words.add(fingers.contains(PickFinger.P) ? "pinch" : "block");
+      } else {
+        fingers.forEach(f -> words.add(SAID.get(f)));
+      }
+    }
+    return String.join(", ", words);
+  }
+
+  /** A finger as it is said. */
+  public static String said(PickFinger finger) {
+    return SAID.get(finger);
+  }
+
+  private static TreeSet<Integer> ticks(List<Note> notes) {
+    return notes.stream().map(Note::tick).collect(Collectors.toCollection(TreeSet::new));
+  }
+
+  private static String at(List<Note> notes, int tick, Function<PickFinger, String> word) {
+    return notes.stream()
+        .filter(n -> n.tick() == tick)
+        .flatMap(n -> n.pick().stream())
+        .distinct()
+        .sorted()
+        .map(word)
+        .collect(Collectors.joining());
+  }
+
+  /** What a player counts at a tick, on a grid of sixteenths or triplets where need be. */
+  public static String count(PlayedBar bar, int tick) {
+    return count(bar.meter(), bar.inMetre(tick));
+  }
+
+  /** The same at a place of the metre. */
+  static String count(Meter meter, int inBar) {
+    for (int parts : new int[] {2, 3, 4}) {
+      Optional<String> word =
+          meter.syllables(parts).stream()
+              .filter(s -> s.tick() == inBar)
+              .map(Meter.Syllable::word)
+              .findFirst();
+      if (word.isPresent()) {
+        return word.get();
+      }
+    }
+    return "·";
+  }
+}
