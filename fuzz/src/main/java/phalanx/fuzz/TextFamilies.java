@@ -57,6 +57,8 @@ final class TextFamilies {
         whole("systems", "Quay\n", STRING + "|" + "\n|---------|".repeat(5) + "\n\n", ""),
         whole(
             "systems without a gap", "Quay\n", STRING + "|" + "\n|---------|".repeat(5) + "\n", ""),
+        whole("one line over and over", "Quay\n", STRING + "|\n", ""),
+        whole("rules of dashes", "Quay\n", "----------\n", STRING + "|" + silent),
         whole("bars of a string", "Quay\n", STRING, "|" + silent),
         whole("figures of a bar", "Quay\n|", "-1", "|" + silent),
         whole("bends", "Quay\n|", "-7b9r7", "|" + silent),

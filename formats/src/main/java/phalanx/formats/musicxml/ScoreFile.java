@@ -47,7 +47,9 @@ final class ScoreFile {
   /** Up to a million and with so many places as anybody writes. */
   private static final Pattern NUMBER_WRITTEN = Pattern.compile("\\+?\\d{1,7}(?:\\.\\d{0,20})?");
 
-  private static final Pattern NUMBER = Pattern.compile("[-+\\d.eE\\s]++");
+  /** Numbers in a row, as a list of measures has them, are no long number. */
+  private static final Pattern LONG_NUMBER =
+      Pattern.compile("\\s*+[-+\\d.eE]{" + (LONGEST_NUMBER + 1) + ",}+\\s*+");
 
   private final String text;
   private final List<FileProblem> remarks;
@@ -239,7 +241,7 @@ final class ScoreFile {
     }
 
     private static boolean isLongNumber(String value) {
-      return value.length() > LONGEST_NUMBER && !value.isBlank() && NUMBER.matcher(value).matches();
+      return value.length() > LONGEST_NUMBER && LONG_NUMBER.matcher(value).matches();
     }
 
     private Optional<String> tooMany() {

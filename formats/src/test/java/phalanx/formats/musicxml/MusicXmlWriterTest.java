@@ -39,6 +39,7 @@ import phalanx.notation.WrittenForm;
 import phalanx.picking.PickFinger;
 import phalanx.picking.WrittenPattern;
 import phalanx.planning.Arranger;
+import phalanx.song.Bar;
 import phalanx.song.Song;
 import phalanx.song.Tune;
 import phalanx.theory.Meter;
@@ -272,6 +273,22 @@ class MusicXmlWriterTest {
       int sounding = slots.get(i).shape().orElseThrow().soundingStrings().size();
       assertThat(harmonies.get(i).getFrame().getFrameNote()).hasSize(sounding);
     }
+  }
+
+  @Test
+  void aTuneOfManyBarsComesBack() {
+    int bars = 120;
+    String line = "| G | C | Em | D ".repeat(bars / 4) + "|";
+    Song song = ChordProReader.read("{sog}\n" + line + "\n{eog}\n").song();
+    Tune tune = Tune.NONE;
+    for (Bar bar : song.chart().bars()) {
+      tune = tune.with(bar.id(), TuneReader.read("g4 . b .", Meter.FOUR_FOUR).tune());
+    }
+    String xml = MusicXmlWriter.write(new Arranger().arrange(song.withTune(tune)));
+    SongReading back = MusicXmlReader.read(xml.getBytes(StandardCharsets.UTF_8));
+    assertThat(back.problems()).isEmpty();
+    assertThat(back.song().chart().bars()).hasSize(bars);
+    assertThat(back.song().tune().at(bars, back.song().chart()).notes()).hasSize(2);
   }
 
   /** MusicXML 4.0: a grace note has a grace element and no duration. */
