@@ -6,6 +6,7 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Note;
 import phalanx.picking.PickFinger;
+import phalanx.text.Phrase;
 
 /**
  * What a drill is known by: its kind and its own notes, from where it begins. So it keeps its
@@ -36,6 +37,6 @@ final class DrillId {
     }
     CRC32 sum = new CRC32();
     content.chars().forEach(c -> sum.update(c));
-    return String.format("%s-%08x", kind.word(), sum.getValue());
+    return Phrase.of("%s-%08x", kind.word(), sum.getValue());
   }
 }

@@ -1,0 +1,243 @@
+package phalanx.practice;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import phalanx.picking.PickFinger;
+
+/**
+ * Which stroke was which: moments are matched to moments ({@link MomentAlignment}), then every
+ * stroke to the nearest sound that can be it, and the player’s own tempo is fitted to what was
+ * matched ({@link TempoLine}).
+ */
+public final class StrokeMatching {
+
+  /** A stroke further off its place than this, s, is another one. */
+  private static final double FURTHEST = 0.14;
+
+  /** Taps within this of each other are one moment, s. */
+  private static final double ONE_TAP = 0.04;
+
+  private final List<ExpectedStroke> expected;
+  private final double tempo;
+
+  /** Strokes of one moment. */
+  private record Moment(double seconds, List<ExpectedStroke> strokes) {}
+
+  private StrokeMatching(List<ExpectedStroke> expected, double tempo) {
+    this.expected = expected;
+    this.tempo = tempo;
+  }
+
+  /**
+   * Taps against what was to be tapped.
+   *
+   * @param expected by time
+   * @param taps by time
+   * @param tempo the tempo asked for, quarter notes a minute
+   */
+  public static StrokeReport ofTaps(
+      List<ExpectedStroke> expected, List<PlayedStroke> taps, double tempo) {
+    return new StrokeMatching(expected, tempo).taps(taps);
+  }
+
+  private StrokeReport taps(List<PlayedStroke> taps) {
+    List<Moment> moments = moments(expected);
+    List<List<PlayedStroke>> clusters = clusters(taps);
+    double[] heard = clusters.stream().mapToDouble(StrokeMatching::middle).toArray();
+    List<MomentAlignment.Pair> pairs =
+        MomentAlignment.of(
+            seconds(moments),
+            entries(moments),
+            heard,
+            (i, j) -> alike(moments.get(i), clusters.get(j)),
+            1);
+    return report(moments, taps, pairs, heard);
+  }
+
+  private static double middle(List<PlayedStroke> cluster) {
+    return cluster.stream().mapToDouble(PlayedStroke::seconds).average().orElse(0);
+  }
+
+  private static double[] seconds(List<Moment> moments) {
+    return moments.stream().mapToDouble(Moment::seconds).toArray();
+  }
+
+  /** The first moment of each bar. */
+  private static boolean[] entries(List<Moment> moments) {
+    boolean[] entries = new boolean[moments.size()];
+    for (int m = 0; m < entries.length; m++) {
+      entries[m] = m == 0 || bar(moments.get(m)) != bar(moments.get(m - 1));
+    }
+    return entries;
+  }
+
+  private static int bar(Moment moment) {
+    return moment.strokes().get(0).bar();
+  }
+
+  private static List<Moment> moments(List<ExpectedStroke> expected) {
+    List<Moment> moments = new ArrayList<>();
+    List<ExpectedStroke> here = new ArrayList<>();
+    for (ExpectedStroke stroke : expected) {
+      if (!here.isEmpty() && stroke.seconds() - here.get(0).seconds() > ExpectedStroke.TOGETHER) {
+        moments.add(new Moment(here.get(0).seconds(), List.copyOf(here)));
+        here.clear();
+      }
+      here.add(stroke);
+    }
+    if (!here.isEmpty()) {
+      moments.add(new Moment(here.get(0).seconds(), List.copyOf(here)));
+    }
+    return moments;
+  }
+
+  private static List<List<PlayedStroke>> clusters(List<PlayedStroke> taps) {
+    List<List<PlayedStroke>> clusters = new ArrayList<>();
+    for (PlayedStroke tap : taps) {
+      List<PlayedStroke> last = clusters.isEmpty() ? null : clusters.get(clusters.size() - 1);
+      boolean joins =
+          last != null
+              && tap.seconds() - last.get(0).seconds() <= ONE_TAP
+              && last.stream().noneMatch(t -> t.finger().equals(tap.finger()));
+      if (joins) {
+        last.add(tap);
+      } else {
+        clusters.add(new ArrayList<>(List.of(tap)));
+      }
+    }
+    return clusters;
+  }
+
+  private static double alike(Moment moment, List<PlayedStroke> cluster) {
+    Set<PickFinger> wanted = new HashSet<>();
+    moment.strokes().forEach(s -> wanted.add(s.finger()));
+    Set<PickFinger> there = new HashSet<>();
+    cluster.forEach(t -> t.finger().ifPresent(there::add));
+    if (there.isEmpty()) {
+      return 1;
+    }
+    Set<PickFinger> both = new HashSet<>(wanted);
+    both.retainAll(there);
+    Set<PickFinger> all = new HashSet<>(wanted);
+    all.addAll(there);
+    return (double) both.size() / all.size();
+  }
+
+  /** A way through what is written without going back. */
+  private record Run(List<MomentAlignment.Pair> pairs, TempoLine line) {}
+
+  private List<Run> runs(List<Moment> moments, List<MomentAlignment.Pair> pairs, double[] heard) {
+    List<Run> runs = new ArrayList<>();
+    List<MomentAlignment.Pair> open = new ArrayList<>();
+    for (MomentAlignment.Pair pair : pairs) {
+      if (!open.isEmpty() && pair.moment() <= open.get(open.size() - 1).moment()) {
+        runs.add(run(moments, open, heard));
+        open = new ArrayList<>();
+      }
+      open.add(pair);
+    }
+    if (!open.isEmpty()) {
+      runs.add(run(moments, open, heard));
+    }
+    return runs;
+  }
+
+  private static Run run(List<Moment> moments, List<MomentAlignment.Pair> pairs, double[] heard) {
+    double[] written = pairs.stream().mapToDouble(p -> moments.get(p.moment()).seconds()).toArray();
+    double[] times = pairs.stream().mapToDouble(p -> heard[p.heard()]).toArray();
+    return new Run(List.copyOf(pairs), TempoLine.of(written, times, 1).orWritten());
+  }
+
+  /** A stroke that may be a tap, and how far off it would be. */
+  private record Candidate(int stroke, int tap, double expected, double off) {}
+
+  private StrokeReport report(
+      List<Moment> moments,
+      List<PlayedStroke> taps,
+      List<MomentAlignment.Pair> pairs,
+      double[] heard) {
+    List<Run> runs = runs(moments, pairs, heard);
+    List<MatchedStroke> matched = new ArrayList<>();
+    Set<ExpectedStroke> found = new HashSet<>();
+    Set<Integer> used = new HashSet<>();
+    for (Run run : runs) {
+      assign(run, moments, taps, matched, found, used);
+    }
+    List<Double> extra = new ArrayList<>();
+    for (int t = 0; t < taps.size(); t++) {
+      if (!used.contains(t)) {
+        extra.add(taps.get(t).seconds());
+      }
+    }
+    matched.sort(Comparator.comparingDouble(MatchedStroke::heard));
+    List<ExpectedStroke> missed = expected.stream().filter(s -> !found.contains(s)).toList();
+    Optional<Run> longest = runs.stream().max(Comparator.comparingInt(r -> r.pairs().size()));
+    return new StrokeReport(
+        runs.isEmpty() ? 0 : runs.get(0).line().at(0),
+        matched,
+        missed,
+        extra,
+        longest.map(r -> 1 / r.line().slopeAt((r.line().from() + r.line().to()) / 2)).orElse(1.0),
+        longest.map(r -> r.line().drift(tempo)).orElse(0.0));
+  }
+
+  /** Every stroke of a run to the tap of its finger that is nearest, the nearest pairs first. */
+  private void assign(
+      Run run,
+      List<Moment> moments,
+      List<PlayedStroke> taps,
+      List<MatchedStroke> matched,
+      Set<ExpectedStroke> found,
+      Set<Integer> used) {
+    double from = moments.get(run.pairs().get(0).moment()).seconds();
+    double to = moments.get(run.pairs().get(run.pairs().size() - 1).moment()).seconds();
+    List<Candidate> candidates = new ArrayList<>();
+    for (int s = 0; s < expected.size(); s++) {
+      ExpectedStroke stroke = expected.get(s);
+      if (stroke.seconds() < from - 1e-9
+          || stroke.seconds() > to + ExpectedStroke.TOGETHER + 1e-9) {
+        continue;
+      }
+      double at = run.line().at(stroke.seconds());
+      for (int t = firstFrom(taps, at - FURTHEST);
+          t < taps.size() && taps.get(t).seconds() <= at + FURTHEST;
+          t++) {
+        double off = Math.abs(taps.get(t).seconds() - at);
+        boolean same = taps.get(t).finger().filter(f -> f != stroke.finger()).isEmpty();
+        if (same && !used.contains(t)) {
+          candidates.add(new Candidate(s, t, at, off));
+        }
+      }
+    }
+    candidates.sort(Comparator.comparingDouble(Candidate::off));
+    Set<Integer> done = new HashSet<>();
+    for (Candidate c : candidates) {
+      if (!done.contains(c.stroke()) && !used.contains(c.tap())) {
+        done.add(c.stroke());
+        used.add(c.tap());
+        ExpectedStroke stroke = expected.get(c.stroke());
+        found.add(stroke);
+        matched.add(new MatchedStroke(stroke, c.expected(), taps.get(c.tap()).seconds()));
+      }
+    }
+  }
+
+  /** The first tap from a time on, found by halving. */
+  private static int firstFrom(List<PlayedStroke> taps, double seconds) {
+    int low = 0;
+    int high = taps.size();
+    while (low < high) {
+      int middle = (low + high) >>> 1;
+      if (taps.get(middle).seconds() < seconds) {
+        low = middle + 1;
+      } else {
+        high = middle;
+      }
+    }
+    return low;
+  }
+}

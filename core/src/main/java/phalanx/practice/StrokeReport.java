@@ -1,0 +1,68 @@
+package phalanx.practice;
+
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import phalanx.picking.PickFinger;
+
+/**
+ * How strokes went.
+ *
+ * @param offset when the written beginning is heard, s
+ * @param matched by the time they were heard
+ * @param missed expected and not heard, by time
+ * @param extra what was heard beside them, s
+ * @param tempo the tempo that was played, as a share of the one asked for
+ * @param drift by how much it rose from the first stroke to the last, quarter notes a minute
+ */
+public record StrokeReport(
+    double offset,
+    List<MatchedStroke> matched,
+    List<ExpectedStroke> missed,
+    List<Double> extra,
+    double tempo,
+    double drift) {
+
+  public StrokeReport {
+    matched = List.copyOf(matched);
+    missed = List.copyOf(missed);
+    extra = List.copyOf(extra);
+  }
+
+  /** How steady those of some strokes are. */
+  public Steadiness steadiness(Predicate<ExpectedStroke> of) {
+    return Steadiness.of(
+        matched.stream().filter(m -> of.test(m.stroke())).map(MatchedStroke::late).toList(), drift);
+  }
+
+  /** The thumb’s. */
+  public Steadiness thumb() {
+    return steadiness(ExpectedStroke::isThumbs);
+  }
+
+  /** The other fingers’. */
+  public Steadiness fingers() {
+    return steadiness(s -> !s.isThumbs());
+  }
+
+  /** Each finger’s. */
+  public Map<PickFinger, Steadiness> byFinger() {
+    return by(ExpectedStroke::finger);
+  }
+
+  /** That of each bar as played. */
+  public Map<Integer, Steadiness> byBar() {
+    return by(ExpectedStroke::bar);
+  }
+
+  private <K extends Comparable<K>> Map<K, Steadiness> by(Function<ExpectedStroke, K> key) {
+    Map<K, Steadiness> by = new TreeMap<>();
+    for (MatchedStroke m : matched) {
+      K of = key.apply(m.stroke());
+      by.computeIfAbsent(of, k -> steadiness(s -> key.apply(s).equals(k)));
+    }
+    return by;
+  }
+}
