@@ -4,6 +4,7 @@
 set -euo pipefail
 here=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
 cd "$here"
+rm -rf {cli,desktop}/target/generated-sources/license
 mvn -B -q install -DskipTests -pl cli,desktop -am
 mvn -B -q org.codehaus.mojo:license-maven-plugin:2.5.0:add-third-party -pl cli,desktop -Dlicense.excludedScopes=test,provided
 {

@@ -31,7 +31,8 @@ import picocli.CommandLine.Command;
       FillsCommand.class,
       WalkCommand.class,
       AdviseCommand.class,
-      PracticeCommand.class
+      PracticeCommand.class,
+      ListenCommand.class
     })
 public final class PhalanxCommand {
 

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import phalanx.picking.PickFinger;
 
@@ -24,9 +23,6 @@ public final class StrokeMatching {
   private final List<ExpectedStroke> expected;
   private final double tempo;
 
-  /** Strokes of one moment. */
-  private record Moment(double seconds, List<ExpectedStroke> strokes) {}
-
   private StrokeMatching(List<ExpectedStroke> expected, double tempo) {
     this.expected = expected;
     this.tempo = tempo;
@@ -45,13 +41,13 @@ public final class StrokeMatching {
   }
 
   private StrokeReport taps(List<PlayedStroke> taps) {
-    List<Moment> moments = moments(expected);
+    List<Moment> moments = Moment.of(expected);
     List<List<PlayedStroke>> clusters = clusters(taps);
     double[] heard = clusters.stream().mapToDouble(StrokeMatching::middle).toArray();
     List<MomentAlignment.Pair> pairs =
         MomentAlignment.of(
-            seconds(moments),
-            entries(moments),
+            Moment.seconds(moments),
+            Moment.entries(moments),
             heard,
             (i, j) -> alike(moments.get(i), clusters.get(j)),
             1);
@@ -60,39 +56,6 @@ public final class StrokeMatching {
 
   private static double middle(List<PlayedStroke> cluster) {
     return cluster.stream().mapToDouble(PlayedStroke::seconds).average().orElse(0);
-  }
-
-  private static double[] seconds(List<Moment> moments) {
-    return moments.stream().mapToDouble(Moment::seconds).toArray();
-  }
-
-  /** The first moment of each bar. */
-  private static boolean[] entries(List<Moment> moments) {
-    boolean[] entries = new boolean[moments.size()];
-    for (int m = 0; m < entries.length; m++) {
-      entries[m] = m == 0 || bar(moments.get(m)) != bar(moments.get(m - 1));
-    }
-    return entries;
-  }
-
-  private static int bar(Moment moment) {
-    return moment.strokes().get(0).bar();
-  }
-
-  private static List<Moment> moments(List<ExpectedStroke> expected) {
-    List<Moment> moments = new ArrayList<>();
-    List<ExpectedStroke> here = new ArrayList<>();
-    for (ExpectedStroke stroke : expected) {
-      if (!here.isEmpty() && stroke.seconds() - here.get(0).seconds() > ExpectedStroke.TOGETHER) {
-        moments.add(new Moment(here.get(0).seconds(), List.copyOf(here)));
-        here.clear();
-      }
-      here.add(stroke);
-    }
-    if (!here.isEmpty()) {
-      moments.add(new Moment(here.get(0).seconds(), List.copyOf(here)));
-    }
-    return moments;
   }
 
   private static List<List<PlayedStroke>> clusters(List<PlayedStroke> taps) {
@@ -127,31 +90,6 @@ public final class StrokeMatching {
     return (double) both.size() / all.size();
   }
 
-  /** A way through what is written without going back. */
-  private record Run(List<MomentAlignment.Pair> pairs, TempoLine line) {}
-
-  private List<Run> runs(List<Moment> moments, List<MomentAlignment.Pair> pairs, double[] heard) {
-    List<Run> runs = new ArrayList<>();
-    List<MomentAlignment.Pair> open = new ArrayList<>();
-    for (MomentAlignment.Pair pair : pairs) {
-      if (!open.isEmpty() && pair.moment() <= open.get(open.size() - 1).moment()) {
-        runs.add(run(moments, open, heard));
-        open = new ArrayList<>();
-      }
-      open.add(pair);
-    }
-    if (!open.isEmpty()) {
-      runs.add(run(moments, open, heard));
-    }
-    return runs;
-  }
-
-  private static Run run(List<Moment> moments, List<MomentAlignment.Pair> pairs, double[] heard) {
-    double[] written = pairs.stream().mapToDouble(p -> moments.get(p.moment()).seconds()).toArray();
-    double[] times = pairs.stream().mapToDouble(p -> heard[p.heard()]).toArray();
-    return new Run(List.copyOf(pairs), TempoLine.of(written, times, 1).orWritten());
-  }
-
   /** A stroke that may be a tap, and how far off it would be. */
   private record Candidate(int stroke, int tap, double expected, double off) {}
 
@@ -160,11 +98,11 @@ public final class StrokeMatching {
       List<PlayedStroke> taps,
       List<MomentAlignment.Pair> pairs,
       double[] heard) {
-    List<Run> runs = runs(moments, pairs, heard);
+    List<AlignedRun> runs = AlignedRun.of(moments, pairs, heard);
     List<MatchedStroke> matched = new ArrayList<>();
     Set<ExpectedStroke> found = new HashSet<>();
     Set<Integer> used = new HashSet<>();
-    for (Run run : runs) {
+    for (AlignedRun run : runs) {
       assign(run, moments, taps, matched, found, used);
     }
     List<Double> extra = new ArrayList<>();
@@ -175,26 +113,26 @@ public final class StrokeMatching {
     }
     matched.sort(Comparator.comparingDouble(MatchedStroke::heard));
     List<ExpectedStroke> missed = expected.stream().filter(s -> !found.contains(s)).toList();
-    Optional<Run> longest = runs.stream().max(Comparator.comparingInt(r -> r.pairs().size()));
     return new StrokeReport(
         runs.isEmpty() ? 0 : runs.get(0).line().at(0),
         matched,
         missed,
+        List.of(),
         extra,
-        longest.map(r -> 1 / r.line().slopeAt((r.line().from() + r.line().to()) / 2)).orElse(1.0),
-        longest.map(r -> r.line().drift(tempo)).orElse(0.0));
+        AlignedRun.tempo(runs),
+        AlignedRun.drift(runs, tempo));
   }
 
   /** Every stroke of a run to the tap of its finger that is nearest, the nearest pairs first. */
   private void assign(
-      Run run,
+      AlignedRun run,
       List<Moment> moments,
       List<PlayedStroke> taps,
       List<MatchedStroke> matched,
       Set<ExpectedStroke> found,
       Set<Integer> used) {
-    double from = moments.get(run.pairs().get(0).moment()).seconds();
-    double to = moments.get(run.pairs().get(run.pairs().size() - 1).moment()).seconds();
+    double from = run.from(moments);
+    double to = run.to(moments);
     List<Candidate> candidates = new ArrayList<>();
     for (int s = 0; s < expected.size(); s++) {
       ExpectedStroke stroke = expected.get(s);

@@ -13,6 +13,7 @@ import phalanx.picking.PickFinger;
  * @param offset when the written beginning is heard, s
  * @param matched by the time they were heard
  * @param missed expected and not heard, by time
+ * @param wrong strokes for which another string was heard, by time
  * @param extra what was heard beside them, s
  * @param tempo the tempo that was played, as a share of the one asked for
  * @param drift by how much it rose from the first stroke to the last, quarter notes a minute
@@ -21,11 +22,22 @@ public record StrokeReport(
     double offset,
     List<MatchedStroke> matched,
     List<ExpectedStroke> missed,
+    List<WrongString> wrong,
     List<Double> extra,
     double tempo,
     double drift) {
 
+  /**
+   * A stroke that went to another string.
+   *
+   * @param stroke what was expected
+   * @param string the string that was heard, 0 for ⑥ to 5 for ①
+   * @param heard when, s
+   */
+  public record WrongString(ExpectedStroke stroke, int string, double heard) {}
+
   public StrokeReport {
+    wrong = List.copyOf(wrong);
     matched = List.copyOf(matched);
     missed = List.copyOf(missed);
     extra = List.copyOf(extra);

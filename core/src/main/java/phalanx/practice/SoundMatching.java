@@ -1,0 +1,213 @@
+package phalanx.practice;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Slot;
+import phalanx.fretting.Shape;
+import phalanx.instrument.Tuning;
+import phalanx.performance.Performance;
+
+/**
+ * What was heard against what is written: moments are matched by their times and by the pitches
+ * that are expected, then every stroke to the sound that explains it best.
+ */
+public final class SoundMatching {
+
+  /** A stroke further off its place than this, s, is another one. */
+  private static final double FURTHEST = 0.13;
+
+  /** So far off counts as much as a pitch that is not there, s. */
+  private static final double FAR = 0.09;
+
+  /** A pitch that explains less than this of a sound is not in it. */
+  private static final double ABSENT = 0.34;
+
+  /** One that explains this much is, where another was expected. */
+  private static final double PRESENT = 0.62;
+
+  private final Performance performance;
+  private final List<ExpectedStroke> expected;
+  private final List<Moment> moments;
+  private final List<HeardSound> sounds;
+
+  private SoundMatching(Performance performance, int from, int to, List<HeardSound> sounds) {
+    this.performance = performance;
+    this.sounds = sounds;
+    expected = ExpectedStroke.all(performance, from, to);
+    moments = Moment.of(expected);
+  }
+
+  /**
+   * A recording against what is written between two ticks.
+   *
+   * @param sounds by time
+   */
+  public static StrokeReport of(
+      Performance performance, int fromTick, int toTick, List<HeardSound> sounds) {
+    return new SoundMatching(performance, fromTick, toTick, sounds).report();
+  }
+
+  private StrokeReport report() {
+    double[] heard = sounds.stream().mapToDouble(HeardSound::seconds).toArray();
+    List<MomentAlignment.Pair> pairs =
+        MomentAlignment.of(Moment.seconds(moments), Moment.entries(moments), heard, this::alike, 1);
+    List<AlignedRun> runs = AlignedRun.of(moments, pairs, heard);
+    Result result = new Result();
+    runs.forEach(r -> assign(r, result));
+    List<Double> extra = new ArrayList<>();
+    for (int j = 0; j < sounds.size(); j++) {
+      if (!result.used.contains(j)) {
+        extra.add(heard[j]);
+      }
+    }
+    result.matched.sort(Comparator.comparingDouble(MatchedStroke::heard));
+    result.wrong.removeIf(w -> result.found.contains(w.stroke()));
+    List<ExpectedStroke> missed =
+        expected.stream()
+            .filter(ExpectedStroke::isPlucked)
+            .filter(s -> !result.found.contains(s))
+            .filter(s -> result.wrong.stream().noneMatch(w -> w.stroke().equals(s)))
+            .toList();
+    return new StrokeReport(
+        runs.isEmpty() ? 0 : runs.get(0).line().at(0),
+        result.matched,
+        missed,
+        result.wrong,
+        extra,
+        AlignedRun.tempo(runs),
+        AlignedRun.drift(runs, performance.arrangement().song().tempo()));
+  }
+
+  /** What a sound has of the pitches of a moment: little is nothing, most of it is all. */
+  private double alike(int moment, int sound) {
+    double sum = 0;
+    List<ExpectedStroke> strokes = moments.get(moment).strokes();
+    for (ExpectedStroke stroke : strokes) {
+      sum += sounds.get(sound).of(stroke.note().midi());
+    }
+    return Math.max(0, Math.min(1, (sum / strokes.size() - 0.35) / 0.5));
+  }
+
+  /** What the strokes of all runs became. */
+  private static final class Result {
+    private final List<MatchedStroke> matched = new ArrayList<>();
+    private final List<StrokeReport.WrongString> wrong = new ArrayList<>();
+    private final Set<ExpectedStroke> found = new HashSet<>();
+    private final Set<Integer> used = new HashSet<>();
+  }
+
+  private record Candidate(ExpectedStroke stroke, int moment, int sound, double at, double worth) {}
+
+  /**
+   * The strokes of a run, the best pairs first. Strokes of one moment may share a sound, those of
+   * two may not.
+   */
+  private void assign(AlignedRun run, Result result) {
+    int first = run.pairs().get(0).moment();
+    int last = run.pairs().get(run.pairs().size() - 1).moment();
+    Map<Integer, Integer> owner = new HashMap<>();
+    run.pairs().forEach(p -> owner.put(p.heard(), p.moment()));
+    List<Candidate> candidates = new ArrayList<>();
+    for (int m = first; m <= last; m++) {
+      for (ExpectedStroke stroke : moments.get(m).strokes()) {
+        candidates(run, m, stroke, owner, candidates);
+      }
+    }
+    candidates.sort(Comparator.comparingDouble(c -> -c.worth()));
+    Set<ExpectedStroke> here = new HashSet<>();
+    for (Candidate c : candidates) {
+      Integer owned = owner.get(c.sound());
+      if (here.contains(c.stroke()) || owned != null && owned != c.moment()) {
+        continue;
+      }
+      double presence = sounds.get(c.sound()).of(c.stroke().note().midi());
+      if (presence >= ABSENT) {
+        owner.put(c.sound(), c.moment());
+        result.used.add(c.sound());
+        here.add(c.stroke());
+        if (c.stroke().isPlucked() && result.found.add(c.stroke())) {
+          double heard = sounds.get(c.sound()).seconds();
+          result.matched.add(new MatchedStroke(c.stroke(), c.at(), heard));
+        }
+      }
+    }
+    wrongStrings(run, here, owner, result);
+  }
+
+  private void candidates(
+      AlignedRun run,
+      int moment,
+      ExpectedStroke stroke,
+      Map<Integer, Integer> owner,
+      List<Candidate> candidates) {
+    double at = run.line().at(stroke.seconds());
+    for (int j = firstFrom(at - FURTHEST); j < sounds.size(); j++) {
+      HeardSound sound = sounds.get(j);
+      if (sound.seconds() > at + FURTHEST) {
+        return;
+      }
+      Integer owned = owner.get(j);
+      if (owned == null || owned == moment) {
+        double off = (sound.seconds() - at) / FAR;
+        double worth = sound.of(stroke.note().midi()) - off * off / 2 + (owned == null ? 0 : 0.3);
+        candidates.add(new Candidate(stroke, moment, j, at, worth));
+      }
+    }
+  }
+
+  private int firstFrom(double seconds) {
+    int low = 0;
+    int high = sounds.size();
+    while (low < high) {
+      int middle = (low + high) >>> 1;
+      if (sounds.get(middle).seconds() < seconds) {
+        low = middle + 1;
+      } else {
+        high = middle;
+      }
+    }
+    return low;
+  }
+
+  /** Strokes that were not heard, where another string of what is held was struck instead. */
+  private void wrongStrings(
+      AlignedRun run, Set<ExpectedStroke> here, Map<Integer, Integer> owner, Result result) {
+    for (MomentAlignment.Pair pair : run.pairs()) {
+      Moment moment = moments.get(pair.moment());
+      HeardSound sound = sounds.get(pair.heard());
+      result.used.add(pair.heard());
+      for (ExpectedStroke stroke : moment.strokes()) {
+        if (stroke.isPlucked() && !here.contains(stroke)) {
+          int string = heardInstead(stroke, moment, sound);
+          if (string >= 0) {
+            result.wrong.add(new StrokeReport.WrongString(stroke, string, sound.seconds()));
+          }
+        }
+      }
+    }
+  }
+
+  private int heardInstead(ExpectedStroke stroke, Moment moment, HeardSound sound) {
+    Arrangement a = performance.arrangement();
+    Slot slot = a.slots().get(a.slotAt(stroke.note().tick()));
+    Set<Integer> wanted = new HashSet<>();
+    moment.strokes().forEach(s -> wanted.add(s.note().midi()));
+    int best = -1;
+    double most = PRESENT;
+    for (int string = 0; string < Tuning.STRINGS; string++) {
+      int fret = slot.held().frets().get(string);
+      int midi = a.song().guitar().midi(string, fret == Shape.SILENT ? 0 : fret);
+      if (string != stroke.note().string() && !wanted.contains(midi) && sound.of(midi) > most) {
+        most = sound.of(midi);
+        best = string;
+      }
+    }
+    return best;
+  }
+}
