@@ -19,14 +19,22 @@ import phalanx.performance.Performance;
  */
 public final class SoundMatching {
 
-  /** A stroke further off its place than this, s, is another one. */
-  private static final double FURTHEST = 0.13;
+  /** A stroke further off than this from where its moment was heard, s, is another one. */
+  private static final double FURTHEST = 0.07;
 
   /** So far off counts as much as a pitch that is not there, s. */
-  private static final double FAR = 0.09;
+  private static final double FAR = 0.06;
 
-  /** A pitch that explains less than this of a sound is not in it. */
-  private static final double ABSENT = 0.34;
+  /**
+   * A pitch that explains less than this of a sound is not in it, where others were expected too.
+   */
+  private static final double ABSENT = 0.2;
+
+  /** Where a stroke was expected alone and something was heard it is taken for that stroke. */
+  private static final double ABSENT_ALONE = 0.12;
+
+  /** With this much it is there, whatever else is. */
+  private static final double SURE = 0.5;
 
   /** One that explains this much is, where another was expected. */
   private static final double PRESENT = 0.62;
@@ -35,10 +43,13 @@ public final class SoundMatching {
   private final List<ExpectedStroke> expected;
   private final List<Moment> moments;
   private final List<HeardSound> sounds;
+  private final double usual;
 
   private SoundMatching(Performance performance, int from, int to, List<HeardSound> sounds) {
     this.performance = performance;
     this.sounds = sounds;
+    double[] strengths = sounds.stream().mapToDouble(HeardSound::strength).sorted().toArray();
+    usual = strengths.length == 0 ? 1 : strengths[strengths.length / 2];
     expected = ExpectedStroke.all(performance, from, to);
     moments = Moment.of(expected);
   }
@@ -59,7 +70,8 @@ public final class SoundMatching {
         MomentAlignment.of(Moment.seconds(moments), Moment.entries(moments), heard, this::alike, 1);
     List<AlignedRun> runs = AlignedRun.of(moments, pairs, heard);
     Result result = new Result();
-    runs.forEach(r -> assign(r, result));
+    int least = runs.stream().mapToInt(r -> r.pairs().size()).max().orElse(0) >= 8 ? 3 : 1;
+    runs.stream().filter(r -> r.pairs().size() >= least).forEach(r -> assign(r, result));
     List<Double> extra = new ArrayList<>();
     for (int j = 0; j < sounds.size(); j++) {
       if (!result.used.contains(j)) {
@@ -75,13 +87,22 @@ public final class SoundMatching {
             .filter(s -> result.wrong.stream().noneMatch(w -> w.stroke().equals(s)))
             .toList();
     return new StrokeReport(
-        runs.isEmpty() ? 0 : runs.get(0).line().at(0),
+        runs.stream()
+            .filter(r -> r.pairs().size() >= least)
+            .findFirst()
+            .map(r -> r.line().at(0))
+            .orElse(0.0),
         result.matched,
         missed,
         result.wrong,
         extra,
         AlignedRun.tempo(runs),
         AlignedRun.drift(runs, performance.arrangement().song().tempo()));
+  }
+
+  /** Sounds half as clear as the others count fully, hiss and hum hardly. */
+  private double clear(HeardSound sound) {
+    return Math.min(1, sound.strength() / (0.5 * usual));
   }
 
   /** What a sound has of the pitches of a moment: little is nothing, most of it is all. */
@@ -91,7 +112,8 @@ public final class SoundMatching {
     for (ExpectedStroke stroke : strokes) {
       sum += sounds.get(sound).of(stroke.note().midi());
     }
-    return Math.max(0, Math.min(1, (sum / strokes.size() - 0.35) / 0.5));
+    double pitch = Math.max(0, Math.min(1, (sum / strokes.size() - 0.35) / 0.5));
+    return pitch * clear(sounds.get(sound));
   }
 
   /** What the strokes of all runs became. */
@@ -112,11 +134,21 @@ public final class SoundMatching {
     int first = run.pairs().get(0).moment();
     int last = run.pairs().get(run.pairs().size() - 1).moment();
     Map<Integer, Integer> owner = new HashMap<>();
-    run.pairs().forEach(p -> owner.put(p.heard(), p.moment()));
+    Map<Integer, Integer> soundOf = new HashMap<>();
+    run.pairs()
+        .forEach(
+            p -> {
+              owner.put(p.heard(), p.moment());
+              soundOf.put(p.moment(), p.heard());
+            });
     List<Candidate> candidates = new ArrayList<>();
     for (int m = first; m <= last; m++) {
       for (ExpectedStroke stroke : moments.get(m).strokes()) {
-        candidates(run, m, stroke, owner, candidates);
+        double near =
+            soundOf.containsKey(m)
+                ? sounds.get(soundOf.get(m)).seconds()
+                : run.line().at(stroke.seconds());
+        candidates(run, m, stroke, near, owner, candidates);
       }
     }
     candidates.sort(Comparator.comparingDouble(c -> -c.worth()));
@@ -126,8 +158,7 @@ public final class SoundMatching {
       if (here.contains(c.stroke()) || owned != null && owned != c.moment()) {
         continue;
       }
-      double presence = sounds.get(c.sound()).of(c.stroke().note().midi());
-      if (presence >= ABSENT) {
+      if (isPresent(c)) {
         owner.put(c.sound(), c.moment());
         result.used.add(c.sound());
         here.add(c.stroke());
@@ -140,21 +171,32 @@ public final class SoundMatching {
     wrongStrings(run, here, owner, result);
   }
 
+  /** Whether a sound can be a stroke, and is not rather that of another string. */
+  private boolean isPresent(Candidate c) {
+    HeardSound sound = sounds.get(c.sound());
+    Moment moment = moments.get(c.moment());
+    int midi = c.stroke().note().midi();
+    boolean alone = moment.strokes().size() == 1;
+    return sound.of(midi) >= (alone ? ABSENT_ALONE : ABSENT)
+        && (sound.of(midi) >= SURE || heardInstead(c.stroke(), moment, sound) < 0);
+  }
+
   private void candidates(
       AlignedRun run,
       int moment,
       ExpectedStroke stroke,
+      double near,
       Map<Integer, Integer> owner,
       List<Candidate> candidates) {
     double at = run.line().at(stroke.seconds());
-    for (int j = firstFrom(at - FURTHEST); j < sounds.size(); j++) {
+    for (int j = firstFrom(near - FURTHEST); j < sounds.size(); j++) {
       HeardSound sound = sounds.get(j);
-      if (sound.seconds() > at + FURTHEST) {
+      if (sound.seconds() > near + FURTHEST) {
         return;
       }
       Integer owned = owner.get(j);
       if (owned == null || owned == moment) {
-        double off = (sound.seconds() - at) / FAR;
+        double off = (sound.seconds() - near) / FAR;
         double worth = sound.of(stroke.note().midi()) - off * off / 2 + (owned == null ? 0 : 0.3);
         candidates.add(new Candidate(stroke, moment, j, at, worth));
       }
@@ -203,11 +245,20 @@ public final class SoundMatching {
     for (int string = 0; string < Tuning.STRINGS; string++) {
       int fret = slot.held().frets().get(string);
       int midi = a.song().guitar().midi(string, fret == Shape.SILENT ? 0 : fret);
-      if (string != stroke.note().string() && !wanted.contains(midi) && sound.of(midi) > most) {
-        most = sound.of(midi);
+      boolean other =
+          string != stroke.note().string() && wanted.stream().noneMatch(w -> kin(w, midi));
+      boolean clearer = sound.fresh(midi) > 2 * sound.fresh(stroke.note().midi());
+      if (other && clearer && sound.fresh(midi) > most) {
+        most = sound.fresh(midi);
         best = string;
       }
     }
     return best;
+  }
+
+  /** Whether two pitches share so many harmonics that one is heard in the other. */
+  private static boolean kin(int one, int other) {
+    int apart = Math.abs(one - other);
+    return apart % 12 == 0 || apart == 19 || apart == 28;
   }
 }

@@ -38,7 +38,7 @@ class ArrowsTest {
           .that()
           .resideOutsideOfPackages("phalanx.sound.render..")
           .and()
-          .haveNameNotMatching(".*SystemAudioDevice.*")
+          .haveNameNotMatching(".*(SystemAudioDevice|listening.Recording|listening.MonoSamples).*")
           .should()
           .dependOnClassesThat()
           .resideInAPackage("javax.sound.sampled..");

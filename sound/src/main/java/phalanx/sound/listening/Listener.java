@@ -13,12 +13,14 @@ import phalanx.practice.HeardSound;
 public final class Listener {
 
   private static final double MEMORY = 0.7;
+  private static final double SILENCE = 0.25;
+  private static final double EDGE = 0.01;
 
   private final double rate;
   private final SampleHistory samples;
   private final OnsetDetector onsets;
   private final PitchSalience pitches;
-  private final Deque<Long> waiting = new ArrayDeque<>();
+  private final Deque<OnsetDetector.Onset> waiting = new ArrayDeque<>();
 
   /**
    * A listener.
@@ -48,15 +50,20 @@ public final class Listener {
 
   /** What was still waiting for more when the stream ended. */
   public List<HeardSound> end() {
-    List<HeardSound> heard = hear(new float[(int) (0.25 * rate)], (int) (0.25 * rate));
+    // The edge at which a stream breaks off is no beginning.
+    double last = samples.end() / rate - EDGE;
+    int more = (int) (SILENCE * rate);
+    List<HeardSound> heard = new ArrayList<>(hear(new float[more], more));
     known(heard, pitches.needs());
+    heard.removeIf(h -> h.seconds() >= last);
     return heard;
   }
 
   private void known(List<HeardSound> heard, int less) {
-    while (!waiting.isEmpty() && waiting.peek() + pitches.needs() - less <= samples.end()) {
-      long onset = waiting.remove();
-      heard.add(new HeardSound(onset / rate, pitches.at(samples, onset)));
+    while (!waiting.isEmpty()
+        && waiting.peek().sample() + pitches.needs() - less <= samples.end()) {
+      OnsetDetector.Onset onset = waiting.remove();
+      heard.add(pitches.at(samples, onset.sample(), onset.strength()));
     }
   }
 }

@@ -26,9 +26,9 @@ final class OnsetDetector {
   private static final double AROUND = 0.12;
 
   /** A peak is higher than its surroundings by this many times, and by a share of the loudest. */
-  private static final double TIMES = 1.45;
+  private static final double TIMES = 1.5;
 
-  private static final double SHARE = 0.055;
+  private static final double SHARE = 0.085;
 
   /** The loudest of the last seconds is forgotten by half in this time, s. */
   private static final double FORGET = 6;
@@ -84,16 +84,24 @@ final class OnsetDetector {
     return size / 2 + (apart + 2) * hop;
   }
 
+  /**
+   * A beginning.
+   *
+   * @param sample its number
+   * @param strength its flux
+   */
+  record Onset(long sample, double strength) {}
+
   /** The beginnings that are known now, as numbers of samples; called after every few samples. */
-  List<Long> advance() {
-    List<Long> found = new ArrayList<>();
+  List<Onset> advance() {
+    List<Onset> found = new ArrayList<>();
     while (frame * hop + size / 2 <= samples.end()) {
       flux[(int) (frame % flux.length)] = flux();
       frame++;
       long candidate = frame - 1 - apart;
       if (candidate >= 0 && isPeak(candidate)) {
         lastPeak = candidate;
-        found.add(rise.near(candidate * hop));
+        found.add(new Onset(rise.near(candidate * hop), at(candidate)));
       }
     }
     return found;

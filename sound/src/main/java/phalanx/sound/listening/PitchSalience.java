@@ -1,5 +1,6 @@
 package phalanx.sound.listening;
 
+import java.util.Arrays;
 import org.jtransforms.fft.FloatFFT_1D;
 import phalanx.practice.HeardSound;
 
@@ -24,6 +25,15 @@ final class PitchSalience {
   /** What rings on is a little quieter by itself. */
   private static final double RINGS = 0.92;
 
+  /** How much standing out from its neighbours counts for a pitch. */
+  private static final float CONTRAST = 0.5f;
+
+  private static final int BANDS = 14;
+  private static final double LOWEST_BAND = 60;
+
+  /** A band quieter than this share of the loudest is noise. */
+  private static final float FLOOR = 0.03f;
+
   private final double rate;
   private final double a4;
   private final int length;
@@ -32,6 +42,7 @@ final class PitchSalience {
   private final float[] after;
   private final float[] before;
   private final FloatFFT_1D fft;
+  private final int[] bands;
 
   PitchSalience(double rate, double a4) {
     this.rate = rate;
@@ -45,6 +56,11 @@ final class PitchSalience {
     after = new float[size];
     before = new float[size];
     fft = new FloatFFT_1D(size);
+    bands = new int[size / 2];
+    for (int k = 1; k < bands.length; k++) {
+      double halves = 2 * Math.log(k * rate / size / LOWEST_BAND) / Math.log(2);
+      bands[k] = (int) Math.max(0, Math.min(BANDS - 1, Math.floor(halves)));
+    }
   }
 
   /** How many samples behind a beginning it needs. */
@@ -52,25 +68,36 @@ final class PitchSalience {
     return length + (int) Math.ceil(AFTER * rate) + 1;
   }
 
-  /** What is new at a sample. */
-  float[] at(SampleHistory samples, long onset) {
+  /** The sound that begins at a sample. */
+  HeardSound at(SampleHistory samples, long onset, double strength) {
     spectrum(samples, onset + Math.round(AFTER * rate), after);
     spectrum(samples, onset - Math.round(BEFORE * rate) - length, before);
+    for (int k = 0; k < size / 2; k++) {
+      before[k] = Math.max(0, after[k] - (float) RINGS * before[k]);
+    }
+    return new HeardSound(onset / rate, strength, explained(before), explained(after));
+  }
+
+  /** How much each pitch has of a spectrum, beside the one that has most. */
+  private float[] explained(float[] spectrum) {
+    float[] salience = new float[HeardSound.PITCHES];
     float most = 0;
     for (int k = 0; k < size / 2; k++) {
-      after[k] = Math.max(0, after[k] - (float) RINGS * before[k]);
-      most = Math.max(most, after[k]);
+      most = Math.max(most, spectrum[k]);
     }
-    float[] salience = new float[HeardSound.PITCHES];
     if (most <= 0) {
       return salience;
     }
-    for (int k = 0; k < size / 2; k++) {
-      after[k] = (float) Math.sqrt(after[k] / most);
+    whiten(spectrum, most);
+    float[] sums = new float[HeardSound.PITCHES + 2];
+    for (int p = 0; p < sums.length; p++) {
+      sums[p] = of(spectrum, HeardSound.LOWEST + p - 1);
     }
     float highest = 1e-6f;
     for (int p = 0; p < salience.length; p++) {
-      salience[p] = of(HeardSound.LOWEST + p);
+      // A pitch that is there stands out from its neighbours; noise does not.
+      float beside = Math.max(sums[p], sums[p + 2]);
+      salience[p] = (1 - CONTRAST) * sums[p + 1] + CONTRAST * 2 * Math.max(0, sums[p + 1] - beside);
       highest = Math.max(highest, salience[p]);
     }
     for (int p = 0; p < salience.length; p++) {
@@ -79,8 +106,29 @@ final class PitchSalience {
     return salience;
   }
 
+  /** Each half octave beside the loudest in it and around it, so that a soft bass counts too. */
+  private void whiten(float[] spectrum, float most) {
+    float[] loudest = new float[BANDS + 2];
+    Arrays.fill(loudest, FLOOR * most);
+    for (int k = 1; k < size / 2; k++) {
+      int band = band(k) + 1;
+      loudest[band] = Math.max(loudest[band], spectrum[k]);
+    }
+    for (int k = 1; k < size / 2; k++) {
+      int band = band(k) + 1;
+      float near =
+          Math.max(
+              loudest[band], Math.max(loudest[band - 1], loudest[Math.min(BANDS + 1, band + 1)]));
+      spectrum[k] = (float) Math.sqrt(spectrum[k] / near);
+    }
+  }
+
+  private int band(int k) {
+    return bands[k];
+  }
+
   private void spectrum(SampleHistory samples, long from, float[] to) {
-    java.util.Arrays.fill(to, 0);
+    Arrays.fill(to, 0);
     for (int n = 0; n < length; n++) {
       to[n] = samples.at(from + n) * window[n];
     }
@@ -92,7 +140,7 @@ final class PitchSalience {
   }
 
   /** The harmonics of a pitch, the lower ones counting more. */
-  private float of(int midi) {
+  private float of(float[] spectrum, int midi) {
     double base = a4 * Math.pow(2, (midi - 69) / 12.0);
     double sum = 0;
     double weights = 0;
@@ -107,7 +155,7 @@ final class PitchSalience {
       int high = (int) Math.min(size / 2.0 - 1, Math.ceil(f * (1 + OFF) * size / rate));
       float peak = 0;
       for (int k = low; k <= high; k++) {
-        peak = Math.max(peak, after[k]);
+        peak = Math.max(peak, spectrum[k]);
       }
       sum += weight * peak;
     }

@@ -5,11 +5,14 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import phalanx.arrangement.Arrangement;
+import phalanx.fretting.Shape;
 import phalanx.performance.Performance;
 import phalanx.performance.Sounded;
 import phalanx.practice.ExpectedStroke;
 import phalanx.practice.MatchedStroke;
 import phalanx.practice.SimulatedPlayer;
+import phalanx.sound.sequence.CountIn;
 import phalanx.sound.sequence.Event;
 import phalanx.sound.sequence.EventSequence;
 import phalanx.sound.sequence.Sequencer;
@@ -66,10 +69,7 @@ public record SimulatedMicrophone(
       double at = Math.max(0, event.at() + late);
       if (event instanceof Event.Pluck p) {
         int string = elsewhere == null ? p.string() : elsewhere;
-        double midi =
-            elsewhere == null
-                ? p.midi()
-                : performance.arrangement().song().guitar().midi(elsewhere, 0);
+        double midi = elsewhere == null ? p.midi() : held(performance, note, elsewhere);
         events.add(new Event.Pluck(at, string, midi, p.plucker(), p.force(), p.layer()));
       } else if (event instanceof Event.Stop s) {
         events.add(new Event.Stop(at, s.string(), s.seconds(), s.layer()));
@@ -80,6 +80,13 @@ public record SimulatedMicrophone(
       }
     }
     return events;
+  }
+
+  /** What a string sounds under the shape that is held. */
+  private static int held(Performance performance, Sounded note, int string) {
+    Arrangement a = performance.arrangement();
+    int fret = a.slots().get(a.slotAt(note.note().tick())).held().frets().get(string);
+    return a.song().guitar().midi(string, fret == Shape.SILENT ? 0 : fret);
   }
 
   private static Performance alone(Performance whole, Sounded note) {
@@ -93,6 +100,7 @@ public record SimulatedMicrophone(
     instrument.tuneTo(a4);
     Sequencer sequencer = new Sequencer(sequence, instrument, Levels.FILE);
     sequencer.clicks(Sequencer.Clicks.NOTHING);
+    sequencer.go(0, CountIn.NONE);
     int before = (int) Math.round(lead * rate);
     int frames = (int) Math.round((last + TAIL) * rate);
     float[] heard = new float[before + frames];
