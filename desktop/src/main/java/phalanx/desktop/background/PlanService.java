@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import phalanx.advice.Advised;
 import phalanx.advice.Advisor;
 import phalanx.advice.FillFitting;
@@ -57,6 +58,7 @@ public final class PlanService {
   private final NewestAnswer walks;
   private final NewestAnswer octaves;
   private final NewestAnswer pages;
+  private final NewestAnswer drills;
 
   /** For single chords, so that the song's plan stays known to the other. */
   private final Arranger alone = new Arranger();
@@ -86,6 +88,7 @@ public final class PlanService {
     walks = new NewestAnswer(worker, interfaceThread);
     octaves = new NewestAnswer(worker, interfaceThread);
     pages = new NewestAnswer(worker, interfaceThread);
+    drills = new NewestAnswer(worker, interfaceThread);
   }
 
   /** Takes what goes wrong besides planning, with what did not work. */
@@ -225,6 +228,16 @@ public final class PlanService {
   /** Drops pages that are still on their way. */
   public void forgetPages() {
     pages.forget();
+  }
+
+  /** Makes drills of a plan. */
+  public <T> void practise(Supplier<T> work, Consumer<T> answer) {
+    drills.ask(work, answer, fault("Drills could not be made"));
+  }
+
+  /** Drops drills that are still on their way. */
+  public void forgetDrills() {
+    drills.forget();
   }
 
   /** Tries ways out of a finding. */

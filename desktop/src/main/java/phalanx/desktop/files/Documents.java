@@ -24,6 +24,7 @@ import phalanx.desktop.document.LeftCopy;
 import phalanx.desktop.document.OpenDocument;
 import phalanx.desktop.document.Question;
 import phalanx.desktop.document.Request;
+import phalanx.desktop.model.PracticeRecords;
 import phalanx.desktop.model.Workspace;
 import phalanx.embellishment.Fill;
 import phalanx.engraving.SheetOptions;
@@ -48,6 +49,7 @@ public final class Documents {
   private final Workspace workspace;
   private final SongDisk disk;
   private final DiskTasks tasks;
+  private final PracticeStore practice;
   private final Remembered remembered;
   private final NewestAnswer importing;
   private final OwnShelf<OwnPatterns, WrittenPattern> shelf;
@@ -77,6 +79,9 @@ public final class Documents {
     shelf = new OwnShelf<>(folder, OwnShelf.Kept.PATTERNS, executor, interfaceThread, tasks::tell);
     fills = new OwnShelf<>(folder, OwnShelf.Kept.FILLS, executor, interfaceThread, tasks::tell);
     remembered = new Remembered(workspace, folder, tasks);
+    practice =
+        new PracticeStore(
+            folder, tasks, () -> workspace.fileProperty().get().filter(isPattern).isPresent());
     document = new ReadOnlyObjectWrapper<>(OpenDocument.begun(workspace.song()));
     workspace.faults().logLiesAt(folder.log());
     workspace
@@ -141,6 +146,11 @@ public final class Documents {
   /** The player's own patterns. */
   public OwnShelf<OwnPatterns, WrittenPattern> shelf() {
     return shelf;
+  }
+
+  /** The player's log. */
+  public PracticeRecords practice() {
+    return practice;
   }
 
   /** The player's own fills. */

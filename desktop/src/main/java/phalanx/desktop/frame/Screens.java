@@ -1,5 +1,6 @@
 package phalanx.desktop.frame;
 
+import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -14,6 +15,7 @@ import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.ShapeTrialModel;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.picking.PickingScreenView;
+import phalanx.desktop.practice.PracticeScreenView;
 import phalanx.desktop.screen.ScreenView;
 import phalanx.desktop.shapes.ShapesScreenView;
 import phalanx.desktop.share.ShareScreenView;
@@ -75,6 +77,13 @@ final class Screens {
                 "Arrange",
                 "both hands",
                 () -> new ArrangeScreenView(workspace, cursor, documents.fills(), palette)),
+            new Entry(
+                Screen.PRACTICE,
+                "Practice",
+                "layers, log",
+                () ->
+                    new PracticeScreenView(
+                        workspace, documents.practice(), Clock.systemDefaultZone(), palette)),
             new Entry(
                 Screen.GUITAR, "Guitar", "strings", () -> new GuitarScreenView(workspace, palette)),
             new Entry(

@@ -16,6 +16,7 @@ import phalanx.desktop.drawing.TechniqueSigns;
 import phalanx.desktop.guitar.GuitarScreenView;
 import phalanx.desktop.melody.MelodyScreenView;
 import phalanx.desktop.picking.PickingScreenView;
+import phalanx.desktop.practice.PracticeScreenView;
 import phalanx.desktop.screen.Shortcut;
 import phalanx.desktop.shapes.ShapesScreenView;
 import phalanx.desktop.share.ShareScreenView;
@@ -59,6 +60,7 @@ final class ShortcutSheet extends StackPane {
             grid(
                 new Group("Picking", PickingScreenView.SHORTCUTS),
                 new Group("Melody", MelodyScreenView.SHORTCUTS),
+                new Group("Practice", PracticeScreenView.SHORTCUTS),
                 new Group("Signs on strip and staff", SIGNS)));
     columns.getStyleClass().add("sheet-columns");
     Label title = new Label("Keys");

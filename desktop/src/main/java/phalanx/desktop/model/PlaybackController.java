@@ -2,6 +2,7 @@ package phalanx.desktop.model;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.concurrent.Executor;
 import java.util.function.Supplier;
@@ -26,6 +27,7 @@ import phalanx.sound.play.Player;
 import phalanx.sound.play.Start;
 import phalanx.sound.sequence.CountIn;
 import phalanx.sound.sequence.EventSequence;
+import phalanx.sound.sequence.Sequencer;
 import phalanx.sound.sequence.Sequencer.Clicks;
 import phalanx.sound.sequence.Sequencer.Loop;
 import phalanx.sound.sequence.Sketch;
@@ -296,6 +298,39 @@ public final class PlaybackController {
     sketching = true;
     int mine = ++asked;
     ifStillWanted(mine, () -> player.play(() -> Start.plain(score.get(), tempo, loud, a4)));
+  }
+
+  /** Plays a drill round and round after a bar of clicks, at a share of its tempo. */
+  void practise(Performance drill, double share) {
+    stop();
+    sketching = true;
+    Levels loud = settings.levelsProperty().get();
+    double a4 = settings.a4Property().get();
+    double tempo = Math.max(Sequencer.SLOWEST, Math.min(Sequencer.FASTEST, share));
+    int mine = ++asked;
+    ifStillWanted(
+        mine,
+        () ->
+            player.play(
+                () -> {
+                  EventSequence score = EventSequence.of(drill);
+                  return new Start(
+                      score,
+                      0,
+                      Optional.of(new Loop(0, score.seconds())),
+                      CountIn.of(score, 0, 1),
+                      tempo,
+                      Clicks.BEATS,
+                      loud,
+                      a4);
+                }));
+  }
+
+  /**
+   * Where in what plays it is heard now, s at its own tempo; less than 0 while it is counted in.
+   */
+  OptionalDouble heardSeconds() {
+    return player.heard().map(h -> OptionalDouble.of(h.seconds())).orElse(OptionalDouble.empty());
   }
 
   /** Looks where it is; called with every picture while it plays. */

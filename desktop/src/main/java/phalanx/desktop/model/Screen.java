@@ -9,6 +9,7 @@ public enum Screen {
   PICKING,
   MELODY,
   ARRANGE,
+  PRACTICE,
   GUITAR,
   SHARE
 }

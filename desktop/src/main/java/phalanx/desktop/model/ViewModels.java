@@ -21,6 +21,7 @@ public final class ViewModels {
   private final Supplier<FillViewModel> fills;
   private final Supplier<WalkViewModel> walks;
   private final Supplier<ShareViewModel> share;
+  private final Supplier<PracticeViewModel> practice;
 
   ViewModels(
       OpenSong open, ChordChoice chord, SlotRange range, PlanService planner, HandViewModel hands) {
@@ -33,6 +34,7 @@ public final class ViewModels {
     advice = once(() -> new AdviceViewModel(open, bench.get(), planner, AdviceViewModel::onItsOwn));
     harp = once(() -> new HarpRunViewModel(open, chord, sound));
     walks = once(() -> new WalkViewModel(open, chord, sound, planner));
+    practice = once(() -> new PracticeViewModel(open, sound, planner));
     share = once(() -> new ShareViewModel(open, planner));
     fills = once(() -> new FillViewModel(open, chord, range, sound, planner, FillShelf.all()));
   }
@@ -79,6 +81,11 @@ public final class ViewModels {
   /** The song on paper, and what comes in. */
   public ShareViewModel share() {
     return share.get();
+  }
+
+  /** Today's practice of the song. */
+  public PracticeViewModel practice() {
+    return practice.get();
   }
 
   /** The tuning that is looked at. */

@@ -49,7 +49,9 @@ final class NotePainter {
     layout = where;
     choice = chosen;
     List<Note> notes = arrangement.notesFrom(system.startTick(), system.endTick());
-    layout.tails(system).forEach(n -> paintTail(system, n));
+    layout.tails(system).stream()
+        .filter(n -> !choice.later().contains(n.note()))
+        .forEach(n -> paintTail(system, n));
     arrangement.dampsFrom(system.startTick(), system.endTick()).forEach(d -> paintDamp(system, d));
     notes.forEach(n -> paintSlur(system, notes, n));
     for (Note note : notes) {

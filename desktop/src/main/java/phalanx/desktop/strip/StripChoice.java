@@ -19,6 +19,7 @@ import phalanx.findings.Grade;
  * @param marks the findings
  * @param looked the ticks of the one looked at
  * @param loop the bars that are played round and round
+ * @param later notes that are not played yet: they are drawn pale
  */
 record StripChoice(
     SlotRange.Span slots,
@@ -27,7 +28,8 @@ record StripChoice(
     Optional<FingerChoice> finger,
     List<Mark> marks,
     Set<Integer> looked,
-    Optional<LoopBars> loop) {
+    Optional<LoopBars> loop,
+    Set<Note> later) {
 
   /** A finding at a tick. */
   record Mark(int tick, Grade grade) {}
@@ -42,13 +44,14 @@ record StripChoice(
 
   /** Whether a note stands out: no finger is looked at, or its own is. */
   boolean shows(Note n) {
-    return finger
-        .map(
-            f ->
-                f instanceof FingerChoice.Picking p
-                    ? n.isPickedBy(p.finger())
-                    : n.fretFinger().equals(Optional.of(((FingerChoice.Fretting) f).finger())))
-        .orElse(true);
+    return !later.contains(n)
+        && finger
+            .map(
+                f ->
+                    f instanceof FingerChoice.Picking p
+                        ? n.isPickedBy(p.finger())
+                        : n.fretFinger().equals(Optional.of(((FingerChoice.Fretting) f).finger())))
+            .orElse(true);
   }
 
   /** Whether a fretting finger's holds stand out. */

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javafx.scene.canvas.GraphicsContext;
+import phalanx.arrangement.Note;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ScrolledPictures;
 import phalanx.desktop.model.SlotRange;
@@ -21,6 +22,7 @@ public final class StripPreview extends ScrolledPictures {
   private final Viewing viewing;
   private final Map<GraphicsContext, StripPainter> painters = new HashMap<>();
   private Optional<Performance> played = Optional.empty();
+  private Set<Note> later = Set.of();
   private StripLayout layout;
 
   /** A strip without a plan yet. */
@@ -36,6 +38,12 @@ public final class StripPreview extends ScrolledPictures {
   public void show(Optional<Performance> plan) {
     played = plan;
     rebuild();
+  }
+
+  /** Shows a plan of which some notes are not played yet. */
+  public void show(Optional<Performance> plan, Set<Note> notYet) {
+    later = notYet;
+    show(plan);
   }
 
   @Override
@@ -63,7 +71,8 @@ public final class StripPreview extends ScrolledPictures {
             Optional.empty(),
             List.of(),
             Set.of(),
-            Optional.empty());
+            Optional.empty(),
+            later);
     painters
         .computeIfAbsent(on, g -> new StripPainter(g, palette))
         .paint(layout, nothing, viewing.namingProperty().get(), top, width, height);

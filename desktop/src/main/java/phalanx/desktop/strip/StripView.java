@@ -136,7 +136,8 @@ public final class StripView extends ScrolledPictures {
         workspace.fingerProperty().get(),
         marks(findings.open()),
         findings.currentProperty().get().map(f -> Set.copyOf(f.ticks())).orElse(Set.of()),
-        workspace.models().sound().loop().property().get());
+        workspace.models().sound().loop().property().get(),
+        Set.of());
   }
 
   /** One mark a tick, for what matters most there. */

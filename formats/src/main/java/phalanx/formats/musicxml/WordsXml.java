@@ -43,7 +43,7 @@ final class WordsXml {
     Note last = null;
     String number = String.valueOf(verse + 1);
     for (Note note : voice) {
-      if (note.getChord() != null) {
+      if (note.getChord() != null || note.getGrace() != null) {
         continue;
       }
       boolean taken = note.getLyric().stream().anyMatch(l -> number.equals(l.getNumber()));

@@ -40,6 +40,8 @@ import phalanx.picking.PickFinger;
 import phalanx.picking.WrittenPattern;
 import phalanx.planning.Arranger;
 import phalanx.song.Bar;
+import phalanx.song.BarLyrics;
+import phalanx.song.Lyrics;
 import phalanx.song.Song;
 import phalanx.song.Tune;
 import phalanx.theory.Meter;
@@ -301,9 +303,11 @@ class MusicXmlWriterTest {
       int id = song.chart().bars().get(bar).id();
       tune = tune.with(id, TuneReader.read(bars[bar], Meter.FOUR_FOUR).tune());
     }
-    song = song.withTune(tune);
+    int first = song.chart().bars().get(0).id();
+    song = song.withTune(tune).withWords(Lyrics.NONE.with(first, BarLyrics.of("down to the quay")));
     String xml = MusicXmlWriter.write(new Arranger().arrange(song));
     MusicXmlSchema.validate(xml);
+    assertThat(xml).contains("down to the quay");
     assertThat(xml.split("<grace", -1)).as("three on each staff").hasSize(7);
     assertThat(xml).doesNotContain("32nd");
     SongReading back = MusicXmlReader.read(xml.getBytes(StandardCharsets.UTF_8));

@@ -1,0 +1,86 @@
+package phalanx.desktop.files;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
+import phalanx.desktop.model.PracticeRecords;
+import phalanx.practice.PracticeEntry;
+import phalanx.practicelog.PracticeLog;
+
+/** The player’s log in the player’s folder, read and written in the disk’s turn. */
+final class PracticeStore implements PracticeRecords {
+
+  private static final String FILE = "practice.sqlite";
+
+  /** What is practised of the demo songs is not the player’s log. */
+  private static final String DEMO = "practice-of-demo.sqlite";
+
+  private final PlayerFolder folder;
+  private final DiskTasks tasks;
+  private final BooleanSupplier demo;
+  private final Map<String, PracticeLog> logs = new HashMap<>();
+
+  PracticeStore(PlayerFolder folder, DiskTasks tasks, BooleanSupplier demo) {
+    this.folder = folder;
+    this.tasks = tasks;
+    this.demo = demo;
+  }
+
+  @Override
+  public boolean isDemo() {
+    return demo.getAsBoolean();
+  }
+
+  private String name() {
+    return isDemo() ? DEMO : FILE;
+  }
+
+  /** On the disk’s thread alone. */
+  private PracticeLog log(String name) throws IOException {
+    PracticeLog log = logs.get(name);
+    if (log == null) {
+      Path file = folder.file(name);
+      PracticeLog.Opened opened = PracticeLog.open(file);
+      log = opened.log();
+      logs.put(name, log);
+      opened.notice().ifPresent(n -> tasks.answer(() -> tasks.tell(n)));
+    }
+    return log;
+  }
+
+  @Override
+  public void read(Consumer<List<PracticeEntry>> answer) {
+    String name = name();
+    tasks.run(
+        "The practice log could not be read",
+        () -> {
+          List<PracticeEntry> entries = log(name).entries();
+          tasks.answer(() -> answer.accept(entries));
+        });
+  }
+
+  @Override
+  public void add(PracticeEntry entry) {
+    addAll(List.of(entry));
+  }
+
+  @Override
+  public void addAll(List<PracticeEntry> entries) {
+    String name = name();
+    tasks.run("The attempt could not be kept", () -> log(name).addAll(entries));
+  }
+
+  /** The program ends. */
+  void close() {
+    tasks.run(
+        "The practice log was not closed",
+        () -> {
+          logs.values().forEach(PracticeLog::close);
+          logs.clear();
+        });
+  }
+}

@@ -1,0 +1,76 @@
+package phalanx.desktop.practice;
+
+import java.time.Clock;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.input.KeyEvent;
+import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.model.PracticeRecords;
+import phalanx.desktop.model.PracticeViewModel;
+import phalanx.desktop.model.Workspace;
+import phalanx.desktop.screen.ScreenView;
+import phalanx.desktop.screen.Shortcut;
+import phalanx.picking.PickFinger;
+import phalanx.practice.Outcome;
+
+/** The Practice screen. Everything is on a key of its own: hands are on the guitar. */
+public final class PracticeScreenView extends ScreenView<PracticeScreen, Node> {
+
+  /** Its keys. */
+  public static final List<Shortcut> SHORTCUTS =
+      List.of(
+          new Shortcut("C or Page Down, A, R", "clean, again, rest"),
+          new Shortcut("P, ↑ ↓", "play the drill, the drill before, the next"),
+          new Shortcut("F and J K L ;", "tap along: thumb, fingers"),
+          new Shortcut("S", "let the simulated player tap"));
+
+  private final PracticeViewModel model;
+
+  /** Puts the screen together. */
+  public PracticeScreenView(
+      Workspace workspace, PracticeRecords records, Clock clock, Palette palette) {
+    super(
+        new PracticeScreen(workspace.models().practice(), workspace.viewing(), palette),
+        new PracticeSide(workspace.models().practice(), palette));
+    model = workspace.models().practice();
+    model.keepIn(records, clock);
+  }
+
+  @Override
+  public Node keyboard() {
+    return middle().drill().strip();
+  }
+
+  @Override
+  public void shown() {
+    model.look(true);
+  }
+
+  @Override
+  public void hidden() {
+    model.look(false);
+  }
+
+  @Override
+  public boolean key(KeyEvent event) {
+    switch (event.getCode()) {
+      // A foot switch that turns pages sends Page Down.
+      case C, PAGE_DOWN -> model.attempted(Outcome.CLEAN);
+      case A -> model.attempted(Outcome.MISSED);
+      case R -> model.attempted(Outcome.RESTED);
+      case P -> model.toggle();
+      case UP -> model.go(-1);
+      case DOWN -> model.go(1);
+      case S -> model.simulate();
+      case F -> model.tap(PickFinger.P);
+      case J -> model.tap(PickFinger.I);
+      case K -> model.tap(PickFinger.M);
+      case L -> model.tap(PickFinger.A);
+      case SEMICOLON -> model.tap(PickFinger.C);
+      default -> {
+        return false;
+      }
+    }
+    return true;
+  }
+}

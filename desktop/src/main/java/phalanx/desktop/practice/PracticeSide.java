@@ -1,0 +1,126 @@
+package phalanx.desktop.practice;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import phalanx.desktop.drawing.Controls;
+import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.model.PracticeDay;
+import phalanx.desktop.model.PracticeViewModel;
+import phalanx.practice.Drill;
+import phalanx.practice.ReviewSchedule;
+import phalanx.practice.Steadiness;
+import phalanx.practice.StrokeReport;
+import phalanx.text.Phrase;
+
+/** Beside the drill: how steady the thumb is, minutes of the last weeks, what is due again. */
+final class PracticeSide extends VBox {
+
+  private static final int DUE = 4;
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+
+  private final PracticeViewModel model;
+  private final SteadinessChart chart;
+  private final Label figures = Controls.wrapped("", "steadiness");
+  private final MinutesCalendar calendar = new MinutesCalendar();
+  private final VBox due = new VBox(4);
+
+  PracticeSide(PracticeViewModel model, Palette palette) {
+    this.model = model;
+    setId("practice-side");
+    getStyleClass().add("inspector");
+    chart = new SteadinessChart(palette);
+    figures.setId("steadiness");
+    due.setId("due-again");
+    HBox tools =
+        new HBox(
+            6,
+            Controls.smallTool("simulate-taps", "Simulated player S", model::simulate),
+            Controls.styled("keys: thumb F, fingers J K L ;", "where"));
+    tools.getStyleClass().add("card-row");
+    VBox all =
+        new VBox(
+            8,
+            Controls.styled("Steadiness of the thumb", "form-title"),
+            chart,
+            figures,
+            tools,
+            Controls.styled("Minutes, last four weeks", "form-title"),
+            calendar,
+            Controls.styled("Due again", "form-title"),
+            due);
+    all.getStyleClass().add("side-part");
+    getChildren().add(Controls.scroll(all));
+    model.reportProperty().addListener(o -> steady());
+    model.diaryProperty().addListener(o -> log());
+    model.dayProperty().addListener(o -> log());
+    steady();
+    log();
+  }
+
+  private void steady() {
+    Optional<StrokeReport> report = model.reportProperty().get();
+    chart.paint(report);
+    figures.setText(
+        report
+            .map(PracticeSide::words)
+            .orElse("Play the drill and tap along: nothing but times is kept."));
+  }
+
+  private static String words(StrokeReport report) {
+    Steadiness thumb = report.thumb();
+    if (thumb.count() == 0) {
+      return "The thumb was not tapped.";
+    }
+    return Phrase.of(
+        "mean %.0f ms %s · spread %.0f ms · drift %+.1f bpm · %d missed, %d extra",
+        Math.abs(1000 * thumb.mean()),
+        thumb.mean() < 0 ? "early" : "late",
+        1000 * thumb.spread(),
+        thumb.drift(),
+        report.missed().size(),
+        report.extra().size());
+  }
+
+  private void log() {
+    calendar.show(model.diaryProperty().get().minutes(), model.date());
+    due.getChildren().setAll(dueAgain());
+  }
+
+  private List<Node> dueAgain() {
+    PracticeDay day = model.dayProperty().get();
+    record Due(Drill drill, LocalDate date) {}
+    List<Node> rows = new ArrayList<>();
+    day.drills().stream()
+        .flatMap(
+            d -> ReviewSchedule.due(day.histories().get(d.id())).stream().map(on -> new Due(d, on)))
+        .filter(d -> d.date().isAfter(model.date()))
+        .sorted(Comparator.comparing(Due::date))
+        .limit(DUE)
+        .forEach(d -> rows.add(row(d.drill().title(), DAY.format(d.date()))));
+    if (rows.isEmpty()) {
+      rows.add(Controls.line("Nothing yet: what you practise comes back in growing intervals."));
+    }
+    return rows;
+  }
+
+  private static HBox row(String title, String date) {
+    Label what = Controls.wrapped(title, "drill-title");
+    HBox.setHgrow(what, Priority.ALWAYS);
+    what.setMaxWidth(Double.MAX_VALUE);
+    Label when = Controls.styled(date, "where");
+    when.setMinWidth(Region.USE_PREF_SIZE);
+    return new HBox(8, what, when);
+  }
+}

@@ -1,0 +1,131 @@
+package phalanx.desktop.practice;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Spinner;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import phalanx.desktop.drawing.Controls;
+import phalanx.desktop.model.PracticeDay;
+import phalanx.desktop.model.PracticeViewModel;
+import phalanx.practice.Drill;
+import phalanx.practice.PracticeOrder;
+import phalanx.practice.Today;
+import phalanx.text.Phrase;
+
+/** What is practised today, in order, each with its minutes and why it is there. */
+final class TodayList extends VBox {
+
+  private static final String CAUTION =
+      "Stop if it hurts. Pain, tingling or numbness that lasts is one for a doctor or"
+          + " physiotherapist.";
+
+  private final PracticeViewModel model;
+  private final Label done = Controls.styled("", "where");
+  private final VBox items = new VBox(6);
+
+  TodayList(PracticeViewModel model) {
+    this.model = model;
+    setId("today");
+    getStyleClass().add("today");
+    items.getStyleClass().add("cards");
+    getChildren().addAll(head(), done, order(), Controls.scroll(items));
+    model.dayProperty().addListener(o -> show());
+    model.placeProperty().addListener(o -> show());
+    model.diaryProperty().addListener(o -> show());
+    show();
+  }
+
+  private HBox head() {
+    Spinner<Integer> minutes = new Spinner<>(5, 180, model.minutesProperty().get(), 5);
+    minutes.setId("practice-minutes");
+    minutes.setPrefWidth(82);
+    minutes.setTooltip(new Tooltip("how much time there is today, minutes"));
+    minutes.valueProperty().addListener((o, was, now) -> model.minutesProperty().set(now));
+    Label title = Controls.styled("Today", "form-title");
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    HBox row = new HBox(6, title, gap, minutes, new Label("minutes"));
+    row.getStyleClass().add("card-row");
+    return row;
+  }
+
+  /** Which hand comes first, and why. */
+  private ToggleButton order() {
+    ToggleButton first = new ToggleButton("Fretting hand first");
+    first.setId("practice-order");
+    first.getStyleClass().addAll("tool", "small-tool");
+    first.setTooltip(new Tooltip(PracticeOrder.FRETTING_FIRST.words()));
+    first.setOnAction(
+        e ->
+            model
+                .orderProperty()
+                .set(
+                    first.isSelected() ? PracticeOrder.FRETTING_FIRST : PracticeOrder.THUMB_FIRST));
+    return first;
+  }
+
+  private void show() {
+    PracticeDay day = model.dayProperty().get();
+    int minutes = model.doneToday();
+    done.setText(
+        day.today().items().isEmpty()
+            ? "There is nothing to play yet: type chords on the Chart."
+            : Phrase.of(
+                "%d done · %d to go", minutes, Math.max(0, day.today().minutes() - minutes)));
+    List<Node> rows = new ArrayList<>();
+    int number = 0;
+    for (int p = 0; p < day.today().items().size(); p++) {
+      Today.Item item = day.today().items().get(p);
+      Optional<Today.DrillItem> drill = day.at(p);
+      if (drill.isPresent()) {
+        number++;
+        rows.add(card(drill.get(), p, number));
+        if (number == 1) {
+          rows.add(Controls.wrapped(CAUTION, "caution"));
+        }
+      } else {
+        rows.add(Controls.wrapped(item.minutes() + " min break: " + item.why(), "where"));
+      }
+    }
+    items.getChildren().setAll(rows);
+  }
+
+  private Button card(Today.DrillItem item, int place, int number) {
+    Drill drill = item.drill();
+    long attempts = model.attemptsToday(drill);
+    Label sign = Controls.styled(attempts > 0 ? "✓" : String.valueOf(number), "drill-number");
+    sign.setMinWidth(Region.USE_PREF_SIZE);
+    Label title = Controls.wrapped(drill.title(), "drill-title");
+    Label minutes = Controls.styled(item.minutes() + " min", "where");
+    minutes.setMinWidth(Region.USE_PREF_SIZE);
+    HBox.setHgrow(title, Priority.ALWAYS);
+    title.setMaxWidth(Double.MAX_VALUE);
+    HBox head = new HBox(8, sign, title, minutes);
+    VBox content = new VBox(2, head);
+    if (place == model.placeProperty().get()) {
+      content.getChildren().add(Controls.wrapped(item.why(), "where"));
+    }
+    Button card = new Button();
+    card.setGraphic(content);
+    card.setId("drill-" + number);
+    card.setMaxWidth(Double.MAX_VALUE);
+    card.getStyleClass().add("card");
+    card.setAccessibleText(drill.title() + ": " + item.why());
+    card.setTooltip(new Tooltip(item.why()));
+    content.prefWidthProperty().bind(card.widthProperty().subtract(22));
+    if (place == model.placeProperty().get()) {
+      card.getStyleClass().add("chosen");
+    }
+    card.setOnAction(e -> model.choose(place));
+    return card;
+  }
+}
