@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import phalanx.arrangement.Arrangement;
@@ -288,7 +289,7 @@ public final class Drills {
                 new Drill(
                     d.id(),
                     d.kind(),
-                    "Warm up: open strings, slow",
+                    "Warm up, open strings, slow",
                     d.fromBar(),
                     d.toBar(),
                     d.fromTick(),
@@ -296,7 +297,7 @@ public final class Drills {
                     d.played(),
                     d.adds(),
                     new Drill.TempoGoal(
-                        d.tempo().start(), d.tempo().start(), java.util.Optional.empty()),
+                        d.tempo().start(), d.tempo().start(), Optional.of("a warm-up stays slow")),
                     narrow.isEmpty()
                         ? "slow and quiet"
                         : "then hold " + String.join(", ", narrow) + " without pressing hard",

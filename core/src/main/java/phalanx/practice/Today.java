@@ -195,7 +195,7 @@ public record Today(List<Item> items) {
           String why =
               days == 0
                   ? "due today"
-                  : Phrase.of("due since %d %s", days, days == 1 ? "day" : "days");
+                  : days == 1 ? "due since yesterday" : Phrase.of("due %d days ago", days);
           take(new DrillItem(one.song(), one.drill(), one.drill().minutes(), why));
           room -= one.drill().minutes();
         }

@@ -55,7 +55,7 @@ class GuitarScreenTest {
   @BeforeEach
   void opened(FxRobot robot) throws TimeoutException {
     window.untilPlanned();
-    press(robot, KeyCode.CONTROL, KeyCode.DIGIT6);
+    press(robot, KeyCode.CONTROL, KeyCode.DIGIT7);
     until(() -> robot.lookup("#string-table").tryQuery().isPresent());
   }
 

@@ -70,7 +70,7 @@ class ShareScreenTest {
         "{title: Quay}\n{key: G}\n[G]Down to the [C]quay\n[D7]where the boats [G]lie\n");
     chosen = "words.cho";
     window.untilPlanned();
-    press(robot, KeyCode.CONTROL, KeyCode.DIGIT7);
+    press(robot, KeyCode.CONTROL, KeyCode.DIGIT8);
     until(() -> model().sheetProperty().get().isPresent());
   }
 

@@ -146,6 +146,8 @@ final class WandererWords {
           KeyCode.DIGIT4,
           KeyCode.DIGIT5,
           KeyCode.DIGIT6,
+          KeyCode.DIGIT7,
+          KeyCode.DIGIT8,
           KeyCode.LEFT,
           KeyCode.RIGHT,
           KeyCode.HOME,

@@ -22,6 +22,7 @@ import phalanx.desktop.document.DocumentMachine;
 import phalanx.desktop.document.Intent;
 import phalanx.desktop.document.LeftCopy;
 import phalanx.desktop.document.OpenDocument;
+import phalanx.desktop.document.OpenedSong;
 import phalanx.desktop.document.Question;
 import phalanx.desktop.document.Request;
 import phalanx.desktop.model.PracticeRecords;
@@ -50,6 +51,12 @@ public final class Documents {
   private final SongDisk disk;
   private final DiskTasks tasks;
   private final PracticeStore practice;
+  private final Predicate<Path> isPattern;
+
+  /** The song that was read last, and whether the open one is a demo song. */
+  private Optional<OpenedSong> read = Optional.empty();
+
+  private boolean demo;
   private final Remembered remembered;
   private final NewestAnswer importing;
   private final OwnShelf<OwnPatterns, WrittenPattern> shelf;
@@ -80,8 +87,8 @@ public final class Documents {
     fills = new OwnShelf<>(folder, OwnShelf.Kept.FILLS, executor, interfaceThread, tasks::tell);
     remembered = new Remembered(workspace, folder, tasks);
     practice =
-        new PracticeStore(
-            folder, tasks, () -> workspace.fileProperty().get().filter(isPattern).isPresent());
+        new PracticeStore(folder, tasks, () -> demo && workspace.fileProperty().get().isEmpty());
+    this.isPattern = isPattern;
     document = new ReadOnlyObjectWrapper<>(OpenDocument.begun(workspace.song()));
     workspace.faults().logLiesAt(folder.log());
     workspace
@@ -176,7 +183,11 @@ public final class Documents {
     busy = true;
     try {
       while (!events.isEmpty()) {
-        DocumentMachine.Step step = DocumentMachine.on(document.get(), events.remove());
+        DocumentEvent next = events.remove();
+        if (next instanceof DocumentEvent.Read done) {
+          read = done.song();
+        }
+        DocumentMachine.Step step = DocumentMachine.on(document.get(), next);
         document.set(step.document());
         workspace.lies(step.document().file(), step.document().isUnsaved());
         step.requests().forEach(this::tryOut);
@@ -199,6 +210,7 @@ public final class Documents {
     if (request instanceof Request.OfDisk asked) {
       disk.carryOut(asked, this::answered);
     } else if (request instanceof Request.Show show) {
+      demo = read.filter(o -> o.song() == show.song() && isPattern.test(o.from())).isPresent();
       workspace.open(show.song(), show.told());
     } else if (request instanceof Request.Begin) {
       window.begin();

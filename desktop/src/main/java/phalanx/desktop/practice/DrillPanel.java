@@ -26,6 +26,9 @@ final class DrillPanel extends VBox {
 
   private static final double CHART = 190;
 
+  /** Two bars in a line, where the window has its usual width. */
+  private static final double ZOOM = 0.6;
+
   private final PracticeViewModel model;
   private final StripPreview strip;
   private final LadderChart chart;
@@ -40,7 +43,7 @@ final class DrillPanel extends VBox {
     this.model = model;
     setId("drill");
     getStyleClass().add("drill");
-    strip = new StripPreview(viewing, palette);
+    strip = new StripPreview(viewing, palette, ZOOM);
     chart = new LadderChart(palette);
     VBox.setVgrow(strip, Priority.ALWAYS);
     getChildren().addAll(head(), motions, strip, ladderHead(), ladder(), keys(), end);

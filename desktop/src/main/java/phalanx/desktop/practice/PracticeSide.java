@@ -44,10 +44,7 @@ final class PracticeSide extends VBox {
     figures.setId("steadiness");
     due.setId("due-again");
     HBox tools =
-        new HBox(
-            6,
-            Controls.smallTool("simulate-taps", "Simulated player S", model::simulate),
-            Controls.styled("keys: thumb F, fingers J K L ;", "where"));
+        new HBox(6, Controls.smallTool("simulate-taps", "Simulated player S", model::simulate));
     tools.getStyleClass().add("card-row");
     VBox all =
         new VBox(
@@ -55,6 +52,7 @@ final class PracticeSide extends VBox {
             Controls.styled("Steadiness of the thumb", "form-title"),
             chart,
             figures,
+            Controls.line("Tap while it plays: thumb F, fingers J K L ;"),
             tools,
             Controls.styled("Minutes, last four weeks", "form-title"),
             calendar,

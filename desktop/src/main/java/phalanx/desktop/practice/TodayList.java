@@ -28,6 +28,9 @@ final class TodayList extends VBox {
       "Stop if it hurts. Pain, tingling or numbness that lasts is one for a doctor or"
           + " physiotherapist.";
 
+  /** How wide what stands on a card is, px. */
+  private static final double CARD = 174;
+
   private final PracticeViewModel model;
   private final Label done = Controls.styled("", "where");
   private final VBox items = new VBox(6);
@@ -89,6 +92,9 @@ final class TodayList extends VBox {
       if (drill.isPresent()) {
         number++;
         rows.add(card(drill.get(), p, number));
+        if (p == model.placeProperty().get()) {
+          rows.add(Controls.wrapped(drill.get().why(), "drill-why"));
+        }
         if (number == 1) {
           rows.add(Controls.wrapped(CAUTION, "caution"));
         }
@@ -104,15 +110,16 @@ final class TodayList extends VBox {
     long attempts = model.attemptsToday(drill);
     Label sign = Controls.styled(attempts > 0 ? "✓" : String.valueOf(number), "drill-number");
     sign.setMinWidth(Region.USE_PREF_SIZE);
-    Label title = Controls.wrapped(drill.title(), "drill-title");
+    String[] words = drill.title().split(", ", 2);
+    Label title = Controls.styled(words[0], "drill-title");
     Label minutes = Controls.styled(item.minutes() + " min", "where");
     minutes.setMinWidth(Region.USE_PREF_SIZE);
     HBox.setHgrow(title, Priority.ALWAYS);
     title.setMaxWidth(Double.MAX_VALUE);
     HBox head = new HBox(8, sign, title, minutes);
     VBox content = new VBox(2, head);
-    if (place == model.placeProperty().get()) {
-      content.getChildren().add(Controls.wrapped(item.why(), "where"));
+    if (words.length > 1) {
+      content.getChildren().add(Controls.styled(words[1], "where"));
     }
     Button card = new Button();
     card.setGraphic(content);
@@ -121,7 +128,7 @@ final class TodayList extends VBox {
     card.getStyleClass().add("card");
     card.setAccessibleText(drill.title() + ": " + item.why());
     card.setTooltip(new Tooltip(item.why()));
-    content.prefWidthProperty().bind(card.widthProperty().subtract(22));
+    content.setPrefWidth(CARD);
     if (place == model.placeProperty().get()) {
       card.getStyleClass().add("chosen");
     }

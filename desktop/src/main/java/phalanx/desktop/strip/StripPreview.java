@@ -16,7 +16,7 @@ import phalanx.performance.Performance;
 /** The two-hand strip of a plan that is only looked at: it scrolls and takes nothing. */
 public final class StripPreview extends ScrolledPictures {
 
-  private static final double ZOOM = 0.8;
+  private static final double USUAL = 0.8;
 
   private final Palette palette;
   private final Viewing viewing;
@@ -25,9 +25,17 @@ public final class StripPreview extends ScrolledPictures {
   private Set<Note> later = Set.of();
   private StripLayout layout;
 
+  private final double zoom;
+
   /** A strip without a plan yet. */
   public StripPreview(Viewing viewing, Palette palette) {
+    this(viewing, palette, USUAL);
+  }
+
+  /** One of another size, 1 as on the Arrange screen. */
+  public StripPreview(Viewing viewing, Palette palette, double zoom) {
     super("strip-preview");
+    this.zoom = zoom;
     this.palette = palette;
     this.viewing = viewing;
     setAccessibleText("strip of the way that is looked at");
@@ -52,7 +60,7 @@ public final class StripPreview extends ScrolledPictures {
       layout = null;
       return -1;
     }
-    layout = new StripLayout(played.get(), width, ZOOM);
+    layout = new StripLayout(played.get(), width, zoom);
     return layout.height();
   }
 

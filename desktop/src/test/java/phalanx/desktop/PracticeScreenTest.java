@@ -1,0 +1,171 @@
+package phalanx.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static phalanx.desktop.OpenWindow.click;
+import static phalanx.desktop.OpenWindow.press;
+import static phalanx.desktop.OpenWindow.text;
+import static phalanx.desktop.OpenWindow.until;
+
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.TimeoutException;
+import javafx.scene.control.Spinner;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.framework.junit5.Stop;
+import phalanx.desktop.files.PlayerFolder;
+import phalanx.desktop.model.PracticeViewModel;
+import phalanx.practice.Outcome;
+import phalanx.practice.PracticeEntry;
+import phalanx.practice.TempoLadder;
+import phalanx.practicelog.PracticeLog;
+
+/** Practises a drill with the keyboard alone: hands are on the guitar. */
+@ExtendWith(ApplicationExtension.class)
+class PracticeScreenTest {
+
+  @TempDir private static Path folder;
+
+  private final OpenWindow window = new OpenWindow();
+
+  @Start
+  void start(Stage stage) {
+    window
+        .app()
+        .show(
+            stage,
+            Optional.of(Demo.FILE),
+            new PlayerFolder(folder),
+            new OpenWindow.NobodyChooses());
+  }
+
+  @Stop
+  void stop() {
+    window.app().stop();
+  }
+
+  private PracticeViewModel model() {
+    return window.workspace().models().practice();
+  }
+
+  @BeforeEach
+  void opened(FxRobot robot) throws Exception {
+    window.untilPlanned();
+    press(robot, KeyCode.CONTROL, KeyCode.DIGIT6);
+    until(() -> model().shownProperty().get().isPresent());
+  }
+
+  private TempoLadder ladder() {
+    return model().ladderProperty().get().orElseThrow();
+  }
+
+  private static void again(FxRobot robot, KeyCode key, int times) {
+    for (int k = 0; k < times; k++) {
+      press(robot, key);
+    }
+  }
+
+  @Test
+  void threeCleanAttemptsRaiseTheTempoAndAreKept(FxRobot robot) throws Exception {
+    press(robot, KeyCode.DOWN);
+    double first = ladder().tempo();
+    String drill = model().shownProperty().get().orElseThrow().drill().id();
+    again(robot, KeyCode.C, 3);
+    assertThat(ladder().tempo()).isGreaterThan(first);
+    assertThat(text(robot, "#attempt")).startsWith("attempt 4 at");
+    again(robot, KeyCode.A, 2);
+    assertThat(ladder().tempo()).isEqualTo(first);
+    press(robot, KeyCode.R);
+    assertThat(ladder().attempts()).hasSize(6);
+    until(() -> kept(drill) == 6);
+    try (PracticeLog log = PracticeLog.open(folder.resolve("practice.sqlite")).log()) {
+      assertThat(log.entries().stream().filter(e -> e.drill().equals(drill)))
+          .extracting(PracticeEntry::outcome)
+          .containsExactly(
+              Outcome.CLEAN,
+              Outcome.CLEAN,
+              Outcome.CLEAN,
+              Outcome.MISSED,
+              Outcome.MISSED,
+              Outcome.RESTED);
+    }
+  }
+
+  private static long kept(String drill) {
+    try (PracticeLog log = PracticeLog.open(folder.resolve("practice.sqlite")).log()) {
+      return log.entries().stream().filter(e -> e.drill().equals(drill)).count();
+    } catch (java.io.IOException e) {
+      return -1;
+    }
+  }
+
+  /** A foot switch that turns pages sends Page Down. */
+  @Test
+  void aFootSwitchSaysClean(FxRobot robot) throws TimeoutException {
+    press(robot, KeyCode.PAGE_DOWN);
+    assertThat(ladder().attempts())
+        .containsExactly(new TempoLadder.Attempt(ladder().goal().start(), Outcome.CLEAN));
+  }
+
+  @Test
+  void theNextDrillIsOneKeyAway(FxRobot robot) throws TimeoutException {
+    String first = text(robot, "#drill-title");
+    press(robot, KeyCode.DOWN);
+    assertThat(text(robot, "#drill-title")).isNotEqualTo(first);
+    press(robot, KeyCode.UP);
+    assertThat(text(robot, "#drill-title")).isEqualTo(first);
+    click(robot, "#drill-3");
+    assertThat(model().placeProperty().get()).isEqualTo(2);
+  }
+
+  /** What is not in the layer is drawn pale, and not heard. */
+  @Test
+  void aLayerLeavesTheLaterNotesOut(FxRobot robot) throws TimeoutException {
+    for (int k = 0; k < 8 && model().shownProperty().get().orElseThrow().later().isEmpty(); k++) {
+      press(robot, KeyCode.DOWN);
+    }
+    var shown = model().shownProperty().get().orElseThrow();
+    assertThat(shown.later()).isNotEmpty();
+    assertThat(shown.heard().notes().stream().map(n -> n.note()))
+        .isNotEmpty()
+        .doesNotContainAnyElementsOf(shown.later());
+  }
+
+  @Test
+  void theDrillPlaysRoundAndRoundAndTapsAreMatched(FxRobot robot) throws Exception {
+    press(robot, KeyCode.P);
+    until(() -> model().playingProperty().get());
+    until(() -> window.workspace().models().sound().isHeard());
+    for (int k = 0; k < 40 && model().reportProperty().get().isEmpty(); k++) {
+      press(robot, KeyCode.F);
+      Thread.sleep(150);
+    }
+    assertThat(model().reportProperty().get()).isPresent();
+    press(robot, KeyCode.P);
+    assertThat(model().playingProperty().get()).isFalse();
+  }
+
+  @Test
+  void theSimulatedPlayerIsMeasured(FxRobot robot) throws TimeoutException {
+    press(robot, KeyCode.S);
+    assertThat(text(robot, "#steadiness")).contains("spread").contains("drift");
+  }
+
+  @Test
+  void lessTimeIsAShorterDay(FxRobot robot) throws TimeoutException {
+    int before = model().dayProperty().get().today().minutes();
+    Spinner<Integer> minutes = robot.lookup("#practice-minutes").query();
+    robot.interact(() -> minutes.getValueFactory().setValue(10));
+    until(() -> model().dayProperty().get().today().minutes() <= 10);
+    assertThat(before).isGreaterThan(10);
+    click(robot, "#practice-order");
+    until(() -> !model().dayProperty().get().today().items().isEmpty());
+  }
+}
