@@ -162,7 +162,8 @@ public final class SoundMatching {
         owner.put(c.sound(), c.moment());
         result.used.add(c.sound());
         here.add(c.stroke());
-        if (c.stroke().isPlucked() && result.found.add(c.stroke())) {
+        if (c.stroke().isPlucked()) {
+          result.found.add(c.stroke());
           double heard = sounds.get(c.sound()).seconds();
           result.matched.add(new MatchedStroke(c.stroke(), c.at(), heard));
         }

@@ -150,6 +150,78 @@ class ListeningTest {
     assertThat((double) told / wrong).isGreaterThan(0.75);
   }
 
+  /** Strings that are not the program’s own, in another room. */
+  @Test
+  void anotherGuitarIsHeardAsWell() {
+    Random draw = new Random(50);
+    int all = 0;
+    int right = 0;
+    List<Double> errors = new ArrayList<>();
+    for (Song song : OwnSongs.all().values()) {
+      double tempo = 60 + 80 * draw.nextDouble();
+      Performance performance = Performance.of(new Arranger().arrange(song.withTempo(tempo)));
+      List<ExpectedStroke> expected = ExpectedStroke.of(performance, 0, Integer.MAX_VALUE);
+      SimulatedPlayer.Playing playing = player(draw.nextLong(), 0.006, 0).play(expected, tempo);
+      double lead = draw.nextDouble();
+      float[] samples =
+          new KarplusStrong(44_100, draw.nextLong())
+              .hear(performance, playing.played(), lead, 0.01, 440);
+      StrokeReport report =
+          SoundMatching.of(performance, 0, Integer.MAX_VALUE, heard(samples, 44_100));
+      Map<ExpectedStroke, Double> truth = new HashMap<>();
+      playing.played().forEach(m -> truth.put(m.stroke(), m.heard() + lead));
+      all += truth.size();
+      int mine = 0;
+      for (MatchedStroke m : report.matched()) {
+        double off = m.heard() - truth.get(m.stroke());
+        errors.add(off);
+        mine += Math.abs(off) < 0.05 ? 1 : 0;
+      }
+      right += mine;
+    }
+    assertThat((double) right / all).isGreaterThan(0.97);
+    assertThat(median(errors)).isLessThan(0.005);
+  }
+
+  /** One stroke in ten is missed, and a bar is played twice: the tape is cut there. */
+  @Test
+  void aRepeatedBarIsFollowed() {
+    Random draw = new Random(40);
+    int played = 0;
+    int found = 0;
+    for (Song song : OwnSongs.all().values()) {
+      Performance performance = Performance.of(new Arranger().arrange(song));
+      List<ExpectedStroke> expected = ExpectedStroke.of(performance, 0, Integer.MAX_VALUE);
+      SimulatedPlayer.Playing playing =
+          player(draw.nextLong(), 0, 0.1).play(expected, song.tempo());
+      float[] once =
+          SimulatedMicrophone.QUIET_ROOM.hear(performance, playing, Map.of(), draw.nextLong());
+      var bars = performance.arrangement().timeline().bars();
+      int bar = 1 + draw.nextInt(bars.size() - 2);
+      int from = sample(performance, bars.get(bar).startTick());
+      int to = sample(performance, bars.get(bar).endTick());
+      float[] twice = new float[once.length + to - from];
+      System.arraycopy(once, 0, twice, 0, to);
+      System.arraycopy(once, from, twice, to, once.length - from);
+      StrokeReport report =
+          SoundMatching.of(performance, 0, Integer.MAX_VALUE, heard(twice, 44_100));
+      Set<ExpectedStroke> matched = new HashSet<>();
+      report.matched().forEach(m -> matched.add(m.stroke()));
+      played += playing.played().size();
+      found += (int) playing.played().stream().filter(m -> matched.contains(m.stroke())).count();
+      int number = bars.get(bar).number();
+      long inBar = report.matched().stream().filter(m -> m.stroke().bar() == number).count();
+      long strokes = playing.played().stream().filter(m -> m.stroke().bar() == number).count();
+      assertThat(inBar).as(song.title() + ": heard twice").isGreaterThan(strokes);
+    }
+    assertThat((double) found / played).isGreaterThan(0.95);
+  }
+
+  /** A little before a tick, where the player does not strike yet. */
+  private static int sample(Performance performance, int tick) {
+    return (int) Math.max(0, Math.round((performance.clock().seconds(tick, 0) - 0.04) * 44_100));
+  }
+
   /** The program’s own sound, from its first sample on, is on time to the millisecond or so. */
   @Test
   void whatIsRenderedIsOnTime() {
