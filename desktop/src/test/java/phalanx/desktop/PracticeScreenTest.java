@@ -6,6 +6,7 @@ import static phalanx.desktop.OpenWindow.press;
 import static phalanx.desktop.OpenWindow.text;
 import static phalanx.desktop.OpenWindow.until;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.TimeoutException;
@@ -22,6 +23,7 @@ import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
 import phalanx.desktop.files.PlayerFolder;
 import phalanx.desktop.model.PracticeViewModel;
+import phalanx.formats.FileFormat;
 import phalanx.practice.Outcome;
 import phalanx.practice.PracticeEntry;
 import phalanx.practice.TempoLadder;
@@ -43,7 +45,12 @@ class PracticeScreenTest {
             stage,
             Optional.of(Demo.FILE),
             new PlayerFolder(folder),
-            new OpenWindow.NobodyChooses());
+            new OpenWindow.NobodyChooses() {
+              @Override
+              public Optional<Path> toExport(String title, FileFormat format) {
+                return Optional.of(folder.resolve("log.csv"));
+              }
+            });
   }
 
   @Stop
@@ -104,6 +111,15 @@ class PracticeScreenTest {
     } catch (java.io.IOException e) {
       return -1;
     }
+  }
+
+  @Test
+  void theLogIsSavedAsATable(FxRobot robot) throws Exception {
+    press(robot, KeyCode.C);
+    click(robot, "#export-log");
+    Path table = folder.resolve("log.csv");
+    until(() -> Files.exists(table) && robot.lookup("#exported-good").tryQuery().isPresent());
+    assertThat(Files.readString(table)).startsWith("time,song,drill").contains(",clean,");
   }
 
   /** A foot switch that turns pages sends Page Down. */

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import phalanx.practice.PracticeEntry;
+import phalanx.text.Phrase;
 
 /** The log as comma-separated values (RFC 4180), a line an attempt, times where the player is. */
 public final class LogCsv {
@@ -38,7 +39,7 @@ public final class LogCsv {
   }
 
   private static String number(double value) {
-    return String.format(Locale.ROOT, "%.1f", value);
+    return Phrase.of("%.1f", value);
   }
 
   private static String millis(OptionalDouble seconds) {

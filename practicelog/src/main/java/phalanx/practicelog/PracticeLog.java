@@ -19,6 +19,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import phalanx.practice.Outcome;
 import phalanx.practice.PracticeEntry;
+import phalanx.text.Phrase;
 
 /**
  * The log of all attempts in one file. Each attempt is kept as soon as it is added (a write-ahead
@@ -70,7 +71,7 @@ public final class PracticeLog implements AutoCloseable {
       Path aside = setAside(file);
       String words = "The practice log could not be read. It is kept as %s; a new one is begun.";
       try {
-        return new Opened(connected(file), Optional.of(String.format(words, aside)));
+        return new Opened(connected(file), Optional.of(Phrase.of(words, aside)));
       } catch (SQLException e) {
         throw new IOException("no practice log can be kept in " + file, e);
       }
@@ -85,7 +86,7 @@ public final class PracticeLog implements AutoCloseable {
     log.close();
     Path beside = file.resolveSibling("v" + LogSchema.VERSION + "-" + file.getFileName());
     String words = "The practice log %s is of a newer version and is left as it is; %s is used.";
-    return new Opened(connected(beside), Optional.of(String.format(words, file, beside)));
+    return new Opened(connected(beside), Optional.of(Phrase.of(words, file, beside)));
   }
 
   private static PracticeLog connected(Path file) throws SQLException {

@@ -1,8 +1,10 @@
 package phalanx.desktop.files;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.ZoneId;
 import java.util.ArrayDeque;
 import java.util.List;
 import java.util.Locale;
@@ -37,6 +39,7 @@ import phalanx.formats.disk.SafeTarget;
 import phalanx.formats.fills.OwnFills;
 import phalanx.formats.patterns.OwnPatterns;
 import phalanx.picking.WrittenPattern;
+import phalanx.practicelog.LogCsv;
 import phalanx.song.Bar;
 import phalanx.song.SongId;
 
@@ -360,6 +363,21 @@ public final class Documents {
    */
   public void export(Arrangement plan, Path file, Runnable then, Consumer<String> other) {
     export(plan, SheetOptions.USUAL, file, then, other);
+  }
+
+  /** Writes the practice log as a table; never over a song. */
+  public void exportLog(Path file, Runnable then) {
+    Optional<Path> song = document.get().file();
+    practice.read(
+        entries ->
+            tasks.run(
+                file.getFileName() + " could not be exported",
+                () -> {
+                  SafeTarget.check(file, song);
+                  String table = LogCsv.of(entries, ZoneId.systemDefault());
+                  AtomicFile.write(file, table.getBytes(StandardCharsets.UTF_8), false);
+                  tasks.answer(then);
+                }));
   }
 
   /**

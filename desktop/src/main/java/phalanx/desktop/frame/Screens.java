@@ -83,7 +83,11 @@ final class Screens {
                 "layers, log",
                 () ->
                     new PracticeScreenView(
-                        workspace, documents.practice(), Clock.systemDefaultZone(), palette)),
+                        workspace,
+                        documents.practice(),
+                        Clock.systemDefaultZone(),
+                        palette,
+                        songs::exportLog)),
             new Entry(
                 Screen.GUITAR, "Guitar", "strings", () -> new GuitarScreenView(workspace, palette)),
             new Entry(

@@ -281,6 +281,13 @@ public final class SongController implements Documents.Window, SongExchange {
     }
   }
 
+  /** Asks where to write the practice log as a table; says when it lies there. */
+  void exportLog() {
+    asker
+        .toExport("practice log", FileFormat.TABLE)
+        .ifPresent(f -> documents.exportLog(f, () -> written(f)));
+  }
+
   private void askOtherName(String why) {
     notices.ask(
         "export-refused",

@@ -6,10 +6,12 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
@@ -21,13 +23,17 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Note;
 import phalanx.desktop.background.PlanService;
+import phalanx.instrument.Hand;
 import phalanx.picking.PickFinger;
+import phalanx.practice.ChangeLateness;
 import phalanx.practice.Drill;
 import phalanx.practice.DrillHistory;
 import phalanx.practice.Drills;
 import phalanx.practice.InventedDiary;
 import phalanx.practice.LadderRules;
+import phalanx.practice.MatchedStroke;
 import phalanx.practice.Outcome;
 import phalanx.practice.PracticeDiary;
 import phalanx.practice.PracticeEntry;
@@ -55,6 +61,11 @@ public final class PracticeViewModel {
   private final PlanService planner;
   private final TapRecorder taps;
   private final PlaybackController sound;
+  private final HandViewModel hands;
+
+  /** What was tapped since the program began, for what it says of the hand. */
+  private final List<MatchedStroke> tapped = new ArrayList<>();
+
   private PracticeRecords records = PracticeRecords.NONE;
   private Clock clock = Clock.systemDefaultZone();
   private Instant since = Instant.EPOCH;
@@ -77,7 +88,9 @@ public final class PracticeViewModel {
   private List<PracticeEntry> entries = List.of();
   private boolean looked;
 
-  PracticeViewModel(OpenSong open, PlaybackController sound, PlanService planner) {
+  PracticeViewModel(
+      OpenSong open, PlaybackController sound, PlanService planner, HandViewModel hands) {
+    this.hands = hands;
     this.open = open;
     this.sound = sound;
     this.planner = planner;
@@ -254,6 +267,7 @@ public final class PracticeViewModel {
     entries = all;
     diary.set(new PracticeDiary(entries, clock.getZone()));
     since = at;
+    report.get().ifPresent(r -> tapped.addAll(r.matched()));
     boolean sounding = playing.get();
     TempoLadder next = now.after(outcome);
     ladders.put(drill.id(), next);
@@ -310,6 +324,40 @@ public final class PracticeViewModel {
       long seed = diary.get().entries().size();
       report.set(Optional.of(TapRecorder.simulated(shown.get().get().heard(), share, seed)));
     }
+  }
+
+  /** How late the changes came that were tapped so far, those of the attempt at hand too. */
+  public ChangeLateness lateness() {
+    Arrangement plan = open.arrangementProperty().get();
+    List<MatchedStroke> all = new ArrayList<>(tapped);
+    report.get().ifPresent(r -> all.addAll(r.matched()));
+    Set<Note> there = new HashSet<>(plan.notes());
+    all.removeIf(m -> !there.contains(m.stroke().note()));
+    return ChangeLateness.of(plan, all);
+  }
+
+  /** The player's hand with the pace that was measured; empty where it is as it is. */
+  public Optional<Hand> measuredHand() {
+    return open.arrangementProperty().get() == null
+        ? Optional.empty()
+        : lateness().hand(open.song().hand());
+  }
+
+  /** Takes the pace that was measured as the player's own. */
+  public void takeHand() {
+    measuredHand()
+        .ifPresent(
+            h -> {
+              tapped.clear();
+              report.set(Optional.empty());
+              hands.playersProperty().set(h);
+            });
+  }
+
+  /** Whether the song has nothing to play. */
+  public boolean isEmpty() {
+    Arrangement plan = open.arrangementProperty().get();
+    return plan != null && plan.notes().isEmpty();
   }
 
   /** How long was practised today, minutes. */

@@ -34,7 +34,7 @@ public final class ViewModels {
     advice = once(() -> new AdviceViewModel(open, bench.get(), planner, AdviceViewModel::onItsOwn));
     harp = once(() -> new HarpRunViewModel(open, chord, sound));
     walks = once(() -> new WalkViewModel(open, chord, sound, planner));
-    practice = once(() -> new PracticeViewModel(open, sound, planner));
+    practice = once(() -> new PracticeViewModel(open, sound, planner, hands));
     share = once(() -> new ShareViewModel(open, planner));
     fills = once(() -> new FillViewModel(open, chord, range, sound, planner, FillShelf.all()));
   }

@@ -28,10 +28,14 @@ public final class PracticeScreenView extends ScreenView<PracticeScreen, Node> {
 
   /** Puts the screen together. */
   public PracticeScreenView(
-      Workspace workspace, PracticeRecords records, Clock clock, Palette palette) {
+      Workspace workspace,
+      PracticeRecords records,
+      Clock clock,
+      Palette palette,
+      Runnable exportLog) {
     super(
         new PracticeScreen(workspace.models().practice(), workspace.viewing(), palette),
-        new PracticeSide(workspace.models().practice(), palette));
+        new PracticeSide(workspace.models().practice(), palette, exportLog));
     model = workspace.models().practice();
     model.keepIn(records, clock);
   }

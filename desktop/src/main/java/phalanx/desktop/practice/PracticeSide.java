@@ -17,6 +17,8 @@ import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.PracticeDay;
 import phalanx.desktop.model.PracticeViewModel;
+import phalanx.instrument.Hand;
+import phalanx.practice.ChangeLateness;
 import phalanx.practice.Drill;
 import phalanx.practice.ReviewSchedule;
 import phalanx.practice.Steadiness;
@@ -35,8 +37,9 @@ final class PracticeSide extends VBox {
   private final Label figures = Controls.wrapped("", "steadiness");
   private final MinutesCalendar calendar = new MinutesCalendar();
   private final VBox due = new VBox(4);
+  private final VBox hand = new VBox(6);
 
-  PracticeSide(PracticeViewModel model, Palette palette) {
+  PracticeSide(PracticeViewModel model, Palette palette, Runnable exportLog) {
     this.model = model;
     setId("practice-side");
     getStyleClass().add("inspector");
@@ -54,16 +57,20 @@ final class PracticeSide extends VBox {
             figures,
             Controls.line("Tap while it plays: thumb F, fingers J K L ;"),
             tools,
+            hand,
             Controls.styled("Minutes, last four weeks", "form-title"),
             calendar,
             Controls.styled("Due again", "form-title"),
-            due);
+            due,
+            Controls.smallTool("export-log", "Save the log as CSV …", exportLog));
     all.getStyleClass().add("side-part");
     getChildren().add(Controls.scroll(all));
     model.reportProperty().addListener(o -> steady());
+    model.diaryProperty().addListener(o -> pace());
     model.diaryProperty().addListener(o -> log());
     model.dayProperty().addListener(o -> log());
     steady();
+    pace();
     log();
   }
 
@@ -89,6 +96,31 @@ final class PracticeSide extends VBox {
         thumb.drift(),
         report.missed().size(),
         report.extra().size());
+  }
+
+  /** What was measured of the hand is offered, never taken unasked. */
+  private void pace() {
+    Optional<Hand> measured = model.measuredHand();
+    hand.setVisible(measured.isPresent());
+    hand.setManaged(measured.isPresent());
+    if (measured.isEmpty()) {
+      return;
+    }
+    ChangeLateness lateness = model.lateness();
+    String words =
+        "Over %d changes your strokes come %.0f ms %s than elsewhere: this hand needs %.0f ms to"
+            + " start. Ceilings and hard spots would then be yours.";
+    hand.getChildren()
+        .setAll(
+            Controls.wrapped(
+                Phrase.of(
+                    words,
+                    lateness.count(),
+                    Math.abs(1000 * lateness.late()),
+                    lateness.late() < 0 ? "sooner" : "later",
+                    measured.get().pace().reactionMs()),
+                "drill-why"),
+            Controls.smallTool("take-pace", "Take it as my hand’s pace", model::takeHand));
   }
 
   private void log() {

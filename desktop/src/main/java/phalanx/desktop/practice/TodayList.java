@@ -32,7 +32,7 @@ final class TodayList extends VBox {
   private static final double CARD = 174;
 
   private final PracticeViewModel model;
-  private final Label done = Controls.styled("", "where");
+  private final Label done = Controls.wrapped("", "where");
   private final VBox items = new VBox(6);
 
   TodayList(PracticeViewModel model) {
@@ -81,7 +81,9 @@ final class TodayList extends VBox {
     int minutes = model.doneToday();
     done.setText(
         day.today().items().isEmpty()
-            ? "There is nothing to play yet: type chords on the Chart."
+            ? model.isEmpty()
+                ? "There is nothing to play yet: type chords on the Chart."
+                : "The day is being planned …"
             : Phrase.of(
                 "%d done · %d to go", minutes, Math.max(0, day.today().minutes() - minutes)));
     List<Node> rows = new ArrayList<>();

@@ -1,0 +1,61 @@
+package phalanx.practice;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Slot;
+import phalanx.instrument.Hand;
+
+/**
+ * How much later than other strokes those come that a change of shape has to be ready for: what the
+ * fretting hand needs beyond what the plan gave it.
+ *
+ * @param count changes that were measured
+ * @param late how late their first strokes were against the others, s, on the whole
+ */
+public record ChangeLateness(int count, double late) {
+
+  /** Fewer changes than this say nothing; neither does less than this, s. */
+  private static final int ENOUGH = 12;
+
+  private static final double CLEAR = 0.012;
+
+  /** A hand’s reaction stays within this, ms. */
+  private static final double SLOWEST = 500;
+
+  /** The changes of an arrangement among strokes that were matched to it. */
+  public static ChangeLateness of(Arrangement arrangement, List<MatchedStroke> strokes) {
+    List<Double> changed = new ArrayList<>();
+    List<Double> others = new ArrayList<>();
+    for (MatchedStroke stroke : strokes) {
+      (isFirstOfChange(arrangement, stroke.stroke()) ? changed : others).add(stroke.late());
+    }
+    double usual = mean(others);
+    return new ChangeLateness(changed.size(), changed.isEmpty() ? 0 : mean(changed) - usual);
+  }
+
+  private static double mean(List<Double> of) {
+    return of.stream().mapToDouble(d -> d).average().orElse(0);
+  }
+
+  private static boolean isFirstOfChange(Arrangement a, ExpectedStroke stroke) {
+    int tick = stroke.note().tick();
+    int at = a.slotAt(tick);
+    Slot slot = a.slots().get(at);
+    boolean first =
+        a.notesFrom(slot.fromTick(), tick).stream().noneMatch(n -> n.pick().isPresent());
+    return at > 0 && first && !slot.held().equals(a.slots().get(at - 1).held());
+  }
+
+  /** The hand with its own reaction, where enough was measured and it is clearly another. */
+  public Optional<Hand> hand(Hand now) {
+    double reaction = now.pace().reactionMs() + 1000 * late;
+    if (count < ENOUGH || Math.abs(late) < CLEAR || reaction < 0 || reaction > SLOWEST) {
+      return Optional.empty();
+    }
+    Hand.Pace pace = new Hand.Pace(Math.round(reaction), now.pace().doublingMs());
+    return Optional.of(
+        new Hand(now.size(), now.scale(), now.comfort(), now.thumbOver(), now.stretches(), pace));
+  }
+}
