@@ -20,37 +20,42 @@ record AlignedRun(List<MomentAlignment.Pair> pairs, TempoLine line) {
 
   /** The runs of an alignment: a new one where the player went back, or stopped for a while. */
   static List<AlignedRun> of(
-      List<Moment> moments, List<MomentAlignment.Pair> pairs, double[] heard) {
+      List<Moment> moments, List<MomentAlignment.Pair> pairs, double[] heard, double slowness) {
     List<AlignedRun> runs = new ArrayList<>();
     List<MomentAlignment.Pair> open = new ArrayList<>();
     for (MomentAlignment.Pair pair : pairs) {
-      if (!open.isEmpty() && parts(moments, open.get(open.size() - 1), pair, heard)) {
-        runs.add(run(moments, open, heard));
+      if (!open.isEmpty() && parts(moments, open.get(open.size() - 1), pair, heard, slowness)) {
+        runs.add(run(moments, open, heard, slowness));
         open.clear();
       }
       open.add(pair);
     }
     if (!open.isEmpty()) {
-      runs.add(run(moments, open, heard));
+      runs.add(run(moments, open, heard, slowness));
     }
     return runs;
   }
 
   private static boolean parts(
-      List<Moment> moments, MomentAlignment.Pair last, MomentAlignment.Pair next, double[] heard) {
+      List<Moment> moments,
+      MomentAlignment.Pair last,
+      MomentAlignment.Pair next,
+      double[] heard,
+      double slowness) {
     if (next.moment() <= last.moment()) {
       return true;
     }
     double written = moments.get(next.moment()).seconds() - moments.get(last.moment()).seconds();
+    written *= slowness;
     double gap = heard[next.heard()] - heard[last.heard()];
     return Math.abs(gap - written) > PAUSE + 0.7 * written;
   }
 
   private static AlignedRun run(
-      List<Moment> moments, List<MomentAlignment.Pair> pairs, double[] heard) {
+      List<Moment> moments, List<MomentAlignment.Pair> pairs, double[] heard, double slowness) {
     double[] written = pairs.stream().mapToDouble(p -> moments.get(p.moment()).seconds()).toArray();
     double[] times = pairs.stream().mapToDouble(p -> heard[p.heard()]).toArray();
-    return new AlignedRun(pairs, TempoLine.of(written, times, 1).orWritten());
+    return new AlignedRun(pairs, TempoLine.of(written, times, slowness).orWritten());
   }
 
   double from(List<Moment> moments) {

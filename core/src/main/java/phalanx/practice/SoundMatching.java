@@ -44,8 +44,11 @@ public final class SoundMatching {
   private final List<Moment> moments;
   private final List<HeardSound> sounds;
   private final double usual;
+  private final double slowness;
 
-  private SoundMatching(Performance performance, int from, int to, List<HeardSound> sounds) {
+  private SoundMatching(
+      Performance performance, int from, int to, List<HeardSound> sounds, double slowness) {
+    this.slowness = slowness;
     this.performance = performance;
     this.sounds = sounds;
     double[] strengths = sounds.stream().mapToDouble(HeardSound::strength).sorted().toArray();
@@ -61,14 +64,25 @@ public final class SoundMatching {
    */
   public static StrokeReport of(
       Performance performance, int fromTick, int toTick, List<HeardSound> sounds) {
-    return new SoundMatching(performance, fromTick, toTick, sounds).report();
+    return of(performance, fromTick, toTick, sounds, 1);
+  }
+
+  /**
+   * The same, of a player who was asked for another tempo.
+   *
+   * @param slowness seconds asked for a second of the performance
+   */
+  public static StrokeReport of(
+      Performance performance, int fromTick, int toTick, List<HeardSound> sounds, double slowness) {
+    return new SoundMatching(performance, fromTick, toTick, sounds, slowness).report();
   }
 
   private StrokeReport report() {
     double[] heard = sounds.stream().mapToDouble(HeardSound::seconds).toArray();
     List<MomentAlignment.Pair> pairs =
-        MomentAlignment.of(Moment.seconds(moments), Moment.entries(moments), heard, this::alike, 1);
-    List<AlignedRun> runs = AlignedRun.of(moments, pairs, heard);
+        MomentAlignment.of(
+            Moment.seconds(moments), Moment.entries(moments), heard, this::alike, slowness);
+    List<AlignedRun> runs = AlignedRun.of(moments, pairs, heard, slowness);
     Result result = new Result();
     int least = runs.stream().mapToInt(r -> r.pairs().size()).max().orElse(0) >= 8 ? 3 : 1;
     runs.stream().filter(r -> r.pairs().size() >= least).forEach(r -> assign(r, result));

@@ -98,7 +98,7 @@ public final class StrokeMatching {
       List<PlayedStroke> taps,
       List<MomentAlignment.Pair> pairs,
       double[] heard) {
-    List<AlignedRun> runs = AlignedRun.of(moments, pairs, heard);
+    List<AlignedRun> runs = AlignedRun.of(moments, pairs, heard, 1);
     List<MatchedStroke> matched = new ArrayList<>();
     Set<ExpectedStroke> found = new HashSet<>();
     Set<Integer> used = new HashSet<>();

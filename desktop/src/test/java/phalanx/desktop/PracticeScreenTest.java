@@ -174,6 +174,18 @@ class PracticeScreenTest {
     assertThat(text(robot, "#steadiness")).contains("spread").contains("drift");
   }
 
+  /** Where there is no microphone a simulated one is heard, by its name. */
+  @Test
+  void listeningNamesWhatItHears(FxRobot robot) throws TimeoutException {
+    press(robot, KeyCode.DOWN);
+    press(robot, KeyCode.M);
+    until(() -> text(robot, "#heard-by").contains("microphone"));
+    until(() -> model().reportProperty().get().filter(r -> r.matched().size() > 4).isPresent());
+    press(robot, KeyCode.M);
+    assertThat(model().heardByProperty().get()).isEmpty();
+    assertThat(text(robot, "#steadiness")).contains("spread");
+  }
+
   @Test
   void lessTimeIsAShorterDay(FxRobot robot) throws TimeoutException {
     int before = model().dayProperty().get().today().minutes();

@@ -38,7 +38,8 @@ class ArrowsTest {
           .that()
           .resideOutsideOfPackages("phalanx.sound.render..")
           .and()
-          .haveNameNotMatching(".*(SystemAudioDevice|listening.Recording|listening.MonoSamples).*")
+          .haveNameNotMatching(
+              ".*(SystemAudioDevice|listening.Recording|listening.MonoSamples|listening.SystemMicrophone).*")
           .should()
           .dependOnClassesThat()
           .resideInAPackage("javax.sound.sampled..");

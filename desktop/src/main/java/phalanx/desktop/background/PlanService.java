@@ -59,6 +59,7 @@ public final class PlanService {
   private final NewestAnswer octaves;
   private final NewestAnswer pages;
   private final NewestAnswer drills;
+  private final NewestAnswer takes;
 
   /** For single chords, so that the song's plan stays known to the other. */
   private final Arranger alone = new Arranger();
@@ -89,6 +90,7 @@ public final class PlanService {
     octaves = new NewestAnswer(worker, interfaceThread);
     pages = new NewestAnswer(worker, interfaceThread);
     drills = new NewestAnswer(worker, interfaceThread);
+    takes = new NewestAnswer(worker, interfaceThread);
   }
 
   /** Takes what goes wrong besides planning, with what did not work. */
@@ -233,6 +235,16 @@ public final class PlanService {
   /** Makes drills of a plan. */
   public <T> void practise(Supplier<T> work, Consumer<T> answer) {
     drills.ask(work, answer, fault("Drills could not be made"));
+  }
+
+  /** Looks through what was heard of a player. */
+  public <T> void listen(Supplier<T> work, Consumer<T> answer) {
+    takes.ask(work, answer, fault("Listening did not work"));
+  }
+
+  /** Drops what is still being looked through. */
+  public void forgetTakes() {
+    takes.forget();
   }
 
   /** Drops drills that are still on their way. */

@@ -20,6 +20,7 @@ import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import phalanx.arrangement.Arrangement;
@@ -60,6 +61,7 @@ public final class PracticeViewModel {
   private final OpenSong open;
   private final PlanService planner;
   private final TapRecorder taps;
+  private final LiveTake take;
   private final PlaybackController sound;
   private final HandViewModel hands;
 
@@ -95,6 +97,7 @@ public final class PracticeViewModel {
     this.sound = sound;
     this.planner = planner;
     taps = new TapRecorder(sound);
+    take = new LiveTake(planner, report::set);
     diary = new ReadOnlyObjectWrapper<>(new PracticeDiary(List.of(), clock.getZone()));
     open.arrangementProperty().addListener(o -> again());
     minutes.addListener(o -> again());
@@ -293,6 +296,7 @@ public final class PracticeViewModel {
   }
 
   private void play() {
+    take.end();
     if (shown.get().isEmpty() || ladder.get().isEmpty()) {
       return;
     }
@@ -304,10 +308,27 @@ public final class PracticeViewModel {
   }
 
   private void stop() {
+    take.end();
     if (playing.get()) {
       playing.set(false);
       sound.stop();
     }
+  }
+
+  /** Listens to the drill as the player plays it, or listens no more. */
+  public void listen() {
+    if (take.isOn()) {
+      take.end();
+    } else if (shown.get().isPresent() && ladder.get().isPresent()) {
+      stop();
+      double share = ladder.get().get().tempo() / open.song().tempo();
+      take.begin(shown.get().get().heard(), share, sound.settings().a4Property().get());
+    }
+  }
+
+  /** What hears the player; nothing while nobody listens. */
+  public ReadOnlyStringProperty heardByProperty() {
+    return take.heardByProperty();
   }
 
   /** A finger’s key was pressed while the drill plays. */

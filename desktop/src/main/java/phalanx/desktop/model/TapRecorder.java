@@ -46,7 +46,7 @@ final class TapRecorder {
   }
 
   /** The strokes in real seconds. */
-  private static List<ExpectedStroke> scaled(Performance drill, double share) {
+  static List<ExpectedStroke> scaled(Performance drill, double share) {
     int first = drill.arrangement().timeline().bars().get(0).startTick();
     return ExpectedStroke.of(drill, first, Integer.MAX_VALUE).stream()
         .map(s -> new ExpectedStroke(s.note(), s.seconds() / share, s.bar()))

@@ -22,7 +22,7 @@ public final class PracticeScreenView extends ScreenView<PracticeScreen, Node> {
           new Shortcut("C or Page Down, A, R", "clean, again, rest"),
           new Shortcut("P, ↑ ↓", "play the drill, the drill before, the next"),
           new Shortcut("F and J K L ;", "tap along: thumb, fingers"),
-          new Shortcut("S", "let the simulated player tap"));
+          new Shortcut("M, S", "listen, let the simulated player tap"));
 
   private final PracticeViewModel model;
 
@@ -66,6 +66,7 @@ public final class PracticeScreenView extends ScreenView<PracticeScreen, Node> {
       case UP -> model.go(-1);
       case DOWN -> model.go(1);
       case S -> model.simulate();
+      case M -> model.listen();
       case F -> model.tap(PickFinger.P);
       case J -> model.tap(PickFinger.I);
       case K -> model.tap(PickFinger.M);

@@ -9,6 +9,8 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -38,6 +40,7 @@ final class PracticeSide extends VBox {
   private final MinutesCalendar calendar = new MinutesCalendar();
   private final VBox due = new VBox(4);
   private final VBox hand = new VBox(6);
+  private final Label heardBy = Controls.wrapped("", "where");
 
   PracticeSide(PracticeViewModel model, Palette palette, Runnable exportLog) {
     this.model = model;
@@ -47,7 +50,10 @@ final class PracticeSide extends VBox {
     figures.setId("steadiness");
     due.setId("due-again");
     HBox tools =
-        new HBox(6, Controls.smallTool("simulate-taps", "Simulated player S", model::simulate));
+        new HBox(
+            6,
+            listen(),
+            Controls.smallTool("simulate-taps", "Simulated player S", model::simulate));
     tools.getStyleClass().add("card-row");
     VBox all =
         new VBox(
@@ -57,6 +63,7 @@ final class PracticeSide extends VBox {
             figures,
             Controls.line("Tap while it plays: thumb F, fingers J K L ;"),
             tools,
+            heardBy,
             hand,
             Controls.styled("Minutes, last four weeks", "form-title"),
             calendar,
@@ -72,6 +79,28 @@ final class PracticeSide extends VBox {
     steady();
     pace();
     log();
+  }
+
+  private ToggleButton listen() {
+    ToggleButton listen = new ToggleButton("Listen M");
+    listen.setId("listen");
+    listen.getStyleClass().addAll("tool", "small-tool");
+    listen.setMinWidth(Region.USE_PREF_SIZE);
+    listen.setTooltip(
+        new Tooltip("play the drill on the guitar: only times are kept, and nothing leaves here"));
+    listen.setOnAction(e -> model.listen());
+    heardBy.setId("heard-by");
+    Runnable show =
+        () -> {
+          String by = model.heardByProperty().get();
+          listen.setSelected(!by.isEmpty());
+          heardBy.setText(by.isEmpty() ? "" : "listening: " + by);
+          heardBy.setVisible(!by.isEmpty());
+          heardBy.setManaged(!by.isEmpty());
+        };
+    model.heardByProperty().addListener(o -> show.run());
+    show.run();
+    return listen;
   }
 
   private void steady() {
