@@ -114,7 +114,7 @@ final class Layers {
   private static String titleOf(Spot spot, String count) {
     String where =
         count.matches("\\d+") ? count : count.equals("·") ? "between" : before(spot) + count;
-    return (spot.tune() ? "+ tune notes on " : "+ inner notes on ") + where;
+    return (spot.tune() ? "+ tune on " : "+ inner on ") + where;
   }
 
   /** The number that a word such as “&amp;” is counted behind. */

@@ -116,6 +116,9 @@ class PracticeScreenTest {
   @Test
   void theLogIsSavedAsATable(FxRobot robot) throws Exception {
     press(robot, KeyCode.C);
+    click(robot, "#part-log");
+    assertThat(robot.lookup("#tempo-weeks").queryAs(javafx.scene.Node.class).getAccessibleText())
+        .contains("from");
     click(robot, "#export-log");
     Path table = folder.resolve("log.csv");
     until(() -> Files.exists(table) && robot.lookup("#exported-good").tryQuery().isPresent());

@@ -391,6 +391,11 @@ public final class PracticeViewModel {
     return today();
   }
 
+  /** The fastest clean tempo of a drill on each day. */
+  public Map<LocalDate, Double> tempos(Drill drill) {
+    return diary.get().tempos(songId(), drill.id());
+  }
+
   /** The attempts at a drill that were made today. */
   public long attemptsToday(Drill drill) {
     return entries.stream()

@@ -32,7 +32,7 @@ final class DrillPanel extends VBox {
   private final PracticeViewModel model;
   private final StripPreview strip;
   private final LadderChart chart;
-  private final Label title = Controls.styled("", "drill-heading");
+  private final Label title = Controls.wrapped("", "drill-heading");
   private final Label motions = Controls.wrapped("", "where");
   private final Label rules = Controls.styled("", "where");
   private final Label now = Controls.styled("", "drill-now");
@@ -60,11 +60,11 @@ final class DrillPanel extends VBox {
     play.getStyleClass().add("tool");
     play.setMinWidth(Region.USE_PREF_SIZE);
     play.setOnAction(e -> model.toggle());
-    Region gap = new Region();
-    HBox.setHgrow(gap, Priority.ALWAYS);
+    HBox.setHgrow(title, Priority.ALWAYS);
+    title.setMaxWidth(Double.MAX_VALUE);
     Label pale = Controls.styled("pale: in a later layer", "where");
     pale.setMinWidth(Region.USE_PREF_SIZE);
-    HBox row = new HBox(10, title, gap, pale, play);
+    HBox row = new HBox(10, title, pale, play);
     row.getStyleClass().add("card-row");
     return row;
   }
@@ -95,6 +95,7 @@ final class DrillPanel extends VBox {
 
   private HBox keys() {
     now.setId("attempt");
+    now.setMinWidth(USE_PREF_SIZE);
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
     HBox row =

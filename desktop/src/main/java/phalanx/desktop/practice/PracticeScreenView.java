@@ -10,11 +10,12 @@ import phalanx.desktop.model.PracticeViewModel;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.screen.ScreenView;
 import phalanx.desktop.screen.Shortcut;
+import phalanx.desktop.screen.SideTabs;
 import phalanx.picking.PickFinger;
 import phalanx.practice.Outcome;
 
 /** The Practice screen. Everything is on a key of its own: hands are on the guitar. */
-public final class PracticeScreenView extends ScreenView<PracticeScreen, Node> {
+public final class PracticeScreenView extends ScreenView<PracticeScreen, SideTabs> {
 
   /** Its keys. */
   public static final List<Shortcut> SHORTCUTS =
@@ -35,7 +36,17 @@ public final class PracticeScreenView extends ScreenView<PracticeScreen, Node> {
       Runnable exportLog) {
     super(
         new PracticeScreen(workspace.models().practice(), workspace.viewing(), palette),
-        new PracticeSide(workspace.models().practice(), palette, exportLog));
+        new SideTabs(
+            "practice-side",
+            List.of(
+                new SideTabs.Tab(
+                    "part-now",
+                    "Now",
+                    () -> new PracticeSide(workspace.models().practice(), palette)),
+                new SideTabs.Tab(
+                    "part-log",
+                    "Log",
+                    () -> new LogPanel(workspace.models().practice(), palette, exportLog)))));
     model = workspace.models().practice();
     model.keepIn(records, clock);
   }

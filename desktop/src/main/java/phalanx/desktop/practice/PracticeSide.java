@@ -42,10 +42,9 @@ final class PracticeSide extends VBox {
   private final VBox hand = new VBox(6);
   private final Label heardBy = Controls.wrapped("", "where");
 
-  PracticeSide(PracticeViewModel model, Palette palette, Runnable exportLog) {
+  PracticeSide(PracticeViewModel model, Palette palette) {
     this.model = model;
-    setId("practice-side");
-    getStyleClass().add("inspector");
+    setId("practice-now");
     chart = new SteadinessChart(palette);
     figures.setId("steadiness");
     due.setId("due-again");
@@ -68,8 +67,7 @@ final class PracticeSide extends VBox {
             Controls.styled("Minutes, last four weeks", "form-title"),
             calendar,
             Controls.styled("Due again", "form-title"),
-            due,
-            Controls.smallTool("export-log", "Save the log as CSV …", exportLog));
+            due);
     all.getStyleClass().add("side-part");
     getChildren().add(Controls.scroll(all));
     model.reportProperty().addListener(o -> steady());

@@ -31,6 +31,8 @@ final class TodayList extends VBox {
   /** How wide what stands on a card is, px. */
   private static final double CARD = 174;
 
+  private static final double TITLE = 106;
+
   private final PracticeViewModel model;
   private final Label done = Controls.wrapped("", "where");
   private final VBox items = new VBox(6);
@@ -113,11 +115,10 @@ final class TodayList extends VBox {
     Label sign = Controls.styled(attempts > 0 ? "✓" : String.valueOf(number), "drill-number");
     sign.setMinWidth(Region.USE_PREF_SIZE);
     String[] words = drill.title().split(", ", 2);
-    Label title = Controls.styled(words[0], "drill-title");
+    Label title = Controls.wrapped(words[0], "drill-title");
+    title.setPrefWidth(TITLE);
     Label minutes = Controls.styled(item.minutes() + " min", "where");
     minutes.setMinWidth(Region.USE_PREF_SIZE);
-    HBox.setHgrow(title, Priority.ALWAYS);
-    title.setMaxWidth(Double.MAX_VALUE);
     HBox head = new HBox(8, sign, title, minutes);
     VBox content = new VBox(2, head);
     if (words.length > 1) {

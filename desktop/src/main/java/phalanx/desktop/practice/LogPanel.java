@@ -1,0 +1,56 @@
+package phalanx.desktop.practice;
+
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.TreeMap;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+import phalanx.desktop.drawing.Controls;
+import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.model.PracticeViewModel;
+import phalanx.desktop.model.ShownDrill;
+
+/** The log at a glance: how the drill at hand came on, and the thumb, week by week. */
+final class LogPanel extends VBox {
+
+  private final PracticeViewModel model;
+  private final WeeksChart tempo;
+  private final WeeksChart thumb;
+  private final Label which = Controls.wrapped("", "where");
+
+  LogPanel(PracticeViewModel model, Palette palette, Runnable exportLog) {
+    this.model = model;
+    setId("practice-log");
+    getStyleClass().add("side-part");
+    tempo = new WeeksChart("tempo-weeks", palette);
+    thumb = new WeeksChart("thumb-weeks", palette);
+    getChildren()
+        .addAll(
+            Controls.styled("Clean tempo of this drill", "form-title"),
+            which,
+            tempo,
+            Controls.styled("Spread of the thumb by week, ms", "form-title"),
+            thumb,
+            Controls.smallTool("export-log", "Save the log as CSV …", exportLog));
+    model.shownProperty().addListener(o -> show());
+    model.diaryProperty().addListener(o -> show());
+    show();
+  }
+
+  private void show() {
+    which.setText(
+        model.shownProperty().get().map(s -> s.drill().title()).orElse("no drill is chosen"));
+    tempo.paint(
+        model.shownProperty().get().map(s -> model.tempos(s.drill())).orElse(Map.of()),
+        model
+            .shownProperty()
+            .get()
+            .map(ShownDrill::drill)
+            .map(d -> OptionalDouble.of(d.tempo().goal()))
+            .orElse(OptionalDouble.empty()));
+    Map<LocalDate, Double> weeks = new TreeMap<>();
+    model.diaryProperty().get().thumbSpread().forEach((w, s) -> weeks.put(w, 1000 * s));
+    thumb.paint(weeks, OptionalDouble.empty());
+  }
+}
