@@ -14,6 +14,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import phalanx.desktop.drawing.Controls;
+import phalanx.desktop.drawing.Lettering;
+import phalanx.desktop.drawing.TypeFace;
 import phalanx.desktop.model.PracticeDay;
 import phalanx.desktop.model.PracticeViewModel;
 import phalanx.practice.Drill;
@@ -31,7 +33,8 @@ final class TodayList extends VBox {
   /** How wide what stands on a card is, px. */
   private static final double CARD = 174;
 
-  private static final double TITLE = 106;
+  private static final double TITLE = 108;
+  private static final double TITLE_SIZE = 12.5;
 
   private final PracticeViewModel model;
   private final Label done = Controls.wrapped("", "where");
@@ -109,14 +112,34 @@ final class TodayList extends VBox {
     items.getChildren().setAll(rows);
   }
 
+  /**
+   * Words in lines that fit a card: a button asks what stands on it for its height before it says
+   * how wide that may be, so that nothing wraps there by itself.
+   */
+  private static String inLines(String words) {
+    StringBuilder lines = new StringBuilder();
+    String line = "";
+    for (String word : words.split(" ")) {
+      String longer = line.isEmpty() ? word : line + " " + word;
+      if (!line.isEmpty() && Lettering.width(longer, TypeFace.bold(TITLE_SIZE)) > TITLE) {
+        lines.append(line).append('\n');
+        line = word;
+      } else {
+        line = longer;
+      }
+    }
+    return lines.append(line).toString();
+  }
+
   private Button card(Today.DrillItem item, int place, int number) {
     Drill drill = item.drill();
     long attempts = model.attemptsToday(drill);
     Label sign = Controls.styled(attempts > 0 ? "✓" : String.valueOf(number), "drill-number");
     sign.setMinWidth(Region.USE_PREF_SIZE);
     String[] words = drill.title().split(", ", 2);
-    Label title = Controls.wrapped(words[0], "drill-title");
-    title.setPrefWidth(TITLE);
+    Label title = Controls.styled(inLines(words[0]), "drill-title");
+    HBox.setHgrow(title, Priority.ALWAYS);
+    title.setMaxWidth(Double.MAX_VALUE);
     Label minutes = Controls.styled(item.minutes() + " min", "where");
     minutes.setMinWidth(Region.USE_PREF_SIZE);
     HBox head = new HBox(8, sign, title, minutes);
