@@ -4,7 +4,7 @@ package phalanx.practice;
  * The beginning of a sound that was heard.
  *
  * @param seconds when, from the beginning of the recording
- * @param strength how clearly it begins, on any scale that all sounds of a recording share
+ * @param strength how clearly it begins: so many times more changes then than just before
  * @param fresh how much of what is new in it is explained by each pitch, 0 to 1, from {@link
  *     #LOWEST} up by semitones
  * @param whole how much of all that sounds is, the same way: a string struck again at its pitch has

@@ -23,8 +23,8 @@ final class MomentAlignment {
 
   private static final int REACH = 7;
   private static final int JUMP_REACH = 64;
-  private static final double GAIN = 1.2;
-  private static final double FIT_GAIN = 3;
+  private static final double GAIN = 0.3;
+  private static final double FIT_GAIN = 3.6;
   private static final double MISSED = 0.9;
   private static final double EXTRA = 0.45;
   private static final double JUMP = 3.5;

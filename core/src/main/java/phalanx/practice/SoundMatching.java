@@ -36,6 +36,12 @@ public final class SoundMatching {
   /** With this much it is there, whatever else is. */
   private static final double SURE = 0.5;
 
+  /** So many times more changes at a peak of noise than before it. */
+  private static final double NOISE = 1.6;
+
+  /** A run that fits less than this on the whole is another sound. */
+  private static final double POOR = 0.3;
+
   /** One that explains this much is, where another was expected. */
   private static final double PRESENT = 0.62;
 
@@ -43,7 +49,6 @@ public final class SoundMatching {
   private final List<ExpectedStroke> expected;
   private final List<Moment> moments;
   private final List<HeardSound> sounds;
-  private final double usual;
   private final double slowness;
 
   private SoundMatching(
@@ -51,8 +56,6 @@ public final class SoundMatching {
     this.slowness = slowness;
     this.performance = performance;
     this.sounds = sounds;
-    double[] strengths = sounds.stream().mapToDouble(HeardSound::strength).sorted().toArray();
-    usual = strengths.length == 0 ? 1 : strengths[strengths.length / 2];
     expected = ExpectedStroke.all(performance, from, to);
     moments = Moment.of(expected);
   }
@@ -84,11 +87,17 @@ public final class SoundMatching {
             Moment.seconds(moments), Moment.entries(moments), heard, this::alike, slowness);
     List<AlignedRun> runs = AlignedRun.of(moments, pairs, heard, slowness);
     Result result = new Result();
-    int least = runs.stream().mapToInt(r -> r.pairs().size()).max().orElse(0) >= 8 ? 3 : 1;
-    runs.stream().filter(r -> r.pairs().size() >= least).forEach(r -> assign(r, result));
+    double best = runs.stream().mapToDouble(this::fit).max().orElse(0);
+    int most = runs.stream().mapToInt(r -> r.pairs().size()).max().orElse(0);
+    // A few sounds that fit by chance, such as clicks before, are no way through the music.
+    List<AlignedRun> played =
+        runs.stream()
+            .filter(r -> r.pairs().size() >= Math.min(3, most) && fit(r) >= Math.min(POOR, best))
+            .toList();
+    played.forEach(r -> assign(r, result));
     List<Double> extra = new ArrayList<>();
     for (int j = 0; j < sounds.size(); j++) {
-      if (!result.used.contains(j)) {
+      if (!result.used.contains(j) && clear(sounds.get(j)) >= 0.5) {
         extra.add(heard[j]);
       }
     }
@@ -101,8 +110,8 @@ public final class SoundMatching {
             .filter(s -> result.wrong.stream().noneMatch(w -> w.stroke().equals(s)))
             .toList();
     return new StrokeReport(
-        runs.stream()
-            .filter(r -> r.pairs().size() >= least)
+        played.stream()
+            .filter(r -> 4 * r.pairs().size() >= most)
             .findFirst()
             .map(r -> r.line().at(0))
             .orElse(0.0),
@@ -110,13 +119,13 @@ public final class SoundMatching {
         missed,
         result.wrong,
         extra,
-        AlignedRun.tempo(runs),
-        AlignedRun.drift(runs, performance.arrangement().song().tempo()));
+        AlignedRun.tempo(played),
+        AlignedRun.drift(played, performance.arrangement().song().tempo()));
   }
 
-  /** Sounds half as clear as the others count fully, hiss and hum hardly. */
+  /** Hiss hardly begins more clearly than it goes on. */
   private double clear(HeardSound sound) {
-    return Math.min(1, sound.strength() / (0.5 * usual));
+    return Math.max(0, Math.min(1, (sound.strength() - NOISE) / NOISE));
   }
 
   /** What a sound has of the pitches of a moment: little is nothing, most of it is all. */
@@ -128,6 +137,11 @@ public final class SoundMatching {
     }
     double pitch = Math.max(0, Math.min(1, (sum / strokes.size() - 0.35) / 0.5));
     return pitch * clear(sounds.get(sound));
+  }
+
+  /** How well what was heard in a run fits on the whole, 0 to 1. */
+  private double fit(AlignedRun run) {
+    return run.pairs().stream().mapToDouble(p -> alike(p.moment(), p.heard())).average().orElse(0);
   }
 
   /** What the strokes of all runs became. */

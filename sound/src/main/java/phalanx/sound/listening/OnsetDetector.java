@@ -88,7 +88,7 @@ final class OnsetDetector {
    * A beginning.
    *
    * @param sample its number
-   * @param strength its flux
+   * @param strength how many times the flux before it its own is
    */
   record Onset(long sample, double strength) {}
 
@@ -101,7 +101,7 @@ final class OnsetDetector {
       long candidate = frame - 1 - apart;
       if (candidate >= 0 && isPeak(candidate)) {
         lastPeak = candidate;
-        found.add(new Onset(rise.near(candidate * hop), at(candidate)));
+        found.add(new Onset(rise.near(candidate * hop), clarity(candidate)));
       }
     }
     return found;
@@ -135,6 +135,16 @@ final class OnsetDetector {
     return number < 0 || number >= frame || number < frame - flux.length
         ? 0
         : flux[(int) (number % flux.length)];
+  }
+
+  private double clarity(long candidate) {
+    double sum = 0;
+    int count = 0;
+    for (long k = candidate - around; k <= candidate - apart; k++) {
+      sum += at(k);
+      count++;
+    }
+    return at(candidate) / (sum / count + 1e-6 * at(candidate));
   }
 
   private boolean isPeak(long candidate) {
