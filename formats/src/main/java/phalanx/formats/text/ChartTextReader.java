@@ -1,8 +1,10 @@
 package phalanx.formats.text;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -48,6 +50,10 @@ public final class ChartTextReader {
   private static final Pattern WORD = Pattern.compile("\\S+");
   private static final int TAB_STOP = 8;
 
+  /** So many words are remembered with what they are: a song has few, a long text many times. */
+  private static final int MOST_KNOWN = 2000;
+
+  private final Map<String, Optional<Harmony>> words = new HashMap<>();
   private final List<FileProblem> problems = new ArrayList<>();
   private final List<FileProblem> remarks = new ArrayList<>();
   private final ProposedSong parts = new ProposedSong();
@@ -198,7 +204,10 @@ public final class ChartTextReader {
   }
 
   private Optional<Harmony> chord(String word) {
-    Optional<Harmony> symbol = ChordWord.symbol(word);
+    if (words.size() > MOST_KNOWN) {
+      words.clear();
+    }
+    Optional<Harmony> symbol = words.computeIfAbsent(word, ChordWord::symbol);
     return symbol.isPresent() || key.isEmpty() ? symbol : ChordWord.degree(word, key.get());
   }
 
