@@ -2,6 +2,7 @@ package phalanx.cli;
 
 import java.io.PrintWriter;
 import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -48,7 +49,7 @@ final class PracticeCommand implements Callable<Integer> {
       names = "--on",
       paramLabel = "YYYY-MM-DD",
       description = "the day it is for (default today)")
-  private LocalDate day;
+  private String day;
 
   @Option(
       names = "--fretting-first",
@@ -71,11 +72,7 @@ final class PracticeCommand implements Callable<Integer> {
             ? Drills.ofSong(arrangement, order)
             : Drills.of(arrangement, sections(arrangement), order);
     Optional<Drill> warmUp = Drills.warmUp(arrangement).stream().findFirst();
-    Today today =
-        Today.of(
-            List.of(Today.Practised.anew(warmUp, drills)),
-            minutes,
-            day == null ? LocalDate.now() : day);
+    Today today = Today.of(List.of(Today.Practised.anew(warmUp, drills)), minutes, date());
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
       out.print(PracticeJson.write(today));
@@ -83,6 +80,15 @@ final class PracticeCommand implements Callable<Integer> {
       print(out, today, order);
     }
     return 0;
+  }
+
+  private LocalDate date() {
+    try {
+      return day == null ? LocalDate.now() : LocalDate.parse(day.strip());
+    } catch (DateTimeParseException e) {
+      throw new ParameterException(
+          spec.commandLine(), "--on " + day + ": expected a day such as 2026-10-30", e);
+    }
   }
 
   private List<Passage> sections(Arrangement arrangement) {

@@ -79,6 +79,8 @@ class PracticeAndListenTest {
     assertThat(err.toString()).contains("Nowhere").contains("Verse");
     assertThat(run("practice", LAMP.toString(), "--minutes", "0")).isEqualTo(2);
     assertThat(run("practice", LAMP.toString(), "--on", "2026-10-30")).isZero();
+    assertThat(run("practice", LAMP.toString(), "--on", "tomorrow")).isEqualTo(2);
+    assertThat(err.toString()).contains("--on tomorrow: expected a day such as");
   }
 
   @Test

@@ -60,6 +60,7 @@ public final class PlanService {
   private final NewestAnswer pages;
   private final NewestAnswer drills;
   private final NewestAnswer takes;
+  private final NewestAnswer keys;
 
   /** For single chords, so that the song's plan stays known to the other. */
   private final Arranger alone = new Arranger();
@@ -91,6 +92,7 @@ public final class PlanService {
     pages = new NewestAnswer(worker, interfaceThread);
     drills = new NewestAnswer(worker, interfaceThread);
     takes = new NewestAnswer(worker, interfaceThread);
+    keys = new NewestAnswer(worker, interfaceThread);
   }
 
   /** Takes what goes wrong besides planning, with what did not work. */
@@ -240,6 +242,11 @@ public final class PlanService {
   /** Looks through what was heard of a player. */
   public <T> void listen(Supplier<T> work, Consumer<T> answer) {
     takes.ask(work, answer, fault("Listening did not work"));
+  }
+
+  /** Looks for a device to tap on. */
+  public <T> void findKeys(Supplier<T> work, Consumer<T> answer) {
+    keys.ask(work, answer, fault("Devices to tap on could not be looked for"));
   }
 
   /** Drops what is still being looked through. */

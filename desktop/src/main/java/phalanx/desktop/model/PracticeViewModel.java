@@ -21,6 +21,7 @@ import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import phalanx.arrangement.Arrangement;
@@ -43,6 +44,7 @@ import phalanx.practice.Steadiness;
 import phalanx.practice.StrokeReport;
 import phalanx.practice.TempoLadder;
 import phalanx.practice.Today;
+import phalanx.sound.listening.MidiTaps;
 
 /**
  * Today’s practice of the open song: what is on the plan, the drill at hand with its ladder, how
@@ -89,6 +91,8 @@ public final class PracticeViewModel {
   private final Map<String, TempoLadder> ladders = new HashMap<>();
   private List<PracticeEntry> entries = List.of();
   private boolean looked;
+  private Optional<MidiTaps> keys = Optional.empty();
+  private final ReadOnlyStringWrapper keysBy = new ReadOnlyStringWrapper("");
 
   PracticeViewModel(
       OpenSong open, PlaybackController sound, PlanService planner, HandViewModel hands) {
@@ -112,9 +116,34 @@ public final class PracticeViewModel {
     diary.set(new PracticeDiary(entries, clock.getZone()));
   }
 
+  /** Takes taps from a MIDI device, if there is one. */
+  private void takeKeys(boolean wanted) {
+    keys.ifPresent(MidiTaps::close);
+    keys = Optional.empty();
+    keysBy.set("");
+    if (wanted) {
+      planner.findKeys(
+          () -> MidiTaps.open(f -> planner.interfaceThread().execute(() -> tap(f))),
+          found -> {
+            if (looked) {
+              keys = found;
+              keysBy.set(found.map(MidiTaps::name).orElse(""));
+            } else {
+              found.ifPresent(MidiTaps::close);
+            }
+          });
+    }
+  }
+
+  /** The MIDI device that taps are taken from; nothing where there is none. */
+  public ReadOnlyStringProperty keysByProperty() {
+    return keysBy.getReadOnlyProperty();
+  }
+
   /** The screen is looked at from now on, or no more. */
   public void look(boolean looks) {
     looked = looks;
+    takeKeys(looks);
     if (looks) {
       records.read(
           read -> {

@@ -40,6 +40,7 @@ final class PracticeSide extends VBox {
   private final MinutesCalendar calendar = new MinutesCalendar();
   private final VBox due = new VBox(4);
   private final VBox hand = new VBox(6);
+  private final Label tapOn = Controls.line("");
   private final Label heardBy = Controls.wrapped("", "where");
 
   PracticeSide(PracticeViewModel model, Palette palette) {
@@ -60,7 +61,7 @@ final class PracticeSide extends VBox {
             Controls.styled("Steadiness of the thumb", "form-title"),
             chart,
             figures,
-            Controls.line("Tap while it plays: thumb F, fingers J K L ;"),
+            tapOn,
             tools,
             heardBy,
             hand,
@@ -70,6 +71,15 @@ final class PracticeSide extends VBox {
             due);
     all.getStyleClass().add("side-part");
     getChildren().add(Controls.scroll(all));
+    Runnable keys =
+        () -> {
+          String by = model.keysByProperty().get();
+          tapOn.setText(
+              "Tap while it plays: thumb F, fingers J K L ;"
+                  + (by.isEmpty() ? "" : " or on " + by + ": thumb below middle C"));
+        };
+    model.keysByProperty().addListener(o -> keys.run());
+    keys.run();
     model.reportProperty().addListener(o -> steady());
     model.diaryProperty().addListener(o -> pace());
     model.diaryProperty().addListener(o -> log());
