@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
@@ -20,6 +21,7 @@ import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.PracticeDay;
 import phalanx.desktop.model.PracticeViewModel;
 import phalanx.instrument.Hand;
+import phalanx.picking.PickFinger;
 import phalanx.practice.ChangeLateness;
 import phalanx.practice.Drill;
 import phalanx.practice.ReviewSchedule;
@@ -37,6 +39,7 @@ final class PracticeSide extends VBox {
   private final PracticeViewModel model;
   private final SteadinessChart chart;
   private final Label figures = Controls.wrapped("", "steadiness");
+  private final Label others = Controls.wrapped("", "where");
   private final MinutesCalendar calendar = new MinutesCalendar();
   private final VBox due = new VBox(4);
   private final VBox hand = new VBox(6);
@@ -61,6 +64,7 @@ final class PracticeSide extends VBox {
             Controls.styled("Steadiness of the thumb", "form-title"),
             chart,
             figures,
+            others,
             tapOn,
             tools,
             heardBy,
@@ -118,6 +122,9 @@ final class PracticeSide extends VBox {
         report
             .map(PracticeSide::words)
             .orElse("Play the drill and tap along: nothing but times is kept."));
+    others.setText(report.map(PracticeSide::fingers).filter(f -> !f.isEmpty()).orElse(""));
+    others.setVisible(!others.getText().isEmpty());
+    others.setManaged(others.isVisible());
   }
 
   private static String words(StrokeReport report) {
@@ -158,6 +165,18 @@ final class PracticeSide extends VBox {
                     measured.get().pace().reactionMs()),
                 "drill-why"),
             Controls.smallTool("take-pace", "Take it as my hand’s pace", model::takeHand));
+  }
+
+  /** Each finger but the thumb: how late on the whole, and its spread. */
+  private static String fingers(StrokeReport report) {
+    return report.byFinger().entrySet().stream()
+        .filter(e -> e.getKey() != PickFinger.P)
+        .map(
+            e ->
+                Phrase.of(
+                    "%s %+.0f ± %.0f",
+                    e.getKey().letter(), 1000 * e.getValue().mean(), 1000 * e.getValue().spread()))
+        .collect(Collectors.joining(" · "));
   }
 
   private void log() {

@@ -29,40 +29,40 @@ record TabLines(List<String> strings, int next, int leftOut) {
   private static final Pattern RULE = Pattern.compile("[-= ]+");
 
   /** The system that begins at a line, if one does. */
-  static Optional<TabLines> at(List<String> text, int at) {
+  static Optional<TabLines> at(TabText text, int at) {
     int end = at;
     int far = Math.min(text.size(), at + MOST_RULES + 2 * Tuning.STRINGS);
-    while (end < far && TabReader.isLine(text.get(end))) {
+    while (end < far && text.isString(end)) {
       end++;
     }
     int from = at;
     if (end - from > Tuning.STRINGS) {
-      while (end - from > LEAST && from - at < MOST_RULES && isRule(text.get(from))) {
+      while (end - from > LEAST && from - at < MOST_RULES && text.isRule(from)) {
         from++;
       }
     }
     int lines = end - from;
-    if (lines < LEAST || text.subList(from, end).stream().noneMatch(TabLines::hasFrets)) {
+    if (lines < LEAST || !text.hasFrets(from, end)) {
       return Optional.empty();
     }
     if (lines >= 2 * Tuning.STRINGS) {
       int next = from + Tuning.STRINGS;
-      return Optional.of(new TabLines(text.subList(from, next), next, 0));
+      return Optional.of(new TabLines(text.lines().subList(from, next), next, 0));
     }
     int count = Math.min(lines, Tuning.STRINGS);
-    List<String> strings = filled(text.subList(from, from + count));
+    List<String> strings = filled(text.lines().subList(from, from + count));
     int tail = from + count;
-    while (tail < end && isRule(text.get(tail))) {
+    while (tail < end && text.isRule(tail)) {
       tail++;
     }
     return Optional.of(new TabLines(strings, end, end - tail));
   }
 
-  private static boolean isRule(String line) {
+  static boolean isRule(String line) {
     return RULE.matcher(line).matches();
   }
 
-  private static boolean hasFrets(String line) {
+  static boolean hasFrets(String line) {
     return line.indexOf('|') >= 0 || line.chars().anyMatch(Character::isDigit);
   }
 

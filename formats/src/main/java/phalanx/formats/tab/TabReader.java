@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import phalanx.formats.FileProblem;
 import phalanx.formats.ReaderGuard;
 import phalanx.formats.SongReading;
@@ -63,9 +64,9 @@ public final class TabReader {
 
   /** Whether a text has a block of tablature in it. */
   public static boolean isTab(String text) {
-    List<String> lines = text.lines().toList();
+    TabText lines = new TabText(text.lines().toList());
     for (int at = 0; at < lines.size(); at++) {
-      if (isLine(lines.get(at)) && TabLines.at(lines, at).isPresent()) {
+      if (lines.isString(at) && TabLines.at(lines, at).isPresent()) {
         return true;
       }
     }
@@ -98,10 +99,12 @@ public final class TabReader {
   }
 
   private SongReading song(String text) {
-    List<String> lines = text.lines().map(l -> l.replace("\uFEFF", "").stripTrailing()).toList();
+    TabText lines =
+        new TabText(text.lines().map(l -> l.replace("\uFEFF", "").stripTrailing()).toList());
     String head =
-        lines.stream()
-            .filter(l -> !isLine(l))
+        IntStream.range(0, lines.size())
+            .filter(l -> !lines.isString(l))
+            .mapToObj(lines::get)
             .limit(MOST_WORDS)
             .map(l -> l.substring(0, Math.min(l.length(), MOST_WORDS)))
             .collect(Collectors.joining("\n"));
