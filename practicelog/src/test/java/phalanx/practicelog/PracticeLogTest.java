@@ -79,14 +79,20 @@ class PracticeLogTest {
     int[] next = {0, 0};
     for (int kill = 0; kill < KILLS; kill += 2) {
       Process[] both = {writer("a", next[0]), writer("b", next[1])};
-      for (int p = 0; p < 2; p++) {
-        String song = p == 0 ? "a" : "b";
-        int lines = 1 + chance.nextInt(60);
-        while (numbers(song).size() < lines) {
-          Thread.sleep(2);
+      try {
+        for (int p = 0; p < 2; p++) {
+          String song = p == 0 ? "a" : "b";
+          int lines = 1 + chance.nextInt(60);
+          while (numbers(song).size() < lines) {
+            Thread.sleep(2);
+          }
+          both[p].destroyForcibly().waitFor();
+          next[p] = numbers(song).stream().mapToInt(n -> n).max().orElseThrow() + 1;
         }
-        both[p].destroyForcibly().waitFor();
-        next[p] = numbers(song).stream().mapToInt(n -> n).max().orElseThrow() + 1;
+      } finally {
+        // Whatever fails here, nobody goes on writing behind it.
+        both[0].destroyForcibly();
+        both[1].destroyForcibly();
       }
       List<PracticeEntry> kept = read(file());
       for (int p = 0; p < 2; p++) {
