@@ -7,8 +7,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import phalanx.formats.json.ListenJson;
 import phalanx.performance.Performance;
 import phalanx.planning.Arranger;
@@ -33,8 +31,6 @@ import picocli.CommandLine.Spec;
     description = "how steadily a recording plays a song: stroke by stroke, the thumb first",
     mixinStandardHelpOptions = true)
 final class ListenCommand implements Callable<Integer> {
-
-  private static final Pattern BARS = Pattern.compile("(\\d{1,6})(?:-(\\d{1,6}))?");
 
   @Spec private CommandSpec spec;
 
@@ -89,15 +85,10 @@ final class ListenCommand implements Callable<Integer> {
     if (bars == null || all.isEmpty()) {
       return new int[] {0, all.isEmpty() ? 0 : all.get(all.size() - 1).endTick()};
     }
-    Matcher range = BARS.matcher(bars.strip());
-    if (!range.matches()) {
-      throw usage("--bars " + bars + ": expected a bar or two, such as 3-6");
-    }
-    int from = Integer.parseInt(range.group(1));
-    int to = range.group(2) == null ? from : Integer.parseInt(range.group(2));
+    BarsText range = BarsText.of(spec, bars);
     List<PlayedBar> asked =
-        all.stream().filter(b -> from <= b.number() && b.number() <= to).toList();
-    if (from > to || asked.isEmpty()) {
+        all.stream().filter(b -> range.from() <= b.number() && b.number() <= range.to()).toList();
+    if (asked.isEmpty()) {
       String words = "--bars %s: the bars are %d to %d";
       throw usage(Phrase.of(words, bars, all.get(0).number(), all.get(all.size() - 1).number()));
     }

@@ -1,8 +1,6 @@
 package phalanx.cli;
 
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import phalanx.engraving.Paper;
 import phalanx.engraving.SheetOptions;
 import picocli.CommandLine.Model.CommandSpec;
@@ -11,8 +9,6 @@ import picocli.CommandLine.ParameterException;
 
 /** How pages are to look. */
 final class PageOptions {
-
-  private static final Pattern RANGE = Pattern.compile("(\\d{1,5})(?:-(\\d{1,5}))?");
 
   @Option(names = "--paper", paramLabel = "PAPER", description = "a4 or letter (default a4)")
   private String paper = "a4";
@@ -47,15 +43,8 @@ final class PageOptions {
     if (bars == null) {
       return Optional.empty();
     }
-    Matcher m = RANGE.matcher(bars);
-    if (m.matches()) {
-      int from = Integer.parseInt(m.group(1));
-      int to = m.group(2) == null ? from : Integer.parseInt(m.group(2));
-      if (from <= to) {
-        return Optional.of(new SheetOptions.Bars(from, to));
-      }
-    }
-    throw usage(spec, "--bars " + bars + ": expected bars such as 3-6");
+    BarsText range = BarsText.of(spec, bars);
+    return Optional.of(new SheetOptions.Bars(range.from(), range.to()));
   }
 
   private static ParameterException usage(CommandSpec spec, String words) {

@@ -15,6 +15,7 @@ import phalanx.practice.Drills;
 import phalanx.practice.Passage;
 import phalanx.practice.PracticeOrder;
 import phalanx.practice.Today;
+import phalanx.practice.WarmUp;
 import phalanx.text.Phrase;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -71,7 +72,7 @@ final class PracticeCommand implements Callable<Integer> {
         section == null
             ? Drills.ofSong(arrangement, order)
             : Drills.of(arrangement, sections(arrangement), order);
-    Optional<Drill> warmUp = Drills.warmUp(arrangement).stream().findFirst();
+    Optional<Drill> warmUp = WarmUp.of(arrangement);
     Today today = Today.of(List.of(Today.Practised.anew(warmUp, drills)), minutes, date());
     PrintWriter out = spec.commandLine().getOut();
     if (json) {

@@ -7,8 +7,6 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.Callable;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import phalanx.formats.FileFormat;
@@ -33,7 +31,6 @@ import picocli.CommandLine.Spec;
 final class RenderCommand implements Callable<Integer> {
 
   private static final String ENDING = ".wav";
-  private static final Pattern BARS = Pattern.compile("(\\d{1,6})(?:-(\\d{1,6}))?");
 
   @Spec private CommandSpec spec;
 
@@ -148,13 +145,8 @@ final class RenderCommand implements Callable<Integer> {
   }
 
   private RenderOptions.BarRange range() {
-    Matcher m = BARS.matcher(bars.strip());
-    if (!m.matches()) {
-      throw usage("--bars: expected bars such as 3 or 3-6, found " + bars);
-    }
-    int first = Integer.parseInt(m.group(1));
-    int last = m.group(2) == null ? first : Integer.parseInt(m.group(2));
-    return new RenderOptions.BarRange(first, last);
+    BarsText range = BarsText.of(spec, bars);
+    return new RenderOptions.BarRange(range.from(), range.to());
   }
 
   private ParameterException usage(String message) {

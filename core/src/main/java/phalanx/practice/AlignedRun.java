@@ -1,7 +1,9 @@
 package phalanx.practice;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A way through what is written without going back, and the player’s own tempo on it.
@@ -68,20 +70,15 @@ record AlignedRun(List<MomentAlignment.Pair> pairs, TempoLine line) {
 
   /** The tempo of the run that says most: the longest, as a share of what was asked. */
   static double tempo(List<AlignedRun> runs) {
-    return longest(runs) == null
-        ? 1
-        : 1 / longest(runs).slopeAt((longest(runs).from() + longest(runs).to()) / 2);
+    return longest(runs).map(l -> 1 / l.slopeAt((l.from() + l.to()) / 2)).orElse(1.0);
   }
 
+  /** By how much the tempo rose in it, from one that was asked for. */
   static double drift(List<AlignedRun> runs, double tempo) {
-    return longest(runs) == null ? 0 : longest(runs).drift(tempo);
+    return longest(runs).map(l -> l.drift(tempo)).orElse(0.0);
   }
 
-  private static TempoLine longest(List<AlignedRun> runs) {
-    AlignedRun longest = null;
-    for (AlignedRun run : runs) {
-      longest = longest == null || run.pairs().size() > longest.pairs().size() ? run : longest;
-    }
-    return longest == null ? null : longest.line();
+  private static Optional<TempoLine> longest(List<AlignedRun> runs) {
+    return runs.stream().max(Comparator.comparingInt(r -> r.pairs().size())).map(AlignedRun::line);
   }
 }

@@ -30,9 +30,4 @@ public record DrillHistory(List<Day> days, List<TempoLadder.Attempt> attempts) {
   public boolean isNew() {
     return days.isEmpty();
   }
-
-  /** Whether it was clean at a tempo or above. */
-  public boolean isCleanAt(double tempo) {
-    return attempts.stream().anyMatch(a -> a.outcome() == Outcome.CLEAN && a.tempo() >= tempo);
-  }
 }

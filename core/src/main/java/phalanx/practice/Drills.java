@@ -12,8 +12,6 @@ import java.util.stream.Collectors;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Note;
-import phalanx.arrangement.Slot;
-import phalanx.fretting.Shape;
 import phalanx.instrument.StringSign;
 import phalanx.picking.PickFinger;
 import phalanx.song.Timeline.PlayedBar;
@@ -32,18 +30,23 @@ public final class Drills {
 
   private static final double HARD = 0.4;
 
+  /** Planting has the strokes of the pattern and is another drill. */
+  private static final String PLANTING = "plant";
+
   private final Arrangement arrangement;
   private final PracticeOrder order;
   private final Tempos tempos;
-  private final List<HardChanges.HardChange> changes;
+  private Optional<List<HardChanges.HardChange>> changes = Optional.empty();
   private final List<Drill> drills = new ArrayList<>();
   private final Set<String> ids = new HashSet<>();
+
+  /** The first pattern on open strings. */
+  private Optional<Drill> pattern = Optional.empty();
 
   private Drills(Arrangement arrangement, PracticeOrder order) {
     this.arrangement = arrangement;
     this.order = order;
     tempos = new Tempos(arrangement);
-    changes = HardChanges.of(arrangement);
   }
 
   /** Everything there is to practise in a song; what comes again as it was is there once. */
@@ -113,22 +116,28 @@ public final class Drills {
         strings.entrySet().stream()
             .map(e -> e.getKey().letter() + " on " + StringSign.of(e.getValue()))
             .collect(Collectors.joining(", "));
-    add(
-        DrillKind.OPEN_STRINGS,
-        "Plant: " + places,
-        one,
-        open,
-        open.notes(),
-        "each finger rests on its string before it plucks: the hand is steady and quiet",
-        2);
-    add(
-        DrillKind.OPEN_STRINGS,
-        Phrase.of("Pattern of bar %d on open strings", bar.number()),
-        one,
-        open,
-        List.of(),
-        StrokeWords.motions(open.notes()) + ": one hand at a time",
-        2);
+    put(
+        drill(
+            DrillKind.OPEN_STRINGS,
+            PLANTING,
+            "Plant: " + places,
+            Span.of(one),
+            open,
+            open.notes(),
+            "each finger rests on its string before it plucks: the hand is steady and quiet",
+            2));
+    Drill played =
+        drill(
+            DrillKind.OPEN_STRINGS,
+            "",
+            Phrase.of("Pattern of bar %d on open strings", bar.number()),
+            Span.of(one),
+            open,
+            List.of(),
+            StrokeWords.motions(open.notes()) + ": one hand at a time",
+            2);
+    pattern = pattern.or(() -> Optional.of(played));
+    put(played);
   }
 
   private Set<PickFinger> fingers(PlayedBar bar) {
@@ -167,7 +176,7 @@ public final class Drills {
 
   private void hardChanges(Passage part) {
     List<HardChanges.HardChange> here =
-        changes.stream()
+        changes().stream()
             .filter(c -> part.fromTick() <= c.from().fromTick())
             .filter(c -> c.to().toTick() <= part.toTick())
             .toList();
@@ -207,7 +216,8 @@ public final class Drills {
     PlayedBar first = arrangement.timeline().barAt(from);
     PlayedBar last = arrangement.timeline().barAt(Math.max(from, to - 1));
     Arrangement played = PartialArrangement.between(arrangement, from, to);
-    add(kind, title, first.number(), last.number(), from, to, played, List.of(), why, 2);
+    Span span = new Span(first.number(), last.number(), from, to);
+    put(drill(kind, "", title, span, played, List.of(), why, 2));
   }
 
   private void song() {
@@ -225,6 +235,13 @@ public final class Drills {
         (int) Math.min(30, Math.ceil(minutes * 1.2)));
   }
 
+  /** Where a drill is played. */
+  private record Span(int fromBar, int toBar, int from, int to) {
+    static Span of(Passage passage) {
+      return new Span(passage.fromBar(), passage.toBar(), passage.fromTick(), passage.toTick());
+    }
+  }
+
   private void add(
       DrillKind kind,
       String title,
@@ -233,87 +250,58 @@ public final class Drills {
       List<Note> adds,
       String why,
       int minutes) {
-    add(
-        kind,
-        title,
-        in.fromBar(),
-        in.toBar(),
-        in.fromTick(),
-        in.toTick(),
-        played,
-        adds,
-        why,
-        minutes);
+    put(drill(kind, "", title, Span.of(in), played, adds, why, minutes));
   }
 
-  private void add(
+  /** What was there already is there once. */
+  private void put(Drill drill) {
+    if (ids.add(drill.id())) {
+      drills.add(drill);
+    }
+  }
+
+  private Drill drill(
       DrillKind kind,
+      String variant,
       String title,
-      int fromBar,
-      int toBar,
-      int from,
-      int to,
+      Span span,
       Arrangement played,
       List<Note> adds,
       String why,
       int minutes) {
-    String variant = title.startsWith("Plant") ? "plant" : "";
-    String id = DrillId.of(kind, variant, played, from, to);
-    if (ids.add(id)) {
-      Drill.TempoGoal tempo = tempos.of(kind, fromBar, toBar);
-      drills.add(
-          new Drill(id, kind, title, fromBar, toBar, from, to, played, adds, tempo, why, minutes));
+    return new Drill(
+        DrillId.of(kind, variant, played, span.from(), span.to()),
+        kind,
+        title,
+        span.fromBar(),
+        span.toBar(),
+        span.from(),
+        span.to(),
+        played,
+        adds,
+        tempos.of(kind, span.fromBar(), span.toBar()),
+        why,
+        minutes);
+  }
+
+  private List<HardChanges.HardChange> changes() {
+    if (changes.isEmpty()) {
+      changes = Optional.of(HardChanges.of(arrangement));
     }
+    return changes.get();
   }
 
-  /**
-   * Something slow to begin with: the pattern on open strings, then the shapes of the song, the
-   * narrow ones first; wide stretches never.
-   */
-  public static List<Drill> warmUp(Arrangement arrangement) {
-    List<Drill> all = ofSong(arrangement, PracticeOrder.THUMB_FIRST);
-    List<String> narrow =
-        arrangement.slots().stream()
-            .filter(s -> s.shape().isPresent())
-            .sorted(Comparator.comparingInt(s -> width(s.held())))
-            .map(Slot::played)
-            .map(s -> s.harmony().label())
-            .distinct()
-            .limit(3)
-            .toList();
-    return all.stream()
-        .filter(d -> d.kind() == DrillKind.OPEN_STRINGS && !d.title().startsWith("Plant"))
-        .limit(1)
-        .map(
-            d ->
-                new Drill(
-                    d.id(),
-                    d.kind(),
-                    "Warm up, open strings, slow",
-                    d.fromBar(),
-                    d.toBar(),
-                    d.fromTick(),
-                    d.toTick(),
-                    d.played(),
-                    d.adds(),
-                    new Drill.TempoGoal(
-                        d.tempo().start(), d.tempo().start(), Optional.of("a warm-up stays slow")),
-                    narrow.isEmpty()
-                        ? "slow and quiet"
-                        : "then hold " + String.join(", ", narrow) + " without pressing hard",
-                    4))
-        .toList();
-  }
-
-  private static int width(Shape shape) {
-    int low = Integer.MAX_VALUE;
-    int high = 0;
-    for (int fret : shape.frets()) {
-      if (fret > 0) {
-        low = Math.min(low, fret);
-        high = Math.max(high, fret);
+  /** The first pattern of a song on open strings; empty where nothing is plucked. */
+  static Optional<Drill> pattern(Arrangement arrangement) {
+    Drills drills = new Drills(arrangement, PracticeOrder.THUMB_FIRST);
+    for (Passage section : Passage.sections(arrangement)) {
+      for (Passage part : section.parts()) {
+        drills.openStrings(part);
+        if (drills.pattern.isPresent()) {
+          return drills.pattern;
+        }
       }
     }
-    return high == 0 ? 0 : high - low + 1;
+    return Optional.empty();
   }
 }

@@ -51,7 +51,7 @@ public final class HardChanges {
   }
 
   private static HardChange change(Arrangement a, Changes.Change change, double tempo) {
-    Slot from = a.slots().get(a.slots().indexOf(change.slot()) - 1);
+    Slot from = a.slots().get(a.slotAt(change.slot().fromTick()) - 1);
     return new HardChange(
         from, change.slot(), change.needed(), Ticks.millis(change.ticks(), tempo));
   }

@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Gesture;
+import phalanx.arrangement.Group;
 import phalanx.arrangement.Note;
 import phalanx.instrument.Guitar;
 import phalanx.technique.TechniqueText;
@@ -20,9 +21,7 @@ final class PartialArrangement {
   /** Some notes and hits; brushes and rolls come with their notes. */
   static Arrangement of(Arrangement a, List<Note> notes, List<Gesture> hits) {
     Set<Integer> swept = new HashSet<>();
-    notes.stream()
-        .filter(n -> n.group() != phalanx.arrangement.Group.ALONE)
-        .forEach(n -> swept.add(n.tick()));
+    notes.stream().filter(n -> n.group() != Group.ALONE).forEach(n -> swept.add(n.tick()));
     List<Gesture> gestures =
         a.gestures().stream()
             .filter(g -> g instanceof Gesture.Hit ? hits.contains(g) : swept.contains(g.tick()))

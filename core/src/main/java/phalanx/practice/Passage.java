@@ -68,15 +68,6 @@ public record Passage(String label, List<PlayedBar> bars) {
     return label.isBlank() ? "Section " + (bar.section() + 1) : label;
   }
 
-  /** The bars from one to another as played; as far as there are such bars. */
-  public static List<Passage> ofBars(Arrangement arrangement, int from, int to) {
-    List<PlayedBar> bars =
-        arrangement.timeline().bars().stream()
-            .filter(b -> from <= b.number() && b.number() <= to)
-            .toList();
-    return bars.isEmpty() ? List.of() : List.of(new Passage("Bars " + from + "–" + to, bars));
-  }
-
   /** The parts in which it is learnt: each written bar once, few enough to keep in mind. */
   List<Passage> parts() {
     List<List<PlayedBar>> runs = new ArrayList<>();

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import phalanx.theory.Ticks;
 
 /**
  * A player that taps as people do, for demonstration and tests: uneven by chance, with habits. The
@@ -58,7 +59,7 @@ public record SimulatedPlayer(
     double last = expected.isEmpty() ? 1 : expected.get(expected.size() - 1).seconds();
     for (ExpectedStroke stroke : expected) {
       double at = drifted(stroke.seconds(), last, tempo);
-      boolean offBeat = stroke.note().tick() % 5040 != 0;
+      boolean offBeat = stroke.note().tick() % Ticks.PER_QUARTER != 0;
       double late =
           (stroke.isThumbs() ? thumbLate : fingersLate)
               - (offBeat ? offBeatsEarly : 0)

@@ -197,7 +197,7 @@ public final class SoundMatching {
         }
       }
     }
-    wrongStrings(run, here, owner, result);
+    wrongStrings(run, here, result);
   }
 
   /** Whether a sound can be a stroke, and is not rather that of another string. */
@@ -218,7 +218,9 @@ public final class SoundMatching {
       Map<Integer, Integer> owner,
       List<Candidate> candidates) {
     double at = run.line().at(stroke.seconds());
-    for (int j = firstFrom(near - FURTHEST); j < sounds.size(); j++) {
+    for (int j = ByTime.firstFrom(sounds, HeardSound::seconds, near - FURTHEST);
+        j < sounds.size();
+        j++) {
       HeardSound sound = sounds.get(j);
       if (sound.seconds() > near + FURTHEST) {
         return;
@@ -232,23 +234,8 @@ public final class SoundMatching {
     }
   }
 
-  private int firstFrom(double seconds) {
-    int low = 0;
-    int high = sounds.size();
-    while (low < high) {
-      int middle = (low + high) >>> 1;
-      if (sounds.get(middle).seconds() < seconds) {
-        low = middle + 1;
-      } else {
-        high = middle;
-      }
-    }
-    return low;
-  }
-
   /** Strokes that were not heard, where another string of what is held was struck instead. */
-  private void wrongStrings(
-      AlignedRun run, Set<ExpectedStroke> here, Map<Integer, Integer> owner, Result result) {
+  private void wrongStrings(AlignedRun run, Set<ExpectedStroke> here, Result result) {
     for (MomentAlignment.Pair pair : run.pairs()) {
       Moment moment = moments.get(pair.moment());
       HeardSound sound = sounds.get(pair.heard());

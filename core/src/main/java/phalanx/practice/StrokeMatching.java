@@ -141,7 +141,7 @@ public final class StrokeMatching {
         continue;
       }
       double at = run.line().at(stroke.seconds());
-      for (int t = firstFrom(taps, at - FURTHEST);
+      for (int t = ByTime.firstFrom(taps, PlayedStroke::seconds, at - FURTHEST);
           t < taps.size() && taps.get(t).seconds() <= at + FURTHEST;
           t++) {
         double off = Math.abs(taps.get(t).seconds() - at);
@@ -162,20 +162,5 @@ public final class StrokeMatching {
         matched.add(new MatchedStroke(stroke, c.expected(), taps.get(c.tap()).seconds()));
       }
     }
-  }
-
-  /** The first tap from a time on, found by halving. */
-  private static int firstFrom(List<PlayedStroke> taps, double seconds) {
-    int low = 0;
-    int high = taps.size();
-    while (low < high) {
-      int middle = (low + high) >>> 1;
-      if (taps.get(middle).seconds() < seconds) {
-        low = middle + 1;
-      } else {
-        high = middle;
-      }
-    }
-    return low;
   }
 }

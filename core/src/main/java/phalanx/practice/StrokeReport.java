@@ -3,7 +3,6 @@ package phalanx.practice;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import java.util.function.Function;
 import java.util.function.Predicate;
 import phalanx.picking.PickFinger;
 
@@ -61,19 +60,10 @@ public record StrokeReport(
 
   /** Each finger’s. */
   public Map<PickFinger, Steadiness> byFinger() {
-    return by(ExpectedStroke::finger);
-  }
-
-  /** That of each bar as played. */
-  public Map<Integer, Steadiness> byBar() {
-    return by(ExpectedStroke::bar);
-  }
-
-  private <K extends Comparable<K>> Map<K, Steadiness> by(Function<ExpectedStroke, K> key) {
-    Map<K, Steadiness> by = new TreeMap<>();
+    Map<PickFinger, Steadiness> by = new TreeMap<>();
     for (MatchedStroke m : matched) {
-      K of = key.apply(m.stroke());
-      by.computeIfAbsent(of, k -> steadiness(s -> key.apply(s).equals(k)));
+      PickFinger finger = m.stroke().finger();
+      by.computeIfAbsent(finger, f -> steadiness(s -> s.finger() == f));
     }
     return by;
   }

@@ -61,11 +61,6 @@ public final class StrokeWords {
     return String.join(", ", words);
   }
 
-  /** A finger as it is said. */
-  public static String said(PickFinger finger) {
-    return SAID.get(finger);
-  }
-
   private static TreeSet<Integer> ticks(List<Note> notes) {
     return notes.stream().map(Note::tick).collect(Collectors.toCollection(TreeSet::new));
   }

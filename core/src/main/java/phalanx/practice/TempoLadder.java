@@ -47,6 +47,13 @@ public record TempoLadder(
     return new TempoLadder(goal, rules, Math.min(goal.goal(), tempo), List.of());
   }
 
+  /** The same ladder where the drill leads elsewhere, because the song or its ceiling changed. */
+  public TempoLadder leadingTo(Drill.TempoGoal other) {
+    return goal.equals(other)
+        ? this
+        : new TempoLadder(other, rules, Math.min(other.goal(), tempo), attempts);
+  }
+
   /** The ladder after another attempt at its tempo. */
   public TempoLadder after(Outcome outcome) {
     List<Attempt> all = new ArrayList<>(attempts);
@@ -84,11 +91,6 @@ public record TempoLadder(
   /** Whether the goal was played clean as often as a step asks for. */
   public boolean isReached() {
     return tempo >= goal.goal() && row(attempts, Outcome.CLEAN) >= rules.cleanToRise();
-  }
-
-  /** How many clean attempts are still missing for the next step. */
-  public int toRise() {
-    return rules.cleanToRise() - row(attempts, Outcome.CLEAN) % rules.cleanToRise();
   }
 
   /** What it does, in a line. */

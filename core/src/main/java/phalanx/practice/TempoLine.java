@@ -1,5 +1,7 @@
 package phalanx.practice;
 
+import java.util.Arrays;
+
 /**
  * How a player’s time goes along with written time: a polynomial of the second order at most,
  * fitted by least squares to pairs of both, those far off left aside.
@@ -57,7 +59,7 @@ record TempoLine(double offset, double slope, double bend, double from, double t
   /** A line through pairs, at least one. */
   static TempoLine of(double[] written, double[] heard, double slowness) {
     boolean[] used = new boolean[written.length];
-    java.util.Arrays.fill(used, true);
+    Arrays.fill(used, true);
     TempoLine line = fit(written, heard, used, slowness);
     for (int round = 0; round < ROUNDS; round++) {
       double squares = 0;
@@ -110,7 +112,7 @@ record TempoLine(double offset, double slope, double bend, double from, double t
         m[r][order] += powers[r] * y;
       }
     }
-    double[] p = java.util.Arrays.copyOf(solved(m), 3);
+    double[] p = Arrays.copyOf(solved(m), 3);
     double b = p[2];
     double a = p[1] + slowness;
     double offset = p[0] - a * middle + b * middle * middle;

@@ -229,7 +229,7 @@ class DrillsTest {
   @Test
   void nothingToPlayGivesNothingToPractise() {
     assertThat(Drills.ofSong(plan(Song.untitled()), PracticeOrder.THUMB_FIRST)).isEmpty();
-    assertThat(Drills.warmUp(plan(Song.untitled()))).isEmpty();
+    assertThat(WarmUp.of(plan(Song.untitled()))).isEmpty();
   }
 
   @Test

@@ -20,7 +20,7 @@ class TodayTest {
   private static final LocalDate START = LocalDate.of(2026, 3, 2);
   private static final Arrangement LANE = new Arranger().arrange(OwnSongs.all().get("Gravel Lane"));
   private static final List<Drill> DRILLS = Drills.ofSong(LANE, PracticeOrder.THUMB_FIRST);
-  private static final Optional<Drill> WARM_UP = Drills.warmUp(LANE).stream().findFirst();
+  private static final Optional<Drill> WARM_UP = WarmUp.of(LANE);
 
   /** g a good day, b another one, each on the day the drill is due. */
   @ParameterizedTest

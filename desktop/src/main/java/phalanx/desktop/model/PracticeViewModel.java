@@ -44,6 +44,7 @@ import phalanx.practice.Steadiness;
 import phalanx.practice.StrokeReport;
 import phalanx.practice.TempoLadder;
 import phalanx.practice.Today;
+import phalanx.practice.WarmUp;
 import phalanx.sound.listening.MidiTaps;
 
 /**
@@ -196,7 +197,7 @@ public final class PracticeViewModel {
         Today.of(
             List.of(
                 new Today.Practised(
-                    Drills.warmUp(plan).stream().findFirst(),
+                    WarmUp.of(plan),
                     drills,
                     drills.stream().map(d -> histories.get(d.id())).toList())),
             minutes,

@@ -1,7 +1,6 @@
 package phalanx.sound.listening;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import org.jtransforms.fft.FloatFFT_1D;
 
@@ -124,10 +123,8 @@ final class OnsetDetector {
       float value = (float) Math.sqrt(Math.sqrt(re * re + im * im));
       float was = Math.max(before[k], Math.max(before[k - 1], before[k + 1]));
       sum += Math.max(0, value - was);
-      buffer[k] = value;
+      now[k] = value;
     }
-    Arrays.fill(now, 0);
-    System.arraycopy(buffer, first, now, first, last - first + 1);
     return sum;
   }
 
