@@ -16,6 +16,9 @@ import phalanx.instrument.Hand;
  */
 public record ChangeLateness(int count, double late) {
 
+  /** Nothing was measured. */
+  public static final ChangeLateness NONE = new ChangeLateness(0, 0);
+
   /** Fewer changes than this say nothing; neither does less than this, s. */
   private static final int ENOUGH = 12;
 

@@ -151,7 +151,11 @@ public final class PhalanxApp extends Application {
     if (keeping != null) {
       keeping.stop();
     }
+    workspace.models().practice().look(false);
     workspace.models().sound().close();
+    if (documents != null) {
+      documents.end();
+    }
     planner.shutdownNow();
     worker.shutdownNow();
     disk.shutdown();

@@ -23,6 +23,7 @@ import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
 import phalanx.desktop.files.PlayerFolder;
 import phalanx.desktop.model.PracticeViewModel;
+import phalanx.desktop.model.ShownDrill;
 import phalanx.formats.FileFormat;
 import phalanx.practice.Outcome;
 import phalanx.practice.PracticeEntry;
@@ -69,6 +70,18 @@ class PracticeScreenTest {
     until(() -> model().shownProperty().get().isPresent());
   }
 
+  /** The drill at hand, once it is drawn. */
+  private ShownDrill shown() throws TimeoutException {
+    until(
+        () ->
+            model()
+                .shownProperty()
+                .get()
+                .map(ShownDrill::drill)
+                .equals(model().drillProperty().get()));
+    return model().shownProperty().get().orElseThrow();
+  }
+
   private TempoLadder ladder() {
     return model().ladderProperty().get().orElseThrow();
   }
@@ -83,7 +96,7 @@ class PracticeScreenTest {
   void threeCleanAttemptsRaiseTheTempoAndAreKept(FxRobot robot) throws Exception {
     press(robot, KeyCode.DOWN);
     double first = ladder().tempo();
-    String drill = model().shownProperty().get().orElseThrow().drill().id();
+    String drill = model().drillProperty().get().orElseThrow().id();
     again(robot, KeyCode.C, 3);
     assertThat(ladder().tempo()).isGreaterThan(first);
     assertThat(text(robot, "#attempt")).startsWith("attempt 4 at");
@@ -147,10 +160,10 @@ class PracticeScreenTest {
   /** What is not in the layer is drawn pale, and not heard. */
   @Test
   void aLayerLeavesTheLaterNotesOut(FxRobot robot) throws TimeoutException {
-    for (int k = 0; k < 8 && model().shownProperty().get().orElseThrow().later().isEmpty(); k++) {
+    for (int k = 0; k < 8 && shown().later().isEmpty(); k++) {
       press(robot, KeyCode.DOWN);
     }
-    var shown = model().shownProperty().get().orElseThrow();
+    ShownDrill shown = shown();
     assertThat(shown.later()).isNotEmpty();
     assertThat(shown.heard().notes().stream().map(n -> n.note()))
         .isNotEmpty()
@@ -174,13 +187,15 @@ class PracticeScreenTest {
   @Test
   void theSimulatedPlayerIsMeasured(FxRobot robot) throws TimeoutException {
     press(robot, KeyCode.S);
-    assertThat(text(robot, "#steadiness")).contains("spread").contains("drift");
+    until(() -> text(robot, "#steadiness").contains("spread"));
+    assertThat(text(robot, "#steadiness")).contains("drift");
   }
 
   /** Where there is no microphone a simulated one is heard, by its name. */
   @Test
   void listeningNamesWhatItHears(FxRobot robot) throws TimeoutException {
     press(robot, KeyCode.DOWN);
+    assertThat(shown().heard().notes()).isNotEmpty();
     press(robot, KeyCode.M);
     until(() -> text(robot, "#heard-by").contains("microphone"));
     until(() -> model().reportProperty().get().filter(r -> r.matched().size() > 4).isPresent());

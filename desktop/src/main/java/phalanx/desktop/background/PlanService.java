@@ -5,7 +5,6 @@ import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
-import java.util.function.Supplier;
 import phalanx.advice.Advised;
 import phalanx.advice.Advisor;
 import phalanx.advice.FillFitting;
@@ -58,14 +57,12 @@ public final class PlanService {
   private final NewestAnswer walks;
   private final NewestAnswer octaves;
   private final NewestAnswer pages;
-  private final NewestAnswer drills;
-  private final NewestAnswer takes;
-  private final NewestAnswer keys;
 
   /** For single chords, so that the song's plan stays known to the other. */
   private final Arranger alone = new Arranger();
 
   private final PlannedSong nothing = reviewed(Performance.of(alone.arrange(Song.untitled())));
+  private final Executor worker;
   private final Executor interfaceThread;
   private volatile BiConsumer<String, Throwable> faults = (what, fault) -> {};
 
@@ -77,6 +74,7 @@ public final class PlanService {
    * @param interfaceThread takes the answers
    */
   public PlanService(Executor plans, Executor worker, Executor interfaceThread) {
+    this.worker = worker;
     this.interfaceThread = interfaceThread;
     this.plans = new NewestAnswer(plans, interfaceThread);
     boards = new NewestAnswer(worker, interfaceThread);
@@ -90,9 +88,6 @@ public final class PlanService {
     walks = new NewestAnswer(worker, interfaceThread);
     octaves = new NewestAnswer(worker, interfaceThread);
     pages = new NewestAnswer(worker, interfaceThread);
-    drills = new NewestAnswer(worker, interfaceThread);
-    takes = new NewestAnswer(worker, interfaceThread);
-    keys = new NewestAnswer(worker, interfaceThread);
   }
 
   /** Takes what goes wrong besides planning, with what did not work. */
@@ -110,7 +105,8 @@ public final class PlanService {
     return interfaceThread;
   }
 
-  private Consumer<Throwable> fault(String what) {
+  /** Takes a fault of work that was asked for, with what did not work. */
+  public Consumer<Throwable> fault(String what) {
     return fault -> faults.accept(what, fault);
   }
 
@@ -234,29 +230,9 @@ public final class PlanService {
     pages.forget();
   }
 
-  /** Makes drills of a plan. */
-  public <T> void practise(Supplier<T> work, Consumer<T> answer) {
-    drills.ask(work, answer, fault("Drills could not be made"));
-  }
-
-  /** Looks through what was heard of a player. */
-  public <T> void listen(Supplier<T> work, Consumer<T> answer) {
-    takes.ask(work, answer, fault("Listening did not work"));
-  }
-
-  /** Looks for a device to tap on. */
-  public <T> void findKeys(Supplier<T> work, Consumer<T> answer) {
-    keys.ask(work, answer, fault("Devices to tap on could not be looked for"));
-  }
-
-  /** Drops what is still being looked through. */
-  public void forgetTakes() {
-    takes.forget();
-  }
-
-  /** Drops drills that are still on their way. */
-  public void forgetDrills() {
-    drills.forget();
+  /** Questions of one kind, of which only the newest is answered. */
+  public NewestAnswer questions() {
+    return new NewestAnswer(worker, interfaceThread);
   }
 
   /** Tries ways out of a finding. */

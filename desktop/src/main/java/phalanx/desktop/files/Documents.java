@@ -163,6 +163,11 @@ public final class Documents {
     return practice;
   }
 
+  /** The window is gone: what was kept open is given back. */
+  public void end() {
+    practice.close();
+  }
+
   /** The player's own fills. */
   public OwnShelf<OwnFills, Fill> fills() {
     return fills;

@@ -64,11 +64,6 @@ final class PracticeStore implements PracticeRecords {
   }
 
   @Override
-  public void add(PracticeEntry entry) {
-    addAll(List.of(entry));
-  }
-
-  @Override
   public void addAll(List<PracticeEntry> entries) {
     String name = name();
     tasks.run("The attempt could not be kept", () -> log(name).addAll(entries));

@@ -4,9 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Consumer;
+import java.util.function.BiConsumer;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
+import phalanx.desktop.background.NewestAnswer;
 import phalanx.desktop.background.PlanService;
 import phalanx.performance.Performance;
 import phalanx.practice.ExpectedStroke;
@@ -27,9 +28,11 @@ import phalanx.sound.listening.SystemMicrophone;
 final class LiveTake {
 
   private static final int RATE = 44_100;
+  private static final String LISTENING = "Listening did not work";
 
   private final PlanService planner;
-  private final Consumer<Optional<StrokeReport>> report;
+  private final NewestAnswer matching;
+  private final BiConsumer<StrokeReport, Boolean> report;
   private final ReadOnlyStringWrapper heardBy = new ReadOnlyStringWrapper("");
   private final List<HeardSound> sounds = new ArrayList<>();
   private Optional<LiveListening> listening = Optional.empty();
@@ -37,8 +40,14 @@ final class LiveTake {
   /** Counts what was begun: what answers later than the next begins is not taken. */
   private int begun;
 
-  LiveTake(PlanService planner, Consumer<Optional<StrokeReport>> report) {
+  /**
+   * A take.
+   *
+   * @param report is told what was heard so far, and whether a player was heard
+   */
+  LiveTake(PlanService planner, BiConsumer<StrokeReport, Boolean> report) {
     this.planner = planner;
+    matching = planner.questions();
     this.report = report;
   }
 
@@ -56,38 +65,44 @@ final class LiveTake {
     end();
     int mine = ++begun;
     heardBy.set("…");
-    planner.listen(
-        () -> SystemMicrophone.open().orElseGet(() -> simulated(drill, share)),
-        input -> {
-          if (mine != begun) {
-            input.close();
-            return;
-          }
-          heardBy.set(input.name());
-          listening = Optional.of(new LiveListening(input, a4, new Told(drill, share, mine)));
-        });
+    // A queue of its own: an input that comes too late is given back, not dropped.
+    planner
+        .questions()
+        .ask(
+            () -> SystemMicrophone.open().orElseGet(() -> simulated(drill, share)),
+            input -> {
+              if (mine != begun) {
+                input.close();
+                return;
+              }
+              heardBy.set(input.name());
+              Told told = new Told(drill, share, mine, input.isReal());
+              listening = Optional.of(new LiveListening(input, a4, told));
+            },
+            planner.fault(LISTENING));
   }
 
   void end() {
     begun++;
     listening.ifPresent(LiveListening::close);
     listening = Optional.empty();
-    planner.forgetTakes();
-    sounds.clear();
+    forget();
     heardBy.set("");
+  }
+
+  /** What was heard counts no more; what comes does. */
+  void forget() {
+    matching.forget();
+    sounds.clear();
   }
 
   private static SoundInput simulated(Performance drill, double share) {
     List<ExpectedStroke> expected = TapRecorder.scaled(drill, share);
     double tempo = drill.arrangement().song().tempo() * share;
     SimulatedPlayer.Playing playing =
-        SimulatedPlayer.steady(tempoSeed(tempo)).play(expected, tempo);
+        SimulatedPlayer.steady(Math.round(tempo)).play(expected, tempo);
     float[] samples = SimulatedMicrophone.QUIET_ROOM.hear(drill, playing, Map.of(), 1);
     return new PlayedInput(samples, RATE, 1);
-  }
-
-  private static long tempoSeed(double tempo) {
-    return Math.round(tempo);
   }
 
   /** What the listening thread tells, taken over to the interface’s. */
@@ -96,8 +111,10 @@ final class LiveTake {
     private final Performance drill;
     private final double share;
     private final int mine;
+    private final boolean real;
 
-    Told(Performance drill, double share, int mine) {
+    Told(Performance drill, double share, int mine, boolean real) {
+      this.real = real;
       this.drill = drill;
       this.share = share;
       this.mine = mine;
@@ -121,13 +138,14 @@ final class LiveTake {
             sounds.addAll(more);
             List<HeardSound> all = List.copyOf(sounds);
             int from = drill.arrangement().timeline().bars().get(0).startTick();
-            planner.listen(
+            matching.ask(
                 () -> SoundMatching.of(drill, from, Integer.MAX_VALUE, all, 1 / share),
                 r -> {
                   if (mine == begun) {
-                    report.accept(Optional.of(r));
+                    report.accept(r, real);
                   }
-                });
+                },
+                planner.fault(LISTENING));
           });
     }
 

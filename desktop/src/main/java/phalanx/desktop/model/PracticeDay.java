@@ -1,11 +1,20 @@
 package phalanx.desktop.model;
 
+import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.stream.IntStream;
+import phalanx.arrangement.Arrangement;
 import phalanx.practice.Drill;
 import phalanx.practice.DrillHistory;
+import phalanx.practice.Drills;
+import phalanx.practice.PracticeDiary;
+import phalanx.practice.PracticeOrder;
 import phalanx.practice.Today;
+import phalanx.practice.WarmUp;
 
 /**
  * What there is to practise today.
@@ -26,12 +35,12 @@ public record PracticeDay(List<Drill> drills, Map<String, DrillHistory> historie
   }
 
   /** The drill at a place of the day; breaks have none. */
-  public java.util.Optional<Today.DrillItem> at(int place) {
+  public Optional<Today.DrillItem> at(int place) {
     return place >= 0
             && place < today.items().size()
             && today.items().get(place) instanceof Today.DrillItem drill
-        ? java.util.Optional.of(drill)
-        : java.util.Optional.empty();
+        ? Optional.of(drill)
+        : Optional.empty();
   }
 
   /** The place of the drill behind another, or before it. */
@@ -42,5 +51,44 @@ public record PracticeDay(List<Drill> drills, Map<String, DrillHistory> historie
       }
     }
     return OptionalInt.empty();
+  }
+
+  /**
+   * A day’s practice of a song; what is done on the day stays on its plan.
+   *
+   * @param song what the song is known by in the log
+   */
+  static PracticeDay of(
+      Arrangement plan,
+      PracticeDiary diary,
+      String song,
+      int minutes,
+      PracticeOrder order,
+      LocalDate date) {
+    List<Drill> drills = Drills.ofSong(plan, order);
+    Map<String, DrillHistory> histories = new HashMap<>();
+    drills.forEach(d -> histories.put(d.id(), before(diary.history(song, d.id()), date)));
+    Today today =
+        Today.of(
+            List.of(
+                new Today.Practised(
+                    WarmUp.of(plan),
+                    drills,
+                    drills.stream().map(d -> histories.get(d.id())).toList())),
+            minutes,
+            date);
+    return new PracticeDay(drills, histories, today);
+  }
+
+  private static DrillHistory before(DrillHistory history, LocalDate date) {
+    return new DrillHistory(
+        history.days().stream().filter(d -> d.date().isBefore(date)).toList(), history.attempts());
+  }
+
+  /** The place of a drill by what it is known by; empty where it is not on the day’s plan. */
+  OptionalInt placeOf(String id) {
+    return IntStream.range(0, today.items().size())
+        .filter(p -> at(p).filter(d -> d.drill().id().equals(id)).isPresent())
+        .findFirst();
   }
 }

@@ -16,11 +16,6 @@ public interface PracticeRecords {
         }
 
         @Override
-        public void add(PracticeEntry entry) {
-          // Nothing is kept.
-        }
-
-        @Override
         public void addAll(List<PracticeEntry> entries) {
           // Nothing is kept.
         }
@@ -33,9 +28,6 @@ public interface PracticeRecords {
 
   /** Reads all attempts. */
   void read(Consumer<List<PracticeEntry>> answer);
-
-  /** Keeps an attempt. */
-  void add(PracticeEntry entry);
 
   /** Keeps attempts, all or none. */
   void addAll(List<PracticeEntry> entries);

@@ -4,14 +4,15 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
+import java.time.ZoneId;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
+import java.util.function.BiConsumer;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
@@ -21,21 +22,17 @@ import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
-import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.Note;
+import phalanx.desktop.background.NewestAnswer;
 import phalanx.desktop.background.PlanService;
-import phalanx.instrument.Hand;
+import phalanx.performance.Performance;
 import phalanx.picking.PickFinger;
-import phalanx.practice.ChangeLateness;
 import phalanx.practice.Drill;
-import phalanx.practice.DrillHistory;
 import phalanx.practice.Drills;
 import phalanx.practice.InventedDiary;
 import phalanx.practice.LadderRules;
-import phalanx.practice.MatchedStroke;
 import phalanx.practice.Outcome;
 import phalanx.practice.PracticeDiary;
 import phalanx.practice.PracticeEntry;
@@ -44,8 +41,7 @@ import phalanx.practice.Steadiness;
 import phalanx.practice.StrokeReport;
 import phalanx.practice.TempoLadder;
 import phalanx.practice.Today;
-import phalanx.practice.WarmUp;
-import phalanx.sound.listening.MidiTaps;
+import phalanx.song.SongId;
 
 /**
  * Today’s practice of the open song: what is on the plan, the drill at hand with its ladder, how
@@ -63,47 +59,50 @@ public final class PracticeViewModel {
 
   private final OpenSong open;
   private final PlanService planner;
-  private final TapRecorder taps;
-  private final LiveTake take;
+  private final NewestAnswer days;
+  private final NewestAnswer drills;
+  private final NewestAnswer strokes;
   private final PlaybackController sound;
-  private final HandViewModel hands;
-
-  /** What was tapped since the program began, for what it says of the hand. */
-  private final List<MatchedStroke> tapped = new ArrayList<>();
-
-  private PracticeRecords records = PracticeRecords.NONE;
-  private Clock clock = Clock.systemDefaultZone();
+  private final PracticeHistory history = new PracticeHistory();
+  private final TapRecorder taps;
+  private final TapKeys keys;
+  private final LiveTake take;
+  private final MeasuredPace pace;
   private Instant since = Instant.EPOCH;
   private final IntegerProperty minutes = new SimpleIntegerProperty(25);
   private final ObjectProperty<PracticeOrder> order =
       new SimpleObjectProperty<>(PracticeOrder.THUMB_FIRST);
-  private final ObjectProperty<LadderRules> rules = new SimpleObjectProperty<>(LadderRules.USUAL);
   private final ReadOnlyObjectWrapper<PracticeDay> day =
       new ReadOnlyObjectWrapper<>(PracticeDay.NOTHING);
   private final ReadOnlyIntegerWrapper place = new ReadOnlyIntegerWrapper(-1);
+  private final ReadOnlyObjectWrapper<Optional<Drill>> drill =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyObjectWrapper<Optional<ShownDrill>> shown =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyObjectWrapper<Optional<TempoLadder>> ladder =
       new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final ReadOnlyObjectWrapper<PracticeDiary> diary;
   private final ReadOnlyObjectWrapper<Optional<StrokeReport>> report =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyBooleanWrapper playing = new ReadOnlyBooleanWrapper();
   private final Map<String, TempoLadder> ladders = new HashMap<>();
-  private List<PracticeEntry> entries = List.of();
+
+  /** What the player played since the last attempt; a simulated player’s strokes are nobody’s. */
+  private Optional<StrokeReport> own = Optional.empty();
+
   private boolean looked;
-  private Optional<MidiTaps> keys = Optional.empty();
-  private final ReadOnlyStringWrapper keysBy = new ReadOnlyStringWrapper("");
 
   PracticeViewModel(
       OpenSong open, PlaybackController sound, PlanService planner, HandViewModel hands) {
-    this.hands = hands;
     this.open = open;
     this.sound = sound;
     this.planner = planner;
+    days = planner.questions();
+    drills = planner.questions();
+    strokes = planner.questions();
     taps = new TapRecorder(sound);
-    take = new LiveTake(planner, report::set);
-    diary = new ReadOnlyObjectWrapper<>(new PracticeDiary(List.of(), clock.getZone()));
+    keys = new TapKeys(planner, this::tap);
+    take = new LiveTake(planner, this::heard);
+    pace = new MeasuredPace(open, hands);
     open.arrangementProperty().addListener(o -> again());
     minutes.addListener(o -> again());
     order.addListener(o -> again());
@@ -112,47 +111,17 @@ public final class PracticeViewModel {
 
   /** Keeps attempts somewhere, by a clock. */
   public void keepIn(PracticeRecords where, Clock by) {
-    records = where;
-    clock = by;
-    diary.set(new PracticeDiary(entries, clock.getZone()));
-  }
-
-  /** Takes taps from a MIDI device, if there is one. */
-  private void takeKeys(boolean wanted) {
-    keys.ifPresent(MidiTaps::close);
-    keys = Optional.empty();
-    keysBy.set("");
-    if (wanted) {
-      planner.findKeys(
-          () -> MidiTaps.open(f -> planner.interfaceThread().execute(() -> tap(f))),
-          found -> {
-            if (looked) {
-              keys = found;
-              keysBy.set(found.map(MidiTaps::name).orElse(""));
-            } else {
-              found.ifPresent(MidiTaps::close);
-            }
-          });
-    }
-  }
-
-  /** The MIDI device that taps are taken from; nothing where there is none. */
-  public ReadOnlyStringProperty keysByProperty() {
-    return keysBy.getReadOnlyProperty();
+    history.keepIn(where, by);
   }
 
   /** The screen is looked at from now on, or no more. */
   public void look(boolean looks) {
     looked = looks;
-    takeKeys(looks);
+    keys.take(looks);
     if (looks) {
-      records.read(
-          read -> {
-            entries = List.copyOf(read);
-            diary.set(new PracticeDiary(entries, clock.getZone()));
-            again();
-          });
+      history.read(this::again);
     } else {
+      days.forget();
       stop();
     }
   }
@@ -163,92 +132,66 @@ public final class PracticeViewModel {
       return;
     }
     if (plan.notes().isEmpty()) {
-      planner.forgetDrills();
+      days.forget();
       become(PracticeDay.NOTHING);
       return;
     }
-    PracticeDiary known = diary.get();
     String song = songId();
-    int time = minutes.get();
-    PracticeOrder way = order.get();
-    LocalDate date = today();
-    planner.practise(() -> dayOf(plan, known, song, time, way, date), this::become);
-  }
-
-  /** A demo song has been practised for six weeks by nobody. */
-  private List<PracticeEntry> invented(List<Drill> drills) {
-    boolean wanted = records.isDemo() && entries.stream().noneMatch(e -> e.song().equals(songId()));
-    return wanted
-        ? InventedDiary.of(songId(), drills, today(), clock.getZone(), INVENTED)
-        : List.of();
-  }
-
-  private static PracticeDay dayOf(
-      Arrangement plan,
-      PracticeDiary diary,
-      String song,
-      int minutes,
-      PracticeOrder order,
-      LocalDate date) {
-    List<Drill> drills = Drills.ofSong(plan, order);
-    Map<String, DrillHistory> histories = new HashMap<>();
-    drills.forEach(d -> histories.put(d.id(), before(diary.history(song, d.id()), date)));
-    Today today =
-        Today.of(
-            List.of(
-                new Today.Practised(
-                    WarmUp.of(plan),
-                    drills,
-                    drills.stream().map(d -> histories.get(d.id())).toList())),
-            minutes,
-            date);
-    return new PracticeDay(drills, histories, today);
-  }
-
-  /** As it was when the day began: what is done today stays on today’s plan. */
-  private static DrillHistory before(DrillHistory history, LocalDate date) {
-    return new DrillHistory(
-        history.days().stream().filter(d -> d.date().isBefore(date)).toList(), history.attempts());
-  }
-
-  private void become(PracticeDay now) {
-    List<PracticeEntry> more = invented(now.drills());
-    if (!more.isEmpty()) {
-      records.addAll(more);
-      List<PracticeEntry> all = new ArrayList<>(entries);
-      all.addAll(more);
-      entries = all;
-      diary.set(new PracticeDiary(entries, clock.getZone()));
-      again();
+    LocalDate date = date();
+    Consumer<Throwable> fault = planner.fault("Drills could not be made");
+    if (history.isWithoutDemo(song)) {
+      ZoneId zone = history.clock().getZone();
+      days.ask(
+          () ->
+              InventedDiary.of(
+                  song, Drills.ofSong(plan, PracticeOrder.THUMB_FIRST), date, zone, INVENTED),
+          weeks -> {
+            history.add(weeks);
+            again();
+          },
+          fault);
       return;
     }
-    String kept = shown.get().map(s -> s.drill().id()).orElse("");
+    PracticeDiary known = diaryProperty().get();
+    int time = minutes.get();
+    PracticeOrder way = order.get();
+    days.ask(() -> PracticeDay.of(plan, known, song, time, way, date), this::become, fault);
+  }
+
+  /** Another day’s plan: the drill at hand stays where it is still on it. */
+  private void become(PracticeDay now) {
+    String kept = drill.get().map(Drill::id).orElse("");
     day.set(now);
-    int there = -1;
-    for (int p = 0; p < now.today().items().size() && there < 0; p++) {
-      if (now.at(p).filter(d -> d.drill().id().equals(kept)).isPresent()) {
-        there = p;
-      }
-    }
-    int first = now.beside(-1, 1).orElse(-1);
-    place.set(-2);
-    choose(there >= 0 ? there : first);
+    take(now.placeOf(kept).orElse(now.beside(-1, 1).orElse(-1)));
   }
 
   /** Takes the drill at a place of the day. */
   public void choose(int at) {
-    if (at == place.get()) {
+    if (at != place.get()) {
+      take(at);
+    }
+  }
+
+  private void take(int at) {
+    stop();
+    Arrangement plan = open.arrangementProperty().get();
+    place.set(at);
+    drill.set(day.get().at(at).map(Today.DrillItem::drill));
+    report.set(Optional.empty());
+    own = Optional.empty();
+    strokes.forget();
+    since = history.clock().instant();
+    ladder.set(drill.get().map(this::ladderOf));
+    if (drill.get().isEmpty()) {
+      drills.forget();
+      shown.set(Optional.empty());
       return;
     }
-    stop();
-    place.set(at);
-    Optional<Drill> drill = day.get().at(at).map(Today.DrillItem::drill);
-    Arrangement plan = open.arrangementProperty().get();
-    report.set(Optional.empty());
-    taps.forget();
-    since = clock.instant();
-    ladder.set(drill.map(this::ladderOf));
-    shown.set(drill.map(d -> ShownDrill.of(plan, d)));
+    Drill chosen = drill.get().get();
+    drills.ask(
+        () -> ShownDrill.of(plan, chosen),
+        s -> shown.set(Optional.of(s)),
+        planner.fault("The drill could not be shown"));
   }
 
   /** The next drill of the day, or the one before. */
@@ -256,54 +199,37 @@ public final class PracticeViewModel {
     day.get().beside(place.get(), step).ifPresent(this::choose);
   }
 
-  private TempoLadder ladderOf(Drill drill) {
-    return ladders.computeIfAbsent(
-        drill.id(),
-        id ->
-            TempoLadder.of(
-                drill.tempo(), rules.get(), diary.get().history(songId(), id).attempts()));
+  /** Where it was left today, or as the log has it; it leads where the song leads now. */
+  private TempoLadder ladderOf(Drill of) {
+    return ladders
+        .computeIfAbsent(
+            songId() + " " + of.id(),
+            k ->
+                TempoLadder.of(
+                    of.tempo(),
+                    LadderRules.USUAL,
+                    diaryProperty().get().history(songId(), of.id()).attempts()))
+        .leadingTo(of.tempo());
   }
 
   private String songId() {
-    return open.song().id().map(i -> i.text()).orElse("unsaved " + open.song().title());
-  }
-
-  private LocalDate today() {
-    return LocalDate.now(clock);
+    return open.song().id().map(SongId::text).orElse("unsaved " + open.song().title());
   }
 
   /** Notes how an attempt at the drill went; the ladder goes on. */
   public void attempted(Outcome outcome) {
-    if (ladder.get().isEmpty() || shown.get().isEmpty()) {
+    if (ladder.get().isEmpty() || drill.get().isEmpty()) {
       return;
     }
-    Drill drill = shown.get().get().drill();
     TempoLadder now = ladder.get().get();
-    Instant at = clock.instant();
-    double took = Duration.between(since, at).toMillis() / 1000.0;
-    Optional<Steadiness> thumb = report.get().map(StrokeReport::thumb).filter(t -> t.count() > 1);
-    PracticeEntry entry =
-        new PracticeEntry(
-            at,
-            songId(),
-            drill.id(),
-            drill.title(),
-            now.tempo(),
-            outcome,
-            Math.max(SHORTEST, Math.min(LONGEST, took)),
-            optional(thumb.map(Steadiness::mean)),
-            optional(thumb.map(Steadiness::spread)),
-            "");
-    records.add(entry);
-    List<PracticeEntry> all = new ArrayList<>(entries);
-    all.add(entry);
-    entries = all;
-    diary.set(new PracticeDiary(entries, clock.getZone()));
-    since = at;
-    report.get().ifPresent(r -> tapped.addAll(r.matched()));
+    history.add(List.of(entry(drill.get().get(), now.tempo(), outcome)));
+    own.ifPresent(r -> pace.add(r.matched()));
+    own = Optional.empty();
+    taps.forget();
+    take.forget();
     boolean sounding = playing.get();
     TempoLadder next = now.after(outcome);
-    ladders.put(drill.id(), next);
+    ladders.put(songId() + " " + drill.get().get().id(), next);
     ladder.set(Optional.of(next));
     if (sounding && outcome == Outcome.RESTED) {
       stop();
@@ -312,8 +238,22 @@ public final class PracticeViewModel {
     }
   }
 
-  private static OptionalDouble optional(Optional<Double> value) {
-    return value.map(OptionalDouble::of).orElse(OptionalDouble.empty());
+  private PracticeEntry entry(Drill of, double tempo, Outcome outcome) {
+    Instant at = history.clock().instant();
+    double took = Duration.between(since, at).toMillis() / 1000.0;
+    since = at;
+    Optional<Steadiness> thumb = own.map(StrokeReport::thumb).filter(t -> t.count() > 1);
+    return new PracticeEntry(
+        at,
+        songId(),
+        of.id(),
+        of.title(),
+        tempo,
+        outcome,
+        Math.max(SHORTEST, Math.min(LONGEST, took)),
+        thumb.map(t -> OptionalDouble.of(t.mean())).orElse(OptionalDouble.empty()),
+        thumb.map(t -> OptionalDouble.of(t.spread())).orElse(OptionalDouble.empty()),
+        "");
   }
 
   /** Plays the drill round and round at the ladder’s tempo, or stops. */
@@ -327,14 +267,12 @@ public final class PracticeViewModel {
 
   private void play() {
     take.end();
-    if (shown.get().isEmpty() || ladder.get().isEmpty()) {
-      return;
-    }
-    ShownDrill drill = shown.get().get();
-    double share = ladder.get().get().tempo() / open.song().tempo();
-    taps.begin(drill.heard(), share);
-    sound.practise(drill.heard(), share);
-    playing.set(true);
+    atTempo(
+        (heard, share) -> {
+          taps.begin(heard, share);
+          sound.practise(heard, share);
+          playing.set(true);
+        });
   }
 
   private void stop() {
@@ -345,14 +283,24 @@ public final class PracticeViewModel {
     }
   }
 
+  /** Does something with the drill that is shown, at the ladder’s share of the song’s tempo. */
+  private void atTempo(BiConsumer<Performance, Double> does) {
+    shown
+        .get()
+        .filter(s -> drill.get().filter(s.drill()::equals).isPresent())
+        .ifPresent(
+            s ->
+                ladder
+                    .get()
+                    .ifPresent(l -> does.accept(s.heard(), l.tempo() / open.song().tempo())));
+  }
+
   /** Listens to the drill as the player plays it, or listens no more. */
   public void listen() {
-    if (take.isOn()) {
-      take.end();
-    } else if (shown.get().isPresent() && ladder.get().isPresent()) {
-      stop();
-      double share = ladder.get().get().tempo() / open.song().tempo();
-      take.begin(shown.get().get().heard(), share, sound.settings().a4Property().get());
+    boolean was = take.isOn();
+    stop();
+    if (!was) {
+      atTempo((heard, share) -> take.begin(heard, share, sound.settings().a4Property().get()));
     }
   }
 
@@ -364,45 +312,33 @@ public final class PracticeViewModel {
   /** A finger’s key was pressed while the drill plays. */
   public void tap(PickFinger finger) {
     if (playing.get() && taps.tap(finger)) {
-      report.set(taps.report());
+      match(taps.report(), true);
     }
   }
 
   /** Lets the simulated player tap the drill once, at the ladder’s tempo. */
   public void simulate() {
-    if (shown.get().isPresent() && ladder.get().isPresent()) {
-      double share = ladder.get().get().tempo() / open.song().tempo();
-      long seed = diary.get().entries().size();
-      report.set(Optional.of(TapRecorder.simulated(shown.get().get().heard(), share, seed)));
-    }
+    long seed = diaryProperty().get().entries().size();
+    atTempo(
+        (heard, share) ->
+            match(() -> Optional.of(TapRecorder.simulated(heard, share, seed)), false));
   }
 
-  /** How late the changes came that were tapped so far, those of the attempt at hand too. */
-  public ChangeLateness lateness() {
-    Arrangement plan = open.arrangementProperty().get();
-    List<MatchedStroke> all = new ArrayList<>(tapped);
-    report.get().ifPresent(r -> all.addAll(r.matched()));
-    Set<Note> there = new HashSet<>(plan.notes());
-    all.removeIf(m -> !there.contains(m.stroke().note()));
-    return ChangeLateness.of(plan, all);
+  private void match(Supplier<Optional<StrokeReport>> work, boolean players) {
+    strokes.ask(
+        work,
+        r -> r.ifPresent(done -> heard(done, players)),
+        planner.fault("Taps could not be matched"));
   }
 
-  /** The player's hand with the pace that was measured; empty where it is as it is. */
-  public Optional<Hand> measuredHand() {
-    return open.arrangementProperty().get() == null
-        ? Optional.empty()
-        : lateness().hand(open.song().hand());
+  private void heard(StrokeReport now, boolean players) {
+    own = players ? Optional.of(now) : Optional.empty();
+    report.set(Optional.of(now));
   }
 
-  /** Takes the pace that was measured as the player's own. */
-  public void takeHand() {
-    measuredHand()
-        .ifPresent(
-            h -> {
-              tapped.clear();
-              report.set(Optional.empty());
-              hands.playersProperty().set(h);
-            });
+  /** What the player's strokes say of the hand. */
+  public MeasuredPace pace() {
+    return pace;
   }
 
   /** Whether the song has nothing to play. */
@@ -413,25 +349,27 @@ public final class PracticeViewModel {
 
   /** How long was practised today, minutes. */
   public int doneToday() {
-    return diary.get().minutes().getOrDefault(today(), 0);
+    return diaryProperty().get().minutes().getOrDefault(date(), 0);
   }
 
   /** The date of today. */
   public LocalDate date() {
-    return today();
+    return history.today();
   }
 
   /** The fastest clean tempo of a drill on each day. */
-  public Map<LocalDate, Double> tempos(Drill drill) {
-    return diary.get().tempos(songId(), drill.id());
+  public Map<LocalDate, Double> tempos(Drill of) {
+    return diaryProperty().get().tempos(songId(), of.id());
   }
 
   /** The attempts at a drill that were made today. */
-  public long attemptsToday(Drill drill) {
-    return entries.stream()
-        .filter(e -> e.drill().equals(drill.id()) && e.song().equals(songId()))
-        .filter(e -> e.at().atZone(clock.getZone()).toLocalDate().equals(today()))
-        .count();
+  public long attemptsToday(Drill of) {
+    return history.attemptsToday(songId(), of);
+  }
+
+  /** The MIDI device that taps are taken from; nothing where there is none. */
+  public ReadOnlyStringProperty keysByProperty() {
+    return keys.nameProperty();
   }
 
   /** How much time there is, minutes. */
@@ -455,6 +393,11 @@ public final class PracticeViewModel {
   }
 
   /** The drill at hand. */
+  public ReadOnlyObjectProperty<Optional<Drill>> drillProperty() {
+    return drill.getReadOnlyProperty();
+  }
+
+  /** The drill as it is seen and heard; the one before until it is ready. */
   public ReadOnlyObjectProperty<Optional<ShownDrill>> shownProperty() {
     return shown.getReadOnlyProperty();
   }
@@ -466,7 +409,7 @@ public final class PracticeViewModel {
 
   /** All attempts there ever were. */
   public ReadOnlyObjectProperty<PracticeDiary> diaryProperty() {
-    return diary.getReadOnlyProperty();
+    return history.diaryProperty();
   }
 
   /** How the strokes of the drill went, where somebody tapped. */

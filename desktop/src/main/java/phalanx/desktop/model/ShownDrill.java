@@ -1,5 +1,6 @@
 package phalanx.desktop.model;
 
+import java.util.HashSet;
 import java.util.Set;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
@@ -31,8 +32,8 @@ public record ShownDrill(Drill drill, Performance seen, Set<Note> later, Perform
       return new ShownDrill(drill, heard, Set.of(), heard);
     }
     Arrangement bars = Excerpt.of(whole, from, to);
-    Set<Note> later = new java.util.HashSet<>(bars.notes());
-    later.removeAll(new java.util.HashSet<>(drill.notes()));
+    Set<Note> later = new HashSet<>(bars.notes());
+    later.removeAll(new HashSet<>(drill.notes()));
     return new ShownDrill(drill, Performance.of(bars), later, heard);
   }
 }

@@ -1,10 +1,10 @@
 package phalanx.desktop.model;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Supplier;
 import phalanx.performance.Performance;
 import phalanx.picking.PickFinger;
 import phalanx.practice.ExpectedStroke;
@@ -71,8 +71,18 @@ final class TapRecorder {
     return true;
   }
 
+  /** How it went so far, to be worked out away from the interface’s thread. */
+  Supplier<Optional<StrokeReport>> report() {
+    List<List<PlayedStroke>> tapped = rounds.stream().map(List::copyOf).toList();
+    List<ExpectedStroke> strokes = expected;
+    double asked = tempo;
+    double until = last + 0.1;
+    return () -> report(strokes, tapped, asked, until);
+  }
+
   /** All rounds together; the newest, which goes on, only as far as it has come. */
-  Optional<StrokeReport> report() {
+  private static Optional<StrokeReport> report(
+      List<ExpectedStroke> expected, List<List<PlayedStroke>> rounds, double tempo, double until) {
     List<MatchedStroke> matched = new ArrayList<>();
     List<ExpectedStroke> missed = new ArrayList<>();
     List<Double> extra = new ArrayList<>();
@@ -81,7 +91,7 @@ final class TapRecorder {
     for (int r = 0; r < rounds.size(); r++) {
       boolean going = r + 1 == rounds.size();
       List<ExpectedStroke> due =
-          going ? expected.stream().filter(s -> s.seconds() < last + 0.1).toList() : expected;
+          going ? expected.stream().filter(s -> s.seconds() < until).toList() : expected;
       StrokeReport one = StrokeMatching.ofTaps(due, rounds.get(r), tempo);
       matched.addAll(one.matched());
       missed.addAll(one.missed());
@@ -98,9 +108,7 @@ final class TapRecorder {
   static StrokeReport simulated(Performance drill, double share, long seed) {
     List<ExpectedStroke> expected = scaled(drill, share);
     double tempo = drill.arrangement().song().tempo() * share;
-    List<PlayedStroke> taps =
-        new ArrayList<>(SimulatedPlayer.steady(seed).play(expected, tempo).strokes());
-    taps.sort(Comparator.comparingDouble(PlayedStroke::seconds));
+    List<PlayedStroke> taps = SimulatedPlayer.steady(seed).play(expected, tempo).strokes();
     return StrokeMatching.ofTaps(expected, taps, tempo);
   }
 }

@@ -1,6 +1,8 @@
 package phalanx.desktop.practice;
 
 import java.util.Optional;
+import java.util.Set;
+import javafx.beans.binding.Bindings;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
@@ -47,9 +49,11 @@ final class DrillPanel extends VBox {
     chart = new LadderChart(palette);
     VBox.setVgrow(strip, Priority.ALWAYS);
     getChildren().addAll(head(), motions, strip, ladderHead(), ladder(), keys(), end);
+    model.drillProperty().addListener(o -> name());
     model.shownProperty().addListener(o -> show());
     model.ladderProperty().addListener(o -> climb());
     model.playingProperty().addListener((o, was, plays) -> playing(plays));
+    name();
     show();
     climb();
   }
@@ -115,17 +119,19 @@ final class DrillPanel extends VBox {
     key.getStyleClass().addAll("big-key", style);
     key.disableProperty()
         .bind(
-            javafx.beans.binding.Bindings.createBooleanBinding(
+            Bindings.createBooleanBinding(
                 () -> model.ladderProperty().get().isEmpty(), model.ladderProperty()));
     return key;
   }
 
+  private void name() {
+    title.setText(model.drillProperty().get().map(Drill::title).orElse("No drill is chosen"));
+  }
+
   private void show() {
     Optional<ShownDrill> shown = model.shownProperty().get();
-    title.setText(shown.map(s -> s.drill().title()).orElse("No drill is chosen"));
     motions.setText(shown.map(DrillPanel::said).orElse(""));
-    strip.show(
-        shown.map(ShownDrill::seen), shown.map(ShownDrill::later).orElse(java.util.Set.of()));
+    strip.show(shown.map(ShownDrill::seen), shown.map(ShownDrill::later).orElse(Set.of()));
   }
 
   /** The first bar as it is said aloud. */

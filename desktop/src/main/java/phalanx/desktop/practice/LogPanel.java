@@ -9,7 +9,7 @@ import javafx.scene.layout.VBox;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.PracticeViewModel;
-import phalanx.desktop.model.ShownDrill;
+import phalanx.practice.Drill;
 
 /** The log at a glance: how the drill at hand came on, and the thumb, week by week. */
 final class LogPanel extends VBox {
@@ -33,20 +33,18 @@ final class LogPanel extends VBox {
             Controls.styled("Spread of the thumb by week, ms", "form-title"),
             thumb,
             Controls.smallTool("export-log", "Save the log as CSV …", exportLog));
-    model.shownProperty().addListener(o -> show());
+    model.drillProperty().addListener(o -> show());
     model.diaryProperty().addListener(o -> show());
     show();
   }
 
   private void show() {
-    which.setText(
-        model.shownProperty().get().map(s -> s.drill().title()).orElse("no drill is chosen"));
+    which.setText(model.drillProperty().get().map(Drill::title).orElse("no drill is chosen"));
     tempo.paint(
-        model.shownProperty().get().map(s -> model.tempos(s.drill())).orElse(Map.of()),
+        model.drillProperty().get().map(model::tempos).orElse(Map.of()),
         model
-            .shownProperty()
+            .drillProperty()
             .get()
-            .map(ShownDrill::drill)
             .map(d -> OptionalDouble.of(d.tempo().goal()))
             .orElse(OptionalDouble.empty()));
     Map<LocalDate, Double> weeks = new TreeMap<>();

@@ -144,13 +144,13 @@ final class PracticeSide extends VBox {
 
   /** What was measured of the hand is offered, never taken unasked. */
   private void pace() {
-    Optional<Hand> measured = model.measuredHand();
+    Optional<Hand> measured = model.pace().hand();
     hand.setVisible(measured.isPresent());
     hand.setManaged(measured.isPresent());
     if (measured.isEmpty()) {
       return;
     }
-    ChangeLateness lateness = model.lateness();
+    ChangeLateness lateness = model.pace().lateness();
     String words =
         "Over %d changes your strokes come %.0f ms %s than elsewhere: this hand needs %.0f ms to"
             + " start. Ceilings and hard spots would then be yours.";
@@ -164,7 +164,7 @@ final class PracticeSide extends VBox {
                     lateness.late() < 0 ? "sooner" : "later",
                     measured.get().pace().reactionMs()),
                 "drill-why"),
-            Controls.smallTool("take-pace", "Take it as my hand’s pace", model::takeHand));
+            Controls.smallTool("take-pace", "Take it as my hand’s pace", model.pace()::take));
   }
 
   /** Each finger but the thumb: how late on the whole, and its spread. */
