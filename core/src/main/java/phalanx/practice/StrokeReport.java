@@ -42,6 +42,20 @@ public record StrokeReport(
     extra = List.copyOf(extra);
   }
 
+  /** The same while it goes on: what comes behind the last stroke that was heard is not missed. */
+  public StrokeReport soFar() {
+    double until =
+        matched.stream().mapToDouble(m -> m.stroke().seconds()).max().orElse(Double.MIN_VALUE);
+    return new StrokeReport(
+        offset,
+        matched,
+        missed.stream().filter(s -> s.seconds() < until).toList(),
+        wrong,
+        extra,
+        tempo,
+        drift);
+  }
+
   /** How steady those of some strokes are. */
   public Steadiness steadiness(Predicate<ExpectedStroke> of) {
     return Steadiness.of(

@@ -145,6 +145,17 @@ class StrokeMatchingTest {
   }
 
   @Test
+  void whatIsStillToComeIsNotMissed() {
+    List<ExpectedStroke> expected = strokes(OwnSongs.all().get("Heron"));
+    List<PlayedStroke> begun = expected.subList(0, 20).stream().map(s -> tap(s, 0)).toList();
+    List<PlayedStroke> gap = new ArrayList<>(begun);
+    gap.remove(10);
+    assertThat(StrokeMatching.ofTaps(expected, begun, 90).soFar().missed()).isEmpty();
+    assertThat(StrokeMatching.ofTaps(expected, gap, 90).soFar().missed())
+        .containsExactly(expected.get(10));
+  }
+
+  @Test
   void nothingTappedIsEverythingMissed() {
     List<ExpectedStroke> expected = strokes(OwnSongs.all().get("Heron"));
     StrokeReport report = StrokeMatching.ofTaps(expected, List.of(), 90);

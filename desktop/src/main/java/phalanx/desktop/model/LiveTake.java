@@ -142,7 +142,7 @@ final class LiveTake {
                 () -> SoundMatching.of(drill, from, Integer.MAX_VALUE, all, 1 / share),
                 r -> {
                   if (mine == begun) {
-                    report.accept(r, real);
+                    report.accept(r.soFar(), real);
                   }
                 },
                 planner.fault(LISTENING));

@@ -133,7 +133,7 @@ final class PracticeSide extends VBox {
       return "The thumb was not tapped.";
     }
     return Phrase.of(
-        "mean %.0f ms %s · spread %.0f ms · drift %+.1f bpm · %d missed, %d extra",
+        "mean %.0f ms %s · spread %.0f ms\ndrift %+.1f bpm · %d missed, %d extra",
         Math.abs(1000 * thumb.mean()),
         thumb.mean() < 0 ? "early" : "late",
         1000 * thumb.spread(),
@@ -169,6 +169,9 @@ final class PracticeSide extends VBox {
 
   /** Each finger but the thumb: how late on the whole, and its spread. */
   private static String fingers(StrokeReport report) {
+    if (report.fingers().count() == 0) {
+      return "";
+    }
     return report.byFinger().entrySet().stream()
         .filter(e -> e.getKey() != PickFinger.P)
         .map(
@@ -176,7 +179,7 @@ final class PracticeSide extends VBox {
                 Phrase.of(
                     "%s %+.0f ± %.0f",
                     e.getKey().letter(), 1000 * e.getValue().mean(), 1000 * e.getValue().spread()))
-        .collect(Collectors.joining(" · "));
+        .collect(Collectors.joining(" · ", "", " ms"));
   }
 
   private void log() {

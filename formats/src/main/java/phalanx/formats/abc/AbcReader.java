@@ -134,7 +134,9 @@ public final class AbcReader {
       case 'N' -> capo(value);
       case 'w' -> voice().words(value);
       case 'W' -> lyrics.add(Quoted.start(value, SongBounds.LONGEST_LINE));
-      default -> {}
+      default -> {
+        // Where a tune comes from, who collected it and the like: nothing of its notes.
+      }
     }
   }
 

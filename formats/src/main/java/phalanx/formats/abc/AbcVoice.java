@@ -194,7 +194,9 @@ final class AbcVoice {
       case 'K' -> key(AbcHead.key(value));
       case 'Q' -> head.tempo(value).ifPresent(t -> tempo(Optional.of(t)));
       case 'P' -> label(value);
-      default -> {}
+      default -> {
+        // Notes, remarks and instructions to other programs: nothing of the tune.
+      }
     }
   }
 

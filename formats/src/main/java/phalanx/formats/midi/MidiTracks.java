@@ -159,7 +159,9 @@ final class MidiTracks {
       }
       case 0x05 -> lyrics.merge(tick, text(meta), String::concat);
       case 0x06 -> markers.putIfAbsent(tick, text(meta));
-      default -> {}
+      default -> {
+        // Names of tracks, copyright, cues and what sequencers keep for themselves: no music.
+      }
     }
   }
 

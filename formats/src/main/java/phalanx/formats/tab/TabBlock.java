@@ -211,7 +211,9 @@ final class TabBlock {
         return Optional.of(Slur.SLIDE);
       }
       case '~', 'v' -> with(figures, last, new Technique.Vibrato(false));
-      default -> {}
+      default -> {
+        // Dashes, bar lines, brackets: what stands between figures without joining them.
+      }
     }
     return slur;
   }
