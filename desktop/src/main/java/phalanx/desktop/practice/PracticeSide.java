@@ -33,6 +33,10 @@ import phalanx.text.Phrase;
 final class PracticeSide extends VBox {
 
   private static final int DUE = 4;
+
+  /** How wide the name of a drill is, px. */
+  private static final double TITLE = 190;
+
   private static final DateTimeFormatter DAY =
       DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
@@ -207,6 +211,8 @@ final class PracticeSide extends VBox {
   private static HBox row(String title, String date) {
     Label what = Controls.wrapped(title, "drill-title");
     HBox.setHgrow(what, Priority.ALWAYS);
+    // Its width is said before its height is asked for, so that a second line has room.
+    what.setPrefWidth(TITLE);
     what.setMaxWidth(Double.MAX_VALUE);
     Label when = Controls.styled(date, "where");
     when.setMinWidth(Region.USE_PREF_SIZE);
