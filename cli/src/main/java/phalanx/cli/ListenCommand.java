@@ -10,6 +10,7 @@ import java.util.concurrent.Callable;
 import phalanx.formats.json.ListenJson;
 import phalanx.performance.Performance;
 import phalanx.planning.Arranger;
+import phalanx.practice.Evenness;
 import phalanx.practice.HeardSound;
 import phalanx.practice.SoundMatching;
 import phalanx.practice.Steadiness;
@@ -31,6 +32,11 @@ import picocli.CommandLine.Spec;
     description = "how steadily a recording plays a song: stroke by stroke, the thumb first",
     mixinStandardHelpOptions = true)
 final class ListenCommand implements Callable<Integer> {
+
+  /** A change that comes later than this on the whole is told, s, and so many of them. */
+  private static final double LATE = 0.01;
+
+  private static final int CHANGES = 5;
 
   @Spec private CommandSpec spec;
 
@@ -110,6 +116,18 @@ final class ListenCommand implements Callable<Integer> {
     line(out, "thumb", report.thumb());
     line(out, "fingers", report.fingers());
     out.println(Phrase.of("drift %+.1f beats a minute", report.drift()));
+    Evenness loud = report.evenness(s -> true);
+    if (loud.count() > 0) {
+      String words = "loudness: spread %.1f dB over %d strokes of notes that come again";
+      out.println(Phrase.of(words, loud.spread(), loud.count()));
+    }
+    report
+        .byBeat()
+        .forEach((b, s) -> line(out, b == StrokeReport.OFF_BEAT ? "between beats" : "on " + b, s));
+    report.byChange().entrySet().stream()
+        .filter(e -> e.getValue().mean() > LATE)
+        .limit(CHANGES)
+        .forEach(e -> line(out, "change " + e.getKey(), e.getValue()));
   }
 
   private static void line(PrintWriter out, String who, Steadiness of) {

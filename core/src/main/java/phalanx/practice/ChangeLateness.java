@@ -3,8 +3,6 @@ package phalanx.practice;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import phalanx.arrangement.Arrangement;
-import phalanx.arrangement.Slot;
 import phalanx.instrument.Hand;
 
 /**
@@ -27,12 +25,12 @@ public record ChangeLateness(int count, double late) {
   /** A hand’s reaction stays within this, ms. */
   private static final double SLOWEST = 500;
 
-  /** The changes of an arrangement among strokes that were matched to it. */
-  public static ChangeLateness of(Arrangement arrangement, List<MatchedStroke> strokes) {
+  /** The changes among strokes that were matched. */
+  public static ChangeLateness of(List<MatchedStroke> strokes) {
     List<Double> changed = new ArrayList<>();
     List<Double> others = new ArrayList<>();
     for (MatchedStroke stroke : strokes) {
-      (isFirstOfChange(arrangement, stroke.stroke()) ? changed : others).add(stroke.late());
+      (stroke.stroke().change().isPresent() ? changed : others).add(stroke.late());
     }
     double usual = mean(others);
     return new ChangeLateness(changed.size(), changed.isEmpty() ? 0 : mean(changed) - usual);
@@ -40,15 +38,6 @@ public record ChangeLateness(int count, double late) {
 
   private static double mean(List<Double> of) {
     return of.stream().mapToDouble(d -> d).average().orElse(0);
-  }
-
-  private static boolean isFirstOfChange(Arrangement a, ExpectedStroke stroke) {
-    int tick = stroke.note().tick();
-    int at = a.slotAt(tick);
-    Slot slot = a.slots().get(at);
-    boolean first =
-        a.notesFrom(slot.fromTick(), tick).stream().noneMatch(n -> n.pick().isPresent());
-    return at > 0 && first && !slot.held().equals(a.slots().get(at - 1).held());
   }
 
   /** The hand with its own reaction, where enough was measured and it is clearly another. */

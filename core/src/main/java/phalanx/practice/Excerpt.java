@@ -1,5 +1,6 @@
 package phalanx.practice;
 
+import java.util.Comparator;
 import java.util.List;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Hold;
@@ -41,6 +42,25 @@ public final class Excerpt {
             .map(h -> cut(h, from, to))
             .toList(),
         a.plan());
+  }
+
+  /** The first full bar between two ticks, with nothing in it: what only clicks are heard of. */
+  public static Arrangement silent(Arrangement a, int fromTick, int toTick) {
+    PlayedBar bar =
+        a.timeline().bars().stream()
+            .filter(b -> b.startTick() < toTick && fromTick < b.endTick())
+            .max(Comparator.comparingInt(PlayedBar::lengthTicks))
+            .orElseThrow();
+    Arrangement one = of(a, bar.startTick(), bar.endTick());
+    return new Arrangement(
+        one.song(),
+        one.timeline(),
+        one.slots(),
+        List.of(),
+        List.of(),
+        List.of(),
+        List.of(),
+        one.plan());
   }
 
   private static Hold cut(Hold hold, int from, int to) {

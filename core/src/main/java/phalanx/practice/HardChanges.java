@@ -30,13 +30,18 @@ public final class HardChanges {
 
     /** Both chords. */
     public String pair() {
-      return from.played().harmony().label() + " to " + to.played().harmony().label();
+      return HardChanges.pair(from, to);
     }
 
     /** How much of its time it takes; more than 1 where it comes late. */
     public double share() {
       return needed / has;
     }
+  }
+
+  /** Two chords, one after the other. */
+  static String pair(Slot from, Slot to) {
+    return from.played().harmony().label() + " to " + to.played().harmony().label();
   }
 
   /** Every change from one pair of shapes to another, once, the hardest first. */

@@ -47,10 +47,14 @@ final class MomentAlignment {
 
   private final double[] expected;
   private final boolean[] entries;
-  private final double[] heard;
   private final Fit fit;
   private final double slowness;
-  private final Column[] columns;
+  private final List<Column> columns = new ArrayList<>();
+  private double[] heard = new double[64];
+  private final double[] score;
+  private final float[] ratio;
+  private final int[] fromHeard;
+  private final int[] fromSlot;
 
   /** The best ways that end with one thing heard. */
   private static final class Column {
@@ -61,59 +65,59 @@ final class MomentAlignment {
     private int[] fromSlot = {};
   }
 
-  private MomentAlignment(
-      double[] expected, boolean[] entries, double[] heard, Fit fit, double slowness) {
-    this.expected = expected;
-    this.entries = entries;
-    this.heard = heard;
-    this.fit = fit;
-    this.slowness = slowness;
-    columns = new Column[heard.length];
-  }
-
   /**
-   * The best match, in the order of what was heard.
+   * Nothing was heard yet.
    *
    * @param expected when each moment is expected, s, rising
    * @param entries at which of them a player may begin again
-   * @param heard when something was heard, s, rising
    * @param slowness seconds heard for a second expected, about
    */
-  static List<Pair> of(
-      double[] expected, boolean[] entries, double[] heard, Fit fit, double slowness) {
-    if (expected.length == 0 || heard.length == 0) {
-      return List.of();
-    }
-    return new MomentAlignment(expected, entries, heard, fit, slowness).solved();
+  MomentAlignment(double[] expected, boolean[] entries, Fit fit, double slowness) {
+    this.expected = expected;
+    this.entries = entries;
+    this.fit = fit;
+    this.slowness = slowness;
+    score = new double[expected.length];
+    ratio = new float[expected.length];
+    fromHeard = new int[expected.length];
+    fromSlot = new int[expected.length];
   }
 
-  private List<Pair> solved() {
-    int n = expected.length;
-    double[] score = new double[n];
-    float[] ratio = new float[n];
-    int[] fromHeard = new int[n];
-    int[] fromSlot = new int[n];
-    for (int j = 0; j < heard.length; j++) {
-      Arrays.fill(score, Double.NEGATIVE_INFINITY);
-      for (int i = 0; i < n; i++) {
-        start(i, j, score, ratio, fromHeard, fromSlot);
-      }
-      for (int back = 1; back <= REACH && back <= j; back++) {
-        goOn(j, j - back, score, ratio, fromHeard, fromSlot);
-      }
-      if (j > 0) {
-        jump(j, score, ratio, fromHeard, fromSlot);
-      }
-      columns[j] = kept(score, ratio, fromHeard, fromSlot);
+  /** The best match of all that was heard, s, rising. */
+  static List<Pair> of(
+      double[] expected, boolean[] entries, double[] heard, Fit fit, double slowness) {
+    MomentAlignment alignment = new MomentAlignment(expected, entries, fit, slowness);
+    for (double seconds : heard) {
+      alignment.hear(seconds);
     }
-    return best();
+    return alignment.pairs();
+  }
+
+  /** Goes on with something that was heard later than all before, s. */
+  void hear(double seconds) {
+    int j = columns.size();
+    if (j == heard.length) {
+      heard = Arrays.copyOf(heard, 2 * j);
+    }
+    heard[j] = seconds;
+    Arrays.fill(score, Double.NEGATIVE_INFINITY);
+    for (int i = 0; i < expected.length; i++) {
+      start(i, j);
+    }
+    for (int back = 1; back <= REACH && back <= j; back++) {
+      goOn(j, j - back);
+    }
+    if (j > 0) {
+      jump(j);
+    }
+    columns.add(kept());
   }
 
   private double gain(int i, int j) {
     return GAIN + FIT_GAIN * fit.of(i, j);
   }
 
-  private void start(int i, int j, double[] score, float[] ratio, int[] fromHeard, int[] fromSlot) {
+  private void start(int i, int j) {
     if (j >= 40 && !entries[i]) {
       return;
     }
@@ -124,9 +128,8 @@ final class MomentAlignment {
     fromSlot[i] = -1;
   }
 
-  private void goOn(
-      int j, int before, double[] score, float[] ratio, int[] fromHeard, int[] fromSlot) {
-    Column from = columns[before];
+  private void goOn(int j, int before) {
+    Column from = columns.get(before);
     double extra = EXTRA * (j - before - 1);
     double gap = heard[j] - heard[before];
     for (int s = 0; s < from.moments.length; s++) {
@@ -163,8 +166,8 @@ final class MomentAlignment {
   }
 
   /** Back to the beginning of a bar, or on to a later one. */
-  private void jump(int j, double[] score, float[] ratio, int[] fromHeard, int[] fromSlot) {
-    Column from = columns[j - 1];
+  private void jump(int j) {
+    Column from = columns.get(j - 1);
     for (int s = 0; s < from.moments.length; s++) {
       int i0 = from.moments[s];
       double base = from.scores[s] - JUMP;
@@ -185,7 +188,7 @@ final class MomentAlignment {
   }
 
   /** The best places; the others are not followed any more. */
-  private Column kept(double[] score, float[] ratio, int[] fromHeard, int[] fromSlot) {
+  private Column kept() {
     double least = Double.NEGATIVE_INFINITY;
     if (score.length > BEAM) {
       double[] sorted = score.clone();
@@ -216,14 +219,16 @@ final class MomentAlignment {
     return column;
   }
 
-  private List<Pair> best() {
+  /** The best match so far, in the order of what was heard. */
+  List<Pair> pairs() {
     double most = Double.NEGATIVE_INFINITY;
     int bestHeard = -1;
     int bestSlot = -1;
-    for (int j = 0; j < columns.length; j++) {
-      for (int s = 0; s < columns[j].moments.length; s++) {
-        if (columns[j].scores[s] > most) {
-          most = columns[j].scores[s];
+    for (int j = 0; j < columns.size(); j++) {
+      double[] scores = columns.get(j).scores;
+      for (int s = 0; s < scores.length; s++) {
+        if (scores[s] > most) {
+          most = scores[s];
           bestHeard = j;
           bestSlot = s;
         }
@@ -231,7 +236,7 @@ final class MomentAlignment {
     }
     List<Pair> pairs = new ArrayList<>();
     while (bestHeard >= 0) {
-      Column column = columns[bestHeard];
+      Column column = columns.get(bestHeard);
       pairs.add(new Pair(column.moments[bestSlot], bestHeard));
       int before = column.fromHeard[bestSlot];
       bestSlot = column.fromSlot[bestSlot];

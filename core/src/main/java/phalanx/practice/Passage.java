@@ -3,6 +3,7 @@ package phalanx.practice;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import phalanx.arrangement.Arrangement;
 import phalanx.song.Timeline.PlayedBar;
@@ -61,6 +62,17 @@ public record Passage(String label, List<PlayedBar> bars) {
       sections.add(new Passage(label(arrangement, bars.get(0)), bars));
     }
     return sections;
+  }
+
+  /** Bars of the player’s own, by their numbers as played; empty where there are none such. */
+  public static Optional<Passage> between(Arrangement arrangement, int first, int last) {
+    List<PlayedBar> bars =
+        arrangement.timeline().bars().stream()
+            .filter(b -> first <= b.number() && b.number() <= last)
+            .toList();
+    return bars.isEmpty()
+        ? Optional.empty()
+        : Optional.of(new Passage(label(arrangement, bars.get(0)), bars));
   }
 
   private static String label(Arrangement arrangement, PlayedBar bar) {

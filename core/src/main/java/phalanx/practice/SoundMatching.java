@@ -6,6 +6,8 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
@@ -15,7 +17,9 @@ import phalanx.performance.Performance;
 
 /**
  * What was heard against what is written: moments are matched by their times and by the pitches
- * that are expected, then every stroke to the sound that explains it best.
+ * that are expected, then every stroke to the sound that explains it best. It may be given sound
+ * after sound, and follows a player who slows down, stops or goes back. Not for several threads at
+ * once.
  */
 public final class SoundMatching {
 
@@ -48,16 +52,23 @@ public final class SoundMatching {
   private final Performance performance;
   private final List<ExpectedStroke> expected;
   private final List<Moment> moments;
-  private final List<HeardSound> sounds;
+  private final List<HeardSound> sounds = new ArrayList<>();
   private final double slowness;
+  private final MomentAlignment alignment;
 
-  private SoundMatching(
-      Performance performance, int from, int to, List<HeardSound> sounds, double slowness) {
+  /**
+   * Nothing was heard yet of what is written between two ticks.
+   *
+   * @param slowness seconds asked for a second of the performance
+   */
+  public SoundMatching(Performance performance, int fromTick, int toTick, double slowness) {
     this.slowness = slowness;
     this.performance = performance;
-    this.sounds = sounds;
-    expected = ExpectedStroke.all(performance, from, to);
+    expected = ExpectedStroke.all(performance, fromTick, toTick);
     moments = Moment.of(expected);
+    alignment =
+        new MomentAlignment(
+            Moment.seconds(moments), Moment.entries(moments), this::alike, slowness);
   }
 
   /**
@@ -67,24 +78,31 @@ public final class SoundMatching {
    */
   public static StrokeReport of(
       Performance performance, int fromTick, int toTick, List<HeardSound> sounds) {
-    return of(performance, fromTick, toTick, sounds, 1);
+    SoundMatching matching = new SoundMatching(performance, fromTick, toTick, 1);
+    matching.hear(sounds);
+    return matching.report();
   }
 
-  /**
-   * The same, of a player who was asked for another tempo.
-   *
-   * @param slowness seconds asked for a second of the performance
-   */
-  public static StrokeReport of(
-      Performance performance, int fromTick, int toTick, List<HeardSound> sounds, double slowness) {
-    return new SoundMatching(performance, fromTick, toTick, sounds, slowness).report();
+  /** Goes on with sounds that begin later than all before. */
+  public void hear(List<HeardSound> more) {
+    for (HeardSound sound : more) {
+      sounds.add(sound);
+      alignment.hear(sound.seconds());
+    }
   }
 
-  private StrokeReport report() {
+  /** Where the player is: the stroke that was heard last; empty before the first. */
+  public Optional<ExpectedStroke> place() {
+    List<MomentAlignment.Pair> pairs = alignment.pairs();
+    return pairs.isEmpty()
+        ? Optional.empty()
+        : Optional.of(moments.get(pairs.get(pairs.size() - 1).moment()).strokes().get(0));
+  }
+
+  /** How all went that was heard. */
+  public StrokeReport report() {
     double[] heard = sounds.stream().mapToDouble(HeardSound::seconds).toArray();
-    List<MomentAlignment.Pair> pairs =
-        MomentAlignment.of(
-            Moment.seconds(moments), Moment.entries(moments), heard, this::alike, slowness);
+    List<MomentAlignment.Pair> pairs = alignment.pairs();
     List<AlignedRun> runs = AlignedRun.of(moments, pairs, heard, slowness);
     Result result = new Result();
     double best = runs.stream().mapToDouble(this::fit).max().orElse(0);
@@ -192,8 +210,9 @@ public final class SoundMatching {
         here.add(c.stroke());
         if (c.stroke().isPlucked()) {
           result.found.add(c.stroke());
-          double heard = sounds.get(c.sound()).seconds();
-          result.matched.add(new MatchedStroke(c.stroke(), c.at(), heard));
+          HeardSound sound = sounds.get(c.sound());
+          OptionalDouble level = sound.level(c.stroke().note().midi());
+          result.matched.add(new MatchedStroke(c.stroke(), c.at(), sound.seconds(), level));
         }
       }
     }

@@ -1,8 +1,14 @@
 package phalanx.practice;
 
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import phalanx.picking.PickFinger;
 
@@ -25,6 +31,9 @@ public record StrokeReport(
     List<Double> extra,
     double tempo,
     double drift) {
+
+  /** What stands for strokes between beats. */
+  public static final int OFF_BEAT = 0;
 
   /**
    * A stroke that went to another string.
@@ -62,6 +71,11 @@ public record StrokeReport(
         matched.stream().filter(m -> of.test(m.stroke())).map(MatchedStroke::late).toList(), drift);
   }
 
+  /** How even in loudness those of some strokes are. */
+  public Evenness evenness(Predicate<ExpectedStroke> of) {
+    return Evenness.of(matched.stream().filter(m -> of.test(m.stroke())).toList());
+  }
+
   /** The thumb’s. */
   public Steadiness thumb() {
     return steadiness(ExpectedStroke::isThumbs);
@@ -74,11 +88,33 @@ public record StrokeReport(
 
   /** Each finger’s. */
   public Map<PickFinger, Steadiness> byFinger() {
-    Map<PickFinger, Steadiness> by = new TreeMap<>();
+    return by(s -> Optional.of(s.finger()), new TreeMap<>());
+  }
+
+  /** On each felt beat of the bar, by its number; those between beats under {@link #OFF_BEAT}. */
+  public Map<Integer, Steadiness> byBeat() {
+    return by(
+        s -> Optional.of(s.isOnBeat() ? (int) Math.rint(s.beat()) : OFF_BEAT), new TreeMap<>());
+  }
+
+  /** The first strokes after each change of chords, by both, the latest first. */
+  public Map<String, Steadiness> byChange() {
+    Map<String, Steadiness> found = by(ExpectedStroke::change, new TreeMap<>());
+    Map<String, Steadiness> latest = new LinkedHashMap<>();
+    found.entrySet().stream()
+        .sorted(Comparator.comparingDouble(e -> -e.getValue().mean()))
+        .forEach(e -> latest.put(e.getKey(), e.getValue()));
+    return latest;
+  }
+
+  private <K> Map<K, Steadiness> by(
+      Function<ExpectedStroke, Optional<K>> key, Map<K, Steadiness> into) {
+    Map<K, List<Double>> late = new HashMap<>();
     for (MatchedStroke m : matched) {
-      PickFinger finger = m.stroke().finger();
-      by.computeIfAbsent(finger, f -> steadiness(s -> s.finger() == f));
+      key.apply(m.stroke())
+          .ifPresent(k -> late.computeIfAbsent(k, n -> new ArrayList<>()).add(m.late()));
     }
-    return by;
+    late.forEach((k, l) -> into.put(k, Steadiness.of(l, drift)));
+    return into;
   }
 }

@@ -54,6 +54,11 @@ public record TempoLadder(
         : new TempoLadder(other, rules, Math.min(other.goal(), tempo), attempts);
   }
 
+  /** The same ladder by other rules. */
+  public TempoLadder by(LadderRules other) {
+    return rules.equals(other) ? this : new TempoLadder(goal, other, tempo, attempts);
+  }
+
   /** The ladder after another attempt at its tempo. */
   public TempoLadder after(Outcome outcome) {
     List<Attempt> all = new ArrayList<>(attempts);

@@ -49,7 +49,7 @@ class ChangeLatenessTest {
 
   @Test
   void lateChangesAreMeasured() {
-    ChangeLateness measured = ChangeLateness.of(PLAN, played(0.04));
+    ChangeLateness measured = ChangeLateness.of(played(0.04));
     assertThat(measured.count()).isGreaterThanOrEqualTo(15);
     assertThat(measured.late()).isEqualTo(0.04, within(0.006));
     Optional<Hand> hand = measured.hand(SONG.hand());
@@ -61,7 +61,7 @@ class ChangeLatenessTest {
   /** The ceiling is then this player’s. */
   @Test
   void aSlowerHandHoldsToLess() {
-    Hand slow = ChangeLateness.of(PLAN, played(0.06)).hand(SONG.hand()).orElseThrow();
+    Hand slow = ChangeLateness.of(played(0.06)).hand(SONG.hand()).orElseThrow();
     double before = TempoCeiling.of(PLAN).song().orElseThrow();
     double after =
         TempoCeiling.of(new Arranger().arrange(SONG.withHand(slow))).song().orElseThrow();
@@ -70,8 +70,8 @@ class ChangeLatenessTest {
 
   @Test
   void chanceTeachesNothing() {
-    assertThat(ChangeLateness.of(PLAN, played(0)).hand(SONG.hand())).isEmpty();
-    assertThat(ChangeLateness.of(PLAN, played(0.04).subList(0, 20)).hand(SONG.hand())).isEmpty();
-    assertThat(ChangeLateness.of(PLAN, List.of()).count()).isZero();
+    assertThat(ChangeLateness.of(played(0)).hand(SONG.hand())).isEmpty();
+    assertThat(ChangeLateness.of(played(0.04).subList(0, 20)).hand(SONG.hand())).isEmpty();
+    assertThat(ChangeLateness.of(List.of()).count()).isZero();
   }
 }

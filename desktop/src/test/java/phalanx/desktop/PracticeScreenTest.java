@@ -10,6 +10,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.TimeoutException;
+import javafx.scene.Node;
 import javafx.scene.control.Spinner;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
@@ -22,6 +23,7 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
 import phalanx.desktop.files.PlayerFolder;
+import phalanx.desktop.model.LoopBars;
 import phalanx.desktop.model.PracticeViewModel;
 import phalanx.desktop.model.ShownDrill;
 import phalanx.formats.FileFormat;
@@ -130,7 +132,7 @@ class PracticeScreenTest {
   void theLogIsSavedAsATable(FxRobot robot) throws Exception {
     press(robot, KeyCode.C);
     click(robot, "#part-log");
-    assertThat(robot.lookup("#tempo-weeks").queryAs(javafx.scene.Node.class).getAccessibleText())
+    assertThat(robot.lookup("#tempo-weeks").queryAs(Node.class).getAccessibleText())
         .contains("from");
     click(robot, "#export-log");
     Path table = folder.resolve("log.csv");
@@ -173,15 +175,15 @@ class PracticeScreenTest {
   @Test
   void theDrillPlaysRoundAndRoundAndTapsAreMatched(FxRobot robot) throws Exception {
     press(robot, KeyCode.P);
-    until(() -> model().playingProperty().get());
+    until(() -> model().playback().playingProperty().get());
     until(() -> window.workspace().models().sound().isHeard());
-    for (int k = 0; k < 40 && model().reportProperty().get().isEmpty(); k++) {
+    for (int k = 0; k < 40 && model().playback().reportProperty().get().isEmpty(); k++) {
       press(robot, KeyCode.F);
       Thread.sleep(150);
     }
-    assertThat(model().reportProperty().get()).isPresent();
+    assertThat(model().playback().reportProperty().get()).isPresent();
     press(robot, KeyCode.P);
-    assertThat(model().playingProperty().get()).isFalse();
+    assertThat(model().playback().playingProperty().get()).isFalse();
   }
 
   @Test
@@ -198,9 +200,16 @@ class PracticeScreenTest {
     assertThat(shown().heard().notes()).isNotEmpty();
     press(robot, KeyCode.M);
     until(() -> text(robot, "#heard-by").contains("microphone"));
-    until(() -> model().reportProperty().get().filter(r -> r.matched().size() > 4).isPresent());
+    until(
+        () ->
+            model()
+                .playback()
+                .reportProperty()
+                .get()
+                .filter(r -> r.matched().size() > 4)
+                .isPresent());
     press(robot, KeyCode.M);
-    assertThat(model().heardByProperty().get()).isEmpty();
+    assertThat(model().playback().heardByProperty().get()).isEmpty();
     assertThat(text(robot, "#steadiness")).contains("spread");
   }
 
@@ -213,5 +222,105 @@ class PracticeScreenTest {
     assertThat(before).isGreaterThan(10);
     click(robot, "#practice-order");
     until(() -> !model().dayProperty().get().today().items().isEmpty());
+  }
+
+  /** The player’s own words stand beside the attempt in the log. */
+  @Test
+  void aNoteIsKeptWithItsAttempt(FxRobot robot) throws Exception {
+    String drill = model().drillProperty().get().orElseThrow().id();
+    press(robot, KeyCode.N);
+    robot.write("fret buzz on ③, a");
+    press(robot, KeyCode.ENTER);
+    press(robot, KeyCode.A);
+    press(robot, KeyCode.C);
+    until(() -> kept(drill) == 2);
+    try (PracticeLog log = PracticeLog.open(folder.resolve("practice.sqlite")).log()) {
+      assertThat(log.entries().stream().filter(e -> e.drill().equals(drill)))
+          .extracting(PracticeEntry::note)
+          .containsExactly("fret buzz on ③, a", "");
+    }
+  }
+
+  /** One clean attempt raises the tempo where the player wants that, the next time too. */
+  @Test
+  void theRulesOfTheLadderAreThePlayers(FxRobot robot) throws Exception {
+    press(robot, KeyCode.DOWN);
+    double first = ladder().tempo();
+    click(robot, "#change-rules");
+    Spinner<Integer> clean = robot.lookup("#rule-clean").query();
+    Spinner<Integer> step = robot.lookup("#rule-step").query();
+    robot.interact(() -> clean.getValueFactory().setValue(1));
+    robot.interact(() -> step.getValueFactory().setValue(10));
+    click(robot, "#change-rules");
+    assertThat(text(robot, "#ladder-rules")).startsWith("one clean: up");
+    press(robot, KeyCode.C);
+    assertThat(ladder().tempo()).isEqualTo(first + Math.round(first / 10));
+    Path kept = folder.resolve("preferences.json");
+    until(() -> holds(kept, "\"cleanToRise\" : 1") && holds(kept, "\"stepPercent\" : 10.0"));
+  }
+
+  private static boolean holds(Path file, String words) {
+    try {
+      return Files.readString(file).contains(words);
+    } catch (java.io.IOException e) {
+      return false;
+    }
+  }
+
+  /** The line runs along with a player who is heard. */
+  @Test
+  void thePageFollowsThePlayer(FxRobot robot) throws TimeoutException {
+    while (shown().drill().toBar() - shown().drill().fromBar() < 3) {
+      press(robot, KeyCode.DOWN);
+    }
+    press(robot, KeyCode.M);
+    Node line = robot.lookup("#strip-preview-playhead").query();
+    until(line::isVisible);
+    int from = shown().drill().fromTick();
+    until(() -> model().playback().heardAtProperty().get().orElse(0) > from + 1920);
+    press(robot, KeyCode.M);
+    until(() -> !line.isVisible());
+  }
+
+  @Test
+  void latencyIsMeasuredByTappingToClicks(FxRobot robot) throws Exception {
+    press(robot, KeyCode.DOWN);
+    assertThat(shown().heard().notes()).isNotEmpty();
+    press(robot, KeyCode.T);
+    until(() -> window.workspace().models().sound().isHeard());
+    assertThat(text(robot, "#latency")).contains("Tap F");
+    long next = System.nanoTime();
+    for (int k = 0; k < 12; k++, next += 750_000_000L) {
+      while (System.nanoTime() < next) {
+        Thread.sleep(1);
+      }
+      press(robot, KeyCode.F);
+    }
+    until(
+        () -> text(robot, "#latency").matches("taps on keyboard with .* are taken -?\\d+ ms back"));
+    assertThat(model().settingsProperty().get().latencies()).hasSize(1);
+    until(() -> holds(folder.resolve("preferences.json"), "keyboard with"));
+  }
+
+  @Test
+  void onlyTheBarsThatAreLoopedCanBePractised(FxRobot robot) throws TimeoutException {
+    robot.interact(
+        () ->
+            window
+                .workspace()
+                .models()
+                .sound()
+                .loop()
+                .property()
+                .set(Optional.of(new LoopBars(5, 8))));
+    assertThat(text(robot, "#practice-loop")).isEqualTo("Only 5–8");
+    click(robot, "#practice-loop");
+    until(
+        () ->
+            model().dayProperty().get().drills().stream()
+                .allMatch(d -> d.fromBar() >= 5 && d.toBar() <= 8));
+    assertThat(model().dayProperty().get().drills()).isNotEmpty();
+    click(robot, "#practice-loop");
+    until(() -> model().dayProperty().get().drills().stream().anyMatch(d -> d.toBar() > 8));
   }
 }

@@ -6,14 +6,17 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.ResultSet;
 import java.sql.Statement;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import phalanx.practice.PracticeEntry;
+import phalanx.text.Phrase;
 
 /** Nothing that was kept is lost, whatever happens to the program or the file. */
 class PracticeLogTest {
@@ -94,17 +97,32 @@ class PracticeLogTest {
         both[0].destroyForcibly();
         both[1].destroyForcibly();
       }
-      List<PracticeEntry> kept = read(file());
       for (int p = 0; p < 2; p++) {
-        String song = p == 0 ? "a" : "b";
-        List<String> notes =
-            kept.stream().filter(e -> e.song().equals(song)).map(PracticeEntry::note).toList();
-        for (int n = 0; n < next[p]; n++) {
-          assertThat(notes).contains("n" + n);
-        }
+        int there = count(p == 0 ? "a" : "b", next[p]);
+        assertThat(there).as("kept before the kill %d", kill).isEqualTo(next[p]);
         // One may have been kept that could not be said any more.
-        next[p] = notes.size();
+        next[p] = count(p == 0 ? "a" : "b", Integer.MAX_VALUE);
       }
+    }
+    List<PracticeEntry> kept = read(file());
+    for (int p = 0; p < 2; p++) {
+      String song = p == 0 ? "a" : "b";
+      assertThat(kept.stream().filter(e -> e.song().equals(song)).map(PracticeEntry::note))
+          .containsExactlyInAnyOrderElementsOf(
+              IntStream.range(0, next[p]).mapToObj(n -> "n" + n).toList());
+    }
+  }
+
+  /** How many attempts of a song before a number there are; the file opens as it always does. */
+  private int count(String song, int before) throws Exception {
+    PracticeLog.open(file()).log().close();
+    String words =
+        "SELECT count(DISTINCT note) FROM attempt"
+            + " WHERE song = '%s' AND CAST(substr(note, 2) AS INTEGER) < %d";
+    try (Connection log = DriverManager.getConnection("jdbc:sqlite:" + file());
+        Statement statement = log.createStatement();
+        ResultSet rows = statement.executeQuery(Phrase.of(words, song, before))) {
+      return rows.getInt(1);
     }
   }
 

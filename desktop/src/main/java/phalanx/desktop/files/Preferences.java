@@ -13,12 +13,16 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.slf4j.LoggerFactory;
+import phalanx.desktop.model.PracticeSettings;
 import phalanx.formats.disk.AtomicFile;
 import phalanx.formats.songfile.HandFields;
 import phalanx.instrument.Hand;
+import phalanx.practice.LadderRules;
 import phalanx.theory.NoteNaming;
 import phalanx.theory.Pitch;
 
@@ -31,6 +35,7 @@ import phalanx.theory.Pitch;
  * @param hand the player's hand
  * @param a4 frequency to which the player tunes A4, Hz
  * @param knowsSteps whether the steps of a first start were done or put away
+ * @param practice how the player practises
  */
 public record Preferences(
     List<Path> recent,
@@ -38,13 +43,25 @@ public record Preferences(
     boolean leftHanded,
     Hand hand,
     double a4,
-    boolean knowsSteps) {
+    boolean knowsSteps,
+    PracticeSettings practice) {
 
   /** Nothing remembered yet. */
   static final Preferences NONE =
-      new Preferences(List.of(), NoteNaming.ENGLISH, false, Hand.MEDIUM, Pitch.A4_HZ, false);
+      new Preferences(
+          List.of(),
+          NoteNaming.ENGLISH,
+          false,
+          Hand.MEDIUM,
+          Pitch.A4_HZ,
+          false,
+          PracticeSettings.USUAL);
 
   private static final int MOST_RECENT = 8;
+
+  /** No device is later than this, s. */
+  private static final double MOST_LATE = 1;
+
   private static final String FILE = "preferences.json";
 
   public Preferences {
@@ -68,7 +85,8 @@ public record Preferences(
           root.path("leftHanded").asBoolean(),
           HandFields.read(root.path("hand")).orElse(Hand.MEDIUM),
           a4(root.path("a4").asDouble(Pitch.A4_HZ)),
-          root.path("knowsSteps").asBoolean());
+          root.path("knowsSteps").asBoolean(),
+          practice(root.path("practice")));
     } catch (NoSuchFileException e) {
       // Nothing was remembered yet.
       return NONE;
@@ -97,6 +115,7 @@ public record Preferences(
     HandFields.write(root.putObject("hand"), hand);
     root.put("a4", a4);
     root.put("knowsSteps", knowsSteps);
+    write(root.putObject("practice"), practice);
     AtomicFile.write(folder.file(FILE), root.toPrettyString());
   }
 
@@ -111,32 +130,70 @@ public record Preferences(
         leftHanded,
         hand,
         a4,
-        knowsSteps);
+        knowsSteps,
+        practice);
   }
 
   /** With the steps of a first start done or put away. */
   public Preferences knowingSteps() {
-    return new Preferences(recent, naming, leftHanded, hand, a4, true);
+    return new Preferences(recent, naming, leftHanded, hand, a4, true, practice);
   }
 
   /** With notes called otherwise. */
   public Preferences withNaming(NoteNaming other) {
-    return new Preferences(recent, other, leftHanded, hand, a4, knowsSteps);
+    return new Preferences(recent, other, leftHanded, hand, a4, knowsSteps, practice);
   }
 
   /** With necks drawn for the left or the right hand. */
   public Preferences withLeftHanded(boolean left) {
-    return new Preferences(recent, naming, left, hand, a4, knowsSteps);
+    return new Preferences(recent, naming, left, hand, a4, knowsSteps, practice);
   }
 
   /** With the hand of the player. */
   public Preferences withHand(Hand other) {
-    return new Preferences(recent, naming, leftHanded, other, a4, knowsSteps);
+    return new Preferences(recent, naming, leftHanded, other, a4, knowsSteps, practice);
   }
 
   /** With A4 tuned otherwise, Hz. */
   public Preferences withA4(double hertz) {
-    return new Preferences(recent, naming, leftHanded, hand, hertz, knowsSteps);
+    return new Preferences(recent, naming, leftHanded, hand, hertz, knowsSteps, practice);
+  }
+
+  /** With another way to practise. */
+  public Preferences withPractice(PracticeSettings other) {
+    return new Preferences(recent, naming, leftHanded, hand, a4, knowsSteps, other);
+  }
+
+  private static void write(ObjectNode node, PracticeSettings practice) {
+    LadderRules rules = practice.rules();
+    node.put("cleanToRise", rules.cleanToRise());
+    node.put("missedToFall", rules.missedToFall());
+    node.put("stepPercent", rules.stepPercent());
+    ObjectNode latencies = node.putObject("latencies");
+    practice.latencies().forEach(latencies::put);
+  }
+
+  /** The usual ones where they are missing, or are none. */
+  private static PracticeSettings practice(JsonNode node) {
+    LadderRules usual = LadderRules.USUAL;
+    Map<String, Double> latencies = new TreeMap<>();
+    for (Map.Entry<String, JsonNode> of : node.path("latencies").properties()) {
+      double late = of.getValue().asDouble();
+      if (Math.abs(late) <= MOST_LATE) {
+        latencies.put(of.getKey(), late);
+      }
+    }
+    try {
+      LadderRules rules =
+          new LadderRules(
+              node.path("cleanToRise").asInt(usual.cleanToRise()),
+              node.path("missedToFall").asInt(usual.missedToFall()),
+              node.path("stepPercent").asDouble(usual.stepPercent()));
+      return new PracticeSettings(rules, latencies);
+    } catch (IllegalArgumentException e) {
+      LoggerFactory.getLogger(Preferences.class).warn("rules of ladders cannot be read", e);
+      return new PracticeSettings(usual, latencies);
+    }
   }
 
   /** Within what anybody tunes to. */
@@ -146,6 +203,6 @@ public record Preferences(
 
   /** The same as another object, so that everybody looks who waits for a change. */
   Preferences copy() {
-    return new Preferences(recent, naming, leftHanded, hand, a4, knowsSteps);
+    return new Preferences(recent, naming, leftHanded, hand, a4, knowsSteps, practice);
   }
 }

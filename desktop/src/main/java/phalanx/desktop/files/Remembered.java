@@ -40,6 +40,11 @@ public final class Remembered {
         .addListener((o, before, now) -> keep(p -> p.withHand(now)));
     workspace
         .models()
+        .practice()
+        .settingsProperty()
+        .addListener((o, before, now) -> keep(p -> p.withPractice(now)));
+    workspace
+        .models()
         .sound()
         .settings()
         .a4Property()
@@ -62,6 +67,7 @@ public final class Remembered {
     workspace.viewing().leftHandedProperty().set(now.leftHanded());
     workspace.models().hands().playersProperty().set(now.hand());
     workspace.models().sound().settings().a4Property().set(now.a4());
+    workspace.models().practice().settingsProperty().set(now.practice());
   }
 
   /** What is changed before the disk has answered is put over what it says then. */

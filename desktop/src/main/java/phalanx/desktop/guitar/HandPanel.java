@@ -10,6 +10,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import phalanx.advice.Advised;
 import phalanx.desktop.drawing.Controls;
+import phalanx.desktop.drawing.WholeSpinner;
 import phalanx.desktop.model.HandViewModel;
 import phalanx.desktop.model.Workspace;
 import phalanx.instrument.Finger;

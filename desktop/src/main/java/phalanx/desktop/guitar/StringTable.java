@@ -10,6 +10,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 import phalanx.desktop.drawing.Controls;
+import phalanx.desktop.drawing.WholeSpinner;
 import phalanx.desktop.model.GuitarBench;
 import phalanx.desktop.model.GuitarBench.Sheet;
 import phalanx.desktop.model.Workspace;

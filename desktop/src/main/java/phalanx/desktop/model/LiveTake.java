@@ -1,10 +1,13 @@
 package phalanx.desktop.model;
 
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.BiConsumer;
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import phalanx.desktop.background.NewestAnswer;
@@ -32,23 +35,34 @@ final class LiveTake {
 
   private final PlanService planner;
   private final NewestAnswer matching;
-  private final BiConsumer<StrokeReport, Boolean> report;
+  private final Consumer<Followed> answer;
   private final ReadOnlyStringWrapper heardBy = new ReadOnlyStringWrapper("");
-  private final List<HeardSound> sounds = new ArrayList<>();
   private Optional<LiveListening> listening = Optional.empty();
 
   /** Counts what was begun: what answers later than the next begins is not taken. */
   private int begun;
 
+  /** What is listened for now. */
+  private Optional<Following> following = Optional.empty();
+
+  /**
+   * What was heard so far.
+   *
+   * @param report how it went
+   * @param place where the player is; empty before the first stroke
+   * @param real whether a player was heard
+   */
+  record Followed(StrokeReport report, Optional<ExpectedStroke> place, boolean real) {}
+
   /**
    * A take.
    *
-   * @param report is told what was heard so far, and whether a player was heard
+   * @param answer is told what was heard so far, with each sound
    */
-  LiveTake(PlanService planner, BiConsumer<StrokeReport, Boolean> report) {
+  LiveTake(PlanService planner, Consumer<Followed> answer) {
     this.planner = planner;
     matching = planner.questions();
-    this.report = report;
+    this.answer = answer;
   }
 
   /** What hears; nothing while nobody listens. */
@@ -76,7 +90,8 @@ final class LiveTake {
                 return;
               }
               heardBy.set(input.name());
-              Told told = new Told(drill, share, mine, input.isReal());
+              following = Optional.of(new Following(drill, share, input.isReal()));
+              Told told = new Told(mine);
               listening = Optional.of(new LiveListening(input, a4, told));
             },
             planner.fault(LISTENING));
@@ -86,14 +101,15 @@ final class LiveTake {
     begun++;
     listening.ifPresent(LiveListening::close);
     listening = Optional.empty();
-    forget();
+    following = Optional.empty();
+    matching.forget();
     heardBy.set("");
   }
 
   /** What was heard counts no more; what comes does. */
   void forget() {
     matching.forget();
-    sounds.clear();
+    following = following.map(Following::anew);
   }
 
   private static SoundInput simulated(Performance drill, double share) {
@@ -105,18 +121,44 @@ final class LiveTake {
     return new PlayedInput(samples, RATE, 1);
   }
 
-  /** What the listening thread tells, taken over to the interface’s. */
-  private final class Told implements LiveListening.Ear {
+  /** A drill that is followed sound by sound, away from the interface’s thread. */
+  private static final class Following {
 
     private final Performance drill;
     private final double share;
-    private final int mine;
     private final boolean real;
+    private final Queue<HeardSound> waiting = new ConcurrentLinkedQueue<>();
+    private final SoundMatching matching;
 
-    Told(Performance drill, double share, int mine, boolean real) {
-      this.real = real;
+    Following(Performance drill, double share, boolean real) {
       this.drill = drill;
       this.share = share;
+      this.real = real;
+      int from = drill.arrangement().timeline().bars().get(0).startTick();
+      matching = new SoundMatching(drill, from, Integer.MAX_VALUE, 1 / share);
+    }
+
+    Following anew() {
+      return new Following(drill, share, real);
+    }
+
+    /** Goes on with what waits; one thread at a time. */
+    synchronized Followed goOn() {
+      List<HeardSound> more = new ArrayList<>();
+      for (HeardSound sound = waiting.poll(); sound != null; sound = waiting.poll()) {
+        more.add(sound);
+      }
+      matching.hear(more);
+      return new Followed(matching.report().soFar(), matching.place(), real);
+    }
+  }
+
+  /** What the listening thread tells, taken over to the interface’s. */
+  private final class Told implements LiveListening.Ear {
+
+    private final int mine;
+
+    Told(int mine) {
       this.mine = mine;
     }
 
@@ -133,20 +175,19 @@ final class LiveTake {
 
     @Override
     public void heard(List<HeardSound> more) {
-      then(
-          () -> {
-            sounds.addAll(more);
-            List<HeardSound> all = List.copyOf(sounds);
-            int from = drill.arrangement().timeline().bars().get(0).startTick();
-            matching.ask(
-                () -> SoundMatching.of(drill, from, Integer.MAX_VALUE, all, 1 / share),
-                r -> {
-                  if (mine == begun) {
-                    report.accept(r.soFar(), real);
-                  }
-                },
-                planner.fault(LISTENING));
-          });
+      then(() -> following.ifPresent(f -> follow(f, more)));
+    }
+
+    private void follow(Following drill, List<HeardSound> more) {
+      drill.waiting.addAll(more);
+      matching.ask(
+          drill::goOn,
+          heard -> {
+            if (mine == begun) {
+              answer.accept(heard);
+            }
+          },
+          planner.fault(LISTENING));
     }
 
     @Override
@@ -155,6 +196,9 @@ final class LiveTake {
           () -> {
             listening = Optional.empty();
             heardBy.set("");
+            if (!why.isEmpty()) {
+              planner.fault(LISTENING).accept(new IOException(why));
+            }
           });
     }
   }

@@ -36,7 +36,7 @@ public final class MeasuredPace {
     }
     Set<Note> there = new HashSet<>(plan.notes());
     return ChangeLateness.of(
-        plan, played.stream().filter(m -> there.contains(m.stroke().note())).toList());
+        played.stream().filter(m -> there.contains(m.stroke().note())).toList());
   }
 
   /**

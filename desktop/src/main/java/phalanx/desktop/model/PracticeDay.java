@@ -11,6 +11,7 @@ import phalanx.arrangement.Arrangement;
 import phalanx.practice.Drill;
 import phalanx.practice.DrillHistory;
 import phalanx.practice.Drills;
+import phalanx.practice.Passage;
 import phalanx.practice.PracticeDiary;
 import phalanx.practice.PracticeOrder;
 import phalanx.practice.Today;
@@ -57,6 +58,7 @@ public record PracticeDay(List<Drill> drills, Map<String, DrillHistory> historie
    * A day’s practice of a song; what is done on the day stays on its plan.
    *
    * @param song what the song is known by in the log
+   * @param bars only those, where the player chose some
    */
   static PracticeDay of(
       Arrangement plan,
@@ -64,8 +66,12 @@ public record PracticeDay(List<Drill> drills, Map<String, DrillHistory> historie
       String song,
       int minutes,
       PracticeOrder order,
+      Optional<LoopBars> bars,
       LocalDate date) {
-    List<Drill> drills = Drills.ofSong(plan, order);
+    List<Drill> drills =
+        bars.flatMap(b -> Passage.between(plan, b.first(), b.last()))
+            .map(p -> Drills.of(plan, List.of(p), order))
+            .orElseGet(() -> Drills.ofSong(plan, order));
     Map<String, DrillHistory> histories = new HashMap<>();
     drills.forEach(d -> histories.put(d.id(), before(diary.history(song, d.id()), date)));
     Today today =

@@ -10,29 +10,25 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.BiConsumer;
 import java.util.function.Consumer;
-import java.util.function.Supplier;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
-import javafx.beans.property.ReadOnlyBooleanProperty;
-import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
 import phalanx.arrangement.Arrangement;
 import phalanx.desktop.background.NewestAnswer;
 import phalanx.desktop.background.PlanService;
-import phalanx.performance.Performance;
-import phalanx.picking.PickFinger;
 import phalanx.practice.Drill;
 import phalanx.practice.Drills;
 import phalanx.practice.InventedDiary;
-import phalanx.practice.LadderRules;
 import phalanx.practice.Outcome;
 import phalanx.practice.PracticeDiary;
 import phalanx.practice.PracticeEntry;
@@ -61,14 +57,15 @@ public final class PracticeViewModel {
   private final PlanService planner;
   private final NewestAnswer days;
   private final NewestAnswer drills;
-  private final NewestAnswer strokes;
-  private final PlaybackController sound;
   private final PracticeHistory history = new PracticeHistory();
-  private final TapRecorder taps;
-  private final TapKeys keys;
-  private final LiveTake take;
+  private final DrillPlayback playback;
+  private final LoopChoice loop;
   private final MeasuredPace pace;
   private Instant since = Instant.EPOCH;
+  private final ObjectProperty<PracticeSettings> settings =
+      new SimpleObjectProperty<>(PracticeSettings.USUAL);
+  private final BooleanProperty loopOnly = new SimpleBooleanProperty();
+  private final StringProperty note = new SimpleStringProperty("");
   private final IntegerProperty minutes = new SimpleIntegerProperty(25);
   private final ObjectProperty<PracticeOrder> order =
       new SimpleObjectProperty<>(PracticeOrder.THUMB_FIRST);
@@ -81,32 +78,31 @@ public final class PracticeViewModel {
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyObjectWrapper<Optional<TempoLadder>> ladder =
       new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final ReadOnlyObjectWrapper<Optional<StrokeReport>> report =
-      new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final ReadOnlyBooleanWrapper playing = new ReadOnlyBooleanWrapper();
   private final Map<String, TempoLadder> ladders = new HashMap<>();
-
-  /** What the player played since the last attempt; a simulated player’s strokes are nobody’s. */
-  private Optional<StrokeReport> own = Optional.empty();
 
   private boolean looked;
 
   PracticeViewModel(
       OpenSong open, PlaybackController sound, PlanService planner, HandViewModel hands) {
     this.open = open;
-    this.sound = sound;
     this.planner = planner;
     days = planner.questions();
     drills = planner.questions();
-    strokes = planner.questions();
-    taps = new TapRecorder(sound);
-    keys = new TapKeys(planner, this::tap);
-    take = new LiveTake(planner, this::heard);
+    playback = new DrillPlayback(sound, planner, settings, this::sounding);
+    loop = sound.loop();
     pace = new MeasuredPace(open, hands);
     open.arrangementProperty().addListener(o -> again());
     minutes.addListener(o -> again());
     order.addListener(o -> again());
-    sound.playingProperty().addListener(o -> playing.set(false));
+    loopOnly.addListener(o -> again());
+    settings.addListener(o -> ladder.set(drill.get().map(this::ladderOf)));
+    loop.property()
+        .addListener(
+            o -> {
+              if (loopOnly.get()) {
+                again();
+              }
+            });
   }
 
   /** Keeps attempts somewhere, by a clock. */
@@ -117,12 +113,12 @@ public final class PracticeViewModel {
   /** The screen is looked at from now on, or no more. */
   public void look(boolean looks) {
     looked = looks;
-    keys.take(looks);
+    playback.look(looks);
     if (looks) {
       history.read(this::again);
     } else {
       days.forget();
-      stop();
+      playback.stop();
     }
   }
 
@@ -155,7 +151,8 @@ public final class PracticeViewModel {
     PracticeDiary known = diaryProperty().get();
     int time = minutes.get();
     PracticeOrder way = order.get();
-    days.ask(() -> PracticeDay.of(plan, known, song, time, way, date), this::become, fault);
+    Optional<LoopBars> bars = loopOnly.get() ? loop.property().get() : Optional.empty();
+    days.ask(() -> PracticeDay.of(plan, known, song, time, way, bars, date), this::become, fault);
   }
 
   /** Another day’s plan: the drill at hand stays where it is still on it. */
@@ -173,13 +170,10 @@ public final class PracticeViewModel {
   }
 
   private void take(int at) {
-    stop();
+    playback.anew();
     Arrangement plan = open.arrangementProperty().get();
     place.set(at);
     drill.set(day.get().at(at).map(Today.DrillItem::drill));
-    report.set(Optional.empty());
-    own = Optional.empty();
-    strokes.forget();
     since = history.clock().instant();
     ladder.set(drill.get().map(this::ladderOf));
     if (drill.get().isEmpty()) {
@@ -207,9 +201,10 @@ public final class PracticeViewModel {
             k ->
                 TempoLadder.of(
                     of.tempo(),
-                    LadderRules.USUAL,
+                    settings.get().rules(),
                     diaryProperty().get().history(songId(), of.id()).attempts()))
-        .leadingTo(of.tempo());
+        .leadingTo(of.tempo())
+        .by(settings.get().rules());
   }
 
   private String songId() {
@@ -223,18 +218,16 @@ public final class PracticeViewModel {
     }
     TempoLadder now = ladder.get().get();
     history.add(List.of(entry(drill.get().get(), now.tempo(), outcome)));
-    own.ifPresent(r -> pace.add(r.matched()));
-    own = Optional.empty();
-    taps.forget();
-    take.forget();
-    boolean sounding = playing.get();
+    note.set("");
+    playback.attempted().ifPresent(r -> pace.add(r.matched()));
+    boolean sounding = playback.playingProperty().get();
     TempoLadder next = now.after(outcome);
     ladders.put(songId() + " " + drill.get().get().id(), next);
     ladder.set(Optional.of(next));
     if (sounding && outcome == Outcome.RESTED) {
-      stop();
+      playback.stop();
     } else if (sounding && next.tempo() != now.tempo()) {
-      play();
+      playback.play();
     }
   }
 
@@ -242,7 +235,7 @@ public final class PracticeViewModel {
     Instant at = history.clock().instant();
     double took = Duration.between(since, at).toMillis() / 1000.0;
     since = at;
-    Optional<Steadiness> thumb = own.map(StrokeReport::thumb).filter(t -> t.count() > 1);
+    Optional<Steadiness> thumb = playback.own().map(StrokeReport::thumb).filter(t -> t.count() > 1);
     return new PracticeEntry(
         at,
         songId(),
@@ -253,87 +246,27 @@ public final class PracticeViewModel {
         Math.max(SHORTEST, Math.min(LONGEST, took)),
         thumb.map(t -> OptionalDouble.of(t.mean())).orElse(OptionalDouble.empty()),
         thumb.map(t -> OptionalDouble.of(t.spread())).orElse(OptionalDouble.empty()),
-        "");
+        note.get().strip());
   }
 
-  /** Plays the drill round and round at the ladder’s tempo, or stops. */
-  public void toggle() {
-    if (playing.get()) {
-      stop();
-    } else {
-      play();
-    }
-  }
-
-  private void play() {
-    take.end();
-    atTempo(
-        (heard, share) -> {
-          taps.begin(heard, share);
-          sound.practise(heard, share);
-          playing.set(true);
-        });
-  }
-
-  private void stop() {
-    take.end();
-    if (playing.get()) {
-      playing.set(false);
-      sound.stop();
-    }
-  }
-
-  /** Does something with the drill that is shown, at the ladder’s share of the song’s tempo. */
-  private void atTempo(BiConsumer<Performance, Double> does) {
-    shown
+  /** The drill that is shown, at the ladder’s share of the song’s tempo. */
+  private Optional<DrillPlayback.Sounding> sounding() {
+    return shown
         .get()
         .filter(s -> drill.get().filter(s.drill()::equals).isPresent())
-        .ifPresent(
+        .flatMap(
             s ->
                 ladder
                     .get()
-                    .ifPresent(l -> does.accept(s.heard(), l.tempo() / open.song().tempo())));
+                    .map(
+                        l ->
+                            new DrillPlayback.Sounding(
+                                s.heard(), s.clicks(), l.tempo() / open.song().tempo())));
   }
 
-  /** Listens to the drill as the player plays it, or listens no more. */
-  public void listen() {
-    boolean was = take.isOn();
-    stop();
-    if (!was) {
-      atTempo((heard, share) -> take.begin(heard, share, sound.settings().a4Property().get()));
-    }
-  }
-
-  /** What hears the player; nothing while nobody listens. */
-  public ReadOnlyStringProperty heardByProperty() {
-    return take.heardByProperty();
-  }
-
-  /** A finger’s key was pressed while the drill plays. */
-  public void tap(PickFinger finger) {
-    if (playing.get() && taps.tap(finger)) {
-      match(taps.report(), true);
-    }
-  }
-
-  /** Lets the simulated player tap the drill once, at the ladder’s tempo. */
-  public void simulate() {
-    long seed = diaryProperty().get().entries().size();
-    atTempo(
-        (heard, share) ->
-            match(() -> Optional.of(TapRecorder.simulated(heard, share, seed)), false));
-  }
-
-  private void match(Supplier<Optional<StrokeReport>> work, boolean players) {
-    strokes.ask(
-        work,
-        r -> r.ifPresent(done -> heard(done, players)),
-        planner.fault("Taps could not be matched"));
-  }
-
-  private void heard(StrokeReport now, boolean players) {
-    own = players ? Optional.of(now) : Optional.empty();
-    report.set(Optional.of(now));
+  /** The drill as it sounds. */
+  public DrillPlayback playback() {
+    return playback;
   }
 
   /** What the player's strokes say of the hand. */
@@ -367,9 +300,24 @@ public final class PracticeViewModel {
     return history.attemptsToday(songId(), of);
   }
 
-  /** The MIDI device that taps are taken from; nothing where there is none. */
-  public ReadOnlyStringProperty keysByProperty() {
-    return keys.nameProperty();
+  /** What the player writes to the next attempt. */
+  public StringProperty noteProperty() {
+    return note;
+  }
+
+  /** How the player practises. */
+  public ObjectProperty<PracticeSettings> settingsProperty() {
+    return settings;
+  }
+
+  /** Whether only the bars that are looped are practised. */
+  public BooleanProperty loopOnlyProperty() {
+    return loopOnly;
+  }
+
+  /** The bars that are looped. */
+  public ReadOnlyObjectProperty<Optional<LoopBars>> loopProperty() {
+    return loop.property();
   }
 
   /** How much time there is, minutes. */
@@ -410,15 +358,5 @@ public final class PracticeViewModel {
   /** All attempts there ever were. */
   public ReadOnlyObjectProperty<PracticeDiary> diaryProperty() {
     return history.diaryProperty();
-  }
-
-  /** How the strokes of the drill went, where somebody tapped. */
-  public ReadOnlyObjectProperty<Optional<StrokeReport>> reportProperty() {
-    return report.getReadOnlyProperty();
-  }
-
-  /** Whether the drill plays. */
-  public ReadOnlyBooleanProperty playingProperty() {
-    return playing.getReadOnlyProperty();
   }
 }

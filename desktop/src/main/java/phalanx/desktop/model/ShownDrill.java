@@ -16,8 +16,10 @@ import phalanx.practice.Excerpt;
  * @param seen its bars with everything in them
  * @param later the notes among them that come in a later layer
  * @param heard its bars with its own notes alone
+ * @param clicks its first full bar without notes
  */
-public record ShownDrill(Drill drill, Performance seen, Set<Note> later, Performance heard) {
+public record ShownDrill(
+    Drill drill, Performance seen, Set<Note> later, Performance heard, Performance clicks) {
 
   public ShownDrill {
     later = Set.copyOf(later);
@@ -28,12 +30,13 @@ public record ShownDrill(Drill drill, Performance seen, Set<Note> later, Perform
     int from = drill.fromTick();
     int to = drill.toTick();
     Performance heard = Performance.of(Excerpt.of(drill.played(), from, to));
+    Performance clicks = Performance.of(Excerpt.silent(drill.played(), from, to));
     if (drill.kind() == DrillKind.OPEN_STRINGS) {
-      return new ShownDrill(drill, heard, Set.of(), heard);
+      return new ShownDrill(drill, heard, Set.of(), heard, clicks);
     }
     Arrangement bars = Excerpt.of(whole, from, to);
     Set<Note> later = new HashSet<>(bars.notes());
     later.removeAll(new HashSet<>(drill.notes()));
-    return new ShownDrill(drill, Performance.of(bars), later, heard);
+    return new ShownDrill(drill, Performance.of(bars), later, heard, clicks);
   }
 }

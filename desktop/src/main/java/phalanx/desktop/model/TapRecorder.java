@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.DoubleSupplier;
 import java.util.function.Supplier;
 import phalanx.performance.Performance;
 import phalanx.picking.PickFinger;
@@ -21,14 +22,21 @@ final class TapRecorder {
   private static final int ROUNDS = 8;
 
   private final PlaybackController sound;
+  private final DoubleSupplier latency;
   private List<ExpectedStroke> expected = List.of();
   private double share = 1;
   private double tempo = 60;
   private final List<List<PlayedStroke>> rounds = new ArrayList<>();
   private double last;
 
-  TapRecorder(PlaybackController sound) {
+  /**
+   * Nothing was tapped yet.
+   *
+   * @param latency how late taps arrive, s
+   */
+  TapRecorder(PlaybackController sound, DoubleSupplier latency) {
     this.sound = sound;
+    this.latency = latency;
   }
 
   /** A drill begins, at a share of the song’s tempo. */
@@ -49,7 +57,7 @@ final class TapRecorder {
   static List<ExpectedStroke> scaled(Performance drill, double share) {
     int first = drill.arrangement().timeline().bars().get(0).startTick();
     return ExpectedStroke.of(drill, first, Integer.MAX_VALUE).stream()
-        .map(s -> new ExpectedStroke(s.note(), s.seconds() / share, s.bar()))
+        .map(s -> s.at(s.seconds() / share))
         .toList();
   }
 
@@ -59,7 +67,7 @@ final class TapRecorder {
     if (now.isEmpty() || now.getAsDouble() < -0.1) {
       return false;
     }
-    double at = now.getAsDouble() / share;
+    double at = now.getAsDouble() / share - latency.getAsDouble();
     if (at < last - 0.2) {
       rounds.add(new ArrayList<>());
       if (rounds.size() > ROUNDS) {

@@ -2,10 +2,14 @@ package phalanx.desktop.practice;
 
 import java.util.Optional;
 import java.util.Set;
+import javafx.animation.AnimationTimer;
 import javafx.beans.binding.Bindings;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
@@ -26,7 +30,10 @@ import phalanx.text.Phrase;
 /** The drill at hand: its bars with what is left out drawn pale, its ladder, and three big keys. */
 final class DrillPanel extends VBox {
 
-  private static final double CHART = 190;
+  private static final double CHART = 150;
+
+  /** How wide the field for a note is, px. */
+  private static final double NOTE = 230;
 
   /** Two bars in a line, where the window has its usual width. */
   private static final double ZOOM = 0.6;
@@ -37,8 +44,24 @@ final class DrillPanel extends VBox {
   private final Label title = Controls.wrapped("", "drill-heading");
   private final Label motions = Controls.wrapped("", "where");
   private final Label rules = Controls.styled("", "where");
-  private final Label now = Controls.styled("", "drill-now");
+  private final Label now = Controls.styled("", "where");
+  private final Label tempo = Controls.styled("", "drill-tempo");
+  private final TextField note = new TextField();
+
+  /** Whether the key that leads to the note is still down. */
+  private boolean opening;
+
   private final Label end = Controls.wrapped("", "where");
+
+  /** Looks where the drill is with every picture, as long as it plays. */
+  private final AnimationTimer looking =
+      new AnimationTimer() {
+        @Override
+        public void handle(long now) {
+          model.playback().look();
+        }
+      };
+
   private final ToggleButton play = new ToggleButton("▶ Play");
 
   DrillPanel(PracticeViewModel model, Viewing viewing, Palette palette) {
@@ -48,11 +71,12 @@ final class DrillPanel extends VBox {
     strip = new StripPreview(viewing, palette, ZOOM);
     chart = new LadderChart(palette);
     VBox.setVgrow(strip, Priority.ALWAYS);
-    getChildren().addAll(head(), motions, strip, ladderHead(), ladder(), keys(), end);
+    getChildren().addAll(head(), motions, strip, ladderHead(), ladder(), keys(), foot());
     model.drillProperty().addListener(o -> name());
     model.shownProperty().addListener(o -> show());
     model.ladderProperty().addListener(o -> climb());
-    model.playingProperty().addListener((o, was, plays) -> playing(plays));
+    model.playback().playingProperty().addListener((o, was, plays) -> playing(plays));
+    model.playback().heardAtProperty().addListener((o, was, at) -> strip.follow(at));
     name();
     show();
     climb();
@@ -63,7 +87,7 @@ final class DrillPanel extends VBox {
     play.setId("play-drill");
     play.getStyleClass().add("tool");
     play.setMinWidth(Region.USE_PREF_SIZE);
-    play.setOnAction(e -> model.toggle());
+    play.setOnAction(e -> model.playback().toggle());
     HBox.setHgrow(title, Priority.ALWAYS);
     title.setMaxWidth(Double.MAX_VALUE);
     Label pale = Controls.styled("pale: in a later layer", "where");
@@ -75,12 +99,31 @@ final class DrillPanel extends VBox {
 
   private void playing(boolean plays) {
     play.setSelected(plays);
+    if (plays) {
+      looking.start();
+    } else {
+      looking.stop();
+    }
     play.setText(plays ? "■ Stop" : "▶ Play");
   }
 
   private HBox ladderHead() {
     rules.setId("ladder-rules");
-    HBox row = new HBox(10, Controls.styled("Tempo ladder", "form-title"), rules);
+    LadderRulesRow change = new LadderRulesRow(model);
+    ToggleButton changes = new ToggleButton("Rules");
+    changes.setId("change-rules");
+    changes.getStyleClass().addAll("tool", "small-tool");
+    changes.setMinWidth(Region.USE_PREF_SIZE);
+    changes.setTooltip(new Tooltip("when the tempo goes up and down"));
+    change.visibleProperty().bind(changes.selectedProperty());
+    change.managedProperty().bind(changes.selectedProperty());
+    rules.visibleProperty().bind(changes.selectedProperty().not());
+    rules.managedProperty().bind(rules.visibleProperty());
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    Label heading = Controls.styled("Tempo ladder", "form-title");
+    heading.setMinWidth(Region.USE_PREF_SIZE);
+    HBox row = new HBox(10, heading, rules, change, gap, changes);
     row.getStyleClass().add("card-row");
     return row;
   }
@@ -100,6 +143,10 @@ final class DrillPanel extends VBox {
   private HBox keys() {
     now.setId("attempt");
     now.setMinWidth(USE_PREF_SIZE);
+    tempo.setId("attempt-tempo");
+    tempo.setMinWidth(USE_PREF_SIZE);
+    VBox figures = new VBox(now, tempo);
+    figures.getStyleClass().add("attempt-figures");
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
     HBox row =
@@ -109,9 +156,41 @@ final class DrillPanel extends VBox {
             key("attempt-again", "Again  A", Outcome.MISSED, "plain-key"),
             key("attempt-rest", "Rest  R", Outcome.RESTED, "plain-key"),
             gap,
-            now);
+            figures);
     row.getStyleClass().add("card-row");
     return row;
+  }
+
+  /** Where the ladder ends, and what the player writes to the attempt. */
+  private HBox foot() {
+    note.setId("attempt-note");
+    note.setPromptText("a note to the next attempt: N");
+    note.setPrefWidth(NOTE);
+    note.setMinWidth(NOTE);
+    note.textProperty().bindBidirectional(model.noteProperty());
+    note.addEventFilter(KeyEvent.KEY_TYPED, this::typed);
+    note.addEventFilter(KeyEvent.KEY_RELEASED, e -> opening = false);
+    // Back to the keys for attempts.
+    note.setOnAction(e -> strip.requestFocus());
+    HBox.setHgrow(end, Priority.ALWAYS);
+    end.setMaxWidth(Double.MAX_VALUE);
+    HBox row = new HBox(10, end, note);
+    row.getStyleClass().add("card-row");
+    return row;
+  }
+
+  /** Where a note is written. */
+  void writeNote() {
+    opening = true;
+    note.requestFocus();
+  }
+
+  /** The key that led here is no letter of the note. */
+  private void typed(KeyEvent event) {
+    if (opening) {
+      opening = false;
+      event.consume();
+    }
   }
 
   private Button key(String id, String words, Outcome outcome, String style) {
@@ -153,9 +232,10 @@ final class DrillPanel extends VBox {
             .map(
                 l ->
                     l.isReached()
-                        ? Phrase.of("♩ = %.0f is reached", l.tempo())
-                        : Phrase.of("attempt %d at ♩ = %.0f", l.attempts().size() + 1, l.tempo()))
+                        ? "reached and clean"
+                        : Phrase.of("attempt %d at", l.attempts().size() + 1))
             .orElse(""));
+    tempo.setText(ladder.map(l -> Phrase.of("♩ = %.0f", l.tempo())).orElse(""));
     ladder.ifPresent(
         l -> {
           chart.paint(l);

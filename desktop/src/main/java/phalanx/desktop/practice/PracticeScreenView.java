@@ -23,7 +23,8 @@ public final class PracticeScreenView extends ScreenView<PracticeScreen, SideTab
           new Shortcut("C or Page Down, A, R", "clean, again, rest"),
           new Shortcut("P, ↑ ↓", "play the drill, the drill before, the next"),
           new Shortcut("F and J K L ;", "tap along: thumb, fingers"),
-          new Shortcut("M, S", "listen, let the simulated player tap"));
+          new Shortcut("M, S, T", "listen, let the simulated player tap, set the latency of taps"),
+          new Shortcut("N, Enter", "write a note to the attempt, go on"));
 
   private final PracticeViewModel model;
 
@@ -73,16 +74,18 @@ public final class PracticeScreenView extends ScreenView<PracticeScreen, SideTab
       case C, PAGE_DOWN -> model.attempted(Outcome.CLEAN);
       case A -> model.attempted(Outcome.MISSED);
       case R -> model.attempted(Outcome.RESTED);
-      case P -> model.toggle();
+      case P -> model.playback().toggle();
       case UP -> model.go(-1);
       case DOWN -> model.go(1);
-      case S -> model.simulate();
-      case M -> model.listen();
-      case F -> model.tap(PickFinger.P);
-      case J -> model.tap(PickFinger.I);
-      case K -> model.tap(PickFinger.M);
-      case L -> model.tap(PickFinger.A);
-      case SEMICOLON -> model.tap(PickFinger.C);
+      case T -> model.playback().checkLatency();
+      case N -> middle().drill().writeNote();
+      case S -> model.playback().simulate();
+      case M -> model.playback().listen();
+      case F -> model.playback().tap(PickFinger.P);
+      case J -> model.playback().tap(PickFinger.I);
+      case K -> model.playback().tap(PickFinger.M);
+      case L -> model.playback().tap(PickFinger.A);
+      case SEMICOLON -> model.playback().tap(PickFinger.C);
       default -> {
         return false;
       }

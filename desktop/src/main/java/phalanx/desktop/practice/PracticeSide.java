@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
@@ -18,12 +19,14 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.model.LatencyCheck;
 import phalanx.desktop.model.PracticeDay;
 import phalanx.desktop.model.PracticeViewModel;
 import phalanx.instrument.Hand;
 import phalanx.picking.PickFinger;
 import phalanx.practice.ChangeLateness;
 import phalanx.practice.Drill;
+import phalanx.practice.Evenness;
 import phalanx.practice.ReviewSchedule;
 import phalanx.practice.Steadiness;
 import phalanx.practice.StrokeReport;
@@ -33,6 +36,11 @@ import phalanx.text.Phrase;
 final class PracticeSide extends VBox {
 
   private static final int DUE = 4;
+
+  /** A change that comes later than this on the whole is told, s, and so many of them. */
+  private static final double LATE = 0.01;
+
+  private static final int CHANGES = 3;
 
   /** How wide the name of a drill is, px. */
   private static final double TITLE = 190;
@@ -49,6 +57,7 @@ final class PracticeSide extends VBox {
   private final VBox hand = new VBox(6);
   private final Label tapOn = Controls.line("");
   private final Label heardBy = Controls.wrapped("", "where");
+  private final Label latency = Controls.wrapped("", "where");
 
   PracticeSide(PracticeViewModel model, Palette palette) {
     this.model = model;
@@ -60,7 +69,8 @@ final class PracticeSide extends VBox {
         new HBox(
             6,
             listen(),
-            Controls.smallTool("simulate-taps", "Simulated player S", model::simulate));
+            Controls.smallTool("simulate-taps", "Simulated S", model.playback()::simulate),
+            measure());
     tools.getStyleClass().add("card-row");
     VBox all =
         new VBox(
@@ -72,6 +82,7 @@ final class PracticeSide extends VBox {
             tapOn,
             tools,
             heardBy,
+            latency,
             hand,
             Controls.styled("Minutes, last four weeks", "form-title"),
             calendar,
@@ -81,20 +92,38 @@ final class PracticeSide extends VBox {
     getChildren().add(Controls.scroll(all));
     Runnable keys =
         () -> {
-          String by = model.keysByProperty().get();
+          String by = model.playback().keysByProperty().get();
           tapOn.setText(
               "Tap while it plays: thumb F, fingers J K L ;"
                   + (by.isEmpty() ? "" : " or on " + by + ": thumb below middle C"));
         };
-    model.keysByProperty().addListener(o -> keys.run());
+    model.playback().keysByProperty().addListener(o -> keys.run());
     keys.run();
-    model.reportProperty().addListener(o -> steady());
+    model.playback().reportProperty().addListener(o -> steady());
     model.diaryProperty().addListener(o -> pace());
     model.diaryProperty().addListener(o -> log());
     model.dayProperty().addListener(o -> log());
     steady();
     pace();
     log();
+  }
+
+  /** The way to measure how late taps arrive. */
+  private ToggleButton measure() {
+    LatencyCheck check = model.playback().latency();
+    ToggleButton measure = new ToggleButton("Latency T");
+    measure.setId("set-latency");
+    measure.getStyleClass().addAll("tool", "small-tool");
+    measure.setMinWidth(Region.USE_PREF_SIZE);
+    measure.setTooltip(
+        new Tooltip("tap to clicks: what device and air add is taken off, for this device"));
+    measure.setOnAction(e -> model.playback().checkLatency());
+    check.runningProperty().addListener((o, was, now) -> measure.setSelected(now));
+    latency.setId("latency");
+    latency.textProperty().bind(check.wordsProperty());
+    latency.visibleProperty().bind(check.wordsProperty().isNotEmpty());
+    latency.managedProperty().bind(latency.visibleProperty());
+    return measure;
   }
 
   private ToggleButton listen() {
@@ -104,29 +133,29 @@ final class PracticeSide extends VBox {
     listen.setMinWidth(Region.USE_PREF_SIZE);
     listen.setTooltip(
         new Tooltip("play the drill on the guitar: only times are kept, and nothing leaves here"));
-    listen.setOnAction(e -> model.listen());
+    listen.setOnAction(e -> model.playback().listen());
     heardBy.setId("heard-by");
     Runnable show =
         () -> {
-          String by = model.heardByProperty().get();
+          String by = model.playback().heardByProperty().get();
           listen.setSelected(!by.isEmpty());
           heardBy.setText(by.isEmpty() ? "" : "listening: " + by);
           heardBy.setVisible(!by.isEmpty());
           heardBy.setManaged(!by.isEmpty());
         };
-    model.heardByProperty().addListener(o -> show.run());
+    model.playback().heardByProperty().addListener(o -> show.run());
     show.run();
     return listen;
   }
 
   private void steady() {
-    Optional<StrokeReport> report = model.reportProperty().get();
+    Optional<StrokeReport> report = model.playback().reportProperty().get();
     chart.paint(report);
     figures.setText(
         report
             .map(PracticeSide::words)
             .orElse("Play the drill and tap along: nothing but times is kept."));
-    others.setText(report.map(PracticeSide::fingers).filter(f -> !f.isEmpty()).orElse(""));
+    others.setText(report.map(PracticeSide::details).filter(f -> !f.isEmpty()).orElse(""));
     others.setVisible(!others.getText().isEmpty());
     others.setManaged(others.isVisible());
   }
@@ -171,19 +200,47 @@ final class PracticeSide extends VBox {
             Controls.smallTool("take-pace", "Take it as my hand’s pace", model.pace()::take));
   }
 
-  /** Each finger but the thumb: how late on the whole, and its spread. */
-  private static String fingers(StrokeReport report) {
-    if (report.fingers().count() == 0) {
-      return "";
+  /** Each finger with its spread; how late each beat and the latest changes are; loudness. */
+  private static String details(StrokeReport report) {
+    List<String> lines = new ArrayList<>();
+    lines.add(
+        line(
+            report.byFinger().entrySet().stream()
+                .filter(e -> e.getKey() != PickFinger.P)
+                .map(
+                    e ->
+                        Phrase.of(
+                            "%s ± %.0f",
+                            late(e.getKey().letter(), e.getValue()),
+                            1000 * e.getValue().spread()))));
+    lines.add(
+        line(
+            report.byBeat().entrySet().stream()
+                .sorted(Comparator.comparing(e -> e.getKey() == StrokeReport.OFF_BEAT))
+                .map(e -> late(beat(e.getKey()), e.getValue()))));
+    report.byChange().entrySet().stream()
+        .filter(e -> e.getValue().mean() > LATE)
+        .limit(CHANGES)
+        .forEach(e -> lines.add("change " + late(e.getKey(), e.getValue()) + " ms"));
+    Evenness loud = report.evenness(s -> true);
+    if (loud.count() > 1) {
+      lines.add(Phrase.of("loudness ± %.1f dB from one time to the next", loud.spread()));
     }
-    return report.byFinger().entrySet().stream()
-        .filter(e -> e.getKey() != PickFinger.P)
-        .map(
-            e ->
-                Phrase.of(
-                    "%s %+.0f ± %.0f",
-                    e.getKey().letter(), 1000 * e.getValue().mean(), 1000 * e.getValue().spread()))
-        .collect(Collectors.joining(" · ", "", " ms"));
+    lines.removeIf(String::isEmpty);
+    return String.join("\n", lines);
+  }
+
+  private static String beat(int beat) {
+    return beat == StrokeReport.OFF_BEAT ? "&" : "on " + beat;
+  }
+
+  private static String late(String what, Steadiness of) {
+    return Phrase.of("%s %+.0f", what, 1000 * of.mean());
+  }
+
+  private static String line(Stream<String> figures) {
+    String all = figures.collect(Collectors.joining(" · "));
+    return all.isEmpty() ? "" : all + " ms";
   }
 
   private void log() {

@@ -22,7 +22,7 @@ final class SteadinessChart extends Canvas {
   private final Palette palette;
 
   SteadinessChart(Palette palette) {
-    super(280, 190);
+    super(280, 150);
     this.palette = palette;
     setId("steadiness-chart");
   }

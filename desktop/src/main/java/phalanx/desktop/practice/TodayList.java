@@ -16,6 +16,7 @@ import javafx.scene.layout.VBox;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.Lettering;
 import phalanx.desktop.drawing.TypeFace;
+import phalanx.desktop.model.LoopBars;
 import phalanx.desktop.model.PracticeDay;
 import phalanx.desktop.model.PracticeViewModel;
 import phalanx.practice.Drill;
@@ -45,7 +46,7 @@ final class TodayList extends VBox {
     setId("today");
     getStyleClass().add("today");
     items.getStyleClass().add("cards");
-    getChildren().addAll(head(), done, order(), Controls.scroll(items));
+    getChildren().addAll(head(), done, ways(), Controls.scroll(items));
     model.dayProperty().addListener(o -> show());
     model.placeProperty().addListener(o -> show());
     model.diaryProperty().addListener(o -> show());
@@ -79,6 +80,31 @@ final class TodayList extends VBox {
                 .set(
                     first.isSelected() ? PracticeOrder.FRETTING_FIRST : PracticeOrder.THUMB_FIRST));
     return first;
+  }
+
+  /** Only the bars that are looped. */
+  private ToggleButton loop() {
+    ToggleButton only = new ToggleButton();
+    only.setId("practice-loop");
+    only.getStyleClass().addAll("tool", "small-tool");
+    only.setTooltip(new Tooltip("practise only the bars that are looped"));
+    only.selectedProperty().bindBidirectional(model.loopOnlyProperty());
+    Runnable name =
+        () -> {
+          Optional<LoopBars> bars = model.loopProperty().get();
+          only.setText(bars.map(b -> "Only " + b.words()).orElse(""));
+          only.setVisible(bars.isPresent());
+          only.setManaged(bars.isPresent());
+        };
+    model.loopProperty().addListener(o -> name.run());
+    name.run();
+    return only;
+  }
+
+  private HBox ways() {
+    HBox row = new HBox(6, order(), loop());
+    row.getStyleClass().add("card-row");
+    return row;
   }
 
   private void show() {

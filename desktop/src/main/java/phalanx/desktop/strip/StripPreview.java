@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import javafx.scene.canvas.GraphicsContext;
 import phalanx.arrangement.Note;
@@ -52,6 +53,18 @@ public final class StripPreview extends ScrolledPictures {
   public void show(Optional<Performance> plan, Set<Note> notYet) {
     later = notYet;
     show(plan);
+  }
+
+  /** Draws the line at a tick and turns to its page; without one where nothing is heard. */
+  public void follow(OptionalInt tick) {
+    if (layout == null || tick.isEmpty()) {
+      standStill();
+      return;
+    }
+    int at = tick.getAsInt();
+    layout
+        .systemAtTick(at)
+        .ifPresent(s -> runAlong(layout.x(s, at), s.y() + 4, s.y() + layout.systemHeight() - 4));
   }
 
   @Override

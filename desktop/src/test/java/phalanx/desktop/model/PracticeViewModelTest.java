@@ -147,8 +147,8 @@ class PracticeViewModelTest {
   @Test
   void aSimulatedPlayersStrokesAreNotLogged() {
     model.look(true);
-    model.simulate();
-    assertThat(model.reportProperty().get().orElseThrow().matched()).isNotEmpty();
+    model.playback().simulate();
+    assertThat(model.playback().reportProperty().get().orElseThrow().matched()).isNotEmpty();
     again(Outcome.CLEAN, 3);
     assertThat(records.kept).allMatch(e -> e.thumbSpread().isEmpty());
     assertThat(model.pace().lateness().count()).isZero();
@@ -240,12 +240,12 @@ class PracticeViewModelTest {
     assertThat(model.isEmpty()).isTrue();
     assertThat(model.drillProperty().get()).isEmpty();
     model.attempted(Outcome.CLEAN);
-    model.simulate();
-    model.listen();
-    model.toggle();
+    model.playback().simulate();
+    model.playback().listen();
+    model.playback().toggle();
     model.go(1);
     assertThat(records.kept).isEmpty();
-    assertThat(model.playingProperty().get()).isFalse();
+    assertThat(model.playback().playingProperty().get()).isFalse();
   }
 
   /** In whatever order things happen, what is shown belongs together and every attempt is kept. */

@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.Locale;
 import phalanx.instrument.StringSign;
+import phalanx.practice.Evenness;
 import phalanx.practice.ExpectedStroke;
 import phalanx.practice.MatchedStroke;
 import phalanx.practice.Steadiness;
@@ -29,15 +30,22 @@ public final class ListenJson {
     root.put("tempoShare", Math.round(report.tempo() * 1e4) / 1e4);
     ObjectNode roles = root.putObject("roles");
     role(roles.putObject("thumb"), report.thumb());
+    loudness(roles.withObject("/thumb"), report.evenness(ExpectedStroke::isThumbs));
     role(roles.putObject("fingers"), report.fingers());
+    loudness(roles.withObject("/fingers"), report.evenness(s -> !s.isThumbs()));
     ObjectNode fingers = root.putObject("byFinger");
     report.byFinger().forEach((f, s) -> role(fingers.putObject(f.letter()), s));
+    ObjectNode beats = root.putObject("byBeat");
+    report.byBeat().forEach((b, s) -> role(beats.putObject(beat(b)), s));
+    ObjectNode changes = root.putObject("byChange");
+    report.byChange().forEach((c, s) -> role(changes.putObject(c), s));
     ArrayNode strokes = root.putArray("strokes");
     for (MatchedStroke stroke : report.matched()) {
       ObjectNode node = strokes.addObject();
       stroke(node, stroke.stroke());
       node.put("expectedMs", millis(stroke.expected()));
       node.put("heardMs", millis(stroke.heard()));
+      stroke.level().ifPresent(l -> node.put("levelDb", Math.round(l * 10) / 10.0));
     }
     ArrayNode missed = root.putArray("missedStrokes");
     report.missed().forEach(s -> stroke(missed.addObject(), s));
@@ -65,6 +73,18 @@ public final class ListenJson {
     node.put("string", StringSign.number(stroke.note().string()));
     node.put("midi", stroke.note().midi());
     node.put("bar", stroke.bar());
+    node.put("beat", Math.round(stroke.beat() * 1000) / 1000.0);
+  }
+
+  private static String beat(int beat) {
+    return beat == StrokeReport.OFF_BEAT ? "between" : String.valueOf(beat);
+  }
+
+  /** The spread of strokes about others of the same note. */
+  private static void loudness(ObjectNode node, Evenness of) {
+    ObjectNode loudness = node.putObject("loudness");
+    loudness.put("count", of.count());
+    loudness.put("spreadDb", Math.round(of.spread() * 10) / 10.0);
   }
 
   private static void role(ObjectNode node, Steadiness of) {

@@ -19,6 +19,12 @@ final class PitchSalience {
 
   private static final int HARMONICS = 8;
 
+  /** Harmonics above this say little, Hz. */
+  private static final double HIGHEST = 5000;
+
+  /** Nothing is quieter than this, dB beside full scale. */
+  private static final double QUIETEST = -120;
+
   /** A harmonic may be this far off, as a share of its frequency: tuning and stiffness. */
   private static final double OFF = 0.012;
 
@@ -75,7 +81,25 @@ final class PitchSalience {
     for (int k = 0; k < size / 2; k++) {
       before[k] = Math.max(0, after[k] - (float) RINGS * before[k]);
     }
-    return new HeardSound(onset / rate, strength, explained(before), explained(after));
+    float[] levels = levels(before);
+    return new HeardSound(onset / rate, strength, explained(before), explained(after), levels);
+  }
+
+  /** How loud the harmonics of each pitch are in a spectrum, dB beside full scale. */
+  private float[] levels(float[] spectrum) {
+    float[] levels = new float[HeardSound.PITCHES];
+    // A sine of full scale has a peak of half the window's sum.
+    double full = length / 4.0;
+    for (int p = 0; p < levels.length; p++) {
+      double base = a4 * Math.pow(2, (HeardSound.LOWEST + p - 69) / 12.0);
+      double power = 0;
+      for (int h = 1; h <= HARMONICS && h * base < Math.min(0.45 * rate, HIGHEST); h++) {
+        double peak = peak(spectrum, h * base) / full;
+        power += peak * peak;
+      }
+      levels[p] = (float) Math.max(QUIETEST, 10 * Math.log10(power + 1e-30));
+    }
+    return levels;
   }
 
   /** How much each pitch has of a spectrum, beside the one that has most. */
@@ -146,19 +170,24 @@ final class PitchSalience {
     double weights = 0;
     for (int h = 1; h <= HARMONICS; h++) {
       double f = h * base;
-      if (f > 0.45 * rate || f > 5000) {
+      if (f > 0.45 * rate || f > HIGHEST) {
         break;
       }
       double weight = 1 / Math.sqrt(h);
       weights += weight;
-      int low = (int) Math.max(1, Math.floor(f * (1 - OFF) * size / rate));
-      int high = (int) Math.min(size / 2.0 - 1, Math.ceil(f * (1 + OFF) * size / rate));
-      float peak = 0;
-      for (int k = low; k <= high; k++) {
-        peak = Math.max(peak, spectrum[k]);
-      }
-      sum += weight * peak;
+      sum += weight * peak(spectrum, f);
     }
     return weights == 0 ? 0 : (float) (sum / weights);
+  }
+
+  /** The most at a frequency, or so near to it as strings are out of tune. */
+  private float peak(float[] spectrum, double hertz) {
+    int low = (int) Math.max(1, Math.floor(hertz * (1 - OFF) * size / rate));
+    int high = (int) Math.min(size / 2.0 - 1, Math.ceil(hertz * (1 + OFF) * size / rate));
+    float peak = 0;
+    for (int k = low; k <= high; k++) {
+      peak = Math.max(peak, spectrum[k]);
+    }
+    return peak;
   }
 }

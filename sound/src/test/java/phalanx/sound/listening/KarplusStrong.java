@@ -21,7 +21,10 @@ final class KarplusStrong {
     chance = new Random(seed);
   }
 
-  /** The strokes as they were played, after a silence, with noise of so much of the peak. */
+  /**
+   * The strokes as they were played, each at its level, after a silence, with noise of so much of
+   * the peak.
+   */
   float[] hear(
       Performance performance, List<MatchedStroke> played, double lead, double noise, double a4) {
     double end = 1.5 + played.stream().mapToDouble(MatchedStroke::heard).max().orElse(0);
@@ -66,6 +69,7 @@ final class KarplusStrong {
       soft += (thumb ? 0.25 : 0.7) * (burst - soft);
       line[n] = soft * (thumb ? 2 : 1);
     }
+    double loud = Math.pow(10, stroke.level().orElse(0) / 20);
     double loss = Math.pow(10, -3 / (hertz * 3.5));
     double last = 0;
     int from = (int) Math.round(at * rate);
@@ -78,7 +82,7 @@ final class KarplusStrong {
       double mean = loss * 0.5 * (now * (1 - part) + line[next] * part + last);
       last = now * (1 - part) + line[next] * part;
       line[place] = mean;
-      double gain = n < count ? 1 : 1 - (double) (n - count) / fade;
+      double gain = loud * (n < count ? 1 : 1 - (double) (n - count) / fade);
       mix[from + n] += (float) (gain * now * (0.8 + 0.4 * ((from * 31) % 17) / 17.0));
       place = next;
     }

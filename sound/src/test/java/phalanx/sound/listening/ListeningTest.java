@@ -8,12 +8,14 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
 import org.apache.commons.math3.stat.descriptive.DescriptiveStatistics;
 import org.junit.jupiter.api.Test;
 import phalanx.performance.Performance;
 import phalanx.planning.Arranger;
+import phalanx.practice.Evenness;
 import phalanx.practice.ExpectedStroke;
 import phalanx.practice.HeardSound;
 import phalanx.practice.MatchedStroke;
@@ -238,6 +240,42 @@ class ListeningTest {
     assertThat(Math.abs(report.thumb().mean())).isLessThan(0.003);
     assertThat(Math.abs(report.fingers().mean())).isLessThan(0.003);
     assertThat(report.drift()).isEqualTo(0, within(0.2));
+  }
+
+  /** How loud a player’s strokes are drawn, dB, is told, whatever each string does by itself. */
+  @Test
+  void unevenLoudnessIsToldApart() {
+    List<Double> spreads = new ArrayList<>();
+    for (double drawn : new double[] {0, 3, 6}) {
+      Random draw = new Random(60);
+      double squares = 0;
+      int count = 0;
+      for (Song song : OwnSongs.all().values()) {
+        Performance performance = Performance.of(new Arranger().arrange(song));
+        List<ExpectedStroke> expected = ExpectedStroke.of(performance, 0, Integer.MAX_VALUE);
+        List<MatchedStroke> played =
+            player(draw.nextLong(), 0, 0).play(expected, song.tempo()).played().stream()
+                .map(m -> atLevel(m, drawn * draw.nextGaussian()))
+                .toList();
+        float[] samples =
+            new KarplusStrong(44_100, draw.nextLong()).hear(performance, played, 0.3, 0.003, 440);
+        Evenness heard =
+            SoundMatching.of(performance, 0, Integer.MAX_VALUE, heard(samples, 44_100))
+                .evenness(s -> true);
+        squares += heard.count() * heard.spread() * heard.spread();
+        count += heard.count();
+      }
+      spreads.add(Math.sqrt(squares / count));
+    }
+    // Each pluck of this guitar is another burst of noise: what that does by itself is taken off.
+    double own = spreads.get(0);
+    assertThat(own).isLessThan(3.2);
+    assertThat(Math.sqrt(spreads.get(1) * spreads.get(1) - own * own)).isEqualTo(3, within(0.8));
+    assertThat(Math.sqrt(spreads.get(2) * spreads.get(2) - own * own)).isEqualTo(6, within(1.2));
+  }
+
+  private static MatchedStroke atLevel(MatchedStroke m, double level) {
+    return new MatchedStroke(m.stroke(), m.expected(), m.heard(), OptionalDouble.of(level));
   }
 
   @Test

@@ -1,4 +1,4 @@
-package phalanx.desktop.guitar;
+package phalanx.desktop.drawing;
 
 import java.util.regex.Pattern;
 import javafx.scene.control.Spinner;
@@ -6,13 +6,14 @@ import javafx.scene.control.SpinnerValueFactory.IntegerSpinnerValueFactory;
 import javafx.util.StringConverter;
 
 /** A field for a whole number with steps up and down; what is no number leaves it as it was. */
-final class WholeSpinner {
+public final class WholeSpinner {
 
   private static final Pattern WHOLE = Pattern.compile("\\d{1,4}");
 
   private WholeSpinner() {}
 
-  static Spinner<Integer> of(String id, int least, int most, int now) {
+  /** One from a number to another. */
+  public static Spinner<Integer> of(String id, int least, int most, int now) {
     IntegerSpinnerValueFactory values =
         new IntegerSpinnerValueFactory(least, most, Math.max(least, Math.min(most, now)));
     values.setConverter(
