@@ -1,7 +1,11 @@
 package phalanx.cli;
 
+import java.io.IOException;
 import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Optional;
@@ -10,12 +14,18 @@ import java.util.stream.Collectors;
 import phalanx.arrangement.Arrangement;
 import phalanx.formats.json.PracticeJson;
 import phalanx.planning.Arranger;
+import phalanx.practice.CompoundDrill;
 import phalanx.practice.Drill;
+import phalanx.practice.DrillHistory;
 import phalanx.practice.Drills;
 import phalanx.practice.Passage;
+import phalanx.practice.PracticeDiary;
+import phalanx.practice.PracticeEntry;
 import phalanx.practice.PracticeOrder;
 import phalanx.practice.Today;
 import phalanx.practice.WarmUp;
+import phalanx.practicelog.PracticeLog;
+import phalanx.song.Timeline.PlayedBar;
 import phalanx.text.Phrase;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -46,6 +56,20 @@ final class PracticeCommand implements Callable<Integer> {
   @Option(names = "--section", paramLabel = "NAME", description = "of one section only")
   private String section;
 
+  @Option(names = "--bars", paramLabel = "3-6", description = "of some bars only, as played")
+  private String bars;
+
+  @Option(
+      names = "--log",
+      paramLabel = "FILE",
+      description = "the practice log: what was done comes again when it is due")
+  private Path log;
+
+  @Option(
+      names = "--compound",
+      description = "also a relay of the shapes, and variations of the pattern")
+  private boolean compound;
+
   @Option(
       names = "--on",
       paramLabel = "YYYY-MM-DD",
@@ -68,12 +92,16 @@ final class PracticeCommand implements Callable<Integer> {
     }
     Arrangement arrangement = new Arranger().arrange(song.read());
     PracticeOrder order = frettingFirst ? PracticeOrder.FRETTING_FIRST : PracticeOrder.THUMB_FIRST;
-    List<Drill> drills =
-        section == null
-            ? Drills.ofSong(arrangement, order)
-            : Drills.of(arrangement, sections(arrangement), order);
+    if (section != null && bars != null) {
+      throw new ParameterException(spec.commandLine(), "--section or --bars, not both");
+    }
+    List<Drill> drills = drills(arrangement, order);
     Optional<Drill> warmUp = WarmUp.of(arrangement);
-    Today today = Today.of(List.of(Today.Practised.anew(warmUp, drills)), minutes, date());
+    Today.Practised practised = new Today.Practised(warmUp, drills, histories(arrangement, drills));
+    Today today = Today.of(List.of(practised), minutes, date());
+    if (compound) {
+      today = today.and(compound(arrangement));
+    }
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
       out.print(PracticeJson.write(today));
@@ -81,6 +109,57 @@ final class PracticeCommand implements Callable<Integer> {
       print(out, today, order);
     }
     return 0;
+  }
+
+  private List<Drill> drills(Arrangement arrangement, PracticeOrder order) {
+    if (bars != null) {
+      BarsText range = BarsText.of(spec, bars);
+      Passage passage =
+          Passage.between(arrangement, range.from(), range.to())
+              .orElseThrow(() -> noBars(arrangement));
+      return Drills.of(arrangement, List.of(passage), order);
+    }
+    return section == null
+        ? Drills.ofSong(arrangement, order)
+        : Drills.of(arrangement, sections(arrangement), order);
+  }
+
+  private ParameterException noBars(Arrangement arrangement) {
+    List<PlayedBar> all = arrangement.timeline().bars();
+    String words =
+        all.isEmpty()
+            ? Phrase.of("--bars %s: the song has no bars", bars)
+            : Phrase.of(
+                "--bars %s: the bars are %d to %d",
+                bars, all.get(0).number(), all.get(all.size() - 1).number());
+    return new ParameterException(spec.commandLine(), words);
+  }
+
+  /** What the log has of each drill before the day. */
+  private List<DrillHistory> histories(Arrangement arrangement, List<Drill> drills)
+      throws UnusableInput {
+    if (log == null) {
+      return drills.stream().map(d -> DrillHistory.NONE).toList();
+    }
+    if (!Files.isRegularFile(log)) {
+      throw new UnusableInput(log + ":1:1: there is no such log");
+    }
+    try {
+      PracticeDiary diary = new PracticeDiary(PracticeLog.read(log), ZoneId.systemDefault());
+      String key = PracticeEntry.songKey(arrangement.song());
+      LocalDate on = date();
+      return drills.stream().map(d -> diary.history(key, d.id()).before(on)).toList();
+    } catch (IOException e) {
+      throw new UnusableInput(log + ":1:1: it cannot be read: " + e.getMessage());
+    }
+  }
+
+  private static List<Today.DrillItem> compound(Arrangement arrangement) {
+    Arranger arranger = new Arranger();
+    return CompoundDrill.of(arrangement).stream()
+        .map(c -> c.drill(arranger.arrange(c.song())))
+        .map(d -> new Today.DrillItem(0, d, d.minutes(), d.why()))
+        .toList();
   }
 
   private LocalDate date() {

@@ -9,11 +9,19 @@ import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import phalanx.formats.SongFiles;
+import phalanx.practice.Outcome;
+import phalanx.practice.PracticeEntry;
+import phalanx.practicelog.PracticeLog;
 
 /** What there is to practise, and how a recording of it went. */
 class PracticeAndListenTest {
@@ -83,6 +91,68 @@ class PracticeAndListenTest {
     assertThat(err.toString()).contains("--on tomorrow: expected a day such as");
   }
 
+  /** What the log says was done comes again on the day it is due, and not before. */
+  @Test
+  void theLogSaysWhatIsDue() throws Exception {
+    String song = LAMP.toString();
+    JsonNode first = answer("practice", song, "--on", "2026-10-01", "--json").get("drills").get(1);
+    Path log = folder.resolve("practice.sqlite");
+    try (PracticeLog file = PracticeLog.open(log).log()) {
+      file.add(
+          new PracticeEntry(
+              Instant.parse("2026-10-01T18:00:00Z"),
+              PracticeEntry.songKey(SongFiles.open(LAMP, Optional.empty()).song().orElseThrow()),
+              first.get("id").asText(),
+              first.get("title").asText(),
+              60,
+              Outcome.CLEAN,
+              60,
+              OptionalDouble.empty(),
+              OptionalDouble.empty(),
+              ""));
+    }
+    String[] words = {"practice", song, "--log", log.toString(), "--json", "--on", "2026-10-02"};
+    assertThat(why(answer(words), first)).contains("due today");
+    words[6] = "2026-10-05";
+    assertThat(why(answer(words), first)).contains("due 3 days ago");
+    words[6] = "2026-10-01";
+    assertThat(why(answer(words), first)).doesNotContain("due today");
+    assertThat(run("practice", song, "--log", folder.resolve("none").toString())).isEqualTo(1);
+    assertThat(err.toString()).contains("there is no such log");
+  }
+
+  private static List<String> why(JsonNode day, JsonNode of) {
+    List<String> why = new ArrayList<>();
+    for (JsonNode drill : day.get("drills")) {
+      if (drill.get("id").equals(of.get("id"))) {
+        why.add(drill.get("why").asText());
+      }
+    }
+    return why;
+  }
+
+  @Test
+  void someBarsArePractisedAlone() throws Exception {
+    JsonNode day = answer("practice", LAMP.toString(), "--bars", "5-8", "--compound", "--json");
+    List<JsonNode> own = new ArrayList<>();
+    List<String> titles = new ArrayList<>();
+    for (JsonNode drill : day.get("drills")) {
+      titles.add(drill.get("title").asText());
+      if (drill.get("title").asText().matches("(Relay|Variation|Warm).*")) {
+        continue;
+      }
+      own.add(drill);
+    }
+    assertThat(own).isNotEmpty();
+    assertThat(own)
+        .allSatisfy(d -> d.get("bars").forEach(b -> assertThat(b.asInt()).isBetween(5, 8)));
+    assertThat(titles).anyMatch(t -> t.startsWith("Relay of shapes: "));
+    assertThat(run("practice", LAMP.toString(), "--bars", "500-510")).isEqualTo(2);
+    assertThat(err.toString()).contains("--bars 500-510: the bars are ");
+    assertThat(run("practice", LAMP.toString(), "--bars", "1-2", "--section", "Verse"))
+        .isEqualTo(2);
+  }
+
   @Test
   void whatWasRenderedIsHeardStrokeByStroke() throws Exception {
     Path wave = folder.resolve("lamp.wav");
@@ -95,6 +165,10 @@ class PracticeAndListenTest {
     assertThat(heard.at("/roles/thumb/meanMs").asDouble()).isEqualTo(0, within(4.0));
     assertThat(heard.at("/roles/fingers/meanMs").asDouble()).isEqualTo(0, within(4.0));
     assertThat(heard.get("strokes")).hasSize(matched);
+    assertThat(heard.at("/roles/thumb/loudness/count").asInt()).isGreaterThan(2);
+    assertThat(heard.at("/roles/thumb/loudness/spreadDb").asDouble()).isBetween(0.0, 3.0);
+    assertThat(heard.at("/byBeat/1/meanMs").asDouble()).isEqualTo(0, within(6.0));
+    assertThat(heard.get("byChange")).isNotEmpty();
     assertThat(List.of("tick", "expectedMs", "heardMs", "role"))
         .allMatch(f -> heard.get("strokes").get(0).has(f));
   }

@@ -26,6 +26,11 @@ public record DrillHistory(List<Day> days, List<TempoLadder.Attempt> attempts) {
     attempts = List.copyOf(attempts);
   }
 
+  /** The days before another; what is done on that day stays on its plan. */
+  public DrillHistory before(LocalDate date) {
+    return new DrillHistory(days.stream().filter(d -> d.date().isBefore(date)).toList(), attempts);
+  }
+
   /** Whether it was ever practised. */
   public boolean isNew() {
     return days.isEmpty();

@@ -4,11 +4,11 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 
 /**
- * How even strokes are in loudness. Each is measured beside others of the same note, so that a
- * string that is louder by itself, a room or a microphone says nothing.
+ * How even strokes are in loudness. Each is measured beside others of the same note in the same
+ * part, so that a string that is louder by itself, a tune that is played out, a room or a
+ * microphone say nothing.
  *
  * @param count strokes that could be compared
  * @param spread their standard deviation about their own note, dB; 0 where none could be
@@ -23,7 +23,7 @@ public record Evenness(int count, double spread) {
     Map<Object, List<Double>> levels = new HashMap<>();
     for (MatchedStroke m : strokes) {
       var note = m.stroke().note();
-      Object key = List.of(note.string(), note.midi(), Objects.requireNonNull(m.stroke().finger()));
+      Object key = List.of(note.string(), note.midi(), note.part());
       m.level().ifPresent(l -> levels.computeIfAbsent(key, k -> new ArrayList<>()).add(l));
     }
     int count = 0;

@@ -2,6 +2,8 @@ package phalanx.practice;
 
 import java.time.Instant;
 import java.util.OptionalDouble;
+import phalanx.song.Song;
+import phalanx.song.SongId;
 
 /**
  * An attempt as the log keeps it.
@@ -40,5 +42,10 @@ public record PracticeEntry(
     if (!(tempo > 0 && tempo < 10_000) || !(seconds >= 0 && seconds <= LONGEST)) {
       throw new IllegalArgumentException("no attempt: tempo " + tempo + ", " + seconds + " s");
     }
+  }
+
+  /** What a song is known by in the log: its id, or its title as long as it was never saved. */
+  public static String songKey(Song song) {
+    return song.id().map(SongId::text).orElse("unsaved " + song.title());
   }
 }

@@ -46,6 +46,9 @@ public final class SoundMatching {
   /** A run that fits less than this on the whole is another sound. */
   private static final double POOR = 0.3;
 
+  /** So many harmonics carry most of a stroke. */
+  private static final int LOWER = 5;
+
   /** One that explains this much is, where another was expected. */
   private static final double PRESENT = 0.62;
 
@@ -211,12 +214,35 @@ public final class SoundMatching {
         if (c.stroke().isPlucked()) {
           result.found.add(c.stroke());
           HeardSound sound = sounds.get(c.sound());
-          OptionalDouble level = sound.level(c.stroke().note().midi());
+          OptionalDouble level = level(c, sound);
           result.matched.add(new MatchedStroke(c.stroke(), c.at(), sound.seconds(), level));
         }
       }
     }
     wrongStrings(run, here, result);
+  }
+
+  /** How loud a stroke is; not known where another struck with it shares its harmonics. */
+  private OptionalDouble level(Candidate c, HeardSound sound) {
+    int midi = c.stroke().note().midi();
+    boolean shared =
+        moments.get(c.moment()).strokes().stream()
+            .filter(s -> !s.equals(c.stroke()))
+            .anyMatch(s -> sharesHarmonics(midi, s.note().midi()));
+    return shared ? OptionalDouble.empty() : sound.level(midi);
+  }
+
+  /** Whether one of the lower harmonics of two pitches is the same to half a semitone. */
+  private static boolean sharesHarmonics(int one, int other) {
+    for (int h = 1; h <= LOWER; h++) {
+      for (int k = 1; k <= LOWER; k++) {
+        double apart = one - other + 12 * Math.log((double) h / k) / Math.log(2);
+        if (Math.abs(apart) < 0.5) {
+          return true;
+        }
+      }
+    }
+    return false;
   }
 
   /** Whether a sound can be a stroke, and is not rather that of another string. */

@@ -76,16 +76,35 @@ public record Today(List<Item> items) {
   }
 
   /**
-   * A day.
+   * A day, one thing after the other.
    *
    * @param songs what there is to practise, the most important first
    * @param minutes how much time there is, 1 to 600
    */
   public static Today of(List<Practised> songs, int minutes, LocalDate date) {
+    return of(songs, minutes, date, false);
+  }
+
+  /**
+   * A day.
+   *
+   * @param songs what there is to practise, the most important first
+   * @param minutes how much time there is, 1 to 600
+   * @param interleaved whether what is alike is kept apart: harder today, and kept longer (Shea and
+   *     Morgan 1979, from memory)
+   */
+  public static Today of(List<Practised> songs, int minutes, LocalDate date, boolean interleaved) {
     if (minutes < 1 || minutes > 600) {
       throw new IllegalArgumentException("minutes: " + minutes);
     }
-    return new Today(new Plan(songs, minutes, date).items());
+    return new Today(new Plan(songs, minutes, date, interleaved).items());
+  }
+
+  /** The same day with more behind it. */
+  public Today and(List<DrillItem> more) {
+    List<Item> all = new ArrayList<>(items);
+    all.addAll(more);
+    return new Today(all);
   }
 
   /** All its minutes, breaks not counted. */
@@ -101,9 +120,11 @@ public record Today(List<Item> items) {
     private final int minutes;
     private final List<DrillItem> chosen = new ArrayList<>();
     private final Set<String> taken = new HashSet<>();
+    private final boolean interleaved;
     private int left;
 
-    Plan(List<Practised> songs, int minutes, LocalDate date) {
+    Plan(List<Practised> songs, int minutes, LocalDate date, boolean interleaved) {
+      this.interleaved = interleaved;
       this.songs = songs;
       this.date = date;
       this.minutes = minutes;
@@ -114,11 +135,40 @@ public record Today(List<Item> items) {
       warmUp();
       Optional<DrillItem> pleasure = pleasure();
       pleasure.ifPresent(p -> left -= p.minutes());
+      int warm = chosen.size();
       due((int) Math.round(minutes * DUE_SHARE));
       newOnes();
       due(left);
+      if (interleaved) {
+        interleave(chosen.subList(warm, chosen.size()));
+      }
       pleasure.ifPresent(chosen::add);
       return withBreaks();
+    }
+
+    /** Next comes the first that is least like the one before; each song stays in its order. */
+    private static void interleave(List<DrillItem> items) {
+      List<DrillItem> waiting = new ArrayList<>(items);
+      for (int place = 0; place < items.size(); place++) {
+        DrillItem last = place == 0 ? null : items.get(place - 1);
+        Set<Integer> seen = new HashSet<>();
+        DrillItem next = waiting.get(0);
+        for (DrillItem item : waiting) {
+          boolean first = seen.add(item.song());
+          if (first && likeness(last, item) < likeness(last, next)) {
+            next = item;
+          }
+        }
+        waiting.remove(next);
+        items.set(place, next);
+      }
+    }
+
+    private static int likeness(DrillItem one, DrillItem other) {
+      return one == null
+          ? 0
+          : (one.song() == other.song() ? 2 : 0)
+              + (one.drill().kind() == other.drill().kind() ? 1 : 0);
     }
 
     private void warmUp() {

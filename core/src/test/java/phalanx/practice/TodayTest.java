@@ -120,4 +120,35 @@ class TodayTest {
             START.plusDays(300));
     assertThat(drills(today).get(0).drill()).isEqualTo(DRILLS.get(3));
   }
+
+  /** Two songs take turns; within each its own order stays. */
+  @Test
+  void interleavedSongsTakeTurns() {
+    Arrangement other = new Arranger().arrange(OwnSongs.all().values().iterator().next());
+    List<Drill> others = Drills.ofSong(other, PracticeOrder.THUMB_FIRST);
+    List<DrillHistory> due = DRILLS.stream().map(d -> history("g")).toList();
+    List<DrillHistory> othersDue = others.stream().map(d -> history("g")).toList();
+    List<Today.Practised> songs =
+        List.of(
+            new Today.Practised(Optional.empty(), DRILLS, due),
+            new Today.Practised(Optional.empty(), others, othersDue));
+    LocalDate later = START.plusDays(40);
+    List<Today.DrillItem> plain = drills(Today.of(songs, 150, later));
+    List<Today.DrillItem> mixed = drills(Today.of(songs, 150, later, true));
+    assertThat(mixed).containsExactlyInAnyOrderElementsOf(plain);
+    for (int song = 0; song < 2; song++) {
+      int s = song;
+      assertThat(mixed.stream().filter(i -> i.song() == s))
+          .containsExactlyElementsOf(plain.stream().filter(i -> i.song() == s).toList());
+    }
+    assertThat(turns(mixed)).isGreaterThan(turns(plain));
+  }
+
+  private static long turns(List<Today.DrillItem> items) {
+    long turns = 0;
+    for (int i = 1; i < items.size(); i++) {
+      turns += items.get(i).song() != items.get(i - 1).song() ? 1 : 0;
+    }
+    return turns;
+  }
 }

@@ -26,11 +26,11 @@ import phalanx.desktop.background.NewestAnswer;
 import phalanx.desktop.background.PlanService;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.TypeFace;
+import phalanx.desktop.files.DemoSongs;
 import phalanx.desktop.files.Documents;
 import phalanx.desktop.files.PlayerFolder;
 import phalanx.desktop.frame.NoticeBar;
 import phalanx.desktop.frame.SongController;
-import phalanx.desktop.frame.SongMenu;
 import phalanx.desktop.frame.Workbench;
 import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.ShapeTrialModel;
@@ -87,7 +87,7 @@ public final class PhalanxApp extends Application {
 
   /** The folder with the demo songs, where the start script says it is. */
   private static Optional<Path> demoSongs() {
-    return Optional.ofNullable(System.getProperty(SongMenu.DEMO)).map(Path::of);
+    return DemoSongs.folder();
   }
 
   private static boolean isIn(Optional<Path> folder, Path file) {

@@ -78,6 +78,22 @@ public final class PracticeLog implements AutoCloseable {
     }
   }
 
+  /**
+   * What a log holds, for those who only look: nothing is put aside.
+   *
+   * @throws IOException if it is damaged, or a newer program wrote it
+   */
+  public static List<PracticeEntry> read(Path file) throws IOException {
+    try (PracticeLog log = connected(file)) {
+      if (LogSchema.version(log.connection) > LogSchema.VERSION) {
+        throw new IOException("it is of a newer version");
+      }
+      return log.entries();
+    } catch (SQLException e) {
+      throw new IOException("it is no practice log, or damaged", e);
+    }
+  }
+
   private static Opened openOrLeave(Path file) throws SQLException {
     PracticeLog log = connected(file);
     if (LogSchema.version(log.connection) <= LogSchema.VERSION) {

@@ -1,6 +1,7 @@
 package phalanx.practicelog;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -167,6 +168,20 @@ class PracticeLogTest {
     assertThat(opened.notice()).isPresent();
     assertThat(opened.log().entries()).isEmpty();
     opened.log().close();
+  }
+
+  /** Who only looks leaves a damaged file where it is. */
+  @Test
+  void lookingPutsNothingAside() throws Exception {
+    byte[] damage = "no database at all".repeat(200).getBytes();
+    Files.write(file(), damage);
+    assertThatThrownBy(() -> PracticeLog.read(file())).hasMessageContaining("damaged");
+    assertThat(Files.readAllBytes(file())).isEqualTo(damage);
+    Path good = folder.resolve("good.sqlite");
+    try (PracticeLog log = PracticeLog.open(good).log()) {
+      log.add(Writer.entry("s", 1));
+      assertThat(PracticeLog.read(good)).isEqualTo(log.entries()).hasSize(1);
+    }
   }
 
   @Test

@@ -90,7 +90,11 @@ public final class Documents {
     fills = new OwnShelf<>(folder, OwnShelf.Kept.FILLS, executor, interfaceThread, tasks::tell);
     remembered = new Remembered(workspace, folder, tasks);
     practice =
-        new PracticeStore(folder, tasks, () -> demo && workspace.fileProperty().get().isEmpty());
+        new PracticeStore(
+            folder,
+            tasks,
+            () -> demo && workspace.fileProperty().get().isEmpty(),
+            () -> remembered.property().get().recent());
     this.isPattern = isPattern;
     document = new ReadOnlyObjectWrapper<>(OpenDocument.begun(workspace.song()));
     workspace.faults().logLiesAt(folder.log());

@@ -8,22 +8,16 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.RadioMenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.ToggleGroup;
+import phalanx.desktop.files.DemoSongs;
 import phalanx.desktop.files.Documents;
 import phalanx.desktop.model.Viewing;
-import phalanx.formats.SongFiles;
 import phalanx.theory.NoteNaming;
 
 /** Opens and saves songs. */
 public final class SongMenu extends MenuButton {
 
-  private static final List<String> DEMO_SONGS =
-      List.of("harbour-lamp", "slate-roof-rain", "low-tide-reel");
-
   private final Menu recent = new Menu("Recent");
   private final SongController songs;
-
-  /** The system property that names the folder with the demo songs. */
-  public static final String DEMO = "phalanx.demo";
 
   SongMenu(SongController songs, Documents documents, Viewing viewing) {
     super("Song");
@@ -57,12 +51,10 @@ public final class SongMenu extends MenuButton {
   /** The demo songs, where the start script says they lie. */
   private Menu demo() {
     Menu menu = new Menu("Demo songs");
-    String folder = System.getProperty(DEMO, "");
-    for (String name : DEMO_SONGS) {
-      Path file = Path.of(folder, name + SongFiles.ENDING);
-      menu.getItems().add(item(name.replace('-', ' '), () -> songs.open(file)));
+    for (Path file : DemoSongs.files()) {
+      menu.getItems().add(item(DemoSongs.name(file), () -> songs.open(file)));
     }
-    menu.setVisible(!folder.isEmpty());
+    menu.setVisible(!menu.getItems().isEmpty());
     return menu;
   }
 

@@ -4,11 +4,15 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import phalanx.practice.Drill;
 import phalanx.practice.PracticeDiary;
 import phalanx.practice.PracticeEntry;
+import phalanx.song.Song;
 
 /** What was practised, today and before, as the log has it. */
 final class PracticeHistory {
@@ -43,6 +47,17 @@ final class PracticeHistory {
     List<PracticeEntry> all = new ArrayList<>(diary.get().entries());
     all.addAll(more);
     show(all);
+  }
+
+  /** The player’s other songs that were ever practised. */
+  void practisedSongs(Consumer<List<Song>> answer) {
+    records.otherSongs(
+        songs -> {
+          Set<String> known =
+              diary.get().entries().stream().map(PracticeEntry::song).collect(Collectors.toSet());
+          answer.accept(
+              songs.stream().filter(s -> known.contains(PracticeEntry.songKey(s))).toList());
+        });
   }
 
   /** Whether nobody ever practised a demo song here: its weeks are invented then. */

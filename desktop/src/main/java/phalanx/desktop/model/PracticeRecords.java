@@ -3,6 +3,7 @@ package phalanx.desktop.model;
 import java.util.List;
 import java.util.function.Consumer;
 import phalanx.practice.PracticeEntry;
+import phalanx.song.Song;
 
 /** Where attempts are kept. Answers come on the interface's thread. */
 public interface PracticeRecords {
@@ -24,6 +25,11 @@ public interface PracticeRecords {
   /** Whether they are those at a demo song, which nobody made. */
   default boolean isDemo() {
     return false;
+  }
+
+  /** Other songs of the player’s, the ones used last first. */
+  default void otherSongs(Consumer<List<Song>> answer) {
+    answer.accept(List.of());
   }
 
   /** Reads all attempts. */

@@ -37,7 +37,7 @@ import phalanx.practice.Steadiness;
 import phalanx.practice.StrokeReport;
 import phalanx.practice.TempoLadder;
 import phalanx.practice.Today;
-import phalanx.song.SongId;
+import phalanx.song.Song;
 
 /**
  * Today’s practice of the open song: what is on the plan, the drill at hand with its ladder, how
@@ -57,6 +57,7 @@ public final class PracticeViewModel {
   private final PlanService planner;
   private final NewestAnswer days;
   private final NewestAnswer drills;
+  private final NewestAnswer planning;
   private final PracticeHistory history = new PracticeHistory();
   private final DrillPlayback playback;
   private final LoopChoice loop;
@@ -65,6 +66,8 @@ public final class PracticeViewModel {
   private final ObjectProperty<PracticeSettings> settings =
       new SimpleObjectProperty<>(PracticeSettings.USUAL);
   private final BooleanProperty loopOnly = new SimpleBooleanProperty();
+  private final BooleanProperty interleaved = new SimpleBooleanProperty();
+  private final BooleanProperty compound = new SimpleBooleanProperty();
   private final StringProperty note = new SimpleStringProperty("");
   private final IntegerProperty minutes = new SimpleIntegerProperty(25);
   private final ObjectProperty<PracticeOrder> order =
@@ -80,6 +83,10 @@ public final class PracticeViewModel {
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final Map<String, TempoLadder> ladders = new HashMap<>();
 
+  /** Songs that were practised before, and their plans. */
+  private List<Song> otherSongs = List.of();
+
+  private List<Arrangement> others = List.of();
   private boolean looked;
 
   PracticeViewModel(
@@ -88,6 +95,7 @@ public final class PracticeViewModel {
     this.planner = planner;
     days = planner.questions();
     drills = planner.questions();
+    planning = planner.questions();
     playback = new DrillPlayback(sound, planner, settings, this::sounding);
     loop = sound.loop();
     pace = new MeasuredPace(open, hands);
@@ -95,6 +103,8 @@ public final class PracticeViewModel {
     minutes.addListener(o -> again());
     order.addListener(o -> again());
     loopOnly.addListener(o -> again());
+    interleaved.addListener(o -> again());
+    compound.addListener(o -> again());
     settings.addListener(o -> ladder.set(drill.get().map(this::ladderOf)));
     loop.property()
         .addListener(
@@ -115,11 +125,32 @@ public final class PracticeViewModel {
     looked = looks;
     playback.look(looks);
     if (looks) {
-      history.read(this::again);
+      history.read(
+          () -> {
+            again();
+            history.practisedSongs(this::plan);
+          });
     } else {
       days.forget();
       playback.stop();
     }
+  }
+
+  /** Plans the other songs, those that are not known yet. */
+  private void plan(List<Song> songs) {
+    List<Song> mine =
+        songs.stream().filter(s -> !PracticeEntry.songKey(s).equals(songId())).toList();
+    if (mine.equals(otherSongs)) {
+      return;
+    }
+    otherSongs = mine;
+    planning.ask(
+        () -> mine.stream().map(s -> planner.round(s).arrangement()).toList(),
+        plans -> {
+          others = plans.stream().filter(p -> !p.notes().isEmpty()).toList();
+          again();
+        },
+        planner.fault("Other songs could not be planned"));
   }
 
   private void again() {
@@ -149,17 +180,27 @@ public final class PracticeViewModel {
       return;
     }
     PracticeDiary known = diaryProperty().get();
-    int time = minutes.get();
-    PracticeOrder way = order.get();
-    Optional<LoopBars> bars = loopOnly.get() ? loop.property().get() : Optional.empty();
-    days.ask(() -> PracticeDay.of(plan, known, song, time, way, bars, date), this::become, fault);
+    PracticeDay.Wishes wishes =
+        new PracticeDay.Wishes(
+            minutes.get(),
+            order.get(),
+            loopOnly.get() ? loop.property().get() : Optional.empty(),
+            interleaved.get(),
+            compound.get());
+    List<Arrangement> also =
+        others.stream().filter(o -> !PracticeEntry.songKey(o.song()).equals(song)).toList();
+    days.ask(
+        () -> PracticeDay.of(plan, also, known, wishes, date, s -> planner.round(s).arrangement()),
+        this::become,
+        fault);
   }
 
   /** Another day’s plan: the drill at hand stays where it is still on it. */
   private void become(PracticeDay now) {
     String kept = drill.get().map(Drill::id).orElse("");
+    String of = song().map(PracticeSong::key).orElse("");
     day.set(now);
-    take(now.placeOf(kept).orElse(now.beside(-1, 1).orElse(-1)));
+    take(now.placeOf(of, kept).orElse(now.beside(-1, 1).orElse(-1)));
   }
 
   /** Takes the drill at a place of the day. */
@@ -171,7 +212,6 @@ public final class PracticeViewModel {
 
   private void take(int at) {
     playback.anew();
-    Arrangement plan = open.arrangementProperty().get();
     place.set(at);
     drill.set(day.get().at(at).map(Today.DrillItem::drill));
     since = history.clock().instant();
@@ -182,6 +222,7 @@ public final class PracticeViewModel {
       return;
     }
     Drill chosen = drill.get().get();
+    Arrangement plan = song().orElseThrow().plan();
     drills.ask(
         () -> ShownDrill.of(plan, chosen),
         s -> shown.set(Optional.of(s)),
@@ -197,18 +238,28 @@ public final class PracticeViewModel {
   private TempoLadder ladderOf(Drill of) {
     return ladders
         .computeIfAbsent(
-            songId() + " " + of.id(),
+            key() + " " + of.id(),
             k ->
                 TempoLadder.of(
                     of.tempo(),
                     settings.get().rules(),
-                    diaryProperty().get().history(songId(), of.id()).attempts()))
+                    diaryProperty().get().history(key(), of.id()).attempts()))
         .leadingTo(of.tempo())
         .by(settings.get().rules());
   }
 
   private String songId() {
-    return open.song().id().map(SongId::text).orElse("unsaved " + open.song().title());
+    return PracticeEntry.songKey(open.song());
+  }
+
+  /** The song of the drill at hand; empty where there is none. */
+  public Optional<PracticeSong> song() {
+    return day.get().songAt(place.get());
+  }
+
+  /** What the song of the drill at hand is known by in the log. */
+  private String key() {
+    return song().map(PracticeSong::key).orElseGet(this::songId);
   }
 
   /** Notes how an attempt at the drill went; the ladder goes on. */
@@ -222,7 +273,7 @@ public final class PracticeViewModel {
     playback.attempted().ifPresent(r -> pace.add(r.matched()));
     boolean sounding = playback.playingProperty().get();
     TempoLadder next = now.after(outcome);
-    ladders.put(songId() + " " + drill.get().get().id(), next);
+    ladders.put(key() + " " + drill.get().get().id(), next);
     ladder.set(Optional.of(next));
     if (sounding && outcome == Outcome.RESTED) {
       playback.stop();
@@ -238,7 +289,7 @@ public final class PracticeViewModel {
     Optional<Steadiness> thumb = playback.own().map(StrokeReport::thumb).filter(t -> t.count() > 1);
     return new PracticeEntry(
         at,
-        songId(),
+        key(),
         of.id(),
         of.title(),
         tempo,
@@ -261,7 +312,9 @@ public final class PracticeViewModel {
                     .map(
                         l ->
                             new DrillPlayback.Sounding(
-                                s.heard(), s.clicks(), l.tempo() / open.song().tempo())));
+                                s.heard(),
+                                s.clicks(),
+                                l.tempo() / s.heard().arrangement().song().tempo())));
   }
 
   /** The drill as it sounds. */
@@ -292,12 +345,15 @@ public final class PracticeViewModel {
 
   /** The fastest clean tempo of a drill on each day. */
   public Map<LocalDate, Double> tempos(Drill of) {
-    return diaryProperty().get().tempos(songId(), of.id());
+    return diaryProperty().get().tempos(key(), of.id());
   }
 
-  /** The attempts at a drill that were made today. */
-  public long attemptsToday(Drill of) {
-    return history.attemptsToday(songId(), of);
+  /** The attempts at a drill of the day that were made today. */
+  public long attemptsToday(int at) {
+    return day.get()
+        .at(at)
+        .map(d -> history.attemptsToday(day.get().songs().get(d.song()).key(), d.drill()))
+        .orElse(0L);
   }
 
   /** What the player writes to the next attempt. */
@@ -313,6 +369,16 @@ public final class PracticeViewModel {
   /** Whether only the bars that are looped are practised. */
   public BooleanProperty loopOnlyProperty() {
     return loopOnly;
+  }
+
+  /** Whether what is alike is kept apart. */
+  public BooleanProperty interleavedProperty() {
+    return interleaved;
+  }
+
+  /** Whether a relay of the shapes and variations of the pattern are practised too. */
+  public BooleanProperty compoundProperty() {
+    return compound;
   }
 
   /** The bars that are looped. */

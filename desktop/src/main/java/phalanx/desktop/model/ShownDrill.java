@@ -31,7 +31,8 @@ public record ShownDrill(
     int to = drill.toTick();
     Performance heard = Performance.of(Excerpt.of(drill.played(), from, to));
     Performance clicks = Performance.of(Excerpt.silent(drill.played(), from, to));
-    if (drill.kind() == DrillKind.OPEN_STRINGS) {
+    boolean ofTheSong = drill.played().timeline().bars().equals(whole.timeline().bars());
+    if (drill.kind() == DrillKind.OPEN_STRINGS || !ofTheSong) {
       return new ShownDrill(drill, heard, Set.of(), heard, clicks);
     }
     Arrangement bars = Excerpt.of(whole, from, to);

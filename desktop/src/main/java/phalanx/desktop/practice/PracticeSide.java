@@ -1,6 +1,5 @@
 package phalanx.desktop.practice;
 
-import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -20,14 +19,12 @@ import javafx.scene.layout.VBox;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.LatencyCheck;
-import phalanx.desktop.model.PracticeDay;
+import phalanx.desktop.model.PracticeSong;
 import phalanx.desktop.model.PracticeViewModel;
 import phalanx.instrument.Hand;
 import phalanx.picking.PickFinger;
 import phalanx.practice.ChangeLateness;
-import phalanx.practice.Drill;
 import phalanx.practice.Evenness;
-import phalanx.practice.ReviewSchedule;
 import phalanx.practice.Steadiness;
 import phalanx.practice.StrokeReport;
 import phalanx.text.Phrase;
@@ -249,16 +246,19 @@ final class PracticeSide extends VBox {
   }
 
   private List<Node> dueAgain() {
-    PracticeDay day = model.dayProperty().get();
-    record Due(Drill drill, LocalDate date) {}
     List<Node> rows = new ArrayList<>();
-    day.drills().stream()
-        .flatMap(
-            d -> ReviewSchedule.due(day.histories().get(d.id())).stream().map(on -> new Due(d, on)))
+    List<PracticeSong> songs = model.dayProperty().get().songs();
+    songs.stream()
+        .flatMap(s -> s.due().stream())
         .filter(d -> d.date().isAfter(model.date()))
-        .sorted(Comparator.comparing(Due::date))
+        .sorted(Comparator.comparing(PracticeSong.Due::date))
         .limit(DUE)
-        .forEach(d -> rows.add(row(d.drill().title(), DAY.format(d.date()))));
+        .forEach(
+            d -> {
+              boolean open = d.song().equals(songs.get(0));
+              String title = d.drill().title() + (open ? "" : ", " + d.song().title());
+              rows.add(row(title, DAY.format(d.date())));
+            });
     if (rows.isEmpty()) {
       rows.add(Controls.line("Nothing yet: what you practise comes back in growing intervals."));
     }

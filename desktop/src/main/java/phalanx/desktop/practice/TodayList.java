@@ -3,12 +3,14 @@ package phalanx.desktop.practice;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import javafx.beans.property.BooleanProperty;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Spinner;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -35,6 +37,10 @@ final class TodayList extends VBox {
   private static final double CARD = 174;
 
   private static final double TITLE = 108;
+
+  /** How wide the row of ways to practise is, px. */
+  private static final double WAYS = 200;
+
   private static final double TITLE_SIZE = 12.5;
 
   private final PracticeViewModel model;
@@ -69,7 +75,7 @@ final class TodayList extends VBox {
 
   /** Which hand comes first, and why. */
   private ToggleButton order() {
-    ToggleButton first = new ToggleButton("Fretting hand first");
+    ToggleButton first = new ToggleButton("Fretting first");
     first.setId("practice-order");
     first.getStyleClass().addAll("tool", "small-tool");
     first.setTooltip(new Tooltip(PracticeOrder.FRETTING_FIRST.words()));
@@ -80,6 +86,15 @@ final class TodayList extends VBox {
                 .set(
                     first.isSelected() ? PracticeOrder.FRETTING_FIRST : PracticeOrder.THUMB_FIRST));
     return first;
+  }
+
+  private static ToggleButton way(String id, String words, String why, BooleanProperty wish) {
+    ToggleButton way = new ToggleButton(words);
+    way.setId(id);
+    way.getStyleClass().addAll("tool", "small-tool");
+    way.setTooltip(new Tooltip(why));
+    way.selectedProperty().bindBidirectional(wish);
+    return way;
   }
 
   /** Only the bars that are looped. */
@@ -101,9 +116,24 @@ final class TodayList extends VBox {
     return only;
   }
 
-  private HBox ways() {
-    HBox row = new HBox(6, order(), loop());
-    row.getStyleClass().add("card-row");
+  private FlowPane ways() {
+    FlowPane row =
+        new FlowPane(
+            6,
+            6,
+            order(),
+            way(
+                "practice-interleaved",
+                "Mixed",
+                "keep what is alike apart: harder today, and kept longer",
+                model.interleavedProperty()),
+            way(
+                "practice-compound",
+                "Relay",
+                "also the pattern through all shapes, and variations of it",
+                model.compoundProperty()),
+            loop());
+    row.setPrefWrapLength(WAYS);
     return row;
   }
 
@@ -159,7 +189,7 @@ final class TodayList extends VBox {
 
   private Button card(Today.DrillItem item, int place, int number) {
     Drill drill = item.drill();
-    long attempts = model.attemptsToday(drill);
+    long attempts = model.attemptsToday(place);
     Label sign = Controls.styled(attempts > 0 ? "✓" : String.valueOf(number), "drill-number");
     sign.setMinWidth(Region.USE_PREF_SIZE);
     String[] words = drill.title().split(", ", 2);
@@ -170,8 +200,12 @@ final class TodayList extends VBox {
     minutes.setMinWidth(Region.USE_PREF_SIZE);
     HBox head = new HBox(8, sign, title, minutes);
     VBox content = new VBox(2, head);
-    if (words.length > 1) {
-      content.getChildren().add(Controls.styled(words[1], "where"));
+    String where = words.length > 1 ? words[1] : "";
+    String song =
+        item.song() == 0 ? "" : model.dayProperty().get().songs().get(item.song()).title();
+    String below = where.isEmpty() || song.isEmpty() ? where + song : where + " · " + song;
+    if (!below.isEmpty()) {
+      content.getChildren().add(Controls.styled(below, "where"));
     }
     Button card = new Button();
     card.setGraphic(content);

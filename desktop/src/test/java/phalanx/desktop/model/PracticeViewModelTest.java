@@ -67,6 +67,12 @@ class PracticeViewModelTest {
     private final List<Runnable> waiting = new ArrayList<>();
     private boolean slow;
     private boolean demo;
+    private List<Song> others = List.of();
+
+    @Override
+    public void otherSongs(Consumer<List<Song>> answer) {
+      answer.accept(others);
+    }
 
     @Override
     public boolean isDemo() {
@@ -209,14 +215,19 @@ class PracticeViewModelTest {
     model.look(false);
     model.look(true);
     assertThat(model.dayProperty().get().today().items()).hasSize(before.get(0));
-    assertThat(model.attemptsToday(drill())).isEqualTo(3);
+    assertThat(model.attemptsToday(model.placeProperty().get())).isEqualTo(3);
     clock.goOn(Duration.ofDays(1));
     model.look(false);
     model.look(true);
     assertThat(model.date()).isEqualTo(LocalDate.of(2026, 10, 31));
-    int place = model.dayProperty().get().placeOf(id).orElseThrow();
+    int place =
+        model
+            .dayProperty()
+            .get()
+            .placeOf(PracticeEntry.songKey(workspace.song()), id)
+            .orElseThrow();
     assertThat(model.dayProperty().get().at(place).orElseThrow().why()).isEqualTo("due today");
-    assertThat(model.attemptsToday(drill())).isZero();
+    assertThat(model.attemptsToday(model.placeProperty().get())).isZero();
   }
 
   @Test
@@ -248,6 +259,52 @@ class PracticeViewModelTest {
     assertThat(model.playback().playingProperty().get()).isFalse();
   }
 
+  /** What is due of another song is on the day, with its own bars, tempo and log. */
+  @Test
+  void otherSongsComeWhenTheyAreDue() {
+    Song other = Demo.song().withTitle("Another").withTempo(70);
+    workspace.open(other, List.of());
+    model.look(true);
+    model.go(1);
+    again(Outcome.CLEAN, 3);
+    String theirs = drill().id();
+    records.others = List.of(other);
+    model.look(false);
+    clock.goOn(Duration.ofDays(3));
+    workspace.open(Demo.song(), List.of());
+    model.look(true);
+    int place =
+        model.dayProperty().get().placeOf(PracticeEntry.songKey(other), theirs).orElseThrow();
+    assertThat(model.dayProperty().get().at(place).orElseThrow().why()).startsWith("due");
+    model.choose(place);
+    assertThat(model.song().orElseThrow().title()).isEqualTo("Another");
+    assertThat(ladder().goal().goal()).isLessThanOrEqualTo(70);
+    assertThat(model.shownProperty().get().orElseThrow().heard().arrangement().song().title())
+        .isEqualTo("Another");
+    again(Outcome.CLEAN, 1);
+    assertThat(records.kept.get(records.kept.size() - 1).song())
+        .isEqualTo(PracticeEntry.songKey(other));
+    assertThat(model.attemptsToday(place)).isEqualTo(1);
+  }
+
+  /** A relay and variations stand behind the day, and are practised as any other drill. */
+  @Test
+  void compoundDrillsStandBehindTheDay() {
+    model.look(true);
+    int before = model.dayProperty().get().today().items().size();
+    model.compoundProperty().set(true);
+    int after = model.dayProperty().get().today().items().size();
+    assertThat(after).isGreaterThan(before);
+    model.choose(after - 1);
+    assertThat(drill().title()).startsWith("Variation");
+    assertThat(model.shownProperty().get().orElseThrow().later()).isEmpty();
+    again(Outcome.CLEAN, 1);
+    assertThat(records.kept.get(records.kept.size() - 1).drill()).isEqualTo(drill().id());
+    model.compoundProperty().set(false);
+    assertThat(model.dayProperty().get().today().items()).hasSize(before);
+    belongsTogether();
+  }
+
   /** In whatever order things happen, what is shown belongs together and every attempt is kept. */
   @Test
   void everyOrderOfEventsLeavesOneDrillAtHand() {
@@ -258,7 +315,7 @@ class PracticeViewModelTest {
       model.look(true);
       int attempts = records.kept.size();
       for (int step = 0; step < 40; step++) {
-        switch (chance.nextInt(10)) {
+        switch (chance.nextInt(12)) {
           case 0 -> model.go(1);
           case 1 -> model.go(-1);
           case 2 -> model.choose(chance.nextInt(12) - 1);
@@ -267,7 +324,10 @@ class PracticeViewModelTest {
           case 5 -> workspace.edit(s -> s.withTempo(50 + chance.nextInt(120)));
           case 6 -> workspace.undo();
           case 7 -> workspace.open(chance.nextBoolean() ? other : Demo.song(), List.of());
+          case 10 -> model.compoundProperty().set(chance.nextBoolean());
+          case 11 -> model.interleavedProperty().set(chance.nextBoolean());
           case 8 -> {
+            records.others = chance.nextBoolean() ? List.of(Demo.song(), other) : List.of();
             model.look(false);
             model.look(true);
           }
