@@ -88,6 +88,7 @@ class PracticeLogTest {
           String song = p == 0 ? "a" : "b";
           int lines = 1 + chance.nextInt(60);
           while (numbers(song).size() < lines) {
+            assertThat(both[p].isAlive()).as("it writes until it is killed").isTrue();
             Thread.sleep(2);
           }
           both[p].destroyForcibly().waitFor();

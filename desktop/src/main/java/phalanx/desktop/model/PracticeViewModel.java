@@ -5,11 +5,14 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalLong;
 import java.util.function.Consumer;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.IntegerProperty;
@@ -336,6 +339,16 @@ public final class PracticeViewModel {
   /** How long was practised today, minutes. */
   public int doneToday() {
     return diaryProperty().get().minutes().getOrDefault(date(), 0);
+  }
+
+  /** How many days ago the player practised last; empty where that was never, or today. */
+  public OptionalLong daysAway() {
+    return diaryProperty().get().minutes().keySet().stream()
+        .filter(d -> !d.isAfter(date()))
+        .max(Comparator.naturalOrder())
+        .map(d -> OptionalLong.of(ChronoUnit.DAYS.between(d, date())))
+        .filter(d -> d.getAsLong() > 0)
+        .orElse(OptionalLong.empty());
   }
 
   /** The date of today. */

@@ -3,6 +3,7 @@ package phalanx.desktop.practice;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalLong;
 import javafx.beans.property.BooleanProperty;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -32,6 +33,9 @@ final class TodayList extends VBox {
   private static final String CAUTION =
       "Stop if it hurts. Pain, tingling or numbness that lasts is one for a doctor or"
           + " physiotherapist.";
+
+  /** From so many days without practice on it is a long break. */
+  private static final int LONG_BREAK = 14;
 
   /** How wide what stands on a card is, px. */
   private static final double CARD = 174;
@@ -145,8 +149,8 @@ final class TodayList extends VBox {
             ? model.isEmpty()
                 ? "There is nothing to play yet: type chords on the Chart."
                 : "The day is being planned …"
-            : Phrase.of(
-                "%d done · %d to go", minutes, Math.max(0, day.today().minutes() - minutes)));
+            : Phrase.of("%d done · %d to go", minutes, Math.max(0, day.today().minutes() - minutes))
+                + away());
     List<Node> rows = new ArrayList<>();
     int number = 0;
     for (int p = 0; p < day.today().items().size(); p++) {
@@ -166,6 +170,16 @@ final class TodayList extends VBox {
       }
     }
     items.getChildren().setAll(rows);
+  }
+
+  /** After a long break nothing waits in a heap, which is said. */
+  private String away() {
+    OptionalLong days = model.daysAway();
+    return days.isPresent() && days.getAsLong() >= LONG_BREAK
+        ? Phrase.of(
+            "\n%d weeks away: the day is as short as ever. Begin slower than you left off.",
+            days.getAsLong() / 7)
+        : "";
   }
 
   /**
