@@ -45,7 +45,9 @@ public record Remark(
     /** A note of the tune lies where no finger reaches. */
     TUNE_REACH,
     /** A slur cannot be made. */
-    SLUR
+    SLUR,
+    /** No stroke brings a tone that tells the chord. */
+    UNHEARD
   }
 
   /** What was measured, and the figure it is held against, both in a unit. */

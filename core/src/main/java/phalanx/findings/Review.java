@@ -31,6 +31,7 @@ public record Review(List<Found> findings, List<Found> accepted, TempoCeiling ce
           new ForeignBass(),
           new RingsOver(),
           new DeadStrings(),
+          new UnheardTones(),
           new UnmutedStrings(),
           new FingersTooSoon(),
           new Crossings(),

@@ -9,8 +9,8 @@ import phalanx.performance.Performance;
 import phalanx.text.Phrase;
 
 /**
- * Notes struck above the tune while it sounds, so that they are heard as the tune, unless they may
- * be.
+ * Notes struck above the tune at its beginning and through its first beat, so that they are heard
+ * as the tune, unless they may be.
  */
 public final class TuneOnTop implements Rule {
 
@@ -22,7 +22,8 @@ public final class TuneOnTop implements Rule {
     List<Found> found = new ArrayList<>();
     for (Note tune : a.notes()) {
       if (a.song().tune().onTop() && tune.part() == Note.Part.TUNE && isHighest(a, tune)) {
-        a.notesFrom(tune.tick(), tune.tick() + tune.lengthTicks()).stream()
+        int beat = a.timeline().barAt(tune.tick()).meter().beatTicks();
+        a.notesFrom(tune.tick(), tune.tick() + Math.min(beat, tune.lengthTicks())).stream()
             .filter(n -> n.part() != Note.Part.TUNE && n.midi() > tune.midi())
             .forEach(n -> found.add(found(a, n, tune)));
       }

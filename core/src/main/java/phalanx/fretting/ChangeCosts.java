@@ -37,6 +37,15 @@ public final class ChangeCosts {
   /** Per share of the available time by which a change is late. */
   static final double LATE = CostTerm.LATE.weight();
 
+  /** The widest fifth, sixth and seventh, semitones. */
+  private static final int FIFTH = 7;
+
+  /** Share of a leap’s cost that remains where one of the strings is open. */
+  private static final double OPEN_LEAP = 0.28;
+
+  private static final int SIXTH = 9;
+  private static final int SEVENTH = 11;
+
   private static final double HEARD = CostTerm.WILL_BE_HEARD.weight();
 
   /**
@@ -140,7 +149,22 @@ public final class ChangeCosts {
       cost += from.givesUp(to, f, goingOn) ? HANDOVER : 0;
     }
     cost += shift(from, to) * SHIFT_PER_MM;
+    cost += bassLeap(from, to);
     return cost + (from.cutsOff(to) ? CUT_OFF : 0) + (from.losesSlur(to) ? SLUR_LOST : 0);
+  }
+
+  /**
+   * What it costs that the bass leaps: steps, thirds, fourths and fifths are a line, and an open
+   * string is taken wherever it lies.
+   */
+  private static double bassLeap(HandState from, HandState to) {
+    int way = from.bassWay(to);
+    double share = way > SEVENTH ? 1 : way > SIXTH ? 1.2 : way > FIFTH ? 0.2 : 0;
+    if (share == 0) {
+      return 0;
+    }
+    double open = from.hasOpenBass() || to.hasOpenBass() ? OPEN_LEAP : 1;
+    return share * open * CostTerm.BASS_LEAP.weight();
   }
 
   private static double motionCost(Motion motion, double way) {
@@ -207,6 +231,10 @@ public final class ChangeCosts {
     double shift = shift(a, b);
     if (shift > 0) {
       terms.add(Cost.term(Phrase.of("hand shifts %.0f mm", shift), shift * SHIFT_PER_MM));
+    }
+    double leap = bassLeap(a, b);
+    if (leap > 0) {
+      terms.add(Cost.term(Phrase.of("the bass leaps %d semitones", a.bassWay(b)), leap));
     }
     double late = late(needed, available);
     if (late > 0) {

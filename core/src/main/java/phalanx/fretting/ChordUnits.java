@@ -25,6 +25,8 @@ final class ChordUnits {
   private final int[][] midi;
   private final int tones;
   private final int fifth;
+  private final int bass;
+  private final boolean rootOrFifth;
 
   /**
    * For one chord on one guitar.
@@ -42,6 +44,9 @@ final class ChordUnits {
       bits |= plainFifth ? 1 << t : 0;
     }
     fifth = bits;
+    bass = chord.bass().chroma();
+    rootOrFifth =
+        chord.intervalOf(bass).filter(i -> i.number() == 1 || i.number() == 5).isPresent();
   }
 
   /** Hands each term with its units over. */
@@ -67,7 +72,9 @@ final class ChordUnits {
     sink.accept(CostTerm.UNISON, unisons(f));
     sink.accept(CostTerm.POSITION, Math.min(COUNTED_FRETS, Math.max(0, low - 1)));
     sink.accept(CostTerm.FRET_SPREAD, high - low);
-    sink.accept(CostTerm.OPEN_FAR_BELOW, open * Math.max(0, high - NEAR_OPEN));
+    // An open bass that is root or fifth is what high positions are played for.
+    int firm = isFirmOpenBass(f, first) ? 1 : 0;
+    sink.accept(CostTerm.OPEN_FAR_BELOW, (open - firm) * Math.max(0, high - NEAR_OPEN));
     sink.accept(CostTerm.OPEN_RINGS, open);
     sink.accept(CostTerm.CLOSED_BY_NUT, open == 0 && low <= NEAR_NUT ? 1 : 0);
     int past = Math.max(0, high + guitar.capo() - guitar.bodyJoin());
@@ -76,6 +83,13 @@ final class ChordUnits {
     sink.accept(CostTerm.NO_ROOT, missing & 1);
     sink.accept(CostTerm.NO_FIFTH, (missing & fifth) == 0 ? 0 : 1);
     sink.accept(CostTerm.MISSING, Integer.bitCount(missing & ~fifth & ~1));
+  }
+
+  private boolean isFirmOpenBass(int[] f, int first) {
+    return rootOrFifth
+        && first <= LAST_BASS_STRING
+        && f[first] == 0
+        && Math.floorMod(midi[first][0], 12) == bass;
   }
 
   static int lowest(int[] f) {

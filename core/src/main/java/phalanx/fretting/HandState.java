@@ -26,12 +26,21 @@ final class HandState {
 
   private final boolean soundsOn;
 
+  /** The first bass as a MIDI note; {@link #NO_BASS} for none. */
+  private final int bass;
+
   private final Stance stance;
+
+  private static final int NO_BASS = -1;
+
+  /** Up to this fret a hand is in first position. */
+  private static final int FIRST_POSITION = 4;
 
   private HandState(Stance stance, byte[] keepable) {
     this.keepable = keepable;
     this.stance = stance;
     soundsOn = stance.soundsOn();
+    bass = stance.bass().orElse(NO_BASS);
     voice =
         stance
             .voice()
@@ -63,6 +72,22 @@ final class HandState {
   /** Whether a note that is to sound on is not held on in another state. */
   boolean cutsOff(HandState to) {
     return soundsOn && voice != to.voice;
+  }
+
+  /** Whether the lowest string that sounds is open, under a shape of the first position. */
+  boolean hasOpenBass() {
+    int lowest = Shape.SILENT;
+    int highest = 0;
+    for (byte f : frets) {
+      lowest = lowest == Shape.SILENT ? f : lowest;
+      highest = Math.max(highest, f);
+    }
+    return lowest == 0 && highest <= FIRST_POSITION;
+  }
+
+  /** How far the bass goes to another state, semitones; 0 where one of them has none. */
+  int bassWay(HandState to) {
+    return bass == NO_BASS || to.bass == NO_BASS ? 0 : Math.abs(to.bass - bass);
   }
 
   /** Whether the note that begins in another state cannot be slurred from here. */

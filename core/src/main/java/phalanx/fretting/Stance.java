@@ -2,6 +2,7 @@ package phalanx.fretting;
 
 import java.util.EnumSet;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import phalanx.instrument.Finger;
 
@@ -13,9 +14,16 @@ import phalanx.instrument.Finger;
  * @param voice the place of the note of the tune that sounds there; empty if none does
  * @param soundsOn whether it is to sound on over the change
  * @param legato how the note is made from the one that sounds before the change
+ * @param bass the first bass of the chord, as a MIDI note counted from the capo; empty where the
+ *     thumb has none or stays on one string whatever the chord
  */
 public record Stance(
-    Shape shape, Set<Finger> resting, Optional<Voice> voice, boolean soundsOn, Legato legato) {
+    Shape shape,
+    Set<Finger> resting,
+    Optional<Voice> voice,
+    boolean soundsOn,
+    Legato legato,
+    OptionalInt bass) {
 
   public Stance {
     resting = Set.copyOf(resting);
@@ -74,7 +82,12 @@ public record Stance(
 
   /** The shape alone, of which some fingers may rest. */
   public static Stance of(Shape shape, Set<Finger> resting) {
-    return new Stance(shape, resting, Optional.empty(), false, Legato.PLUCKED);
+    return new Stance(shape, resting, Optional.empty(), false, Legato.PLUCKED, OptionalInt.empty());
+  }
+
+  /** The same over a bass. */
+  public Stance over(OptionalInt other) {
+    return bass.equals(other) ? this : new Stance(shape, resting, voice, soundsOn, legato, other);
   }
 
   /** The same with other fingers resting, but the one that presses a note of the tune. */
@@ -82,7 +95,7 @@ public record Stance(
     Set<Finger> free = EnumSet.noneOf(Finger.class);
     free.addAll(other);
     voice.flatMap(Voice::finger).ifPresent(free::remove);
-    return new Stance(shape, free, voice, soundsOn, legato);
+    return new Stance(shape, free, voice, soundsOn, legato, bass);
   }
 
   /** Whether another differs from this only in the fingers that may rest. */

@@ -3,8 +3,10 @@ package phalanx.picking;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
 import phalanx.fretting.Cost;
@@ -27,6 +29,8 @@ import phalanx.theory.Interval;
  * @param pedal the open string that a pedal stays on, if the song has one
  * @param brush what a brush goes over, if there is one
  * @param chord the chord, if one sounds
+ * @param sung the pitch classes of the chord’s telling tones that the tune brings
+ * @param last whether the song ends on it: then the third must not be left out
  * @param guitar what it is played on
  */
 public record PatternHeard(
@@ -36,6 +40,8 @@ public record PatternHeard(
     Optional<Integer> pedal,
     Optional<Strings> brush,
     Optional<Chord> chord,
+    Set<Integer> sung,
+    boolean last,
     Guitar guitar) {
 
   /** More strokes than a route has strings bring no other string. */
@@ -43,6 +49,8 @@ public record PatternHeard(
 
   /** String ④, the highest the thumb starts on. */
   private static final int LAST_BASS = 2;
+
+  private static final int SEVENTH = 7;
 
   /** The third, or the fourth or second in its place, by their numbers. */
   private static final List<Integer> THIRDS = List.of(3, 4, 2);
@@ -57,6 +65,7 @@ public record PatternHeard(
 
   public PatternHeard {
     roles = Set.copyOf(roles);
+    sung = Set.copyOf(sung);
     turns = Math.min(turns, WHOLE_ROUTE);
   }
 
@@ -64,10 +73,12 @@ public record PatternHeard(
    * What some steps strike.
    *
    * @param sung whether a tune takes the place of the pattern's own
+   * @param tones the pitch classes that the tune strikes, counted from the capo
    */
   public static PatternHeard of(
       List<Pattern.Step> steps,
       boolean sung,
+      Set<Integer> tones,
       ThumbRoute thumb,
       Optional<Integer> pedal,
       Optional<Chord> chord,
@@ -86,7 +97,21 @@ public record PatternHeard(
         }
       }
     }
-    return new PatternHeard(roles, turns, thumb, pedal, brush, chord, guitar);
+    Set<Integer> told = new HashSet<>(tones);
+    told.retainAll(chord.map(PatternHeard::telling).orElse(List.of()));
+    return new PatternHeard(roles, turns, thumb, pedal, brush, chord, told, false, guitar);
+  }
+
+  /** The same where the thumb’s route goes on from a stroke of it: what came before counts too. */
+  public PatternHeard from(int turn) {
+    return turn == 0 || turns == 0
+        ? this
+        : new PatternHeard(roles, turns + turn, thumb, pedal, brush, chord, sung, last, guitar);
+  }
+
+  /** The same where the song ends on it. */
+  public PatternHeard ending() {
+    return new PatternHeard(roles, turns, thumb, pedal, brush, chord, sung, true, guitar);
   }
 
   /** The strings that the fingers are at home on; an inner stroke takes what there is. */
@@ -119,11 +144,45 @@ public record PatternHeard(
     StringRoles on = StringRoles.on(shape, chord.get(), guitar);
     Set<Integer> struck = struck(shape, on);
     bass(shape, on, terms);
-    boolean wanted = roles.stream().anyMatch(r -> !r.isThumb());
-    if (wanted && third(chord.get()).filter(t -> !isStruck(t, shape, struck)).isPresent()) {
-      terms.add(CostTerm.NO_THIRD.times(1));
+    if (roles.stream().anyMatch(r -> !r.isThumb()) || brush.isPresent()) {
+      unheard(shape, struck, terms);
     }
     return new Over(struck, terms);
+  }
+
+  private void unheard(Shape shape, Set<Integer> struck, List<Cost> terms) {
+    Chord over = chord.orElseThrow();
+    Optional<Integer> third = third(over).filter(t -> isUnheard(t, shape, struck));
+    Optional<Integer> seventh = seventh(over).filter(t -> isUnheard(t, shape, struck));
+    long others =
+        telling(over).stream()
+            .filter(t -> !third(over).equals(Optional.of(t)))
+            .filter(t -> !seventh(over).equals(Optional.of(t)))
+            .filter(t -> isUnheard(t, shape, struck))
+            .count();
+    if (third.isPresent()) {
+      terms.add(CostTerm.NO_THIRD.times(last ? 2 : 1));
+    }
+    if (seventh.isPresent()) {
+      terms.add(CostTerm.NO_SEVENTH.times(1));
+    }
+    if (others > 0) {
+      terms.add(CostTerm.UNHEARD.times(others));
+    }
+  }
+
+  private boolean isUnheard(int chroma, Shape shape, Set<Integer> struck) {
+    return !sung.contains(chroma) && !isStruck(chroma, shape, struck);
+  }
+
+  /** The first bass over a shape as a MIDI note from the capo; empty where it tells nothing. */
+  public OptionalInt bass(Shape shape) {
+    if (chord.isEmpty() || thumb == ThumbRoute.PEDAL || roles.stream().noneMatch(Role::isThumb)) {
+      return OptionalInt.empty();
+    }
+    return StringRoles.root(shape, chord.get(), guitar)
+        .map(s -> OptionalInt.of(guitar.shapeMidi(s, shape.fret(s).orElse(0))))
+        .orElse(OptionalInt.empty());
   }
 
   /** What a shape costs for what is not heard over it, term by term. */
@@ -175,6 +234,29 @@ public record PatternHeard(
       }
     }
     return Optional.empty();
+  }
+
+  /** The pitch class of the seventh; empty where the chord has none. */
+  public static Optional<Integer> seventh(Chord chord) {
+    return chord.tones().stream()
+        .filter(t -> t.essential() && t.interval().number() == SEVENTH)
+        .findFirst()
+        .map(t -> Math.floorMod(chord.root().chroma() + t.interval().chroma(), 12));
+  }
+
+  /**
+   * The pitch classes that tell a chord from others, the most telling first: the third or what
+   * stands for it, the seventh, then the rest of what its name says.
+   */
+  public static List<Integer> telling(Chord chord) {
+    Set<Integer> telling = new LinkedHashSet<>();
+    third(chord).ifPresent(telling::add);
+    seventh(chord).ifPresent(telling::add);
+    chord.tones().stream()
+        .filter(t -> t.essential() && t.interval().number() > 1)
+        .forEach(
+            t -> telling.add(Math.floorMod(chord.root().chroma() + t.interval().chroma(), 12)));
+    return List.copyOf(telling);
   }
 
   private boolean isStruck(int chroma, Shape shape, Set<Integer> struck) {

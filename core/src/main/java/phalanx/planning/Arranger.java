@@ -115,11 +115,12 @@ public final class Arranger {
   public Attempt attempt(Song song, DoubleSupplier limit) {
     SongSlots slots = unkept(song);
     PlanSearch search = new PlanSearch(slots, limit);
-    return search
-        .plan()
-        .<Attempt>map(
-            plan -> new Attempt.Planned(new Refinement(p -> laid(slots, p), () -> {}).of(plan)))
-        .orElseGet(() -> new Attempt.GivenUp(search.atLeast()));
+    Optional<ShapePlan> plan = search.plan();
+    if (plan.isEmpty()) {
+      return new Attempt.GivenUp(search.atLeast());
+    }
+    Arrangement whole = new Refinement(p -> laid(slots, p), () -> {}).of(plan.get());
+    return new Attempt.Planned(whole);
   }
 
   /**
@@ -129,7 +130,8 @@ public final class Arranger {
    */
   public double cost(Song song, DoubleSupplier limit) {
     PlanSearch search = new PlanSearch(unkept(song), limit);
-    return search.plan().map(ShapePlan::cost).orElseGet(search::atLeast);
+    search.plan();
+    return search.atLeast();
   }
 
   private SongSlots unkept(Song song) {

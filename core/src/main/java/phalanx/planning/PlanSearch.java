@@ -51,9 +51,31 @@ final class PlanSearch {
       return Optional.empty();
     }
     ShapePlan plan = PlanSolver.solve(slots.problem(rows));
-    atLeast = plan.cost();
+    atLeast = plan.cost() - gained(plan);
     return Optional.of(plan).filter(p -> goesOn());
   }
+
+  /**
+   * By how much a plan may get cheaper when both hands are put together: a finger that was thought
+   * to rest stays down instead of lifting and landing.
+   */
+  private static double gained(ShapePlan plan) {
+    double gained = 0;
+    for (int i = 0; i < plan.shapes().size(); i++) {
+      gained += plan.chosen(i).resting().isEmpty() ? 0 : STAYS;
+    }
+    return gained;
+  }
+
+  /** A finger goes no further than this in a change of chords, mm. */
+  private static final double FURTHEST = 60;
+
+  /** Lifting and landing, there and back, of a finger that stays instead. */
+  private static final double STAYS =
+      2
+          * (CostTerm.LIFTING.weight()
+              + CostTerm.LANDING.weight()
+              + FURTHEST * CostTerm.MOVE.weight());
 
   /** What the plan costs at least, as far as it was looked for. */
   double atLeast() {

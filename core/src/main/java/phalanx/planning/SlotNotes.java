@@ -20,6 +20,7 @@ import phalanx.fretting.Muting;
 import phalanx.fretting.Shape;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
+import phalanx.picking.Force;
 import phalanx.picking.PickFinger;
 import phalanx.picking.Role;
 import phalanx.picking.StringRoles;
@@ -66,9 +67,15 @@ public final class SlotNotes {
     route.remarks().forEach(this::say);
   }
 
-  /** With one stroke on another string, where that is free. */
-  SlotNotes wishing(Optional<StrokeStrings.Wish> other) {
-    strings.wish(other);
+  /** With some strokes on other strings, where those are free. */
+  SlotNotes wishing(List<StrokeStrings.Wish> others) {
+    strings.wish(others);
+    return this;
+  }
+
+  /** With the thumb’s route going on from a stroke of it. */
+  SlotNotes from(int turn) {
+    strings.from(turn);
     return this;
   }
 
@@ -139,13 +146,18 @@ public final class SlotNotes {
             pluck.role() == Role.THUMB && atThird && string.get() == third.get().string();
         plucks.put(
             string.get(),
-            new VoicedStroke(string.get(), pluck, ref, outside ? third : Optional.empty()));
+            new VoicedStroke(
+                string.get(),
+                softer(pluck, string.get(), placed.tick(), ring),
+                ref,
+                outside ? third : Optional.empty()));
         lowest = pluck.role().isThumb() ? string.get() + 1 : lowest;
       }
     }
     if (!ring.holdsBeside(placed.tick())) {
       walk.ifPresent(w -> walk(plucks, w, placed.tick(), ring));
     }
+    plucks.keySet().forEach(s -> strings.struck(s, placed.tick()));
     List<VoicedStroke> rising =
         plucks.values().stream().sorted((a, b) -> a.string() - b.string()).toList();
     Optional<Stroke.Brush> brush = only(placed, Stroke.Brush.class);
@@ -155,6 +167,13 @@ public final class SlotNotes {
         only(placed, Stroke.Knock.class).filter(h -> leavesTheTune(h, placed.tick(), ring, plucks));
     return new VoicedStep(
         placed, rising, brush.filter(b -> !brushed.isEmpty()), brushed, hit, damps(placed));
+  }
+
+  /** What lies above a tune that sounds on is soft. */
+  private Stroke.Pluck softer(Stroke.Pluck pluck, int string, int tick, TuneRing ring) {
+    return pluck.role().isThumb() || !ring.isHigher(string, strings.pitch(string), tick)
+        ? pluck
+        : new Stroke.Pluck(pluck.role(), Force.SOFT, pluck.finger(), pluck.techniques());
   }
 
   /** Where a stroke is written: its bar, and the ticks from where the bar's metre begins. */

@@ -16,10 +16,12 @@ import phalanx.arrangement.tune.TuneRing;
 import phalanx.arrangement.tune.TuneStrokes;
 import phalanx.arrangement.tune.TuneWay;
 import phalanx.fretting.Reach;
+import phalanx.fretting.Shape;
 import phalanx.instrument.Tuning;
 import phalanx.picking.FingerAssignment;
 import phalanx.picking.Fingered;
 import phalanx.picking.Pattern;
+import phalanx.picking.PatternHeard;
 import phalanx.picking.PickFinger;
 import phalanx.picking.Role;
 import phalanx.picking.Roll;
@@ -32,6 +34,7 @@ import phalanx.song.Harmony;
 import phalanx.song.Song;
 import phalanx.song.Timeline;
 import phalanx.song.Timeline.PlayedBar;
+import phalanx.theory.Chord;
 import phalanx.theory.Ticks;
 
 /** Lays patterns on the shapes of a song and fingers them. Private to one arrangement. */
@@ -40,11 +43,14 @@ public final class SongNotes {
   /** Up to this string, ③, the thumb plucks what the index finger touches. */
   private static final int LOWEST_OF_RING = 3;
 
+  private static final int FIFTH = 5;
+
   private final Song song;
   private final Timeline timeline;
   private final Clock clock;
   private final List<Slot> slots;
   private final TimedSteps placed;
+  private final int[] turns;
   private final TuneStrokes tune;
   private final TuneRing ring;
   private final WalkingBass walking;
@@ -70,7 +76,8 @@ public final class SongNotes {
     this.timeline = timeline;
     clock = Clock.of(song, timeline);
     this.placed = placed;
-    ring = new TuneRing(song.tune().onTop());
+    turns = placed.turns();
+    ring = new TuneRing(song.tune().onTop(), song.meter().beatTicks());
     this.slots = heldInTime(slots, placed.early());
     reach = fit.reach();
     tune = new TuneStrokes(this.slots, ways, fit);
@@ -180,7 +187,18 @@ public final class SongNotes {
         third
             .flatMap(t -> roles.over(t.string()))
             .orElseGet(() -> roles.route(song.thumb(), pedal(song)));
-    return Optional.of(new SlotNotes(song, at, roles, route, third));
+    boolean fifth = goesToFifth(at.shape().get(), sounding.chord(), route);
+    return Optional.of(new SlotNotes(song, at, roles, route, third).from(fifth ? turns[slot] : 0));
+  }
+
+  /** Whether the thumb’s second string has the chord’s fifth: only that may begin a bar. */
+  private boolean goesToFifth(Shape shape, Chord chord, StringRoles.Route route) {
+    if (route.strings().size() < 2) {
+      return false;
+    }
+    int second = route.strings().get(1);
+    int midi = song.guitar().shapeMidi(second, shape.fret(second).orElse(0));
+    return chord.intervalOf(Math.floorMod(midi, 12)).filter(i -> i.number() == FIFTH).isPresent();
   }
 
   private void lay(TimedStep step, Map<Integer, TimedStep> last) {
@@ -189,7 +207,9 @@ public final class SongNotes {
       return;
     }
     if (bySlot.get(step.slot()).get(0) == step) {
-      laying.get().wishing(wish(step.slot(), last));
+      TonesHeard.Bent bent = bent(step.slot(), last);
+      laying.get().wishing(bent.wishes());
+      say(bent, step.slot(), laying.get());
     }
     VoicedStep on = lay(step, laying.get(), ring, last);
     laid.add(on);
@@ -207,21 +227,45 @@ public final class SongNotes {
     return laying.lay(alone ? step.empty() : step, walk, sung, at);
   }
 
-  /** The stroke that goes to another string, so that the chord over a slot is heard. */
-  private Optional<StrokeStrings.Wish> wish(int slot, Map<Integer, TimedStep> last) {
+  /** The strokes that go to other strings, so that the chord over a slot is heard. */
+  private TonesHeard.Bent bent(int slot, Map<Integer, TimedStep> last) {
     Slot at = slots.get(slot);
     if (at.shape().isEmpty() || !(at.played().harmony() instanceof Harmony.Sounding sounding)) {
-      return Optional.empty();
+      return TonesHeard.Bent.NOTHING;
     }
-    return ThirdHeard.wish(
+    return TonesHeard.of(
         song.guitar(),
         at.shape().get(),
         sounding.chord(),
+        song.thumb() == ThumbRoute.ALTERNATING,
         w -> {
           SlotNotes trial = newLaying(slot).orElseThrow().wishing(w);
           TuneRing copy = ring.copy();
           return bySlot.get(slot).stream().map(s -> lay(s, trial, copy, last)).toList();
         });
+  }
+
+  /** What no stroke can bring of a chord is said: its third and seventh, not every colour. */
+  private void say(TonesHeard.Bent bent, int slot, SlotNotes laying) {
+    if (!(slots.get(slot).played().harmony() instanceof Harmony.Sounding sounding)) {
+      return;
+    }
+    boolean third =
+        PatternHeard.third(sounding.chord()).filter(bent.unheard()::contains).isPresent();
+    boolean seventh =
+        PatternHeard.seventh(sounding.chord()).filter(bent.unheard()::contains).isPresent();
+    if (third || seventh) {
+      String what = third && seventh ? "third and seventh" : third ? "third" : "seventh";
+      laying
+          .remarks()
+          .add(
+              new Remark(
+                  Remark.Kind.UNHEARD,
+                  sounding.label() + " is heard without its " + what,
+                  Optional.empty(),
+                  Optional.empty(),
+                  Optional.of(new Remark.Figure(0, 1, "strokes"))));
+    }
   }
 
   private Optional<SlotNotes.WalkingStep> walkFrom(int slot) {

@@ -3,6 +3,8 @@ package phalanx.planning;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import phalanx.arrangement.MelodyNote;
 import phalanx.arrangement.tune.SlotTune;
 import phalanx.arrangement.tune.TuneFit;
@@ -48,6 +50,7 @@ record SongSlots(
     List<SlotTune> sung = new ArrayList<>();
     List<PatternHeard> heard = new ArrayList<>();
     List<List<Pattern.Step>> steps = placed.bySlot();
+    int[] turns = placed.turns();
     for (int i = 0; i < timeline.slots().size(); i++) {
       PlayedSlot slot = timeline.slots().get(i);
       int to = slot.endTick() - (i + 1 < placed.early().length ? placed.early()[i + 1] : 0);
@@ -55,9 +58,17 @@ record SongSlots(
       boolean isSung = !tunes.get(i).isEmpty();
       Optional<Chord> chord =
           slot.harmony() instanceof Harmony.Sounding s ? Optional.of(s.chord()) : Optional.empty();
-      heard.add(
+      PatternHeard pattern =
           PatternHeard.of(
-              steps.get(i), isSung, song.thumb(), SongNotes.pedal(song), chord, song.guitar()));
+              steps.get(i),
+              isSung,
+              struck(song, tunes.get(i), slot.tick() - placed.early()[i]),
+              song.thumb(),
+              SongNotes.pedal(song),
+              chord,
+              song.guitar());
+      pattern = pattern.from(turns[i]);
+      heard.add(i + 1 == timeline.slots().size() ? pattern.ending() : pattern);
     }
     double[] millis = ChangeTimes.of(song, timeline, placed, tunes);
     return new SongSlots(
@@ -71,6 +82,15 @@ record SongSlots(
         rows,
         changes,
         fit);
+  }
+
+  /** The pitch classes of the tune that begin at a tick or later, counted from the capo. */
+  private static Set<Integer> struck(Song song, List<MelodyNote> tune, int from) {
+    int capo = song.guitar().midi(0, 0) - song.guitar().shapeMidi(0, 0);
+    return tune.stream()
+        .filter(n -> n.tick() >= from)
+        .map(n -> Math.floorMod(n.midi() - capo, 12))
+        .collect(Collectors.toSet());
   }
 
   int count() {

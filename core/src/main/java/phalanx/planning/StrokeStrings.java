@@ -1,12 +1,16 @@
 package phalanx.planning;
 
+import java.util.Comparator;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import phalanx.arrangement.Remark;
 import phalanx.arrangement.tune.TuneRing;
 import phalanx.fretting.Shape;
 import phalanx.instrument.StringSign;
+import phalanx.instrument.Tuning;
 import phalanx.picking.Role;
 import phalanx.picking.StringRoles;
 import phalanx.picking.Stroke;
@@ -19,13 +23,19 @@ import phalanx.song.Song;
  */
 final class StrokeStrings {
 
+  /** Below this string, ④, everything is the thumb's. */
+  private static final int HIGHEST_OF_THUMB = 2;
+
   private final Song song;
   private final Shape shape;
   private final StringRoles roles;
   private final StringRoles.Route route;
   private final Set<Remark> remarks;
-  private Optional<Wish> wish = Optional.empty();
+  private List<Wish> wishes = List.of();
   private int turn;
+
+  /** When each string was struck last; what was struck long ago is taken first. */
+  private final int[] heard = new int[Tuning.STRINGS];
 
   /**
    * A stroke that goes to another string, so that the chord is heard.
@@ -34,7 +44,13 @@ final class StrokeStrings {
    * @param role the stroke's role in the pattern
    * @param string where it goes
    */
-  record Wish(int tick, Role role, int string) {}
+  record Wish(int tick, Role role, int string) {
+
+    /** Whether another is for the same stroke. */
+    boolean isFor(Wish other) {
+      return tick == other.tick && role == other.role;
+    }
+  }
 
   /**
    * For a chord.
@@ -50,8 +66,17 @@ final class StrokeStrings {
     this.remarks = remarks;
   }
 
-  void wish(Optional<Wish> other) {
-    wish = other;
+  void wish(List<Wish> others) {
+    wishes = others;
+  }
+
+  void from(int first) {
+    turn = first;
+  }
+
+  /** A string is struck. */
+  void struck(int string, int tick) {
+    heard[string] = tick;
   }
 
   /** Whether the thumb's next string is the third of three voices. */
@@ -75,7 +100,9 @@ final class StrokeStrings {
       return pinned;
     }
     Optional<Wish> wished =
-        wish.filter(w -> w.tick() == tick && w.role() == pluck.role() && w.string() >= lowest);
+        wishes.stream()
+            .filter(w -> w.tick() == tick && w.role() == pluck.role() && w.string() >= lowest)
+            .findFirst();
     if (pinned.isEmpty() && wished.isPresent()) {
       return wished.map(Wish::string);
     }
@@ -135,14 +162,24 @@ final class StrokeStrings {
       return Optional.empty();
     }
     int from = pluck.role().isThumb() ? Math.min(2, highest) : wanted.get() - 1;
-    for (int s = from; s >= lowest; s--) {
-      if (shape.sounds(s) && isFree(s, pluck, highest, tick, ring, taken)) {
-        say("inner notes move below the tune");
-        return Optional.of(s);
-      }
+    // The thumb's strings come last for a finger: low down inner notes are mud.
+    Optional<Integer> other =
+        IntStream.iterate(from, s -> s >= lowest, s -> s - 1)
+            .filter(s -> shape.sounds(s) && isFree(s, pluck, highest, tick, ring, taken))
+            .boxed()
+            .min(
+                Comparator.comparing((Integer s) -> !pluck.role().isThumb() && isThumbs(s))
+                    .thenComparing(s -> pluck.role().isThumb() || isThumbs(s) ? 0 : heard[s]));
+    if (other.isPresent()) {
+      say("inner notes move below the tune");
+      return other;
     }
     say("notes of the pattern give way to the tune");
     return Optional.empty();
+  }
+
+  private boolean isThumbs(int string) {
+    return roles.string(Role.ROOT).equals(Optional.of(string)) || string < HIGHEST_OF_THUMB;
   }
 
   private boolean isFree(

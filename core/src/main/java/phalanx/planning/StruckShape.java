@@ -3,6 +3,7 @@ package phalanx.planning;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.OptionalInt;
 import java.util.Set;
 import phalanx.arrangement.tune.SlotTune;
 import phalanx.arrangement.tune.TunePlace;
@@ -22,13 +23,20 @@ import phalanx.picking.PatternHeard;
  *
  * @param struck the strings that the pattern strikes over it
  * @param heard what is not heard over it
+ * @param bass the first bass, as a MIDI note from the capo
  * @param stretches the stretches between its fingers
  */
-record StruckShape(Shape shape, Set<Integer> struck, List<Cost> heard, ShapeStretches stretches) {
+record StruckShape(
+    Shape shape,
+    Set<Integer> struck,
+    List<Cost> heard,
+    OptionalInt bass,
+    ShapeStretches stretches) {
 
   static StruckShape of(Shape shape, PatternHeard pattern, Reach reach) {
     PatternHeard.Over over = pattern.over(shape);
-    return new StruckShape(shape, over.strings(), over.terms(), ShapeStretches.of(shape, reach));
+    return new StruckShape(
+        shape, over.strings(), over.terms(), pattern.bass(shape), ShapeStretches.of(shape, reach));
   }
 
   /** Whether the pattern strikes nothing at all: then nobody knows what may rest. */
@@ -82,7 +90,7 @@ record StruckShape(Shape shape, Set<Integer> struck, List<Cost> heard, ShapeStre
   /** A candidate without a tune. */
   RatedShape rated(double held) {
     Set<Finger> resting = resting(Set.of());
-    Stance stance = Stance.of(shape, resting);
+    Stance stance = Stance.of(shape, resting).over(bass);
     double found = stretches.foundWeight(resting);
     return new RatedShape(shape, cost(held), resting, found, stance, stance);
   }
@@ -101,7 +109,7 @@ record StruckShape(Shape shape, Set<Integer> struck, List<Cost> heard, ShapeStre
         cost + more,
         resting,
         stretches.foundWeight(resting),
-        tune.entry(shape, resting, way),
-        tune.exit(shape, resting, way));
+        tune.entry(shape, resting, way).over(bass),
+        tune.exit(shape, resting, way).over(bass));
   }
 }

@@ -7,8 +7,10 @@ import java.util.TreeMap;
 import phalanx.picking.Force;
 import phalanx.picking.Pattern;
 import phalanx.picking.PickingStyle;
+import phalanx.picking.Role;
 import phalanx.picking.Stroke;
 import phalanx.picking.Touch;
+import phalanx.song.Harmony;
 import phalanx.song.Song;
 import phalanx.song.Timeline;
 import phalanx.song.Timeline.PlayedBar;
@@ -36,6 +38,9 @@ public final class TimedSteps {
       return new TimedStep(tick, bar, slot, Pattern.Step.of(step.tick()));
     }
   }
+
+  /** After so many strokes every route is where it began. */
+  private static final int WHOLE_ROUTE = 4;
 
   private final Song song;
   private final Timeline timeline;
@@ -76,6 +81,26 @@ public final class TimedSteps {
     return all;
   }
 
+  /**
+   * Where the thumb’s route stands when each chord comes: at its beginning on a new chord, and
+   * where it was left on a chord that goes on, so that two bars in three go root, fifth.
+   */
+  int[] turns() {
+    int[] strokes = new int[early.length];
+    for (TimedStep step : steps) {
+      strokes[step.slot()] +=
+          (int) step.step().plucks().filter(p -> p.role() == Role.THUMB).count();
+    }
+    int[] turns = new int[early.length];
+    for (int i = 1; i < turns.length; i++) {
+      PlayedSlot before = timeline.slots().get(i - 1);
+      PlayedSlot slot = timeline.slots().get(i);
+      boolean goesOn = slot.harmony().equals(before.harmony()) && slot.tick() == before.endTick();
+      turns[i] = goesOn ? (turns[i - 1] + strokes[i - 1]) % WHOLE_ROUTE : 0;
+    }
+    return turns;
+  }
+
   /** How many ticks early each chord comes. */
   int[] early() {
     return early;
@@ -101,6 +126,7 @@ public final class TimedSteps {
     if (ending.isEmpty()) {
       change(bar, slot, row);
       beginByItself(index, bar, pattern, ahead, row);
+      bassFirst(index, bar, pattern, row);
     }
     int over = index;
     for (Pattern.Step step : row.values()) {
@@ -112,6 +138,61 @@ public final class TimedSteps {
       if (!step.strokes().isEmpty()) {
         steps.add(new TimedStep(tick, bar, over, step));
       }
+    }
+  }
+
+  /**
+   * A chord that comes in the middle of a bar is heard with its own bass: the nearest stroke of the
+   * thumb comes to it, or one more where it has none (common practice, no source).
+   */
+  private void bassFirst(
+      int index, PlayedBar bar, Pattern pattern, TreeMap<Integer, Pattern.Step> row) {
+    PlayedSlot slot = timeline.slots().get(index);
+    int from = bar.inMetre(slot.tick());
+    Pattern.Step first = row.getOrDefault(from, Pattern.Step.of(from));
+    boolean comes =
+        slot.tick() > bar.startTick()
+            && early[index] == 0
+            && slot.harmony() instanceof Harmony.Sounding
+            && !slot.harmony().equals(timeline.slots().get(index - 1).harmony());
+    boolean players = book.changes(bar).stream().anyMatch(s -> s.tick() == from);
+    if (!comes || players || first.early() || row.isEmpty() || thumb(first).isPresent()) {
+      return;
+    }
+    Optional<Pattern.Step> nearest =
+        row.values().stream().filter(s -> !s.early() && thumb(s).isPresent()).findFirst();
+    Optional<Stroke.Pluck> bass =
+        nearest.flatMap(TimedSteps::thumb).or(() -> anyThumb(pattern)).map(TimedSteps::asRoot);
+    if (bass.isEmpty()) {
+      return;
+    }
+    nearest.ifPresent(s -> without(s, row));
+    List<Stroke> strokes = new ArrayList<>(first.strokes());
+    strokes.add(bass.get());
+    row.put(from, first.withStrokes(strokes));
+  }
+
+  private static Optional<Stroke.Pluck> thumb(Pattern.Step step) {
+    return step.plucks().filter(p -> p.role().isThumb()).findFirst();
+  }
+
+  private static Optional<Stroke.Pluck> anyThumb(Pattern pattern) {
+    return pattern.steps().stream().flatMap(s -> thumb(s).stream()).findFirst();
+  }
+
+  private static Stroke.Pluck asRoot(Stroke.Pluck pluck) {
+    Role role = pluck.role() == Role.ALTERNATE ? Role.ROOT : pluck.role();
+    return new Stroke.Pluck(role, pluck.force(), pluck.finger(), pluck.techniques());
+  }
+
+  /** Without the thumb’s stroke, or without the step where it was all. */
+  private static void without(Pattern.Step step, TreeMap<Integer, Pattern.Step> row) {
+    Stroke.Pluck gone = thumb(step).orElseThrow();
+    List<Stroke> rest = step.strokes().stream().filter(s -> !s.equals(gone)).toList();
+    if (rest.isEmpty()) {
+      row.remove(step.tick());
+    } else {
+      row.put(step.tick(), step.withStrokes(rest));
     }
   }
 

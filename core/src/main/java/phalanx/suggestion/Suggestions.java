@@ -20,10 +20,12 @@ import phalanx.findings.LostSlurs;
 import phalanx.findings.MissingShapes;
 import phalanx.findings.Review;
 import phalanx.findings.RingsOver;
+import phalanx.findings.Tally;
 import phalanx.findings.TuneAway;
 import phalanx.findings.TuneCutOff;
 import phalanx.findings.TuneOnTop;
 import phalanx.findings.TuneReach;
+import phalanx.findings.UnheardTones;
 import phalanx.findings.UnmutedStrings;
 import phalanx.planning.Arranger;
 import phalanx.song.Feel;
@@ -67,7 +69,7 @@ public final class Suggestions {
     Arrangement after = arranger.arrange(way.edit().apply(old.song()));
     Review now = Review.of(after);
     boolean gone = now.findings().stream().noneMatch(f -> f.isAt(found));
-    boolean better = now.tally().compareTo(before.tally()) < 0;
+    boolean better = weighed(now).compareTo(weighed(before)) < 0;
     if (!gone || !better || !way.enough().test(now)) {
       return Optional.empty();
     }
@@ -85,6 +87,14 @@ public final class Suggestions {
             after.plan().ease() - old.plan().ease(),
             now.ceiling().song(),
             way.shape()));
+  }
+
+  /** A tone that is not heard is no reason to leave a fault as it is. */
+  private static Tally weighed(Review review) {
+    return Tally.of(
+        review.findings().stream()
+            .filter(f -> !f.finding().rule().equals(UnheardTones.NAME))
+            .toList());
   }
 
   private static List<Stream<PossibleEdit>> kinds(Arrangement a, Found found) {

@@ -86,7 +86,8 @@ class ArrowsTest {
           "phalanx.arrangement.board",
           "phalanx.suggestion",
           "phalanx.advice",
-          "phalanx.practice");
+          "phalanx.practice",
+          "phalanx.review");
 
   @ArchTest
   static void layersKnowOnlyWhatLiesBelow(JavaClasses all) {

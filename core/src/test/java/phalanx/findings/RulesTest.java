@@ -102,7 +102,18 @@ class RulesTest {
   @Test
   void aStringThePatternAsksForAndTheShapeLeavesOutIsFound() {
     Song song =
-        holding(picking(song("C7"), "tune | . . | . o | . . | . . |\n"), 1, -1, 3, 2, 3, 1, -1);
+        holding(
+            picking(
+                song("C7"),
+                "tune | . . | . o | . . | . . |\nmiddle | . o | . . | . . | . . |\n"
+                    + "thumb | o . | . . | o . | . . |\n"),
+            1,
+            -1,
+            3,
+            2,
+            3,
+            1,
+            -1);
     Found found = only(song, new DeadStrings());
     assertThat(found.string()).contains(5);
     assertThat(found.tick()).isEqualTo(BEAT + BEAT / 2);
@@ -214,7 +225,7 @@ class RulesTest {
     List<Note> notes = new ArrayList<>(a.notes());
     notes.add(
         new Note(
-            new Note.Time(BEAT, BEAT, 0),
+            new Note.Time(BEAT / 2, BEAT, 0),
             new Note.Place(5, 0, tune.midi() + 4, Optional.empty()),
             Optional.empty(),
             Note.Part.INNER,
@@ -235,7 +246,11 @@ class RulesTest {
   void otherNotesLieAboveTheTuneOnlyWhereTheyMay() {
     Song song = holding(singing(song("C"), "g3 . . ."), 1, -1, 3, 2, 0, 1, 0);
     Arrangement onTop = ARRANGER.arrange(song);
-    assertThat(onTop.notes()).noneMatch(n -> n.midi() > 55);
+    assertThat(onTop.notesFrom(0, BEAT)).noneMatch(n -> n.midi() > 55);
+    // A held note has been heard by then: what lies above it is soft.
+    assertThat(onTop.notesFrom(BEAT, 4 * BEAT).stream().filter(n -> n.midi() > 55))
+        .isNotEmpty()
+        .allMatch(n -> n.force() == phalanx.picking.Force.SOFT);
     Arrangement below = ARRANGER.arrange(song.withTune(song.tune().withOnTop(false)));
     assertThat(below.notes()).anyMatch(n -> n.midi() > 55);
     assertThat(new TuneOnTop().in(below, Performance.of(below))).isEmpty();

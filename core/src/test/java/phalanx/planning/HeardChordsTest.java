@@ -26,7 +26,7 @@ class HeardChordsTest {
     return new OldTunesTest.Old(name, source, meter, key, chords, bars);
   }
 
-  private static List<OldTunesTest.Old> tunes() {
+  static List<OldTunesTest.Old> tunes() {
     List<OldTunesTest.Old> all = new ArrayList<>(OldTunesTest.tunes());
     all.add(
         tune(

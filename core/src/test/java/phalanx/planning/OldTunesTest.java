@@ -136,6 +136,7 @@ public class OldTunesTest {
         Review.of(a).findings().stream()
             // A stroke of the pattern on another string than usual is no matter of comfort.
             .filter(f -> !f.finding().rule().equals("dead string"))
+            .filter(f -> !f.finding().rule().equals("tone unheard"))
             .map(f -> old.name() + " " + f.bar() + ": " + f.finding().message())
             .distinct()
             .toList();

@@ -54,6 +54,7 @@ class TunePlanTest {
       PatternHeard.of(
           List.of(),
           true,
+          Set.of(),
           ThumbRoute.ALTERNATING,
           Optional.empty(),
           Optional.empty(),

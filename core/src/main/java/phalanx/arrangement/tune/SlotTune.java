@@ -3,6 +3,7 @@ package phalanx.arrangement.tune;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import phalanx.arrangement.MelodyNote;
 import phalanx.fretting.Shape;
@@ -111,7 +112,8 @@ public record SlotTune(List<MelodyNote> notes, Edges edges) {
         free,
         place.filter(p -> held).map(TunePlace::voice),
         soundsOn && place.isPresent(),
-        legato);
+        legato,
+        OptionalInt.empty());
   }
 
   /** The shape with what a note needs beside it. */

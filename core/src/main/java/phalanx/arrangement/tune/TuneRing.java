@@ -7,6 +7,8 @@ import phalanx.instrument.Tuning;
 public final class TuneRing {
 
   private final boolean onTop;
+  private final int beatTicks;
+  private final int[] began = new int[Tuning.STRINGS];
   private final int[] rings = new int[Tuning.STRINGS];
   private final int[] away = new int[Tuning.STRINGS];
   private int beside;
@@ -15,15 +17,18 @@ public final class TuneRing {
   /**
    * Before anything sounds.
    *
-   * @param onTop whether nothing may be struck above the tune
+   * @param onTop whether nothing may be struck above the tune through the first beat of a note
+   * @param beatTicks how long a beat is
    */
-  public TuneRing(boolean onTop) {
+  public TuneRing(boolean onTop, int beatTicks) {
     this.onTop = onTop;
+    this.beatTicks = beatTicks;
   }
 
   /** The same moment, to go on from in another way. */
   public TuneRing copy() {
-    TuneRing copy = new TuneRing(onTop);
+    TuneRing copy = new TuneRing(onTop, beatTicks);
+    System.arraycopy(began, 0, copy.began, 0, began.length);
     System.arraycopy(rings, 0, copy.rings, 0, rings.length);
     System.arraycopy(away, 0, copy.away, 0, away.length);
     System.arraycopy(midi, 0, copy.midi, 0, midi.length);
@@ -34,6 +39,9 @@ public final class TuneRing {
   /** Takes in a note that begins or goes on. */
   public void strike(TuneStrokes.Struck struck, int slotEnd) {
     TunePlace place = struck.place();
+    if (struck.begins() || rings[place.string()] == 0) {
+      began[place.string()] = struck.note().tick();
+    }
     rings[place.string()] = struck.endTick();
     midi[place.string()] = struck.note().midi();
     if (!place.inShape() && (place.finger().isPresent() || !place.left().isEmpty())) {
@@ -68,13 +76,30 @@ public final class TuneRing {
     return Arrays.stream(rings).anyMatch(r -> r > tick);
   }
 
-  /** Whether a pitch on a string would lie above the tune that sounds, and may not. */
+  /**
+   * Whether a pitch on a string would lie above the tune and be heard as the tune: at the beginning
+   * of a note and through its first beat.
+   */
   public boolean isAbove(int string, int pitch, int tick) {
     for (int s = 0; onTop && s < Tuning.STRINGS; s++) {
-      if (rings[s] > tick && s != string && pitch > midi[s]) {
+      if (lies(s, string, pitch, tick) && tick < began[s] + beatTicks) {
         return true;
       }
     }
     return false;
+  }
+
+  /** Whether a pitch on a string would lie above the tune that sounds: it is struck softly then. */
+  public boolean isHigher(int string, int pitch, int tick) {
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      if (lies(s, string, pitch, tick)) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private boolean lies(int s, int string, int pitch, int tick) {
+    return rings[s] > tick && s != string && pitch > midi[s];
   }
 }
