@@ -18,6 +18,12 @@ public record Evenness(int count, double spread) {
   /** Strokes of fewer than this at one note are not compared. */
   private static final int ENOUGH = 2;
 
+  /**
+   * The standard deviation for a median deviation, where deviations are normal (Rousseeuw and Croux
+   * 1993): a stroke that was hardly heard does not spoil it.
+   */
+  private static final double DEVIATION = 1.4826;
+
   /** The evenness of some strokes; those without a level do not count. */
   public static Evenness of(List<MatchedStroke> strokes) {
     Map<Object, List<Double>> levels = new HashMap<>();
@@ -26,17 +32,22 @@ public record Evenness(int count, double spread) {
       Object key = List.of(note.string(), note.midi(), note.part());
       m.level().ifPresent(l -> levels.computeIfAbsent(key, k -> new ArrayList<>()).add(l));
     }
-    int count = 0;
-    int free = 0;
-    double squares = 0;
+    List<Double> off = new ArrayList<>();
     for (List<Double> of : levels.values()) {
-      if (of.size() >= ENOUGH) {
-        double mean = of.stream().mapToDouble(l -> l).average().orElseThrow();
-        squares += of.stream().mapToDouble(l -> (l - mean) * (l - mean)).sum();
-        count += of.size();
-        free += of.size() - 1;
+      int n = of.size();
+      if (n >= ENOUGH) {
+        double middle = median(of);
+        // With its own middle a small group lies nearer to it than it should.
+        double wider = Math.sqrt((double) n / (n - 1));
+        of.forEach(l -> off.add(wider * Math.abs(l - middle)));
       }
     }
-    return new Evenness(count, free == 0 ? 0 : Math.sqrt(squares / free));
+    return new Evenness(off.size(), off.isEmpty() ? 0 : DEVIATION * median(off));
+  }
+
+  private static double median(List<Double> of) {
+    double[] sorted = of.stream().mapToDouble(l -> l).sorted().toArray();
+    int n = sorted.length;
+    return (sorted[(n - 1) / 2] + sorted[n / 2]) / 2;
   }
 }
