@@ -12,7 +12,6 @@ import phalanx.arrangement.Hold;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.fretting.ChangeCosts;
-import phalanx.fretting.ChangeCosts.Motion;
 import phalanx.fretting.Grip;
 import phalanx.fretting.Stance;
 import phalanx.instrument.Finger;
@@ -85,7 +84,9 @@ public final class Changes {
         // What the tune holds beside its shape comes along.
         Stance from = a.leaving(i - 1);
         Stance to = a.coming(i);
-        int ticks = performance.evened(first.get(0)) - performance.evened(lastBinding(last));
+        int ticks =
+            performance.evened(first.get(0))
+                - performance.evened(lastBinding(last, !before.tune().isEmpty()));
         add(slot, Optional.empty(), needed(from, to), ticks);
       }
     }
@@ -95,16 +96,19 @@ public final class Changes {
    * The last note that the hand has to wait for: an accompanying note just before a change may be
    * let go half-way (common practice, no source).
    */
-  private static Note lastBinding(List<Note> struck) {
+  private static Note lastBinding(List<Note> struck, boolean sung) {
     int n = struck.size() - 1;
     int tick = struck.get(n).tick();
-    while (n > 0
-        && struck.get(n).tick() == tick
-        && struck.get(n).part() == Note.Part.INNER
-        && struck.get(n).group() != Group.BRUSH) {
+    while (n > 0 && struck.get(n).tick() == tick && isAccompanying(struck.get(n), sung)) {
       n--;
     }
     return struck.get(n).tick() == tick ? struck.get(struck.size() - 1) : struck.get(n);
+  }
+
+  /** A finger’s single note; the top of a figure too where no tune is sung. */
+  private static boolean isAccompanying(Note note, boolean sung) {
+    boolean inner = note.part() == Note.Part.INNER || note.part() == Note.Part.TUNE && !sung;
+    return inner && note.group() != Group.BRUSH;
   }
 
   /** The ways of a finger to and from notes beside the shape while that is held. */
@@ -140,11 +144,7 @@ public final class Changes {
   }
 
   private double needed(Stance from, Stance to) {
-    return costs.moves(from, to).stream()
-        .filter(m -> m.motion() == Motion.MOVES || m.motion() == Motion.SLIDES)
-        .mapToDouble(m -> costs.millisNeeded(m.millimetres(), m.motion() == Motion.SLIDES))
-        .max()
-        .orElse(0);
+    return costs.millisNeeded(from, to);
   }
 
   private double needed(Hold from, Hold to) {

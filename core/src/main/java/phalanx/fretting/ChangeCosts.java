@@ -46,6 +46,15 @@ public final class ChangeCosts {
   private static final int SIXTH = 9;
   private static final int SEVENTH = 11;
 
+  /** More time for each string that a barre lies across beyond the first, ms. */
+  private static final double BARRE_MS = 22;
+
+  /** More time for fingers stretched to the limit, ms. */
+  private static final double STRETCH_MS = 120;
+
+  /** How far a finger that comes down was above the strings, mm. */
+  private static final double LIFTED = 15;
+
   private static final double HEARD = CostTerm.WILL_BE_HEARD.weight();
 
   /**
@@ -103,7 +112,9 @@ public final class ChangeCosts {
   /** Where the fingers are, and where a note sounds on. */
   HandState state(Stance stance) {
     Shape shape = stance.shape();
-    return HandState.of(stance, keepable.get(packed(shape), p -> keepable(shape)));
+    double stretch = ShapeStretches.of(stance.asked(), reach).most();
+    return HandState.of(
+        stance, keepable.get(packed(shape), p -> keepable(shape)), Math.min(1, stretch));
   }
 
   private static int packed(Shape shape) {
@@ -178,16 +189,30 @@ public final class ChangeCosts {
     };
   }
 
-  /** The time a change needs, ms: that of its slowest finger. */
+  /** The time a change needs, ms. */
+  public double millisNeeded(Stance from, Stance to) {
+    return millisNeeded(state(from), state(to));
+  }
+
+  /**
+   * The time a change needs, ms: that of its slowest finger. A barre takes longer to lie down the
+   * more strings it lies across, is no guide that slides, and takes its time from the air too; a
+   * stretch takes time to open (common practice, no source; the figures judged).
+   */
   double millisNeeded(HandState from, HandState to) {
     double needed = 0;
     for (int f = 1; f <= FingerCode.THUMB; f++) {
       Motion motion = from.motion(to, f);
+      int across = to.fret[f] == 0 ? 0 : to.high[f] - to.low[f];
       if (motion.travels()) {
-        needed = Math.max(needed, millisNeeded(way(from, to, f), motion == Motion.SLIDES));
+        boolean guided = motion == Motion.SLIDES && across == 0;
+        double way = millisNeeded(way(from, to, f), guided);
+        needed = Math.max(needed, way + across * BARRE_MS);
+      } else if (across > 0 && (motion == Motion.LANDS || motion == Motion.ROLLS)) {
+        needed = Math.max(needed, millisNeeded(LIFTED, false) + across * BARRE_MS);
       }
     }
-    return needed;
+    return needed == 0 ? 0 : needed + to.stretch * STRETCH_MS;
   }
 
   private double way(HandState from, HandState to, int f) {

@@ -13,6 +13,9 @@ final class HandState {
   /** Lowest fret a finger holds; 0 if none does. */
   final int lowestFret;
 
+  /** How far the fingers are stretched, 0 to 1 at the limit. */
+  final double stretch;
+
   /** By finger the strings it could hold in some fingering of the same frets, as bits. */
   private final byte[] keepable;
 
@@ -36,7 +39,8 @@ final class HandState {
   /** Up to this fret a hand is in first position. */
   private static final int FIRST_POSITION = 4;
 
-  private HandState(Stance stance, byte[] keepable) {
+  private HandState(Stance stance, byte[] keepable, double stretch) {
+    this.stretch = stretch;
     this.keepable = keepable;
     this.stance = stance;
     soundsOn = stance.soundsOn();
@@ -65,8 +69,8 @@ final class HandState {
     }
   }
 
-  static HandState of(Stance stance, byte[] keepable) {
-    return new HandState(stance, keepable);
+  static HandState of(Stance stance, byte[] keepable, double stretch) {
+    return new HandState(stance, keepable, stretch);
   }
 
   /** Whether a note that is to sound on is not held on in another state. */

@@ -49,7 +49,7 @@ final class ChangeTimes {
     for (TimedSteps.TimedStep step : placed.steps()) {
       boolean sung = !tunes.get(step.slot()).isEmpty();
       if (step.step().strokes().stream().anyMatch(s -> sounds(s, sung))) {
-        boolean inner = step.step().strokes().stream().noneMatch(s -> binds(s, sung));
+        boolean inner = step.step().strokes().stream().noneMatch(ChangeTimes::binds);
         times.struck(step.slot(), times.clock.evened(step.tick(), 0), !inner);
       }
     }
@@ -94,10 +94,8 @@ final class ChangeTimes {
   }
 
   /** Whether the hand has to wait for a stroke: the thumb's and a brush, not a single finger's. */
-  private static boolean binds(Stroke stroke, boolean sung) {
-    return stroke instanceof Stroke.Pluck p
-        ? p.role().isThumb() || p.role() == Role.TUNE && !sung
-        : stroke instanceof Stroke.Brush;
+  private static boolean binds(Stroke stroke) {
+    return stroke instanceof Stroke.Pluck p ? p.role().isThumb() : stroke instanceof Stroke.Brush;
   }
 
   /** A stroke of the pattern's own tune gives way where one is sung. */

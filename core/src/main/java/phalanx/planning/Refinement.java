@@ -40,10 +40,10 @@ import phalanx.theory.Ticks;
 final class Refinement {
 
   /** Rounds after the first plan: each leads around at least one more shape with a finding. */
-  private static final int ROUNDS = 8;
+  private static final int ROUNDS = 12;
 
   /** Rounds that may bring nothing better before it is left at that. */
-  private static final int PATIENCE = 3;
+  private static final int PATIENCE = 5;
 
   /** The chord of a finding, the next, the one before, as ways out are looked for too. */
   private static final int[] BESIDE = {0, 1, -1};

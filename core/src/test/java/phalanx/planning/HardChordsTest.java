@@ -20,6 +20,7 @@ import phalanx.fretting.ShapePlan;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.instrument.Tuning;
+import phalanx.picking.PatternReader;
 import phalanx.picking.Role;
 import phalanx.song.NoteRef;
 import phalanx.song.SlotRef;
@@ -182,7 +183,8 @@ class HardChordsTest {
   /** With swing the change in front of a beat has less time. */
   @Test
   void swingLeavesLessTimeForAChange() {
-    Song song = TestSongs.of("G | C");
+    String offBeats = "name: x\nmetre: 4/4\nthumb | o . | o . | o . | . o |\n";
+    Song song = TestSongs.of("G | C").withPattern(PatternReader.read(offBeats).patterns().get(0));
     ShapePlan straight = ARRANGER.arrange(song).plan();
     ShapePlan swung = ARRANGER.arrange(song.withFeel(song.feel().withSwing(Swing.TRIPLET))).plan();
     assertThat(swung.problem().slots().get(1).changeMillis())
