@@ -133,7 +133,10 @@ public final class Advisor {
               .filter(t -> !cancelled.getAsBoolean())
               .flatMap(t -> task.of(t, limit).stream())
               .toList();
-      done.stream().filter(Advised.class::isInstance).forEach(r -> best.add(r.costPerBar()));
+      // Those far up the neck come last and limit nobody.
+      done.stream()
+          .filter(r -> r instanceof Advised && !r.isFarUp())
+          .forEach(r -> best.add(r.costPerBar()));
       ranked.addAll(done);
     }
   }

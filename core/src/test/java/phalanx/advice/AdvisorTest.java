@@ -98,7 +98,7 @@ class AdvisorTest {
   void theBestWaysAreThoseOfPlanningAllOfThem() {
     for (Song song : List.of(song(), song().withGuitar(Guitar.NYLON.withCapo(2)))) {
       List<Tuning> tunings = List.of(Tuning.STANDARD, UsualTuning.DADGAD.tuning());
-      List<SettingSuggestion> ways = Advisor.ways(song, List.of(0, 1, 3, 5, 8), tunings, false);
+      List<SettingSuggestion> ways = Advisor.ways(song, List.of(0, 1, 3, 5, 7), tunings, false);
       Map<SettingSuggestion, Double> costs =
           ranked(song, ways).stream().collect(toMap(Advised::way, Advised::costPerBar));
       List<Ranked> few = ranked(song, ways, 5);
@@ -113,6 +113,16 @@ class AdvisorTest {
           .allMatch(r -> r.costPerBar() > few.get(4).costPerBar())
           .allMatch(r -> r.costPerBar() <= costs.get(r.way()) + 1e-9);
     }
+  }
+
+  /** A capo above fret 7 is for those who find nothing else. */
+  @Test
+  void capoFarUpTheNeckComesLast() {
+    Song song = song();
+    List<Advised> ranked =
+        ranked(song, Advisor.ways(song, List.of(0, 5, 9), List.of(Tuning.STANDARD), false));
+    List<Boolean> far = ranked.stream().map(r -> r.way().capo() > 7).toList();
+    assertThat(far).contains(true, false).isSorted();
   }
 
   @Test
