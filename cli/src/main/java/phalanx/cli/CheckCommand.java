@@ -7,6 +7,7 @@ import phalanx.findings.Found;
 import phalanx.findings.Review;
 import phalanx.formats.json.ReviewJson;
 import phalanx.planning.Arranger;
+import phalanx.song.Pulse;
 import phalanx.suggestion.Suggestion;
 import phalanx.suggestion.Suggestions;
 import phalanx.text.Phrase;
@@ -41,6 +42,7 @@ final class CheckCommand implements Callable<Integer> {
           ReviewJson.write(arrangement, review, f -> Suggestions.of(arranger, arrangement, f)));
       return 0;
     }
+    Pulse pulse = Pulse.of(arrangement.song());
     out.println(
         review
             .ceiling()
@@ -48,8 +50,10 @@ final class CheckCommand implements Callable<Integer> {
             .map(
                 t ->
                     Phrase.of(
-                        "hands hold to %.0f quarter notes a minute; bar %d sets it",
-                        Math.floor(t), review.ceiling().bar().orElseThrow()))
+                        "hands hold to %.0f %s a minute; bar %d sets it",
+                        Math.floor(pulse.beats(t)),
+                        pulse.words(),
+                        review.ceiling().bar().orElseThrow()))
             .orElse("nothing limits the tempo"));
     out.println(review.tally().words());
     for (Found found : review.findings()) {

@@ -25,6 +25,7 @@ import phalanx.practice.PracticeOrder;
 import phalanx.practice.Today;
 import phalanx.practice.WarmUp;
 import phalanx.practicelog.PracticeLog;
+import phalanx.song.Pulse;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.text.Phrase;
 import picocli.CommandLine.Command;
@@ -193,10 +194,14 @@ final class PracticeCommand implements Callable<Integer> {
     for (Today.Item item : today.items()) {
       if (item instanceof Today.DrillItem of) {
         Drill drill = of.drill();
+        Pulse pulse = Pulse.of(drill.played().song());
         out.println(
             Phrase.of(
-                "%2d min  %s · from ♩ = %.0f to %.0f",
-                of.minutes(), drill.title(), drill.tempo().start(), drill.tempo().goal()));
+                "%2d min  %s · from %s to %.0f",
+                of.minutes(),
+                drill.title(),
+                pulse.mark(drill.tempo().start()),
+                pulse.beats(drill.tempo().goal())));
         out.println("        " + of.why());
         drill.tempo().limit().ifPresent(l -> out.println("        " + l));
       } else {

@@ -12,8 +12,9 @@ import phalanx.instrument.Finger;
  * what the others cost more if they are wide enough to be found.
  *
  * @param pairs every two fingers, the thumb left out
+ * @param firstPosition whether it lies within the first frets, where no span is found
  */
-public record ShapeStretches(List<Pair> pairs) {
+public record ShapeStretches(List<Pair> pairs, boolean firstPosition) {
 
   /**
    * Two fingers.
@@ -44,7 +45,7 @@ public record ShapeStretches(List<Pair> pairs) {
         }
       }
     }
-    return new ShapeStretches(pairs);
+    return new ShapeStretches(pairs, StretchRule.isFirstPosition(shape));
   }
 
   /**
@@ -104,6 +105,9 @@ public record ShapeStretches(List<Pair> pairs) {
       return Optional.empty();
     }
     boolean beyond = widest.span.millimetres() > widest.span.limit();
+    if (firstPosition && !beyond) {
+      return Optional.empty();
+    }
     return Optional.of(beyond ? CostTerm.CANNOT_BE_DONE : CostTerm.WILL_BE_HEARD);
   }
 }

@@ -12,6 +12,8 @@ public final class StretchRule {
    */
   private static final double NOTABLE = 0.5;
 
+  private static final int FIRST_POSITION = 4;
+
   /**
    * A wide span.
    *
@@ -35,7 +37,19 @@ public final class StretchRule {
    * What there is to say about the widest span of a shape; empty if it is no stretch to speak of.
    */
   public static Optional<Stretch> of(Shape shape, Reach reach) {
-    return reach.widestSpan(shape).filter(StretchRule::isNotable).map(StretchRule::stretch);
+    boolean first = isFirstPosition(shape);
+    return reach
+        .widestSpan(shape)
+        .filter(s -> isNotable(s) && !(first && s.millimetres() <= s.limit()))
+        .map(StretchRule::stretch);
+  }
+
+  /**
+   * Whether a shape lies within frets 1 to 4: every beginner's hand is set to that, so its spans
+   * are no stretch (common practice, no source).
+   */
+  static boolean isFirstPosition(Shape shape) {
+    return shape.grips().values().stream().allMatch(g -> g.fret() <= FIRST_POSITION);
   }
 
   private static Stretch stretch(Reach.Span span) {

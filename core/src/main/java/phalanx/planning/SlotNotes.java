@@ -248,13 +248,12 @@ public final class SlotNotes {
 
   /** The sounding strings a brush goes over, in its order, but those plucked at the same time. */
   private List<Integer> brushed(Stroke.Brush brush, Set<Integer> plucked, int tick, TuneRing ring) {
-    List<Integer> crossed =
-        new ArrayList<>(
-            IntStream.rangeClosed(brush.low(), brush.high())
-                .filter(s -> shape.sounds(s) && !plucked.contains(s) && !ring.blocks(s, tick))
-                .filter(s -> !ring.isAbove(s, strings.pitch(s), tick))
-                .boxed()
-                .toList());
+    List<Integer> crossed = new ArrayList<>();
+    for (int s : passed(brush, tick, ring)) {
+      if (shape.sounds(s) && !plucked.contains(s)) {
+        crossed.add(s);
+      }
+    }
     if (crossed.isEmpty()) {
       found(Remark.Kind.NO_STRING, "no string sounds under the brush", tick, brush.low());
       return crossed;
@@ -271,6 +270,26 @@ public final class SlotNotes {
       Collections.reverse(crossed);
     }
     return crossed;
+  }
+
+  /**
+   * The longest row of neighbouring strings that a brush may pass: it cannot leave out one in the
+   * middle that the tune needs.
+   */
+  private List<Integer> passed(Stroke.Brush brush, int tick, TuneRing ring) {
+    List<Integer> best = List.of();
+    List<Integer> row = new ArrayList<>();
+    for (int s = brush.low(); s <= brush.high(); s++) {
+      boolean kept =
+          ring.blocks(s, tick) || shape.sounds(s) && ring.isAbove(s, strings.pitch(s), tick);
+      if (kept) {
+        row = new ArrayList<>();
+      } else {
+        row.add(s);
+        best = row.size() > best.size() ? List.copyOf(row) : best;
+      }
+    }
+    return best;
   }
 
   /** What the pattern stops: the thumb its strings, each finger its own. */

@@ -1,6 +1,8 @@
 package phalanx.song;
 
+import java.util.Optional;
 import phalanx.theory.Meter;
+import phalanx.theory.Ticks;
 
 /**
  * How a song moves.
@@ -56,5 +58,16 @@ public record Feel(Meter meter, double tempo, Swing swing, int pickupTicks) {
   /** With a pick-up of this length; 0 for none. */
   public Feel withPickup(int ticks) {
     return new Feel(meter, tempo, swing, ticks);
+  }
+
+  /** A pick-up as a metre of its own, such as 1/4; empty without one, or where none is as long. */
+  public Optional<Meter> pickupMeter() {
+    for (int unit : new int[] {4, 8, 16}) {
+      int each = Ticks.PER_WHOLE / unit;
+      if (pickupTicks > 0 && pickupTicks % each == 0) {
+        return Optional.of(new Meter(pickupTicks / each, unit));
+      }
+    }
+    return Optional.empty();
   }
 }

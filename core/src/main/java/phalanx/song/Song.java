@@ -1,5 +1,6 @@
 package phalanx.song;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -86,6 +87,15 @@ public record Song(
         tune,
         Lyrics.NONE,
         pins.withoutAccepted());
+  }
+
+  /** The metre of every written bar by its id; that of a pick-up is as long as the pick-up. */
+  public Map<Integer, Meter> meters() {
+    Map<Integer, Meter> meters = new HashMap<>(chart.meters(meter()));
+    chart.bars().stream()
+        .findFirst()
+        .ifPresent(b -> feel.pickupMeter().ifPresent(m -> meters.put(b.id(), m)));
+    return meters;
   }
 
   /** The guitar with tuning and capo. */

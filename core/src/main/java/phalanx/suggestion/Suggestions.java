@@ -29,7 +29,7 @@ import phalanx.findings.UnheardTones;
 import phalanx.findings.UnmutedStrings;
 import phalanx.planning.Arranger;
 import phalanx.song.Feel;
-import phalanx.text.Phrase;
+import phalanx.song.Pulse;
 
 /**
  * Finds ways out of a finding. Each is tried by planning the song anew; only those with which the
@@ -132,7 +132,8 @@ public final class Suggestions {
     double ratio = late ? limit / measured : measured / limit;
     double tempo = Math.floor(a.song().tempo() * ratio);
     return found.finding().unit().equals("ms") && tempo >= Feel.SLOWEST && ratio < 1
-        ? Stream.of(new PossibleEdit(Phrase.of("play at ♩ = %.0f", tempo), s -> s.paced(tempo)))
+        ? Stream.of(
+            new PossibleEdit("play at " + Pulse.of(a.song()).mark(tempo), s -> s.paced(tempo)))
         : Stream.empty();
   }
 }

@@ -9,6 +9,7 @@ import javafx.scene.layout.Region;
 import phalanx.desktop.model.Workspace;
 import phalanx.findings.Review;
 import phalanx.findings.TempoCeiling;
+import phalanx.song.Pulse;
 import phalanx.text.Phrase;
 
 /**
@@ -70,7 +71,8 @@ final class TempoGauge extends Button {
     }
     double tempo = workspace.song().tempo();
     boolean enough = holds.get() >= tempo;
-    words.setText(Phrase.of("Hands hold to %.0f", Math.floor(holds.get())));
+    double beats = Pulse.of(workspace.song()).beats(holds.get());
+    words.setText(Phrase.of("Hands hold to %.0f", Math.floor(beats)));
     filled.getStyleClass().remove("gauge-short");
     if (!enough) {
       filled.getStyleClass().add("gauge-short");

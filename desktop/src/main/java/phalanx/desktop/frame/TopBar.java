@@ -22,6 +22,7 @@ import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.Workspace;
 import phalanx.instrument.Hand;
 import phalanx.song.History;
+import phalanx.song.Pulse;
 import phalanx.song.Song;
 import phalanx.text.Phrase;
 import phalanx.theory.NoteNaming;
@@ -88,9 +89,9 @@ final class TopBar extends ToolRow {
                 (s, size) -> s.withHand(s.hand().sizedAs(Hand.of(size)))),
             chips.of(
                 "tempo",
-                s -> Phrase.of("♩ = %.0f", s.tempo()),
+                s -> Pulse.of(s).mark(s.tempo()),
                 TEMPOS,
-                t -> Phrase.of("%.0f", t),
+                t -> Phrase.of("%.0f", Pulse.of(workspace.song()).beats(t)),
                 Song::withTempo),
             grow,
             new TempoGauge(workspace),

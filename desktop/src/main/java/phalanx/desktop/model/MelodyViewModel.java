@@ -86,7 +86,7 @@ public final class MelodyViewModel implements TuneBars {
     BarTune tune = tune(bar);
     preview.set(tune);
     trouble.set("");
-    text.set(bar == 0 ? "" : TuneWriter.write(tune, TuneWriter.roomFor(tune, meter())));
+    text.set(bar == 0 ? "" : TuneWriter.write(tune, TuneWriter.roomFor(tune, cells())));
   }
 
   private Song song() {
@@ -102,6 +102,11 @@ public final class MelodyViewModel implements TuneBars {
     return meter;
   }
 
+  /** What the cells of the bar share: in a pick-up no more than that. */
+  private Meter cells() {
+    return song().meters().getOrDefault(bar, meter);
+  }
+
   /** The identity of the bar, 0 for none. */
   public int bar() {
     return bar;
@@ -109,7 +114,7 @@ public final class MelodyViewModel implements TuneBars {
 
   /** Takes in what stands in the field now. */
   public void type(String typed) {
-    TuneReader.Result read = TuneReader.read(typed, meter, before());
+    TuneReader.Result read = TuneReader.read(typed, cells(), before());
     dirty = !read.tune().equals(tune(bar));
     preview.set(read.tune());
     trouble.set(

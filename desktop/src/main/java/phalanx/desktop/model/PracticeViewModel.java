@@ -40,6 +40,7 @@ import phalanx.practice.Steadiness;
 import phalanx.practice.StrokeReport;
 import phalanx.practice.TempoLadder;
 import phalanx.practice.Today;
+import phalanx.song.Pulse;
 import phalanx.song.Song;
 
 /**
@@ -258,6 +259,11 @@ public final class PracticeViewModel {
   /** The song of the drill at hand; empty where there is none. */
   public Optional<PracticeSong> song() {
     return day.get().songAt(place.get());
+  }
+
+  /** The beat in which its tempo is told. */
+  public Pulse pulse() {
+    return song().map(s -> Pulse.of(s.plan().song())).orElseGet(() -> Pulse.of(open.song()));
   }
 
   /** What the song of the drill at hand is known by in the log. */

@@ -235,10 +235,10 @@ final class DrillPanel extends VBox {
                         ? "reached and clean"
                         : Phrase.of("attempt %d at", l.attempts().size() + 1))
             .orElse(""));
-    tempo.setText(ladder.map(l -> Phrase.of("♩ = %.0f", l.tempo())).orElse(""));
+    tempo.setText(ladder.map(l -> model.pulse().mark(l.tempo())).orElse(""));
     ladder.ifPresent(
         l -> {
-          chart.paint(l);
+          chart.paint(l, model.pulse());
           chart.setAccessibleText(LadderChart.words(l));
         });
   }

@@ -8,6 +8,7 @@ import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.TypeFace;
 import phalanx.practice.Outcome;
 import phalanx.practice.TempoLadder;
+import phalanx.song.Pulse;
 import phalanx.text.Phrase;
 
 /**
@@ -21,6 +22,7 @@ final class LadderChart extends Canvas {
   private static final int PLACES = 20;
 
   private final Palette palette;
+  private Pulse pulse = new Pulse(false);
 
   LadderChart(Palette palette) {
     this.palette = palette;
@@ -28,7 +30,8 @@ final class LadderChart extends Canvas {
   }
 
   /** Draws a ladder; the newest attempts where there are more than fit. */
-  void paint(TempoLadder ladder) {
+  void paint(TempoLadder ladder, Pulse in) {
+    pulse = in;
     GraphicsContext gc = getGraphicsContext2D();
     gc.clearRect(0, 0, getWidth(), getHeight());
     Lettering ink = new Lettering(gc, palette);
@@ -53,8 +56,12 @@ final class LadderChart extends Canvas {
     gc.setLineDashes(4, 3);
     gc.strokeRect(x + 2, y, width - 4, getHeight() - BOTTOM - y);
     gc.setLineDashes();
-    ink.centre(Phrase.of("%.0f", ladder.tempo()), x + width / 2, y - 5, TypeFace.bold(12), "text");
+    ink.centre(told(ladder.tempo()), x + width / 2, y - 5, TypeFace.bold(12), "text");
     number(ink, x + width / 2, all.size() + 1, "text");
+  }
+
+  private String told(double quarters) {
+    return Phrase.of("%.0f", pulse.beats(quarters));
   }
 
   private void number(Lettering ink, double x, int number, String shade) {
@@ -67,17 +74,21 @@ final class LadderChart extends Canvas {
     for (int t = (int) Math.ceil(scale.low() / step) * step; t < goal - step / 3.0; t += step) {
       gc.setStroke(palette.get("rule"));
       gc.strokeLine(LEFT, scale.y(t), getWidth() - 8, scale.y(t));
-      ink.right(String.valueOf(t), LEFT - 8, scale.y(t) + 4, TypeFace.plain(11), "muted");
+      ink.right(told(t), LEFT - 8, scale.y(t) + 4, TypeFace.plain(11), "muted");
     }
     gc.setStroke(palette.get("attention"));
     gc.setLineWidth(1.6);
     gc.setLineDashes(7, 5);
     gc.strokeLine(LEFT, scale.y(goal), getWidth() - 8, scale.y(goal));
     gc.setLineDashes();
-    String words = Phrase.of("%.0f", goal);
+    String words = told(goal);
     ink.right(words, LEFT - 8, scale.y(goal) + 4, TypeFace.bold(12), "attention");
     ink.right(
-        "goal ♩ = " + words, getWidth() - 10, scale.y(goal) - 6, TypeFace.plain(11), "attention");
+        "goal " + pulse.mark(goal),
+        getWidth() - 10,
+        scale.y(goal) - 6,
+        TypeFace.plain(11),
+        "attention");
     gc.setStroke(palette.get("edge"));
     gc.setLineWidth(1);
     gc.strokeLine(LEFT, getHeight() - BOTTOM, getWidth() - 8, getHeight() - BOTTOM);

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import phalanx.melody.BarTune;
 import phalanx.melody.TuneReader;
 import phalanx.song.Bar;
 import phalanx.song.Chart;
@@ -124,9 +125,10 @@ final class ChartField {
   }
 
   /** The tune of every bar that is there. */
-  Tune tune(Field list, Chart chart, Meter first) {
-    Map<Integer, Meter> meters = chart.meters(first);
-    TreeMap<Integer, phalanx.melody.BarTune> bars = new TreeMap<>();
+  Tune tune(Field list, Chart chart, Feel feel) {
+    Map<Integer, Meter> meters = chart.meters(feel.meter());
+    Optional<Integer> pickup = chart.bars().stream().findFirst().map(Bar::id);
+    TreeMap<Integer, BarTune> bars = new TreeMap<>();
     for (Field bar : faults.or(List.<Field>of(), list::list)) {
       Optional<Integer> id = faults.maybe(() -> bar.object().at("bar").whole(1, Ids.MOST));
       if (id.isPresent() && !meters.containsKey(id.get())) {
@@ -134,13 +136,23 @@ final class ChartField {
       } else if (id.isPresent()) {
         Meter own = meters.get(id.get());
         Meter meter = bar.maybe("meter").map(f -> faults.or(own, () -> meter(f))).orElse(own);
-        TuneReader.Result read =
-            TuneReader.read(faults.or("", () -> bar.at("notes").text()), meter);
+        String notes = faults.or("", () -> bar.at("notes").text());
+        TuneReader.Result read = TuneReader.read(notes, meter);
+        boolean leads = pickup.equals(id) && bar.maybe("meter").isEmpty();
+        if (leads && overflows(read.tune(), feel)) {
+          read = TuneReader.read(notes, feel.pickupMeter().orElse(meter));
+        }
         read.problems().stream().findFirst().ifPresent(p -> faults.note(fault(bar, p)));
         bars.put(id.get(), read.tune());
       }
     }
     return new Tune(bars, true);
+  }
+
+  /** Whether cells of a pick-up that share a whole bar would be lost: they share the pick-up. */
+  private static boolean overflows(BarTune tune, Feel feel) {
+    return feel.pickupTicks() > 0
+        && tune.notes().stream().anyMatch(n -> n.endTick() > feel.pickupTicks());
   }
 
   private static Field.Fault fault(Field bar, TuneReader.Problem problem) {

@@ -135,7 +135,7 @@ public final class SongFileReader {
     }
     Tune tune =
         root.maybe("tune").isPresent()
-            ? chart.tune(root.at("tune"), song.chart(), song.meter())
+            ? chart.tune(root.at("tune"), song.chart(), song.feel())
             : Tune.NONE;
     boolean onTop = root.maybe("tuneOnTop").map(f -> faults.or(true, f::truth)).orElse(true);
     Optional<SongId> id =

@@ -175,11 +175,13 @@ public final class SongFileWriter {
    */
   private static void tune(ArrayNode array, Song song) {
     Map<Integer, Meter> meters = song.chart().meters(song.meter());
+    Map<Integer, Meter> shared = song.meters();
     new TreeMap<>(song.tune().bars())
         .forEach(
             (bar, tune) -> {
               ObjectNode node = array.addObject().put("bar", bar);
-              Meter meter = TuneWriter.roomFor(tune, meters.get(bar));
+              // A pick-up always says how much its cells share.
+              Meter meter = TuneWriter.roomFor(tune, shared.get(bar));
               if (!meter.equals(meters.get(bar))) {
                 node.put("meter", meter.toString());
               }

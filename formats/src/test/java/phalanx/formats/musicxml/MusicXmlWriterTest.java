@@ -298,7 +298,7 @@ class MusicXmlWriterTest {
   void shortNotesStandBeforeTheirNoteAndComeBackOnTheirStrings() throws Exception {
     Song song = ChordProReader.read("{sog}\n| C | C |\n{eog}\n").song();
     Tune tune = Tune.NONE;
-    String[] bars = {"e4@2 g {f@1 f@1}g@1 e@2", "{d@2}^e@2 . g ."};
+    String[] bars = {"e4 g {f@1 f@1}g@1 e", "{d@2}^e@2 . g ."};
     for (int bar = 0; bar < bars.length; bar++) {
       int id = song.chart().bars().get(bar).id();
       tune = tune.with(id, TuneReader.read(bars[bar], Meter.FOUR_FOUR).tune());
