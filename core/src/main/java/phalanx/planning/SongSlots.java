@@ -44,9 +44,9 @@ record SongSlots(
   static SongSlots of(Song song, SlotRows rows, ChangeCosts changes, TuneFit fit) {
     Timeline timeline = Timeline.of(song);
     PatternBook book = new PatternBook(song);
-    TimedSteps placed = TimedSteps.of(song, timeline, book);
-    List<List<MelodyNote>> tunes =
-        TuneLine.bySlot(TuneLine.of(song, timeline), timeline, placed.early());
+    List<MelodyNote> line = TuneLine.of(song, timeline);
+    TimedSteps placed = TimedSteps.of(song, timeline, book, new InnerStrokes(song, timeline, line));
+    List<List<MelodyNote>> tunes = TuneLine.bySlot(line, timeline, placed.early());
     List<SlotTune> sung = new ArrayList<>();
     List<PatternHeard> heard = new ArrayList<>();
     List<List<Pattern.Step>> steps = placed.bySlot();

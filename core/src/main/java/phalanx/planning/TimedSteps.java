@@ -45,11 +45,13 @@ public final class TimedSteps {
   private final Song song;
   private final Timeline timeline;
   private final PatternBook book;
+  private final InnerStrokes inner;
   private final int[] places;
   private final int[] early;
   private final List<TimedStep> steps = new ArrayList<>();
 
-  private TimedSteps(Song song, Timeline timeline, PatternBook book) {
+  private TimedSteps(Song song, Timeline timeline, PatternBook book, InnerStrokes inner) {
+    this.inner = inner;
     this.song = song;
     this.timeline = timeline;
     this.book = book;
@@ -57,9 +59,13 @@ public final class TimedSteps {
     early = new int[timeline.slots().size()];
   }
 
-  /** Lays the patterns of a song along it. */
-  static TimedSteps of(Song song, Timeline timeline, PatternBook book) {
-    TimedSteps placed = new TimedSteps(song, timeline, book);
+  /**
+   * Lays the patterns of a song along it.
+   *
+   * @param inner says what of them is played beside the tune
+   */
+  static TimedSteps of(Song song, Timeline timeline, PatternBook book, InnerStrokes inner) {
+    TimedSteps placed = new TimedSteps(song, timeline, book, inner);
     for (int slot = 0; slot < timeline.slots().size(); slot++) {
       placed.place(slot);
     }
@@ -135,8 +141,10 @@ public final class TimedSteps {
         over = index + 1;
         early[over] = timeline.slots().get(over).tick() - tick;
       }
-      if (!step.strokes().isEmpty()) {
-        steps.add(new TimedStep(tick, bar, over, step));
+      // What the player changed in this bar is meant.
+      Pattern.Step played = book.changes(bar).contains(step) ? step : inner.played(step, tick, bar);
+      if (!played.strokes().isEmpty()) {
+        steps.add(new TimedStep(tick, bar, over, played));
       }
     }
   }

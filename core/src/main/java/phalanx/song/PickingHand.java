@@ -10,25 +10,32 @@ import phalanx.picking.ThumbRoute;
  * @param school how it shares the strings
  * @param patterns what it plays where
  * @param thumb the way the thumb takes over the bass strings
+ * @param densities how much of it is played where
  */
-public record PickingHand(HandSchool school, Patterns patterns, ThumbRoute thumb) {
+public record PickingHand(
+    HandSchool school, Patterns patterns, ThumbRoute thumb, Densities densities) {
 
   /** Thumb and three fingers, the thumb alternating, fingers between. */
   static final PickingHand USUAL =
       new PickingHand(
           HandSchool.THUMB_AND_THREE,
           Patterns.of(AlternatingThumb.FINGERS_BETWEEN),
-          ThumbRoute.ALTERNATING);
+          ThumbRoute.ALTERNATING,
+          Densities.NONE);
 
   PickingHand withSchool(HandSchool other) {
-    return new PickingHand(other, patterns, thumb);
+    return new PickingHand(other, patterns, thumb, densities);
   }
 
   PickingHand withPatterns(Patterns other) {
-    return new PickingHand(school, other, thumb);
+    return new PickingHand(school, other, thumb, densities);
   }
 
   PickingHand withThumb(ThumbRoute other) {
-    return new PickingHand(school, patterns, other);
+    return new PickingHand(school, patterns, other, densities);
+  }
+
+  PickingHand withDensities(Densities other) {
+    return new PickingHand(school, patterns, thumb, other);
   }
 }

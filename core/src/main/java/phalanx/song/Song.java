@@ -174,6 +174,7 @@ public record Song(
     return withChart(next)
         .withPins(keptPins(next))
         .withPatterns(keptPatterns(next))
+        .withDensities(keptDensities(next))
         .withTune(tune.in(next.byId()::containsKey))
         .withWords(words.in(next.byId()::containsKey));
   }
@@ -181,6 +182,11 @@ public record Song(
   private Patterns keptPatterns(Chart next) {
     Set<Integer> bars = next.byId().keySet();
     return patterns().in(bars::contains, s -> next.section(s).isPresent());
+  }
+
+  private Densities keptDensities(Chart next) {
+    Set<Integer> bars = next.byId().keySet();
+    return picking.densities().in(bars::contains, s -> next.section(s).isPresent());
   }
 
   private Pins keptPins(Chart next) {
@@ -289,6 +295,11 @@ public record Song(
   /** With other patterns. */
   public Song withPatterns(Patterns other) {
     return withPicking(picking.withPatterns(other));
+  }
+
+  /** With more or less played in some parts. */
+  public Song withDensities(Densities other) {
+    return withPicking(picking.withDensities(other));
   }
 
   /** With the thumb on another way. */

@@ -9,7 +9,7 @@ import phalanx.picking.ThumbRoute;
 import phalanx.song.Song;
 
 /**
- * Ten more songs of our own, where arranging is hard: sevenths under a steady thumb, chords that
+ * Eleven more songs of our own, where arranging is hard: sevenths under a steady thumb, chords that
  * come where the pattern has no bass, tunes up the neck, open tunings, metres of three and six.
  */
 final class MoreOwnSongs {
@@ -159,6 +159,14 @@ final class MoreOwnSongs {
                 ". | . | . | . | . | . | . | .")
             .withThumb(ThumbRoute.STEADY)
             .withPattern(pattern(BASS_ON_ONE_AND_THREE)));
+    songs.put(
+        "Quick Water",
+        song(
+            "Quick Water",
+            "4/4",
+            "G",
+            "G | C D7 | G | Am7 D7 | Em | Bm7 C | G D7 | G",
+            "g4 a b d5 g4 b d5 b4 | c5 b4 a g f# a d f# | g4 a b d5 g4 b d5 b4 | c5 a e c5 a f# d f# | e4 g b g e g b g | f# a b d5 c5 g4 e g | b4 d5 b4 g a f# d f# | g4 . . ."));
     songs.put(
         "Low Bridge",
         tuned(

@@ -87,7 +87,7 @@ class GradesTest {
     int offered = 0;
     for (String chords :
         List.of("| E | F | G | C |", "| A | Bb | Eb | E |", "| D | F#m | B7 | E |")) {
-      Arrangement a = ARRANGER.arrange(TestSongs.of(chords).withTempo(150));
+      Arrangement a = ARRANGER.arrange(TestSongs.of(chords).withTempo(300));
       Review review = Review.of(a);
       for (Found found : review.findings()) {
         List<Suggestion> ways = Suggestions.of(new Arranger(), a, found);

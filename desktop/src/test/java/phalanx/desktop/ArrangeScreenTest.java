@@ -3,6 +3,7 @@ package phalanx.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static phalanx.desktop.OpenWindow.click;
+import static phalanx.desktop.OpenWindow.press;
 import static phalanx.desktop.OpenWindow.text;
 import static phalanx.desktop.OpenWindow.until;
 
@@ -16,6 +17,7 @@ import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.BeforeEach;
@@ -26,9 +28,11 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
+import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.strip.StripView;
+import phalanx.picking.Density;
 
 /** Drives the window as a player does and looks at what the player sees. */
 @ExtendWith(ApplicationExtension.class)
@@ -56,6 +60,25 @@ class ArrangeScreenTest {
 
   private Workspace workspace() {
     return window.workspace();
+  }
+
+  /** D makes the selected bars sparser and fuller, and Ctrl Z takes it back. */
+  @Test
+  void oneKeyThinsTheSelectedBars(FxRobot robot) throws TimeoutException {
+    press(robot, KeyCode.CONTROL, KeyCode.DIGIT5);
+    int bar = workspace().chord().slot().orElseThrow().played().ref().bar();
+    press(robot, KeyCode.D);
+    window.untilPlanned();
+    assertThat(workspace().song().picking().densities().bars().get(bar)).isEqualTo(Density.TUNE);
+    assertThat(
+            workspace().arrangementProperty().get().notes().stream()
+                .filter(n -> n.ref().bar() == bar))
+        .isNotEmpty()
+        .noneMatch(n -> n.part() == Note.Part.INNER);
+    MenuButton menu = robot.lookup("#inspector #density").queryAs(MenuButton.class);
+    assertThat(menu.getText()).isEqualTo("Plays: thumb and tune");
+    press(robot, KeyCode.CONTROL, KeyCode.Z);
+    assertThat(workspace().song().picking().densities().bars()).isEmpty();
   }
 
   /** The gauge names the tempo the hands hold to and leads to the bar that sets it. */

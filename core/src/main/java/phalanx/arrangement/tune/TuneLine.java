@@ -7,6 +7,7 @@ import phalanx.arrangement.MelodyNote;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
+import phalanx.picking.Density;
 import phalanx.song.Song;
 import phalanx.song.Timeline;
 import phalanx.song.Timeline.PlayedBar;
@@ -24,6 +25,9 @@ public final class TuneLine {
       return line;
     }
     for (PlayedBar bar : timeline.bars()) {
+      if (isLeftToASinger(song, bar)) {
+        continue;
+      }
       BarTune tune = song.tune().at(bar.written(), song.chart());
       goOn(line, bar, tune.heldTicks());
       for (TuneNote note : tune.notes()) {
@@ -38,6 +42,14 @@ public final class TuneLine {
       }
     }
     return line;
+  }
+
+  private static boolean isLeftToASinger(Song song, PlayedBar bar) {
+    return song.picking()
+        .densities()
+        .at(bar.written(), song.chart())
+        .filter(d -> d == Density.THUMB)
+        .isPresent();
   }
 
   /** Short notes take their time from the note before; at the start of a song there is none. */

@@ -31,6 +31,7 @@ public final class ArrangeScreenView extends ScreenView<ArrangeView, SideTabs> {
           new Shortcut("L", "list of hard spots"),
           new Shortcut(", .", "note before, note after (or click one)"),
           new Shortcut("Page Up, Down", "pin the note to another string; Delete: let go"),
+          new Shortcut("D", "more, less in the bars selected: density"),
           new Shortcut("B", "fills: major or bluesy"),
           new Shortcut("+ − 0", "larger, smaller, usual size"));
 
@@ -82,6 +83,8 @@ public final class ArrangeScreenView extends ScreenView<ArrangeView, SideTabs> {
       middle().toggleFindings();
     } else if (digit(code) > 0) {
       inspector.pinCard(digit(code));
+    } else if (code == KeyCode.D) {
+      workspace.models().density().next();
     } else if (code == KeyCode.B) {
       workspace.models().fills().switchColour();
     } else {

@@ -15,7 +15,9 @@ import phalanx.arrangement.board.FingerWork;
 import phalanx.arrangement.board.OtherString;
 import phalanx.arrangement.board.ShapeChoice;
 import phalanx.desktop.drawing.Controls;
+import phalanx.desktop.drawing.DensityMenu;
 import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.model.DensityViewModel;
 import phalanx.desktop.model.FingerChoice;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.neck.NeckPicture;
@@ -65,7 +67,10 @@ public final class Inspector extends VBox {
     cards.getStyleClass().add("cards");
     ScrollPane scroll = Controls.scroll(cards);
     heading.setText("Shapes, the best for the whole song first");
-    getChildren().addAll(title, neck, span, details, new DampRow(workspace), heading, scroll);
+    DensityViewModel density = workspace.models().density();
+    DensityMenu plays = new DensityMenu(workspace, density::selected, density::here);
+    getChildren()
+        .addAll(title, neck, span, details, plays, new DampRow(workspace), heading, scroll);
     workspace.arrangementProperty().addListener(o -> show());
     workspace.chord().placeProperty().addListener(o -> show());
     workspace.viewing().namingProperty().addListener(o -> show());

@@ -15,6 +15,7 @@ public final class ViewModels {
   private final FindingsViewModel findings;
   private final PlaybackController sound;
   private final HandViewModel hands;
+  private final DensityViewModel density;
   private final Supplier<GuitarBench> bench;
   private final Supplier<AdviceViewModel> advice;
   private final Supplier<HarpRunViewModel> harp;
@@ -26,6 +27,7 @@ public final class ViewModels {
   ViewModels(
       OpenSong open, ChordChoice chord, SlotRange range, PlanService planner, HandViewModel hands) {
     this.hands = hands;
+    density = new DensityViewModel(open, range);
     sound = new PlaybackController(open, chord, range, planner.interfaceThread());
     patterns = new PatternViewModel(open, chord, sound, planner);
     melody = new MelodyViewModel(open, chord, planner);
@@ -71,6 +73,11 @@ public final class ViewModels {
   /** What is heard of the song. */
   public PlaybackController sound() {
     return sound;
+  }
+
+  /** How much is played where. */
+  public DensityViewModel density() {
+    return density;
   }
 
   /** The player's hand. */

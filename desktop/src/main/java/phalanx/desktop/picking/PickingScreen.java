@@ -16,6 +16,7 @@ import javafx.scene.layout.VBox;
 import phalanx.arrangement.board.PatternFall;
 import phalanx.arrangement.board.SpokenMotion;
 import phalanx.desktop.drawing.ChoiceChips;
+import phalanx.desktop.drawing.DensityMenu;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.files.OwnShelf;
@@ -124,6 +125,7 @@ public final class PickingScreen extends VBox {
     HBox tools =
         new ToolRow(
             reach,
+            density(),
             chips.school("hand-school"),
             chips.thumb("thumb-route"),
             softEnding(),
@@ -133,6 +135,17 @@ public final class PickingScreen extends VBox {
             finer);
     tools.getStyleClass().add("chart-tools");
     return tools;
+  }
+
+  /** How much of the pattern is played where it reaches. */
+  private DensityMenu density() {
+    DensityMenu menu =
+        new DensityMenu(
+            workspace,
+            () -> List.of(desk.scope()),
+            () -> workspace.models().density().own(desk.scope()));
+    desk.reachProperty().addListener(o -> menu.tell());
+    return menu;
   }
 
   private ToggleButton softEnding() {

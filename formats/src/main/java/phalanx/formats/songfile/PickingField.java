@@ -6,17 +6,20 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import phalanx.picking.AlternatingThumb;
+import phalanx.picking.Density;
 import phalanx.picking.Pattern;
 import phalanx.picking.PatternReader;
 import phalanx.picking.PatternWriter;
 import phalanx.picking.PickingStyle;
 import phalanx.picking.StepText;
 import phalanx.picking.WrittenPattern;
+import phalanx.song.Densities;
 import phalanx.song.Patterns;
 import phalanx.song.SlotRef;
 import phalanx.song.SongBounds;
@@ -53,6 +56,63 @@ final class PickingField {
     ArrayNode changes = picking.putArray("barChanges");
     new TreeMap<>(patterns.changed())
         .forEach((bar, steps) -> steps.forEach(s -> step(changes.addObject().put("bar", bar), s)));
+  }
+
+  /** Only where something is said, so that other files stay as they are. */
+  static void write(ObjectNode picking, Densities densities) {
+    if (densities.equals(Densities.NONE)) {
+      return;
+    }
+    ObjectNode node = picking.putObject("densities");
+    densities.song().ifPresent(d -> node.put("song", d.number()));
+    ArrayNode sections = node.putArray("sections");
+    new TreeMap<>(densities.sections())
+        .forEach((id, d) -> sections.addObject().put("section", id).put("density", d.number()));
+    ArrayNode bars = node.putArray("bars");
+    new TreeMap<>(densities.bars())
+        .forEach((id, d) -> bars.addObject().put("bar", id).put("density", d.number()));
+  }
+
+  /** What of the densities can be read. */
+  Densities densities(Field picking) {
+    Optional<Field> field = picking.maybe("densities");
+    if (field.isEmpty()) {
+      return Densities.NONE;
+    }
+    Densities densities = Densities.NONE;
+    Field all = field.get();
+    if (all.maybe("song").isPresent()) {
+      Densities before = densities;
+      densities =
+          faults.or(
+              before, () -> before.with(new Patterns.Scope.WholeSong(), density(all, "song")));
+    }
+    for (Said said : said(all, "sections", SongBounds.MOST_PATTERNS)) {
+      Densities before = densities;
+      Field f = said.field();
+      densities =
+          faults.or(
+              before,
+              () ->
+                  before.with(
+                      new Patterns.Scope.OfSection(id(f.object(), "section")),
+                      density(f, "density")));
+    }
+    for (Said said : said(all, "bars", SongBounds.MOST_CHANGED)) {
+      Densities before = densities;
+      Field f = said.field();
+      densities =
+          faults.or(
+              before,
+              () ->
+                  before.with(
+                      new Patterns.Scope.OfBar(id(f.object(), "bar")), density(f, "density")));
+    }
+    return densities;
+  }
+
+  private static Optional<Density> density(Field field, String name) {
+    return Density.of(field.at(name).whole(0, Density.FULL.number()));
   }
 
   /** A style for every metre by its name; a written pattern goes along line by line. */

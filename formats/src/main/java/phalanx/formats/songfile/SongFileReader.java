@@ -15,6 +15,7 @@ import phalanx.picking.ThumbRoute;
 import phalanx.song.BarLyrics;
 import phalanx.song.Chart;
 import phalanx.song.Credits;
+import phalanx.song.Densities;
 import phalanx.song.Lyrics;
 import phalanx.song.Patterns;
 import phalanx.song.Pins;
@@ -159,7 +160,11 @@ public final class SongFileReader {
         .withPatterns(
             part(root, "picking")
                 .map(p -> new PickingField(faults).read(p))
-                .orElse(Patterns.of(AlternatingThumb.FINGERS_BETWEEN)));
+                .orElse(Patterns.of(AlternatingThumb.FINGERS_BETWEEN)))
+        .withDensities(
+            part(root, "picking")
+                .map(p -> new PickingField(faults).densities(p))
+                .orElse(Densities.NONE));
   }
 
   private static List<String> words(Field lyrics, Faults faults) {

@@ -74,6 +74,7 @@ public final class SongFileWriter {
     picking.put("school", Words.of(song.school()));
     picking.put("thumb", Words.of(song.thumb()));
     PickingField.write(picking, song.patterns());
+    PickingField.write(picking, song.picking().densities());
     ArrayNode sections = root.putArray("sections");
     song.sections().forEach(s -> section(sections.addObject(), s));
     tune(root.putArray("tune"), song);
