@@ -27,6 +27,7 @@ final class ChordUnits {
   private final int fifth;
   private final int bass;
   private final boolean rootOrFifth;
+  private final boolean retuned;
 
   /**
    * For one chord on one guitar.
@@ -44,6 +45,7 @@ final class ChordUnits {
       bits |= plainFifth ? 1 << t : 0;
     }
     fifth = bits;
+    retuned = guitar.tuning().isOpen();
     bass = chord.bass().chroma();
     rootOrFifth =
         chord.intervalOf(bass).filter(i -> i.number() == 1 || i.number() == 5).isPresent();
@@ -76,6 +78,8 @@ final class ChordUnits {
     int firm = isFirmOpenBass(f, first) ? 1 : 0;
     sink.accept(CostTerm.OPEN_FAR_BELOW, (open - firm) * Math.max(0, high - NEAR_OPEN));
     sink.accept(CostTerm.OPEN_RINGS, open);
+    sink.accept(CostTerm.NOTHING_RINGS, retuned && open == 0 ? 1 : 0);
+    sink.accept(CostTerm.LOWER_OPEN_BASS, leavesOpenBass(first) ? 1 : 0);
     sink.accept(CostTerm.CLOSED_BY_NUT, open == 0 && low <= NEAR_NUT ? 1 : 0);
     int past = Math.max(0, high + guitar.capo() - guitar.bodyJoin());
     sink.accept(guitar.cutaway() ? CostTerm.PAST_BODY_CUTAWAY : CostTerm.PAST_BODY, past);
@@ -90,6 +94,16 @@ final class ChordUnits {
         && first <= LAST_BASS_STRING
         && f[first] == 0
         && Math.floorMod(midi[first][0], 12) == bass;
+  }
+
+  /** Whether a string below the lowest that sounds has the chord's bass when it is open. */
+  private boolean leavesOpenBass(int first) {
+    for (int s = 0; s < first; s++) {
+      if (Math.floorMod(midi[s][0], 12) == bass) {
+        return true;
+      }
+    }
+    return false;
   }
 
   static int lowest(int[] f) {

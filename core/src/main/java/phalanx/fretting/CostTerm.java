@@ -76,8 +76,12 @@ public enum CostTerm {
   FRET_SPREAD("frets apart", 0.57, "fret", Source.FITTED),
   /** For each open string the frets that the highest finger is above the fourth. */
   OPEN_FAR_BELOW("open string far below the hand", 0.42, "fret", Source.FITTED),
+  /** A lower string that has the chord's bass when it is open does not sound. */
+  LOWER_OPEN_BASS("a lower open bass left out", 0.45, "shape", Source.JUDGED),
   /** Open strings: they ring with the chord, so this is a bonus. */
   OPEN_RINGS("open strings ring", -0.1, "string", Source.FITTED),
+  /** In a tuning that is chosen for its open strings none rings. */
+  NOTHING_RINGS("no open string of this tuning rings", 1.5, "shape", Source.JUDGED),
   /**
    * No string rings open and the lowest finger is on fret 1 or 2: a bonus for a closed shape there.
    */
@@ -134,7 +138,7 @@ public enum CostTerm {
   /** The thumb has to start on string ③ or higher, so that the chord is without a bass. */
   HIGH_THUMB("no bass for the thumb’s first stroke", 1.5, "chord", Source.JUDGED),
   /** A chord whose third, or what stands for it, nobody strikes. */
-  NO_THIRD("nobody strikes the third", 1.0, "chord", Source.JUDGED),
+  NO_THIRD("nobody strikes the third", 1.4, "chord", Source.JUDGED),
   /** A chord whose seventh nobody strikes. */
   NO_SEVENTH("nobody strikes the seventh", 1.6, "chord", Source.JUDGED),
   /** A written extension or alteration, or a sixth, that nobody strikes. */

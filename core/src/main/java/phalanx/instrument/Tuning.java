@@ -92,6 +92,20 @@ public record Tuning(List<Pitch> strings) {
     return Pitch.of(standard + (up > FURTHEST_FROM_STANDARD ? up - 12 : up), name);
   }
 
+  /**
+   * Whether two strings or more are tuned otherwise than in standard tuning, as a whole lower or
+   * higher: such a tuning is chosen for its open strings (common practice, no source).
+   */
+  public boolean isOpen() {
+    int[] count = new int[2 * FURTHEST + 1];
+    int most = 0;
+    for (int s = 0; s < STRINGS; s++) {
+      int off = strings.get(s).midi() - STANDARD_MIDI[s] + FURTHEST;
+      most = Math.max(most, ++count[off]);
+    }
+    return STRINGS - most >= 2;
+  }
+
   /** MIDI number of an open string, 0 for ⑥ to 5 for ①. */
   public int midi(int string) {
     return strings.get(string).midi();

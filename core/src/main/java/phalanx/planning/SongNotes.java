@@ -27,6 +27,7 @@ import phalanx.picking.Role;
 import phalanx.picking.Roll;
 import phalanx.picking.Strike;
 import phalanx.picking.StringRoles;
+import phalanx.picking.Stroke;
 import phalanx.picking.ThumbRoute;
 import phalanx.planning.TimedSteps.TimedStep;
 import phalanx.song.Clock;
@@ -247,7 +248,15 @@ public final class SongNotes {
 
   /** What no stroke can bring of a chord is said: its third and seventh, not every colour. */
   private void say(TonesHeard.Bent bent, int slot, SlotNotes laying) {
-    if (!(slots.get(slot).played().harmony() instanceof Harmony.Sounding sounding)) {
+    // Where the fingers do nothing nobody expects to hear it.
+    boolean fingered =
+        bySlot.get(slot).stream()
+            .flatMap(s -> s.step().strokes().stream())
+            .anyMatch(
+                s ->
+                    s instanceof Stroke.Brush
+                        || s instanceof Stroke.OnRole r && !r.role().isThumb());
+    if (!fingered || !(slots.get(slot).played().harmony() instanceof Harmony.Sounding sounding)) {
       return;
     }
     boolean third =

@@ -18,8 +18,10 @@ import phalanx.picking.WrittenPattern;
 import phalanx.song.Bar;
 import phalanx.song.Chart;
 import phalanx.song.ChordChange;
+import phalanx.song.Densities;
 import phalanx.song.Feel;
 import phalanx.song.Harmony;
+import phalanx.song.Patterns;
 import phalanx.song.Pins;
 import phalanx.song.Section;
 import phalanx.song.SlotRef;
@@ -98,7 +100,9 @@ public record CompoundDrill(String title, String why, Song song) {
             .withKey(song.key())
             .withPlayer(song.player())
             .withPicking(song.picking())
-            .withPattern(song.pattern())
+            // What is said for the song's bars and sections means others here.
+            .withPatterns(Patterns.of(song.pattern()))
+            .withDensities(Densities.NONE)
             .withFeel(feel)
             .withTune(Tune.NONE)
             .withPins(Pins.NONE)

@@ -25,6 +25,7 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
+import phalanx.arrangement.tune.TuneOctave;
 import phalanx.desktop.files.PlayerFolder;
 import phalanx.desktop.files.Preferences;
 import phalanx.formats.FileFormat;
@@ -57,6 +58,25 @@ class FilesTest {
   @Stop
   void stop() {
     window.app().stop();
+  }
+
+  /** A tune from a lead sheet lies too high: it is taken where the hand has it, and said. */
+  @Test
+  void aTuneThatComesInHighIsTakenAtHand(FxRobot robot) throws Exception {
+    Path sheet = folder.resolve("high.abc");
+    Files.writeString(
+        sheet,
+        "X:1\nT:High\nM:4/4\nL:1/4\nK:G\n\"G\"g b d' b | \"C\"c' e' c' g |"
+            + " \"D7\"a c' a f | \"G\"g4 |\n");
+    Song written = SongFiles.open(sheet).song().orElseThrow();
+    int by = TuneOctave.best(written);
+    assertThat(by).isNegative();
+    robot.interact(() -> window.app().documents().open(sheet));
+    until(() -> window.workspace().song().title().equals("High"));
+    until(() -> window.workspace().song().tune().equals(written.tune().octaves(by)));
+    until(() -> text(robot, "#problems").contains("where the hand has it"));
+    press(robot, KeyCode.CONTROL, KeyCode.Z);
+    until(() -> window.workspace().song().tune().equals(written.tune()));
   }
 
   /** The recovery copies on the disk. */

@@ -19,12 +19,14 @@ import phalanx.planning.Arranger;
 import phalanx.song.Bar;
 import phalanx.song.Chart;
 import phalanx.song.ChordChange;
+import phalanx.song.Densities;
 import phalanx.song.Harmony;
 import phalanx.song.Patterns;
 import phalanx.song.Pins;
 import phalanx.song.Section;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
+import phalanx.song.Tune;
 import phalanx.theory.Ticks;
 
 /**
@@ -101,6 +103,8 @@ public record PatternFall(
     return song.withChart(held)
         .withPins(pins)
         .withPatterns(Patterns.of(round))
+        .withDensities(Densities.NONE)
+        .withTune(Tune.NONE)
         .withFeel(song.feel().withMeter(pattern.meter()).withPickup(0));
   }
 

@@ -30,7 +30,7 @@ public final class DensityMenu extends MenuButton {
     this.scopes = scopes;
     this.now = now;
     setId("density");
-    getStyleClass().addAll("tool", "small-tool");
+    getStyleClass().add("chip-button");
     setMinWidth(USE_PREF_SIZE);
     setTooltip(
         new Tooltip(

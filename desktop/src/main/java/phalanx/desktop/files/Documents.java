@@ -224,6 +224,9 @@ public final class Documents {
     } else if (request instanceof Request.Show show) {
       demo = read.filter(o -> o.song() == show.song() && isPattern.test(o.from())).isPresent();
       workspace.open(show.song(), show.told());
+      if (read.filter(o -> o.song() == show.song() && !SongFiles.isOwn(o.from())).isPresent()) {
+        workspace.models().melody().takeAtHand(tasks::tell);
+      }
     } else if (request instanceof Request.Begin) {
       window.begin();
     } else if (request instanceof Request.Identify known) {

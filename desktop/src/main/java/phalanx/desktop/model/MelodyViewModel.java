@@ -2,6 +2,7 @@ package phalanx.desktop.model;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -10,6 +11,7 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import phalanx.arrangement.board.TuneBoard;
 import phalanx.arrangement.board.TuneProposal;
+import phalanx.arrangement.tune.TuneOctave;
 import phalanx.desktop.background.PlanService;
 import phalanx.findings.TuneAway;
 import phalanx.melody.BarTune;
@@ -152,6 +154,35 @@ public final class MelodyViewModel implements TuneBars {
   /** Writes a line over the chords of a song that has no tune; undo takes it back. */
   public void propose() {
     open.edit(song -> song.withTune(TuneProposal.of(song).withOnTop(song.tune().onTop())));
+  }
+
+  /**
+   * A tune that came in from elsewhere is taken where the hand has it, if that is an octave away;
+   * one step to undo, before the player sees a plan at fret 12.
+   *
+   * @param tell takes what was done, in a sentence
+   */
+  public void takeAtHand(Consumer<String> tell) {
+    Song came = song();
+    if (came.tune().isEmpty()) {
+      return;
+    }
+    planner
+        .questions()
+        .ask(
+            () -> TuneOctave.best(came),
+            by -> {
+              if (by != 0 && song() == came) {
+                open.edit(song -> song.withTune(song.tune().octaves(by)));
+                String away = Math.abs(by) == 1 ? "an octave" : Math.abs(by) + " octaves";
+                tell.accept(
+                    "The tune lies "
+                        + away
+                        + (by < 0 ? " lower" : " higher")
+                        + " now, where the hand has it with a bass. Undo keeps it as written.");
+              }
+            },
+            planner.fault("The tune’s octave could not be weighed"));
   }
 
   /** By how many octaves the tune would lie better; 0 where it lies well. */
