@@ -9,9 +9,11 @@ import static phalanx.desktop.OpenWindow.until;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeoutException;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
@@ -23,6 +25,7 @@ import org.testfx.framework.junit5.Stop;
 import phalanx.desktop.model.Screen;
 import phalanx.song.Bar;
 import phalanx.song.Section;
+import phalanx.song.Song;
 import phalanx.song.Swing;
 import phalanx.theory.NoteNaming;
 
@@ -60,6 +63,30 @@ class ChartScreenTest {
     window.untilPlanned();
     assertThat(window.arrangement().slots()).hasSize(6);
     assertThat(window.workspace().unsaved().get()).isTrue();
+  }
+
+  /** A click lets the ending be heard, another takes it, Ctrl Z takes it back. */
+  @Test
+  void anEndingIsHeardBeforeItIsTakenAndUndoneAtOnce(FxRobot robot) throws TimeoutException {
+    type(robot, "G | C | D7 | G");
+    window.untilPlanned();
+    Song before = window.workspace().song();
+    ToggleButton slower = robot.lookup("#frame-slower").query();
+    Button take = robot.lookup("#take-frame").queryButton();
+    assertThat(take.isDisabled()).isTrue();
+    robot.interact(slower::fire);
+    until(() -> window.workspace().models().sound().isHeard());
+    assertThat(window.workspace().song()).isEqualTo(before);
+    robot.interact(take::fire);
+    assertThat(bars().get(2).tempo().orElseThrow()).isLessThan(before.tempo());
+    assertThat(bars().get(3).tempo().orElseThrow()).isLessThan(bars().get(2).tempo().orElseThrow());
+    ToggleButton intro = robot.lookup("#frame-intro-of-two").query();
+    robot.interact(intro::fire);
+    robot.interact(take::fire);
+    assertThat(bars()).hasSize(6);
+    robot.interact(window.workspace()::undo);
+    robot.interact(window.workspace()::undo);
+    assertThat(window.workspace().song()).isEqualTo(before);
   }
 
   @Test

@@ -35,7 +35,7 @@ public final class SongPanel extends VBox {
     about.setWrapText(true);
     about.setMaxWidth(Double.MAX_VALUE);
     about.setMinHeight(USE_PREF_SIZE);
-    VBox forms = new VBox(SongForm.of(workspace));
+    VBox forms = new VBox(SongForm.of(workspace), new FramePanel(workspace));
     forms.getStyleClass().add("forms");
     ScrollPane scroll = Controls.scroll(forms);
     getChildren().addAll(about, scroll);

@@ -22,6 +22,7 @@ public final class ViewModels {
   private final Supplier<FillViewModel> fills;
   private final Supplier<WalkViewModel> walks;
   private final Supplier<ShareViewModel> share;
+  private final Supplier<FrameViewModel> frame;
   private final Supplier<PracticeViewModel> practice;
 
   ViewModels(
@@ -38,6 +39,7 @@ public final class ViewModels {
     walks = once(() -> new WalkViewModel(open, chord, sound, planner));
     practice = once(() -> new PracticeViewModel(open, sound, planner, hands));
     share = once(() -> new ShareViewModel(open, planner));
+    frame = once(() -> new FrameViewModel(open, sound, planner));
     fills = once(() -> new FillViewModel(open, chord, range, sound, planner, FillShelf.all()));
   }
 
@@ -88,6 +90,11 @@ public final class ViewModels {
   /** The song on paper, and what comes in. */
   public ShareViewModel share() {
     return share.get();
+  }
+
+  /** How it could begin and end. */
+  public FrameViewModel frame() {
+    return frame.get();
   }
 
   /** Today's practice of the song. */

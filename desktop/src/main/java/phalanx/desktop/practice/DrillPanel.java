@@ -43,7 +43,7 @@ final class DrillPanel extends VBox {
   private final LadderChart chart;
   private final Label title = Controls.wrapped("", "drill-heading");
   private final Label motions = Controls.wrapped("", "where");
-  private final Label rules = Controls.styled("", "where");
+  private final Label rules = Controls.wrapped("", "where");
   private final Label now = Controls.styled("", "where");
   private final Label tempo = Controls.styled("", "drill-tempo");
   private final TextField note = new TextField();
@@ -121,6 +121,12 @@ final class DrillPanel extends VBox {
     rules.managedProperty().bind(rules.visibleProperty());
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
+    gap.visibleProperty().bind(changes.selectedProperty());
+    gap.managedProperty().bind(changes.selectedProperty());
+    // In a narrow window the rules take a second line.
+    HBox.setHgrow(rules, Priority.ALWAYS);
+    rules.setMaxWidth(Double.MAX_VALUE);
+    rules.setMinWidth(0);
     Label heading = Controls.styled("Tempo ladder", "form-title");
     heading.setMinWidth(Region.USE_PREF_SIZE);
     HBox row = new HBox(10, heading, rules, change, gap, changes);

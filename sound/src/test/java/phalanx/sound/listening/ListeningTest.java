@@ -98,6 +98,8 @@ class ListeningTest {
   void strokesAreHeardWhenTheyWerePlayed() {
     Random draw = new Random(20);
     List<Double> errors = new ArrayList<>();
+    DescriptiveStatistics spreads = new DescriptiveStatistics();
+    DescriptiveStatistics heardSpreads = new DescriptiveStatistics();
     int all = 0;
     int right = 0;
     for (Map.Entry<String, Song> song : OwnSongs.all().entrySet()) {
@@ -117,10 +119,15 @@ class ListeningTest {
       // A song has some thirty strokes of the thumb: chance alone moves their mean by 3 ms.
       assertThat(heard.mean()).as(song.getKey()).isEqualTo(thumb.getMean(), within(0.005));
       double spread = thumb.getStandardDeviation();
-      assertThat(heard.spread()).as(song.getKey()).isEqualTo(spread, within(0.3 * spread));
+      // Where most are pinches, two strokes that are heard as one come together.
+      assertThat(heard.spread()).as(song.getKey()).isEqualTo(spread, within(0.4 * spread));
+      spreads.addValue(spread);
+      heardSpreads.addValue(heard.spread());
     }
     assertThat((double) right / all).isGreaterThan(0.97);
     assertThat(median(errors)).isLessThan(0.005);
+    double real = spreads.getQuadraticMean();
+    assertThat(heardSpreads.getQuadraticMean()).isEqualTo(real, within(0.2 * real));
   }
 
   @Test
