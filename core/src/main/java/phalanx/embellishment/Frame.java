@@ -36,9 +36,9 @@ import phalanx.theory.Pitch;
  */
 public enum Frame {
   /** The pattern over the first two chords, before the tune. */
-  INTRO_OF_TWO("two bars before it", true),
+  INTRO_OF_TWO("intro of two bars", true),
   /** The same over four bars. */
-  INTRO_OF_FOUR("four bars before it", true),
+  INTRO_OF_FOUR("intro of four bars", true),
   /** The last two bars slow down. */
   SLOWER("slower at the end", false),
   /** The last chord is rolled from the bass up. */
