@@ -37,10 +37,22 @@ public final class FingeredNotes {
   private final List<Holds.Added> added = new ArrayList<>();
   private final StringCuts cuts;
 
+  /** When the tune begins a note, and when it is over. */
+  private final Set<Integer> tuneTicks = new HashSet<>();
+
   FingeredNotes(Song song, List<Slot> slots, List<VoicedStep> laid, List<Fingered> fingers) {
     this.song = song;
     this.slots = slots;
     cuts = new StringCuts(slots, laid, fingers);
+    laid.stream()
+        .filter(v -> v.plucks().stream().anyMatch(p -> p.rings().isPresent()))
+        .forEach(v -> tuneTicks.add(v.placed().tick()));
+    // What the tune ends with may ring on.
+    laid.stream()
+        .flatMap(v -> v.plucks().stream())
+        .flatMap(p -> p.rings().stream())
+        .max(Integer::compare)
+        .ifPresent(tuneTicks::add);
     for (int i = 0; i < laid.size(); i++) {
       pluck(laid.get(i), fingers.get(i));
       if (fingers.get(i).gesture()) {
@@ -114,6 +126,10 @@ public final class FingeredNotes {
               .starting(attack);
       if (p.rings().isPresent()) {
         note = sung(note, p.rings().get());
+        if (!tuneTicks.contains(p.rings().get())) {
+          // A rest is written behind it: the string is stopped, or its finger lifts.
+          note = note.lasting(Math.min(note.lengthTicks(), p.rings().get() - note.tick()));
+        }
       }
       if (p.step().isPresent()) {
         int back =
