@@ -186,7 +186,7 @@ public enum Frame {
     return node(song, chord)
         .map(
             n -> {
-              int midi = n.midi() - capo(song);
+              int midi = n.midi() - song.guitar().capo();
               NoteName name = chord.spelling(Math.floorMod(midi, 12)).orElseThrow();
               Pitch pitch = Pitch.of(midi, name);
               List<TuneNote> notes = new ArrayList<>();
@@ -227,7 +227,7 @@ public enum Frame {
           for (HarmonicNode node : all) {
             boolean there =
                 node.string() == string && node.harmonic() == overtone && node.node() == 1;
-            int chroma = Math.floorMod(node.midi() - capo(song), 12);
+            int chroma = Math.floorMod(node.midi() - song.guitar().capo(), 12);
             boolean fits =
                 chord.intervalOf(chroma).filter(i -> wanted.contains(i.number())).isPresent();
             if (there && fits) {
@@ -238,9 +238,5 @@ public enum Frame {
       }
     }
     return Optional.empty();
-  }
-
-  private static int capo(Song song) {
-    return song.guitar().midi(0, 0) - song.guitar().shapeMidi(0, 0);
   }
 }

@@ -36,9 +36,6 @@ final class HandState {
 
   private static final int NO_BASS = -1;
 
-  /** Up to this fret a hand is in first position. */
-  private static final int FIRST_POSITION = 4;
-
   private HandState(Stance stance, byte[] keepable, double stretch) {
     this.stretch = stretch;
     this.keepable = keepable;
@@ -86,7 +83,7 @@ final class HandState {
       lowest = lowest == Shape.SILENT ? f : lowest;
       highest = Math.max(highest, f);
     }
-    return lowest == 0 && highest <= FIRST_POSITION;
+    return lowest == 0 && highest <= StretchRule.FIRST_POSITION;
   }
 
   /** How far the bass goes to another state, semitones; 0 where one of them has none. */

@@ -12,7 +12,8 @@ public final class StretchRule {
    */
   private static final double NOTABLE = 0.5;
 
-  private static final int FIRST_POSITION = 4;
+  /** Up to this fret a hand is in first position. */
+  static final int FIRST_POSITION = 4;
 
   /**
    * A wide span.

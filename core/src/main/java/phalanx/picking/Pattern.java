@@ -83,7 +83,7 @@ public record Pattern(String name, int lengthTicks, List<Step> steps) {
     }
 
     /** What is done here and in another step at the same time; the first of two on a role stays. */
-    public Step joined(Step other) {
+    Step joined(Step other) {
       List<Stroke> all = new ArrayList<>(strokes);
       for (Stroke stroke : other.strokes) {
         boolean taken =

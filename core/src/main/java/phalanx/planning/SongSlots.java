@@ -86,7 +86,7 @@ record SongSlots(
 
   /** The pitch classes of the tune that begin at a tick or later, counted from the capo. */
   private static Set<Integer> struck(Song song, List<MelodyNote> tune, int from) {
-    int capo = song.guitar().midi(0, 0) - song.guitar().shapeMidi(0, 0);
+    int capo = song.guitar().capo();
     return tune.stream()
         .filter(n -> n.tick() >= from)
         .map(n -> Math.floorMod(n.midi() - capo, 12))

@@ -122,9 +122,7 @@ public record MusicFigures(
 
   /** The pitch class counted from the capo, as chords are. */
   private static int chroma(Arrangement a, Note note) {
-    int capo =
-        a.song().guitar().midi(note.string(), 0) - a.song().guitar().shapeMidi(note.string(), 0);
-    return Math.floorMod(note.midi() - capo, OCTAVE);
+    return Math.floorMod(note.midi() - a.song().guitar().capo(), OCTAVE);
   }
 
   /** Whether the first that is struck of a chord, apart from a tune before it, is its bass. */

@@ -87,26 +87,24 @@ final class PickingField {
           faults.or(
               before, () -> before.with(new Patterns.Scope.WholeSong(), density(all, "song")));
     }
-    for (Said said : said(all, "sections", SongBounds.MOST_PATTERNS)) {
+    densities =
+        densities(
+            densities,
+            said(all, "sections", SongBounds.MOST_PATTERNS),
+            f -> new Patterns.Scope.OfSection(id(f.object(), "section")));
+    return densities(
+        densities,
+        said(all, "bars", SongBounds.MOST_CHANGED),
+        f -> new Patterns.Scope.OfBar(id(f.object(), "bar")));
+  }
+
+  private Densities densities(
+      Densities start, List<Said> all, Function<Field, Patterns.Scope> scope) {
+    Densities densities = start;
+    for (Said said : all) {
       Densities before = densities;
       Field f = said.field();
-      densities =
-          faults.or(
-              before,
-              () ->
-                  before.with(
-                      new Patterns.Scope.OfSection(id(f.object(), "section")),
-                      density(f, "density")));
-    }
-    for (Said said : said(all, "bars", SongBounds.MOST_CHANGED)) {
-      Densities before = densities;
-      Field f = said.field();
-      densities =
-          faults.or(
-              before,
-              () ->
-                  before.with(
-                      new Patterns.Scope.OfBar(id(f.object(), "bar")), density(f, "density")));
+      densities = faults.or(before, () -> before.with(scope.apply(f), density(f, "density")));
     }
     return densities;
   }
