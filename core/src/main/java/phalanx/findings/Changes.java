@@ -24,12 +24,13 @@ public final class Changes {
    * The hand goes from one shape to the next, or a finger beside its shape from note to note.
    *
    * @param slot the slot it leads into or happens in
+   * @param from the last note struck before
    * @param note the note a single finger goes to; empty for the whole hand
    * @param needed the time it needs, ms
    * @param ticks from the last stroke before to the first one after, as played, if the whole song
    *     had the tempo it begins with
    */
-  public record Change(Slot slot, Optional<Note> note, double needed, int ticks) {
+  public record Change(Slot slot, Note from, Optional<Note> note, double needed, int ticks) {
 
     /** When it has to be done. */
     public int tick() {
@@ -54,7 +55,7 @@ public final class Changes {
   }
 
   /** Every way for which a finger has to go somewhere, by time. */
-  static List<Change> of(Arrangement a, Performance performance) {
+  public static List<Change> of(Arrangement a, Performance performance) {
     Changes changes = new Changes(a, performance);
     changes.ofShape();
     for (Finger finger : Finger.values()) {
@@ -84,10 +85,9 @@ public final class Changes {
         // What the tune holds beside its shape comes along.
         Stance from = a.leaving(i - 1);
         Stance to = a.coming(i);
-        int ticks =
-            performance.evened(first.get(0))
-                - performance.evened(lastBinding(last, !before.tune().isEmpty()));
-        add(slot, Optional.empty(), needed(from, to), ticks);
+        Note waits = lastBinding(last, !before.tune().isEmpty());
+        int ticks = performance.evened(first.get(0)) - performance.evened(waits);
+        add(slot, waits, Optional.empty(), needed(from, to), ticks);
       }
     }
   }
@@ -123,6 +123,7 @@ public final class Changes {
       if (slot.fromTick() < to.fromTick() && last.isPresent() && first.isPresent()) {
         add(
             slot,
+            last.get(),
             first,
             first.get().attack() == Attack.SLID ? slid(from, to) : needed(from, to),
             performance.evened(first.get()) - performance.evened(last.get()));
@@ -137,9 +138,9 @@ public final class Changes {
         .filter(n -> n.string() >= hold.lowString() && n.string() <= hold.highString());
   }
 
-  private void add(Slot slot, Optional<Note> note, double needed, int ticks) {
+  private void add(Slot slot, Note from, Optional<Note> note, double needed, int ticks) {
     if (needed > 0 && ticks > 0) {
-      all.add(new Change(slot, note, needed, ticks));
+      all.add(new Change(slot, from, note, needed, ticks));
     }
   }
 

@@ -25,4 +25,11 @@ public record Cost(String name, double value, List<Cost> parts) {
   public static Cost sum(String name, List<Cost> parts) {
     return new Cost(name, parts.stream().mapToDouble(Cost::value).sum(), parts);
   }
+
+  /** The same for a share of it. */
+  public Cost times(double share) {
+    return share == 1
+        ? this
+        : new Cost(name, value * share, parts.stream().map(p -> p.times(share)).toList());
+  }
 }

@@ -112,7 +112,7 @@ public enum CostTerm {
    * The bass of the next chord lies an octave or more away; a seventh is a little worse, a sixth a
    * fifth of it. Nearer is a line.
    */
-  BASS_LEAP("the bass leaps", 1.6, "leap", Source.JUDGED),
+  BASS_LEAP("the bass leaps", 2, "leap", Source.JUDGED),
   /** By how much a change is late, beside its being heard. */
   LATE("late", 3, "share of the time there is", Source.JUDGED),
   /**
@@ -138,9 +138,9 @@ public enum CostTerm {
   /** The thumb has to start on string ③ or higher, so that the chord is without a bass. */
   HIGH_THUMB("no bass for the thumb’s first stroke", 1.5, "chord", Source.JUDGED),
   /** A chord whose third, or what stands for it, nobody strikes. */
-  NO_THIRD("nobody strikes the third", 1.4, "chord", Source.JUDGED),
+  NO_THIRD("nobody strikes the third", 1.6, "chord", Source.JUDGED),
   /** A chord whose seventh nobody strikes. */
-  NO_SEVENTH("nobody strikes the seventh", 1.6, "chord", Source.JUDGED),
+  NO_SEVENTH("nobody strikes the seventh", 2, "chord", Source.JUDGED),
   /** A written extension or alteration, or a sixth, that nobody strikes. */
   UNHEARD("nobody strikes a tone of the chord’s name", 0.25, "tone", Source.JUDGED),
 

@@ -31,6 +31,8 @@ import phalanx.theory.Interval;
  * @param chord the chord, if one sounds
  * @param sung the pitch classes of the chord’s telling tones that the tune brings
  * @param last whether the song ends on it: then the third must not be left out
+ * @param share for how much of the chord’s time it is, above 0 up to 1: what is held for part of it
+ *     counts for that part
  * @param guitar what it is played on
  */
 public record PatternHeard(
@@ -42,6 +44,7 @@ public record PatternHeard(
     Optional<Chord> chord,
     Set<Integer> sung,
     boolean last,
+    double share,
     Guitar guitar) {
 
   /** More strokes than a route has strings bring no other string. */
@@ -99,19 +102,27 @@ public record PatternHeard(
     }
     Set<Integer> told = new HashSet<>(tones);
     told.retainAll(chord.map(PatternHeard::telling).orElse(List.of()));
-    return new PatternHeard(roles, turns, thumb, pedal, brush, chord, told, false, guitar);
+    return new PatternHeard(roles, turns, thumb, pedal, brush, chord, told, false, 1, guitar);
   }
 
   /** The same where the thumb’s route goes on from a stroke of it: what came before counts too. */
   public PatternHeard from(int turn) {
     return turn == 0 || turns == 0
         ? this
-        : new PatternHeard(roles, turns + turn, thumb, pedal, brush, chord, sung, last, guitar);
+        : new PatternHeard(
+            roles, turns + turn, thumb, pedal, brush, chord, sung, last, share, guitar);
   }
 
   /** The same where the song ends on it. */
   public PatternHeard ending() {
-    return new PatternHeard(roles, turns, thumb, pedal, brush, chord, sung, true, guitar);
+    return new PatternHeard(roles, turns, thumb, pedal, brush, chord, sung, true, share, guitar);
+  }
+
+  /** The same for a part of the chord’s time. */
+  public PatternHeard in(double part) {
+    return part == share
+        ? this
+        : new PatternHeard(roles, turns, thumb, pedal, brush, chord, sung, last, part, guitar);
   }
 
   /** The strings that the fingers are at home on; an inner stroke takes what there is. */

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Damp;
 import phalanx.arrangement.Damper;
@@ -17,6 +18,7 @@ import phalanx.fretting.Shape;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Tuning;
 import phalanx.picking.FingerAssignment;
+import phalanx.picking.HandSchool;
 import phalanx.picking.PickFinger;
 import phalanx.song.Clock;
 import phalanx.theory.Ticks;
@@ -34,6 +36,8 @@ public final class Damping {
   private final TreeSet<Integer> thumb = new TreeSet<>();
   private final TreeSet<Integer> strokes = new TreeSet<>();
   private final List<Note> notes;
+  private final List<Gesture> gestures;
+  private final HandSchool school;
 
   /** For what both hands do in a song. */
   public static Damping in(Arrangement a) {
@@ -42,11 +46,20 @@ public final class Damping {
         a.gestures(),
         Clock.of(a.song(), a.timeline()),
         a.song().tempo(),
+        a.song().school(),
         a.plan().problem().changes().reach());
   }
 
-  Damping(List<Note> notes, List<Gesture> gestures, Clock clock, double tempo, Reach reach) {
+  Damping(
+      List<Note> notes,
+      List<Gesture> gestures,
+      Clock clock,
+      double tempo,
+      HandSchool school,
+      Reach reach) {
     this.notes = notes;
+    this.gestures = gestures;
+    this.school = school;
     this.clock = clock;
     this.tempo = tempo;
     this.reach = reach;
@@ -57,6 +70,9 @@ public final class Damping {
         .filter(g -> g.fingers().contains(PickFinger.P))
         .forEach(g -> thumb.add(g.tick()));
   }
+
+  /** The strings from ① down over which the fingers are at home. */
+  private static final int FINGERED = 4;
 
   /** More strings than these are stopped by the heel of the hand, not one by one. */
   private static final int SINGLY = 2;
@@ -74,6 +90,7 @@ public final class Damping {
     int tick = slot.fromTick();
     return byThumb(tick, string)
         .or(() -> byFretting(slot, string).map(d -> new Damp(tick, List.of(string), d)))
+        .or(() -> planted(tick, string))
         .or(() -> betweenStrokes(tick, string));
   }
 
@@ -121,6 +138,22 @@ public final class Damping {
         (before == null || millis(before, tick) >= FingerAssignment.THUMB_BACK_MS)
             && (after == null || millis(tick, after) >= FingerAssignment.THUMB_BACK_MS);
     return thumbAt(tick, string).filter(d -> inTime);
+  }
+
+  /** The finger that is at home on the string is laid on it, where it has nothing else to do. */
+  private Optional<Damp> planted(int tick, int string) {
+    PickFinger finger = school.atHome(string);
+    if (finger == PickFinger.P || string <= Tuning.STRINGS - 1 - FINGERED) {
+      return Optional.empty();
+    }
+    boolean free =
+        Stream.concat(
+                notes.stream().filter(n -> n.isPickedBy(finger)).map(Note::tick),
+                gestures.stream().filter(g -> g.fingers().contains(finger)).map(Gesture::tick))
+            .noneMatch(t -> Math.abs(millis(t, tick)) < FingerAssignment.TOO_QUICK_MS);
+    return free
+        ? Optional.of(new Damp(tick, List.of(string), new Damper.Picking(finger)))
+        : Optional.empty();
   }
 
   /** Half-way between the thumb's strokes, within a quarter, where there is time for both ways. */

@@ -3,6 +3,7 @@ package phalanx.planning;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import phalanx.arrangement.MelodyNote;
 import phalanx.picking.Density;
@@ -26,8 +27,15 @@ final class InnerStrokes {
   private final Song song;
   private final Timeline timeline;
   private final TreeMap<Integer, MelodyNote> tune = new TreeMap<>();
+  private final Set<Integer> leftOut;
 
-  InnerStrokes(Song song, Timeline timeline, List<MelodyNote> line) {
+  /**
+   * For a song.
+   *
+   * @param leftOut when nothing is played but the thumb, unless the player said how much is
+   */
+  InnerStrokes(Song song, Timeline timeline, List<MelodyNote> line, Set<Integer> leftOut) {
+    this.leftOut = leftOut;
     this.song = song;
     this.timeline = timeline;
     line.forEach(n -> tune.put(n.tick(), n));
@@ -43,7 +51,7 @@ final class InnerStrokes {
         switch (said.orElse(Density.FULL)) {
           case THUMB, TUNE -> false;
           case HELD -> !isStruckOrShort(tick, bar);
-          case FULL -> said.isPresent() || !isQuick(tick, bar);
+          case FULL -> said.isPresent() || !leftOut.contains(tick) && !isQuick(tick, bar);
         };
     return inner
         ? step

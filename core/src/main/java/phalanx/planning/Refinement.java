@@ -57,8 +57,7 @@ final class Refinement {
    *
    * @param found everything that was found; what the player accepted changes no plan, so it counts
    */
-  private record Played(
-      Arrangement arrangement, Performance performance, List<Found> found, Tally tally) {
+  record Played(Arrangement arrangement, Performance performance, List<Found> found, Tally tally) {
 
     /** The plan with what was found where, by slots. */
     PlanSeams.Found passages() {
@@ -96,8 +95,8 @@ final class Refinement {
     this.check = check;
   }
 
-  /** The best arrangement found from a plan on. */
-  Arrangement of(ShapePlan first) {
+  /** The best found from a plan on. */
+  Played of(ShapePlan first) {
     Played best = played(first);
     Played now = best;
     int idle = 0;
@@ -116,7 +115,7 @@ final class Refinement {
       idle = now.isBetterThan(best) ? 0 : idle + 1;
       best = idle == 0 ? now : best;
     }
-    return best.arrangement();
+    return best;
   }
 
   /**
@@ -200,8 +199,9 @@ final class Refinement {
     List<RatedShape> all = new ArrayList<>();
     for (RatedShape one : slots.get(at).candidates()) {
       ShapeStretches stretches = ShapeStretches.of(one.shape(), reach);
-      double more = stretches.cost(Set.of()) - stretches.cost(one.resting());
       double found = stretches.foundWeight(Set.of()) - stretches.foundWeight(one.resting());
+      double eased = stretches.cost(Set.of()) - stretches.cost(one.resting()) - found;
+      double more = eased * a.slots().get(at).heard().share() + found;
       all.add(one.resting().isEmpty() ? one : one.resting(Set.of(), more, found));
     }
     slots.set(at, slots.get(at).with(all));

@@ -41,6 +41,9 @@ final class SlotRows {
   /** The same in songs of more slots than {@link #ENDLESS}. */
   private static final int FEWER_CANDIDATES = 15;
 
+  /** The same for a part of a chord, of which many are tried. */
+  private static final int PART_CANDIDATES = 20;
+
   /** Slots from which on memory counts more than the last candidate. */
   private static final int ENDLESS = 20_000;
 
@@ -87,8 +90,9 @@ final class SlotRows {
   }
 
   /** How many candidates a slot of a song has. */
-  static int limit(Timeline timeline) {
-    return timeline.slots().size() > ENDLESS ? FEWER_CANDIDATES : CANDIDATES;
+  static int limit(Timeline timeline, PlayedSlot slot) {
+    int most = slot.share() < 1 ? PART_CANDIDATES : CANDIDATES;
+    return timeline.slots().size() > ENDLESS ? FEWER_CANDIDATES : most;
   }
 
   /** Between two plans: lets go of what the last ones did not use. */
@@ -142,11 +146,12 @@ final class SlotRows {
   /** What the shapes of a slot's chord cost at least, whatever pattern and tune make of them. */
   double leastAlone(Song song, PlayedSlot slot, int limit, Reach reach) {
     boolean free = !song.pins().holds(slot.ref()) && slot.harmony() instanceof Harmony.Sounding;
-    return free
-        ? leastStruck.get(
-            new Struck(candidates(song, slot.harmony(), limit, Optional.empty(), reach), reach),
-            s -> leastStruck(s.row(), s.reach()))
-        : CostTerm.LEAST_OF_A_SHAPE;
+    if (!free) {
+      return CostTerm.LEAST_OF_A_SHAPE;
+    }
+    Candidates row = candidates(song, slot.harmony(), limit, Optional.empty(), reach);
+    double least = leastStruck.get(new Struck(row, reach), s -> leastStruck(s.row(), s.reach()));
+    return Math.min(least, least * slot.share());
   }
 
   /**
@@ -245,7 +250,13 @@ final class SlotRows {
                     row.all()));
   }
 
-  private static Candidates search(Asked asked, Reach reach) {
+  private Candidates search(Asked asked, Reach reach) {
+    if (asked.limit() == PART_CANDIDATES) {
+      Asked whole = new Asked(asked.query(), CANDIDATES, Optional.empty());
+      Candidates found = known.get(whole, w -> search(w, reach));
+      List<RatedShape> best = found.subList(0, Math.min(PART_CANDIDATES, found.size()));
+      return found == RESTING ? found : Candidates.of(List.copyOf(best), false);
+    }
     RankedShapes search = ShapeSearch.find(asked.query(), reach);
     List<RatedShape> found = search.candidates(asked.limit(), Arranger.FINGERINGS_EACH);
     boolean all = found.size() == search.size();

@@ -61,6 +61,9 @@ public final class SongNotes {
   private final List<VoicedStep> laid = new ArrayList<>();
   private final List<Strike> strikes = new ArrayList<>();
 
+  /** What was not heard so far of the chord that is held in parts. */
+  private Set<Integer> unheard = Set.of();
+
   /**
    * What a song plays on the shapes of its slots.
    *
@@ -259,10 +262,16 @@ public final class SongNotes {
     if (!fingered || !(slots.get(slot).played().harmony() instanceof Harmony.Sounding sounding)) {
       return;
     }
-    boolean third =
-        PatternHeard.third(sounding.chord()).filter(bent.unheard()::contains).isPresent();
-    boolean seventh =
-        PatternHeard.seventh(sounding.chord()).filter(bent.unheard()::contains).isPresent();
+    Set<Integer> missing = new HashSet<>(bent.unheard());
+    if (slots.get(slot).played().isPart()) {
+      missing.retainAll(unheard);
+    }
+    unheard = missing;
+    if (slot + 1 < slots.size() && slots.get(slot + 1).played().isPart()) {
+      return;
+    }
+    boolean third = PatternHeard.third(sounding.chord()).filter(missing::contains).isPresent();
+    boolean seventh = PatternHeard.seventh(sounding.chord()).filter(missing::contains).isPresent();
     if (third || seventh) {
       String what = third && seventh ? "third and seventh" : third ? "third" : "seventh";
       laying

@@ -1,6 +1,7 @@
 package phalanx.planning;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -28,6 +29,7 @@ import phalanx.theory.Chord;
  * @param heard what the pattern of each wants to be heard
  * @param millis time the hand has to come to each, ms
  * @param fingered the ways to finger the frets pinned in each, if any are
+ * @param leftOut when the pattern’s fingers do nothing, because the hand has no time for it, ticks
  */
 record SongSlots(
     Song song,
@@ -39,13 +41,41 @@ record SongSlots(
     List<Optional<Candidates>> fingered,
     SlotRows rows,
     ChangeCosts changes,
-    TuneFit fit) {
+    TuneFit fit,
+    Set<Integer> leftOut) {
 
   static SongSlots of(Song song, SlotRows rows, ChangeCosts changes, TuneFit fit) {
-    Timeline timeline = Timeline.of(song);
+    return of(song, Timeline.of(song), rows, changes, fit, Set.of());
+  }
+
+  /** The same song with some of its chords in parts. */
+  SongSlots cut(Set<Integer> ticks) {
+    return of(song, timeline.cut(ticks), rows, changes, fit, leftOut);
+  }
+
+  /** The same song without what the pattern’s fingers do at some more ticks. */
+  SongSlots leavingOut(Set<Integer> ticks) {
+    Set<Integer> all = new HashSet<>(leftOut);
+    all.addAll(ticks);
+    return of(song, timeline, rows, changes, fit, Set.copyOf(all));
+  }
+
+  /** Whether something is left out while a slot lasts. */
+  boolean leavesOut(PlayedSlot slot) {
+    return leftOut.stream().anyMatch(t -> slot.tick() <= t && t < slot.endTick());
+  }
+
+  private static SongSlots of(
+      Song song,
+      Timeline timeline,
+      SlotRows rows,
+      ChangeCosts changes,
+      TuneFit fit,
+      Set<Integer> leftOut) {
     PatternBook book = new PatternBook(song);
     List<MelodyNote> line = TuneLine.of(song, timeline);
-    TimedSteps placed = TimedSteps.of(song, timeline, book, new InnerStrokes(song, timeline, line));
+    TimedSteps placed =
+        TimedSteps.of(song, timeline, book, new InnerStrokes(song, timeline, line, leftOut));
     List<List<MelodyNote>> tunes = TuneLine.bySlot(line, timeline, placed.early());
     List<SlotTune> sung = new ArrayList<>();
     List<PatternHeard> heard = new ArrayList<>();
@@ -67,7 +97,7 @@ record SongSlots(
               SongNotes.pedal(song),
               chord,
               song.guitar());
-      pattern = pattern.from(turns[i]);
+      pattern = pattern.from(turns[i]).in(slot.share());
       heard.add(i + 1 == timeline.slots().size() ? pattern.ending() : pattern);
     }
     double[] millis = ChangeTimes.of(song, timeline, placed, tunes);
@@ -81,7 +111,8 @@ record SongSlots(
         rows.fingered(song, timeline, fit.reach()),
         rows,
         changes,
-        fit);
+        fit,
+        leftOut);
   }
 
   /** The pitch classes of the tune that begin at a tick or later, counted from the capo. */
@@ -104,13 +135,14 @@ record SongSlots(
 
   /** A slot as the solver sees it. */
   PlanSlot row(int slot) {
+    PlayedSlot played = timeline.slots().get(slot);
     return rows.slot(
         song,
-        timeline.slots().get(slot),
+        played,
         sung.get(slot),
         heard.get(slot),
         millis[slot],
-        SlotRows.limit(timeline),
+        SlotRows.limit(timeline, played),
         fit,
         fingered.get(slot));
   }
@@ -122,6 +154,10 @@ record SongSlots(
 
   /** What holding a slot's chord costs at least, whatever pattern and tune make of it. */
   double leastAlone(int slot) {
-    return rows.leastAlone(song, timeline.slots().get(slot), SlotRows.limit(timeline), fit.reach());
+    return rows.leastAlone(
+        song,
+        timeline.slots().get(slot),
+        SlotRows.limit(timeline, timeline.slots().get(slot)),
+        fit.reach());
   }
 }

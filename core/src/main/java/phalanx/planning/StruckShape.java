@@ -3,8 +3,10 @@ package phalanx.planning;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.IntStream;
 import phalanx.arrangement.tune.SlotTune;
 import phalanx.arrangement.tune.TunePlace;
 import phalanx.arrangement.tune.TuneWay;
@@ -15,6 +17,7 @@ import phalanx.fretting.Shape;
 import phalanx.fretting.ShapeStretches;
 import phalanx.fretting.Stance;
 import phalanx.instrument.Finger;
+import phalanx.instrument.Tuning;
 import phalanx.picking.PatternHeard;
 
 /**
@@ -25,18 +28,26 @@ import phalanx.picking.PatternHeard;
  * @param heard what is not heard over it
  * @param bass the first bass, as a MIDI note from the capo
  * @param stretches the stretches between its fingers
+ * @param pattern what the pattern strikes; what is held for a share of the chord’s time counts for
+ *     that share, but findings count in full
  */
 record StruckShape(
     Shape shape,
     Set<Integer> struck,
     List<Cost> heard,
     OptionalInt bass,
-    ShapeStretches stretches) {
+    ShapeStretches stretches,
+    PatternHeard pattern) {
 
   static StruckShape of(Shape shape, PatternHeard pattern, Reach reach) {
     PatternHeard.Over over = pattern.over(shape);
     return new StruckShape(
-        shape, over.strings(), over.terms(), pattern.bass(shape), ShapeStretches.of(shape, reach));
+        shape,
+        over.strings(),
+        over.terms(),
+        pattern.bass(shape),
+        ShapeStretches.of(shape, reach),
+        pattern);
   }
 
   /** Whether the pattern strikes nothing at all: then nobody knows what may rest. */
@@ -63,11 +74,19 @@ record StruckShape(
     return strings;
   }
 
-  /** What a candidate made of it costs beside holding it and beside a tune. */
-  List<Cost> terms(RatedShape rated) {
-    List<Cost> terms = new ArrayList<>(heard);
-    terms.addAll(stretches.terms(rated.resting()));
-    double played = rated.found() - stretches.foundWeight(rated.resting());
+  /**
+   * What a candidate made of it costs beside a tune.
+   *
+   * @param held what holding the shape costs, term by term
+   */
+  List<Cost> terms(List<Cost> held, RatedShape rated) {
+    double found = stretches.foundWeight(rated.resting());
+    List<Cost> terms = new ArrayList<>(held);
+    terms.addAll(heard);
+    stretches.terms(rated.resting()).stream().filter(t -> t.value() < 0).forEach(terms::add);
+    terms.replaceAll(t -> t.times(pattern.share()));
+    stretches.terms(rated.resting()).stream().filter(t -> t.value() >= 0).forEach(terms::add);
+    double played = rated.found() - found;
     if (played > 0) {
       terms.add(Cost.term("found when it is played", played));
     }
@@ -75,16 +94,16 @@ record StruckShape(
   }
 
   private double extra(Set<Integer> tune) {
-    double sum = stretches.cost(resting(tune));
-    for (Cost term : heard) {
-      sum += term.value();
-    }
-    return sum;
+    Set<Finger> resting = resting(tune);
+    double found = stretches.foundWeight(resting);
+    double sum = stretches.cost(resting) - found;
+    sum += sum(heard);
+    return sum * pattern.share() + found;
   }
 
-  /** What it costs with what is struck of it, where holding it costs so much. */
+  /** What it costs with what is struck of it, where holding it all the time costs so much. */
   double cost(double held) {
-    return held + extra(Set.of());
+    return held * pattern.share() + extra(Set.of());
   }
 
   /** A candidate without a tune. */
@@ -96,6 +115,30 @@ record StruckShape(
   }
 
   /**
+   * What is not heard while the hand is away from the shape for notes of the tune: the share of the
+   * notes for which it leaves all but the bass.
+   */
+  double lost(TuneWay way) {
+    double lost = 0;
+    for (Optional<TunePlace> place : way.places()) {
+      Set<Integer> left = place.map(TunePlace::left).orElse(Set.of());
+      if (left.size() > 1 && left.size() >= pressed() - 1) {
+        double more = sum(pattern.over(shape.without(left)).terms()) - sum(heard);
+        lost += Math.max(0, more) / way.places().size();
+      }
+    }
+    return lost * pattern.share();
+  }
+
+  private long pressed() {
+    return IntStream.range(0, Tuning.STRINGS).filter(s -> shape.finger(s).isPresent()).count();
+  }
+
+  private static double sum(List<Cost> terms) {
+    return terms.stream().mapToDouble(Cost::value).sum();
+  }
+
+  /**
    * A candidate with a way to play the tune.
    *
    * @param cost what it costs without the tune
@@ -103,7 +146,7 @@ record StruckShape(
   RatedShape rated(double cost, SlotTune tune, TuneWay way) {
     Set<Integer> strings = strings(way);
     Set<Finger> resting = resting(strings);
-    double more = extra(strings) - extra(Set.of()) + way.cost();
+    double more = extra(strings) - extra(Set.of()) + way.cost() + lost(way);
     return new RatedShape(
         shape,
         cost + more,

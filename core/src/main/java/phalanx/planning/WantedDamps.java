@@ -26,7 +26,8 @@ record WantedDamps(List<Slot> slots, List<Damp> all) {
       return new WantedDamps(laid.slots(), laid.damps());
     }
     Clock clock = Clock.of(song, timeline);
-    Damping damping = new Damping(laid.notes(), laid.gestures(), clock, song.tempo(), reach);
+    Damping damping =
+        new Damping(laid.notes(), laid.gestures(), clock, song.tempo(), song.school(), reach);
     List<Damp> all = new ArrayList<>(laid.damps());
     List<Slot> remarked = new ArrayList<>();
     for (Slot slot : laid.slots()) {

@@ -65,10 +65,14 @@ public record MusicFigures(
     Share leaps = Share.NONE;
     Optional<Integer> before = Optional.empty();
     Optional<Harmony> last = Optional.empty();
-    for (Slot slot : a.slots()) {
+    for (int i = 0; i < a.slots().size(); i++) {
+      Slot slot = a.slots().get(i);
+      if (slot.played().isPart()) {
+        continue;
+      }
       boolean comes = !last.equals(Optional.of(slot.played().harmony()));
       last = Optional.of(slot.played().harmony());
-      List<Note> notes = a.notesFrom(slot.fromTick(), slot.toTick());
+      List<Note> notes = a.notesFrom(slot.fromTick(), a.slots().get(lastPart(a, i)).toTick());
       if (!(slot.played().harmony() instanceof Harmony.Sounding s) || notes.isEmpty()) {
         continue;
       }
@@ -102,6 +106,15 @@ public record MusicFigures(
         repeats(a),
         new Share(open.size(), (int) open.stream().filter(o -> o > 0).count()),
         open.stream().mapToInt(o -> o).sum());
+  }
+
+  /** The last part of a chord that is held in several shapes. */
+  private static int lastPart(Arrangement a, int slot) {
+    int last = slot;
+    while (last + 1 < a.slots().size() && a.slots().get(last + 1).played().isPart()) {
+      last++;
+    }
+    return last;
   }
 
   /** The figures of more songs. */

@@ -127,6 +127,24 @@ public record Chart(List<Section> sections) {
     return List.copyOf(all.values());
   }
 
+  /**
+   * What sounds in each bar from which tick on, in the order the bars are written; a chord that
+   * goes on from the bar before stands at 0.
+   */
+  Map<Integer, TreeMap<Integer, Harmony>> harmonies() {
+    Map<Integer, Bar> index = byId();
+    Map<Integer, TreeMap<Integer, Harmony>> all = new HashMap<>();
+    Harmony sounding = new Harmony.NoChord();
+    for (Bar bar : bars()) {
+      TreeMap<Integer, Harmony> in = new TreeMap<>();
+      in.put(0, sounding);
+      changes(bar, index).forEach(c -> in.put(c.tick(), c.harmony()));
+      sounding = in.lastEntry().getValue();
+      all.put(bar.id(), in);
+    }
+    return all;
+  }
+
   /** The first that a function has for a bar, or else for one it is like. */
   <T> Optional<T> alongBar(int bar, IntFunction<T> of) {
     Optional<T> found = Optional.ofNullable(of.apply(bar));

@@ -10,6 +10,7 @@ import java.util.function.IntPredicate;
 import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import phalanx.fretting.FretRow;
 import phalanx.fretting.Shape;
 
@@ -109,6 +110,14 @@ public record Pins(
   /** Whether a shape or its frets are pinned at a place. */
   public boolean holds(SlotRef at) {
     return shapes.containsKey(at) || frets.containsKey(at);
+  }
+
+  /** Where in each bar a shape or its frets are pinned, ticks by the identity of the bar. */
+  Map<Integer, Set<Integer>> ticksHeld() {
+    Map<Integer, Set<Integer>> ticks = new HashMap<>();
+    Stream.concat(shapes.keySet().stream(), frets.keySet().stream())
+        .forEach(at -> ticks.computeIfAbsent(at.bar(), b -> new TreeSet<>()).add(at.tick()));
+    return ticks;
   }
 
   /** The string pinned for a stroke. */

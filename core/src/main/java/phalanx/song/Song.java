@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 import phalanx.fretting.FretRow;
 import phalanx.fretting.Shape;
@@ -189,27 +190,24 @@ public record Song(
     return picking.densities().in(bars::contains, s -> next.section(s).isPresent());
   }
 
+  /** What belongs to a chord goes with it, also where the chord goes on from before. */
   private Pins keptPins(Chart next) {
-    Map<Integer, Bar> before = chart.byId();
-    Map<Integer, Bar> after = next.byId();
+    Map<Integer, TreeMap<Integer, Harmony>> before = chart.harmonies();
+    Map<Integer, TreeMap<Integer, Harmony>> after = next.harmonies();
     Pins kept = pins.in(after::containsKey);
     for (SlotRef at : kept.chords()) {
-      Optional<Harmony> was = harmony(at, before);
-      if (!was.equals(harmony(at, after))) {
+      if (!harmony(at, before).equals(harmony(at, after))) {
         kept = kept.withoutChord(at);
       }
     }
     return kept;
   }
 
-  private static Optional<Harmony> harmony(SlotRef at, Map<Integer, Bar> bars) {
+  private static Optional<Harmony> harmony(
+      SlotRef at, Map<Integer, TreeMap<Integer, Harmony>> bars) {
     return Optional.ofNullable(bars.get(at.bar()))
-        .flatMap(
-            b ->
-                Chart.changes(b, bars).stream()
-                    .filter(c -> c.tick() == at.tick())
-                    .map(ChordChange::harmony)
-                    .findFirst());
+        .map(b -> b.floorEntry(at.tick()))
+        .map(Map.Entry::getValue);
   }
 
   /** With a shape pinned where a chord is written. */

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
+import java.util.Set;
+import java.util.TreeSet;
 import phalanx.theory.Meter;
 
 /**
@@ -72,8 +74,28 @@ public record Timeline(List<PlayedBar> bars, List<PlayedSlot> slots) {
    * @param tick where it starts
    * @param lengthTicks how long it lasts, at most to the end of its bar
    * @param harmony what sounds
+   * @param offset how long the chord has lasted here: 0, but for the later parts of one that is
+   *     held in several shapes within a bar
+   * @param wholeTicks how long it lasts with all its parts
    */
-  public record PlayedSlot(SlotRef ref, int bar, int tick, int lengthTicks, Harmony harmony) {
+  public record PlayedSlot(
+      SlotRef ref,
+      int bar,
+      int tick,
+      int lengthTicks,
+      Harmony harmony,
+      int offset,
+      int wholeTicks) {
+
+    /** Whether no chord is written here: another shape of the one before begins. */
+    public boolean isPart() {
+      return offset > 0;
+    }
+
+    /** How much of the chord’s time in its bar this is, above 0 up to 1. */
+    public double share() {
+      return (double) lengthTicks / wholeTicks;
+    }
 
     /** When it ends. */
     public int endTick() {
@@ -86,7 +108,10 @@ public record Timeline(List<PlayedBar> bars, List<PlayedSlot> slots) {
     slots = List.copyOf(slots);
   }
 
-  /** Unrolls a song. A repeat without a start goes back to the start of its section. */
+  /**
+   * Unrolls a song. A repeat without a start goes back to the start of its section. Where the
+   * player pinned a shape while a chord lasts, a part of the chord begins.
+   */
   public static Timeline of(Song song) {
     Laying laying = new Laying(song);
     for (int s = 0; s < song.sections().size(); s++) {
@@ -95,6 +120,38 @@ public record Timeline(List<PlayedBar> bars, List<PlayedSlot> slots) {
       }
     }
     return new Timeline(laying.bars, laying.slots);
+  }
+
+  /**
+   * The same with chords in parts.
+   *
+   * @param ticks where a part of the chord begins that sounds there
+   */
+  public Timeline cut(Set<Integer> ticks) {
+    TreeSet<Integer> cuts = new TreeSet<>(ticks);
+    List<PlayedSlot> parts = new ArrayList<>();
+    for (PlayedSlot slot : slots) {
+      addParts(slot, cuts.subSet(slot.tick(), false, slot.endTick(), false), parts);
+    }
+    return new Timeline(bars, parts);
+  }
+
+  private static void addParts(PlayedSlot slot, Set<Integer> cuts, List<PlayedSlot> parts) {
+    int from = slot.tick();
+    List<Integer> ends = new ArrayList<>(cuts);
+    ends.add(slot.endTick());
+    for (int end : ends) {
+      parts.add(
+          new PlayedSlot(
+              new SlotRef(slot.ref().bar(), slot.ref().tick() + from - slot.tick()),
+              slot.bar(),
+              from,
+              end - from,
+              slot.harmony(),
+              slot.offset() + from - slot.tick(),
+              slot.wholeTicks()));
+      from = end;
+    }
   }
 
   /**
@@ -146,6 +203,7 @@ public record Timeline(List<PlayedBar> bars, List<PlayedSlot> slots) {
     private final Map<Integer, Meter> meters;
     private final Map<Integer, Double> tempos;
     private final int pickup;
+    private final Map<Integer, Set<Integer>> pinned;
     private final List<PlayedBar> bars = new ArrayList<>();
     private final List<PlayedSlot> slots = new ArrayList<>();
     private Harmony current = new Harmony.NoChord();
@@ -156,6 +214,7 @@ public record Timeline(List<PlayedBar> bars, List<PlayedSlot> slots) {
       meters = song.chart().meters(song.meter());
       tempos = song.chart().tempos(song.tempo());
       pickup = song.feel().pickupTicks();
+      pinned = song.pins().ticksHeld();
     }
 
     void add(Bar bar, int section) {
@@ -189,7 +248,12 @@ public record Timeline(List<PlayedBar> bars, List<PlayedSlot> slots) {
 
     private void slot(Bar bar, int number, int from, int to) {
       SlotRef ref = new SlotRef(bar.id(), from);
-      slots.add(new PlayedSlot(ref, number, tick + from, to - from, current));
+      PlayedSlot slot = new PlayedSlot(ref, number, tick + from, to - from, current, 0, to - from);
+      TreeSet<Integer> cuts = new TreeSet<>();
+      pinned.getOrDefault(bar.id(), Set.of()).stream()
+          .filter(t -> from < t && t < to)
+          .forEach(t -> cuts.add(tick + t));
+      addParts(slot, cuts, slots);
     }
   }
 

@@ -71,13 +71,15 @@ class DampingTest {
         .hasValueSatisfying(d -> assertThat(d.by().word()).isEqualTo("p"));
   }
 
-  /** A string that the chord itself sounds is no finger's to stop while the thumb is busy. */
+  /** A string that the chord itself sounds is nobody's to stop while thumb and finger are busy. */
   @Test
   void aMarkThatNobodyCanKeepIsSaid() {
     Song song =
         TestSongs.of("| C | C |")
             .withPattern(
-                PatternReader.read("name: x\nmetre: 4/4\nthumb | o o o o o o o o | o | o | o |\n")
+                PatternReader.read(
+                        "name: x\nmetre: 4/4\nmiddle | o o o o o o o o | o | o | o |\n"
+                            + "thumb | o o o o o o o o | o | o | o |\n")
                     .patterns()
                     .get(0))
             .withTempo(200);

@@ -28,8 +28,8 @@ class MusicFiguresTest {
   private static final double THIRDS = 97;
   private static final double SEVENTHS = 93;
   private static final double BASSES = 99;
-  private static final double LEAPS = 3;
-  private static final int REPEATS = 6;
+  private static final double LEAPS = 2;
+  private static final int REPEATS = 8;
 
   /** All songs by name. */
   static Map<String, Song> songs() {

@@ -6,9 +6,11 @@ import static phalanx.song.TestSongs.singing;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import phalanx.arrangement.tune.TuneLine;
 import phalanx.planning.Arranger;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
+import phalanx.song.Timeline;
 import phalanx.theory.Key;
 
 /** Another key or capo that keeps a tune in reach. */
@@ -38,11 +40,14 @@ class KeySuggestionsTest {
     int capo = song.guitar().capo();
     List<Integer> all = new ArrayList<>();
     for (var slot : ARRANGER.arrange(song).slots()) {
+      if (slot.played().isPart()) {
+        continue;
+      }
       var chord = ((phalanx.song.Harmony.Sounding) slot.played().harmony()).chord();
       all.add(Math.floorMod(chord.root().chroma() + capo, 12));
       all.add(Math.floorMod(chord.bass().chroma() + capo, 12));
-      slot.tune().forEach(n -> all.add(n.midi() + capo));
     }
+    TuneLine.of(song, Timeline.of(song)).forEach(n -> all.add(n.midi() + capo));
     return all;
   }
 }

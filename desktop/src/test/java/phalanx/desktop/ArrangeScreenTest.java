@@ -18,6 +18,7 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.BeforeEach;
@@ -60,6 +61,43 @@ class ArrangeScreenTest {
 
   private Workspace workspace() {
     return window.workspace();
+  }
+
+  /** A chord is held in two shapes from a beat on, the second is chosen, and one key goes back. */
+  @Test
+  void anotherShapeBeginsOnABeatOfTheChord(FxRobot robot) throws TimeoutException {
+    press(robot, KeyCode.CONTROL, KeyCode.DIGIT5);
+    int chords = workspace().arrangementProperty().get().slots().size();
+    Slot whole = workspace().chord().slot().orElseThrow();
+    MenuButton parts = robot.lookup("#inspector #parts").queryAs(MenuButton.class);
+    assertThat(parts.getText()).isEqualTo("In one shape");
+    robot.interact(() -> item(parts, "part-3").fire());
+    window.untilPlanned();
+    assertThat(workspace().arrangementProperty().get().slots().size()).isGreaterThan(chords);
+    assertThat(parts.getText()).isEqualTo("In 2 shapes");
+    press(robot, KeyCode.RIGHT);
+    Slot second = workspace().chord().slot().orElseThrow();
+    assertThat(second.played().isPart()).isTrue();
+    assertThat(text(robot, "#inspector-title")).contains("from 3");
+    press(robot, KeyCode.DIGIT4);
+    window.untilPlanned();
+    Slot changed = workspace().chord().slot().orElseThrow();
+    assertThat(changed.pinned()).isTrue();
+    assertThat(changed.held()).isNotEqualTo(whole.held());
+    robot.interact(() -> item(parts, "part-whole").fire());
+    window.untilPlanned();
+    assertThat(workspace().arrangementProperty().get().slots()).hasSize(chords);
+    assertThat(workspace().chord().slot().orElseThrow().held()).isEqualTo(changed.held());
+    for (int step = 0; step < 3; step++) {
+      press(robot, KeyCode.CONTROL, KeyCode.Z);
+      window.untilPlanned();
+    }
+    assertThat(workspace().chord().slot().orElseThrow().held()).isEqualTo(whole.held());
+    assertThat(workspace().song().pins().shapes()).isEmpty();
+  }
+
+  private static MenuItem item(MenuButton menu, String id) {
+    return menu.getItems().stream().filter(i -> id.equals(i.getId())).findFirst().orElseThrow();
   }
 
   /** D makes the selected bars sparser and fuller, and Ctrl Z takes it back. */

@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import phalanx.arrangement.MelodyNote;
 import phalanx.fretting.AddedFinger;
 import phalanx.fretting.ChangeCosts;
@@ -43,6 +45,9 @@ final class TunePlaces {
 
   /** How far from the fingers held a free one still is at hand, mm. */
   private static final double AT_HAND = 40;
+
+  /** Where every place costs more, the hand may as well leave its own altogether. */
+  private static final double FAR = 2;
 
   private record Asked(Shape shape, int root, int midi) {}
 
@@ -110,6 +115,17 @@ final class TunePlaces {
       // Below the thumb no finger plucks.
       if (s > asked.root() && fret >= 0 && fret <= reach.highestFret()) {
         place(asked.shape(), asked.root(), s, fret).ifPresent(places::add);
+      }
+    }
+    if (places.stream().allMatch(p -> p.cost() > FAR)) {
+      for (int s = asked.root() + 1; s < Tuning.STRINGS; s++) {
+        int fret = asked.midi() - reach.guitar().shapeMidi(s, 0);
+        int string = s;
+        if (fret > 0
+            && fret <= reach.highestFret()
+            && places.stream().noneMatch(p -> p.string() == string)) {
+          away(asked.shape(), asked.root(), s, fret).ifPresent(places::add);
+        }
       }
     }
     return List.copyOf(places);
@@ -260,5 +276,32 @@ final class TunePlaces {
       }
     }
     return Optional.empty();
+  }
+
+  /** The whole hand leaves its place for a note; only the bass is held on. */
+  private Optional<TunePlace> away(Shape shape, int root, int string, int fret) {
+    Set<Integer> left = new HashSet<>();
+    shape.grips().values().stream()
+        .filter(g -> g.lowString() > root || g.highString() < root)
+        .forEach(g -> pressed(shape, g).forEach(left::add));
+    // Where one finger is enough, that was tried.
+    if (left.size() < 2 || left.stream().anyMatch(s -> s < root)) {
+      return Optional.empty();
+    }
+    Shape bass = shape.without(left);
+    return AddedFinger.on(bass, string, fret, reach)
+        .filter(finger -> bass.finger(string).isEmpty())
+        .map(
+            finger -> {
+              double cost = RELEASED * (left.size() + 1) + coming(shape, finger, string, fret);
+              return new TunePlace(
+                  string, fret, Optional.of(finger), false, left, under(shape, string) + cost);
+            });
+  }
+
+  private static Stream<Integer> pressed(Shape shape, Grip grip) {
+    return IntStream.rangeClosed(grip.lowString(), grip.highString())
+        .filter(s -> shape.finger(s).isPresent() && shape.fret(s).orElse(0) == grip.fret())
+        .boxed();
   }
 }

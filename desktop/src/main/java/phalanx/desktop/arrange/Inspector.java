@@ -6,11 +6,13 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Damp;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
+import phalanx.arrangement.board.ChordParts;
 import phalanx.arrangement.board.FingerWork;
 import phalanx.arrangement.board.OtherString;
 import phalanx.arrangement.board.ShapeChoice;
@@ -70,7 +72,15 @@ public final class Inspector extends VBox {
     DensityViewModel density = workspace.models().density();
     DensityMenu plays = new DensityMenu(workspace, density::selected, density::here);
     getChildren()
-        .addAll(title, neck, span, details, plays, new DampRow(workspace), heading, scroll);
+        .addAll(
+            title,
+            neck,
+            span,
+            details,
+            new FlowPane(6, 6, plays, new PartsMenu(workspace)),
+            new DampRow(workspace),
+            heading,
+            scroll);
     workspace.arrangementProperty().addListener(o -> show());
     workspace.chord().placeProperty().addListener(o -> show());
     workspace.viewing().namingProperty().addListener(o -> show());
@@ -110,8 +120,10 @@ public final class Inspector extends VBox {
             ? Optional.of(arrangement.slots().get(index + 1))
             : Optional.empty();
     String pinned = slot.pinned() ? " · pinned" : "";
+    String from =
+        workspace.pins().parts().flatMap(ChordParts::fromBeat).map(b -> " from " + b).orElse("");
     title.setText(
-        slot.played().harmony().label(naming()) + " · bar " + slot.played().bar() + pinned);
+        slot.played().harmony().label(naming()) + " · bar " + slot.played().bar() + from + pinned);
     neck.show(
         new NeckPicture(
                 arrangement.song().guitar(),

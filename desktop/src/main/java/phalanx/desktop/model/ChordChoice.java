@@ -46,7 +46,7 @@ public final class ChordChoice {
         .flatMap(
             here ->
                 slots().stream()
-                    .filter(s -> s.played().bar() == here.played().bar())
+                    .filter(s -> s.played().bar() == here.played().bar() && !s.played().isPart())
                     .reduce((a, b) -> b));
   }
 
@@ -88,13 +88,23 @@ public final class ChordChoice {
         slots().subList(0, place.get()).stream()
             .filter(s -> s.played().ref().equals(ref.get()))
             .count();
-    int last = place.get();
+    int last = -1;
     for (int i = 0; i < next.slots().size() && time >= 0; i++) {
       if (next.slots().get(i).played().ref().equals(ref.get())) {
         last = i;
         time--;
       }
     }
-    return last;
+    return last < 0 ? before(ref.get(), next) : last;
+  }
+
+  /** Where a chord, or a part of one, is no more: what is held at that place now. */
+  private int before(SlotRef ref, Arrangement next) {
+    int found = place.get();
+    for (int i = 0; i < next.slots().size(); i++) {
+      SlotRef at = next.slots().get(i).played().ref();
+      found = at.bar() == ref.bar() && at.tick() <= ref.tick() ? i : found;
+    }
+    return found;
   }
 }

@@ -1,7 +1,10 @@
 package phalanx.desktop.model;
 
 import java.util.List;
+import java.util.Optional;
+import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
+import phalanx.arrangement.board.ChordParts;
 import phalanx.fretting.FretRow;
 import phalanx.fretting.Shape;
 import phalanx.song.SlotRef;
@@ -20,14 +23,37 @@ public final class ShapePins {
     this.selected = selected;
   }
 
-  /** Pins a shape where the selected chord is written. */
+  /** The selected chord with its parts, once a plan is there. */
+  public Optional<ChordParts> parts() {
+    Arrangement a = open.arrangementProperty().get();
+    return chords.slot().map(slot -> ChordParts.of(a, chords.placeProperty().get()));
+  }
+
+  /** Pins a shape for the selected chord, or for the part of it that is selected. */
   public void pin(Shape shape) {
-    chords.slot().ifPresent(slot -> open.edit(song -> song.pin(slot.played().ref(), shape)));
+    parts().ifPresent(parts -> open.edit(song -> parts.pinned(song, shape)));
+  }
+
+  /** Lets another shape begin on a beat of the selected chord. */
+  public void beginPart(ChordParts.Beat beat) {
+    parts().ifPresent(parts -> open.edit(song -> parts.beginning(song, beat)));
+  }
+
+  /** Holds the selected chord in one shape throughout. */
+  public void holdWhole() {
+    parts().ifPresent(parts -> open.edit(parts::whole));
   }
 
   /** Pins frets where the selected chord is written; the plan fingers them. */
   public void pin(FretRow frets) {
-    chords.slot().ifPresent(slot -> open.edit(song -> song.pin(slot.played().ref(), frets)));
+    parts()
+        .ifPresent(
+            parts ->
+                open.edit(
+                    song ->
+                        parts
+                            .others(song)
+                            .pin(parts.parts().get(parts.here()).played().ref(), frets)));
   }
 
   /** Pins a shape wherever the selected chord stands. */

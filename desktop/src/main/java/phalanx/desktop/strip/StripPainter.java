@@ -217,12 +217,13 @@ final class StripPainter {
       gc.strokeLine(early, 32, x + 4, 32);
       gc.strokeLine(early, 32, early, 42);
     }
-    Font font = TypeFace.bold(17);
-    String label = harmony.label(naming);
-    ink.left(label, x + 8, 24, font, wrong ? "attention" : "text");
+    boolean part = slot.played().isPart();
+    Font font = part ? TypeFace.plain(12) : TypeFace.bold(17);
+    String label = part ? "then " + harmony.label(naming) : harmony.label(naming);
+    ink.left(label, x + 8, 24, font, wrong ? "attention" : part ? "text-2" : "text");
     double after = x + 8 + Lettering.width(label, font) + 8;
     Optional<String> numeral =
-        harmony instanceof Harmony.Sounding s
+        harmony instanceof Harmony.Sounding s && !part
             ? arrangement.song().key().map(k -> k.numeral(s.chord()))
             : Optional.empty();
     if (numeral.isPresent()) {

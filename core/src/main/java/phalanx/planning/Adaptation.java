@@ -1,0 +1,180 @@
+package phalanx.planning;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.CancellationException;
+import java.util.function.BooleanSupplier;
+import java.util.stream.IntStream;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Note;
+import phalanx.arrangement.Slot;
+import phalanx.findings.Changes;
+import phalanx.fretting.PlanProblem;
+import phalanx.fretting.PlanSlot;
+import phalanx.fretting.PlanSolver;
+import phalanx.fretting.RecentlyUsed;
+import phalanx.fretting.ShapePlan;
+import phalanx.fretting.ShapeQuery;
+import phalanx.performance.Performance;
+import phalanx.picking.PatternHeard;
+import phalanx.planning.Refinement.Played;
+import phalanx.theory.Chord;
+import phalanx.theory.Ticks;
+
+/**
+ * What players do with a song when its plain plan is hard: they hold a chord in several shapes
+ * where its tune leaves the hand’s place, and leave out a note between the others for which the
+ * hand has no time. Each is taken only where the plan of the whole song is better with it.
+ */
+final class Adaptation {
+
+  /** Rounds of leaving notes out: more than one may stand before the same change. */
+  private static final int ROUNDS = 3;
+
+  private static final int OCTAVE = 12;
+
+  private final RecentlyUsed<ShapeQuery, BothHands.Stuck> noShape;
+  private final BooleanSupplier outdated;
+  private Optional<ShapePlan> last;
+
+  /** A song as it stands, and the cheapest shapes for it. */
+  private record Adapted(SongSlots slots, ShapePlan plan) {}
+
+  /**
+   * For one song.
+   *
+   * @param last the last plan of an adapted song, of which much may still be the same
+   * @param outdated asked again and again, by several threads
+   */
+  Adaptation(
+      RecentlyUsed<ShapeQuery, BothHands.Stuck> noShape,
+      Optional<ShapePlan> last,
+      BooleanSupplier outdated) {
+    this.noShape = noShape;
+    this.last = last;
+    this.outdated = outdated;
+  }
+
+  /** The last plan of an adapted song. */
+  Optional<ShapePlan> last() {
+    return last;
+  }
+
+  /** The cheapest shapes for a song as it stands. */
+  ShapePlan solved(SongSlots slots, Optional<ShapePlan> before) {
+    // No slot's row depends on another's, and finding them is half of the work.
+    List<PlanSlot> planned =
+        IntStream.range(0, slots.count())
+            .parallel()
+            .mapToObj(
+                i -> {
+                  goOn();
+                  return slots.row(i);
+                })
+            .toList();
+    PlanProblem problem = slots.problem(planned);
+    ShapePlan plan =
+        before.map(b -> PlanSolver.solve(problem, b)).orElseGet(() -> PlanSolver.solve(problem));
+    goOn();
+    return plan;
+  }
+
+  /** The best arrangement that was found from a plan on. */
+  Arrangement best(SongSlots slots, ShapePlan plan) {
+    Adapted whole = new Adapted(slots, plan);
+    Adapted adapted = withoutFillers(revoiced(whole));
+    Played played = refined(adapted);
+    if (adapted != whole && played.tally().cannot() + played.tally().heard() > 0) {
+      // What only both hands together show may be better with the song as it stands.
+      Played plain = refined(whole);
+      played = plain.isBetterThan(played) ? plain : played;
+    }
+    return played.arrangement();
+  }
+
+  private Played refined(Adapted adapted) {
+    BothHands hands = new BothHands(adapted.slots(), noShape);
+    return new Refinement(hands::under, this::goOn).of(adapted.plan());
+  }
+
+  private Adapted adapted(SongSlots slots) {
+    ShapePlan plan = solved(slots, last);
+    last = Optional.of(plan);
+    return new Adapted(slots, plan);
+  }
+
+  private void goOn() {
+    if (outdated.getAsBoolean()) {
+      throw new CancellationException("a newer song is to be planned");
+    }
+  }
+
+  /**
+   * With chords in parts where the tune leaves the hand’s place. Parts that turn out to be held in
+   * one shape are one again.
+   */
+  private Adapted revoiced(Adapted whole) {
+    Set<Integer> cuts = new Revoicing(whole.slots(), whole.plan()).cuts();
+    while (!cuts.isEmpty()) {
+      Adapted parts = adapted(whole.slots().cut(cuts));
+      Set<Integer> used = Revoicing.used(parts.slots(), parts.plan());
+      if (parts.plan().cost() >= whole.plan().cost()) {
+        return whole;
+      }
+      if (used.equals(cuts)) {
+        return parts;
+      }
+      cuts = used;
+    }
+    return whole;
+  }
+
+  /** Without the notes between the others that leave the hand too little time. */
+  private Adapted withoutFillers(Adapted full) {
+    Adapted now = full;
+    for (int round = 0; round < ROUNDS; round++) {
+      Set<Integer> fillers = fillers(now);
+      if (fillers.isEmpty()) {
+        return now;
+      }
+      now = adapted(now.slots().leavingOut(fillers));
+    }
+    return now;
+  }
+
+  /** When an accompanying note alone keeps the hand where a change is late, ticks. */
+  private Set<Integer> fillers(Adapted adapted) {
+    Arrangement a = new BothHands(adapted.slots(), noShape).under(adapted.plan());
+    Set<Integer> fillers = new HashSet<>();
+    for (Changes.Change change : Changes.of(a, Performance.of(a))) {
+      boolean late = Ticks.millis(change.ticks(), a.song().tempo()) < change.needed();
+      int tick = change.from().tick();
+      if (late && a.notesFrom(tick, tick + 1).stream().allMatch(n -> isFiller(a, n))) {
+        fillers.add(tick);
+      }
+    }
+    return fillers;
+  }
+
+  /** An accompanying note, but not the only one that tells which chord it is. */
+  private static boolean isFiller(Arrangement a, Note note) {
+    if (note.part() != Note.Part.INNER) {
+      return false;
+    }
+    Slot slot = a.slots().get(a.slotAt(note.tick()));
+    Optional<Chord> chord = slot.played().harmony().sounding();
+    int chroma = chroma(a, note);
+    boolean tells =
+        chord.flatMap(PatternHeard::third).filter(t -> t == chroma).isPresent()
+            || chord.flatMap(PatternHeard::seventh).filter(t -> t == chroma).isPresent();
+    return !tells
+        || a.notesFrom(slot.fromTick(), slot.toTick()).stream()
+            .anyMatch(n -> n != note && chroma(a, n) == chroma);
+  }
+
+  private static int chroma(Arrangement a, Note note) {
+    return Math.floorMod(note.midi() - a.song().guitar().capo(), OCTAVE);
+  }
+}

@@ -1,0 +1,213 @@
+package phalanx.planning;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.IntStream;
+import phalanx.arrangement.MelodyNote;
+import phalanx.fretting.Candidates;
+import phalanx.fretting.PlanProblem;
+import phalanx.fretting.PlanSlot;
+import phalanx.fretting.PlanSolver;
+import phalanx.fretting.RatedShape;
+import phalanx.fretting.Shape;
+import phalanx.fretting.ShapePlan;
+import phalanx.instrument.Tuning;
+import phalanx.song.Harmony;
+import phalanx.song.Timeline.PlayedBar;
+import phalanx.song.Timeline.PlayedSlot;
+
+/**
+ * Where a chord is better held in two shapes one after the other: where its tune leaves the place
+ * of the hand. Each is tried with the shapes around it as they are planned; whether it is worth it
+ * shows the plan of the whole song.
+ */
+final class Revoicing {
+
+  /** Notes of the tune at which a chord is tried in parts. */
+  private static final int TRIED = 2;
+
+  /** The tune has to go so far while the chord lasts, semitones. */
+  private static final int WIDE = 4;
+
+  /**
+   * What a change within a chord has to bring: more than a finger beside the shape. By judgement,
+   * so that a chord stays one where little is gained.
+   */
+  private static final double WORTH = 0.75;
+
+  /**
+   * A chord is tried in parts where it costs so much more than it does at least alone: what a
+   * change within it has to bring, the change itself, and what that least is too low.
+   */
+  private static final double DEAR = 2.5;
+
+  /**
+   * A chord in two parts.
+   *
+   * @param tick where the second begins
+   * @param gain by how much the passage costs less
+   */
+  private record Split(int tick, double gain) {}
+
+  private final SongSlots slots;
+  private final ShapePlan plan;
+
+  Revoicing(SongSlots slots, ShapePlan plan) {
+    this.slots = slots;
+    this.plan = plan;
+  }
+
+  /** Where parts of chords are to begin, ticks; none where nothing is gained. */
+  Set<Integer> cuts() {
+    Map<Integer, List<Integer>> tried = new HashMap<>();
+    for (int i = 0; i < slots.count(); i++) {
+      List<Integer> ticks = isDear(i) ? ticks(slots, i) : List.of();
+      if (!ticks.isEmpty()) {
+        tried.put(i, ticks);
+      }
+    }
+    Map<Integer, Split> best = new HashMap<>();
+    for (int round = 0; round < TRIED; round++) {
+      for (Map.Entry<Integer, Split> split : splits(tried, round).entrySet()) {
+        best.merge(split.getKey(), split.getValue(), (a, b) -> b.gain() > a.gain() ? b : a);
+      }
+    }
+    Set<Integer> cuts = new HashSet<>();
+    best.values().stream().filter(s -> s.gain() > WORTH).forEach(s -> cuts.add(s.tick()));
+    return cuts;
+  }
+
+  /** Whether the tune makes a chord so dear that a change within it can be worth its while. */
+  private boolean isDear(int slot) {
+    return plan.chosen(slot).cost() - slots.leastAlone(slot) > DEAR;
+  }
+
+  /** What each chord gains at its n-th tick, by its place. */
+  private Map<Integer, Split> splits(Map<Integer, List<Integer>> tried, int n) {
+    Map<Integer, Integer> now = new HashMap<>();
+    tried.forEach(
+        (slot, ticks) -> {
+          if (n < ticks.size()) {
+            now.put(slot, ticks.get(n));
+          }
+        });
+    if (now.isEmpty()) {
+      return Map.of();
+    }
+    SongSlots parts = slots.cut(new HashSet<>(now.values()));
+    Map<Integer, Split> splits = new HashMap<>();
+    int[] shift = new int[slots.count()];
+    for (int i = 1; i < shift.length; i++) {
+      shift[i] = shift[i - 1] + (now.containsKey(i - 1) ? 1 : 0);
+    }
+    now.entrySet().parallelStream()
+        .map(e -> Map.entry(e.getKey(), split(parts, e.getKey(), shift[e.getKey()], e.getValue())))
+        .toList()
+        .forEach(e -> splits.put(e.getKey(), e.getValue()));
+    return splits;
+  }
+
+  /** Both parts between the shapes around them, as a little song of its own. */
+  private Split split(SongSlots parts, int slot, int shift, int tick) {
+    List<PlanSlot> passage = new ArrayList<>();
+    List<PlanSlot> whole = plan.problem().slots();
+    if (slot > 0) {
+      passage.add(only(plan.chosen(slot - 1), whole.get(slot - 1).changeMillis()));
+    }
+    passage.add(parts.row(slot + shift));
+    passage.add(parts.row(slot + shift + 1));
+    if (slot + 1 < slots.count()) {
+      passage.add(only(plan.chosen(slot + 1), whole.get(slot + 1).changeMillis()));
+    }
+    return new Split(tick, now(slot) - cost(passage));
+  }
+
+  private double cost(List<PlanSlot> passage) {
+    return PlanSolver.solve(new PlanProblem(passage, plan.problem().changes())).cost();
+  }
+
+  /** What the passage costs as it is planned. */
+  private double now(int slot) {
+    List<PlanSlot> passage = new ArrayList<>();
+    for (int i = Math.max(0, slot - 1); i <= Math.min(slot + 1, slots.count() - 1); i++) {
+      passage.add(only(plan.chosen(i), plan.problem().slots().get(i).changeMillis()));
+    }
+    return cost(passage);
+  }
+
+  private static PlanSlot only(RatedShape shape, double millis) {
+    return new PlanSlot(Candidates.of(List.of(shape)), OptionalInt.empty(), millis);
+  }
+
+  /** Whether a chord may be held in parts, so that its tune may cost less than over one shape. */
+  static boolean mayPart(SongSlots slots, int slot) {
+    return !ticks(slots, slot).isEmpty();
+  }
+
+  /** Where a chord may be parted: at notes of its tune, the widest leaps first. */
+  private static List<Integer> ticks(SongSlots slots, int slot) {
+    PlayedSlot played = slots.timeline().slots().get(slot);
+    PlayedBar bar = slots.timeline().barOf(played);
+    List<MelodyNote> tune = slots.tune(slot);
+    boolean free =
+        played.harmony() instanceof Harmony.Sounding
+            && !slots.song().pins().holds(played.ref())
+            && played.lengthTicks() >= 2 * bar.meter().beatTicks()
+            && slot + 1 < slots.count();
+    if (!free || !isWide(tune)) {
+      return List.of();
+    }
+    int beat = bar.meter().beatTicks();
+    return IntStream.range(1, tune.size())
+        .filter(n -> tune.get(n).tick() - played.tick() >= beat)
+        .filter(n -> played.endTick() - tune.get(n).tick() >= beat)
+        .filter(n -> tune.get(n).tick() > tune.get(n - 1).tick())
+        .boxed()
+        .sorted(Comparator.comparingInt((Integer n) -> -leap(tune, n)))
+        .map(n -> tune.get(n).tick())
+        .limit(TRIED)
+        .toList();
+  }
+
+  private static int leap(List<MelodyNote> tune, int n) {
+    return Math.abs(tune.get(n).midi() - tune.get(n - 1).midi());
+  }
+
+  private static boolean isWide(List<MelodyNote> tune) {
+    int[] pitches = tune.stream().mapToInt(MelodyNote::midi).sorted().toArray();
+    return pitches.length > 1 && pitches[pitches.length - 1] - pitches[0] >= WIDE;
+  }
+
+  /** The parts of a plan that are held in another shape than the part before, ticks. */
+  static Set<Integer> used(SongSlots slots, ShapePlan plan) {
+    Set<Integer> used = new HashSet<>();
+    for (int i = 1; i < slots.count(); i++) {
+      PlayedSlot slot = slots.timeline().slots().get(i);
+      boolean same = isSame(plan.chosen(i - 1).shape(), plan.chosen(i).shape());
+      if (slot.isPart() && !same) {
+        used.add(slot.tick());
+      }
+    }
+    return used;
+  }
+
+  /** Whether the hand stays as it is, apart from fingers that lift or come down beside others. */
+  private static boolean isSame(Shape before, Shape after) {
+    boolean lifted = true;
+    boolean added = true;
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      boolean was = before.finger(s).isPresent();
+      boolean is = after.finger(s).isPresent();
+      boolean other = !before.fret(s).equals(after.fret(s));
+      lifted &= !is || was && !other;
+      added &= !was || is && !other;
+    }
+    return lifted || added;
+  }
+}

@@ -1,0 +1,67 @@
+package phalanx.desktop.arrange;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.Tooltip;
+import phalanx.arrangement.board.ChordParts;
+import phalanx.desktop.model.Workspace;
+
+/** Whether the selected chord is held in one shape throughout, or in several. */
+final class PartsMenu extends MenuButton {
+
+  private final Workspace workspace;
+
+  PartsMenu(Workspace workspace) {
+    this.workspace = workspace;
+    setId("parts");
+    getStyleClass().add("chip-button");
+    setMinWidth(USE_PREF_SIZE);
+    setTooltip(
+        new Tooltip(
+            "one chord may be held in several shapes, one after the other, where its tune leaves"
+                + " the hand’s place"));
+    workspace.arrangementProperty().addListener(o -> tell());
+    workspace.chord().placeProperty().addListener(o -> tell());
+    tell();
+  }
+
+  private void tell() {
+    Optional<ChordParts> parts = workspace.pins().parts();
+    setVisible(parts.isPresent());
+    setManaged(parts.isPresent());
+    parts.ifPresent(this::show);
+  }
+
+  private void show(ChordParts parts) {
+    int count = parts.parts().size();
+    setText(count == 1 ? "In one shape" : "In " + count + " shapes");
+    List<MenuItem> items =
+        parts.beats().stream()
+            .map(
+                beat ->
+                    item(
+                        "another shape from " + beat.word(),
+                        "part-" + beat.word(),
+                        () -> workspace.pins().beginPart(beat)))
+            .toList();
+    getItems().setAll(items);
+    if (count > 1) {
+      getItems()
+          .add(
+              item(
+                  "this shape for the whole chord",
+                  "part-whole",
+                  () -> workspace.pins().holdWhole()));
+    }
+    setDisable(getItems().isEmpty() || parts.parts().get(parts.here()).shape().isEmpty());
+  }
+
+  private static MenuItem item(String words, String id, Runnable does) {
+    MenuItem item = new MenuItem(words);
+    item.setId(id);
+    item.setOnAction(e -> does.run());
+    return item;
+  }
+}
