@@ -54,6 +54,12 @@ final class WalkCommand implements Callable<Integer> {
   @Option(names = "--in", paramLabel = "thirds|sixths|tenths", description = "all where not said")
   private String kind;
 
+  @Option(names = "--way", paramLabel = "up|down", description = "the easier where not said")
+  private String way;
+
+  @Option(names = "--eighths", description = "a pair each eighth, not each quarter")
+  private boolean eighths;
+
   @Option(names = "--json", description = "answer in JSON")
   private boolean json;
 
@@ -66,12 +72,20 @@ final class WalkCommand implements Callable<Integer> {
     if (kinds.isEmpty()) {
       throw usage("--in: expected thirds, sixths or tenths, found \"" + kind + "\"");
     }
+    Optional<PairWalk.Direction> direction =
+        Stream.of(PairWalk.Direction.values()).filter(d -> d.words().equals(way)).findFirst();
+    if (way != null && direction.isEmpty()) {
+      throw usage("--way: expected up or down, found \"" + way + "\"");
+    }
     WalkFitting fitting =
         new WalkFitting(
             new Arranger(), song(start, end), new SlotRef(1, 0), start, new SlotRef(2, 0), end);
     List<RunJson.Walk> walks =
         kinds.stream()
-            .flatMap(k -> fitting.of(k).map(run -> new RunJson.Walk(k.words(), run)).stream())
+            .flatMap(
+                k ->
+                    fitting.of(new WalkFitting.Steps(k, direction, eighths)).stream()
+                        .map(run -> new RunJson.Walk(k.words(), run)))
             .toList();
     spec.commandLine().getOut().println(json ? RunJson.walks(walks) : text(walks));
     return 0;
@@ -94,13 +108,13 @@ final class WalkCommand implements Callable<Integer> {
 
   private static String text(List<RunJson.Walk> walks) {
     return walks.isEmpty()
-        ? "No two strings lead there."
+        ? "No two strings lead there from tones of the first chord."
         : walks.stream().map(w -> line(w.in(), w.run())).collect(Collectors.joining("\n"));
   }
 
   private static String line(String in, FittedRun run) {
     String hard = run.hard().isEmpty() ? "" : "  but: " + run.hard().get(0).finding().message();
-    return Phrase.of("%-7s %s%s", in, run.places(" · "), hard);
+    return Phrase.of("%-7s %s%s", in, run.allPlaces(" · "), hard);
   }
 
   private ParameterException usage(String message) {

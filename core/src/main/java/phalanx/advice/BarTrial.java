@@ -3,12 +3,14 @@ package phalanx.advice;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
 import phalanx.findings.Found;
 import phalanx.findings.Review;
 import phalanx.fretting.Reach;
+import phalanx.fretting.Shape;
 import phalanx.planning.Arranger;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
@@ -25,9 +27,9 @@ final class BarTrial {
   private final Song song;
   private final SlotRef at;
   private final Meter meter;
-  private final int barTicks;
+  private final int end;
   private final Set<Integer> bars;
-  private Optional<List<Found>> before = Optional.empty();
+  private Optional<Arrangement> before = Optional.empty();
 
   /**
    * For a bar of a song.
@@ -36,12 +38,21 @@ final class BarTrial {
    * @param bars the bars in which nothing may become hard
    */
   BarTrial(Arranger arranger, Song song, SlotRef at, Set<Integer> bars) {
+    this(arranger, song, at, bars, Timeline.of(song).lengthOf(at.bar()));
+  }
+
+  /**
+   * For a chord that ends before its bar does.
+   *
+   * @param end where in the bar; that of the bar where nothing is said
+   */
+  BarTrial(Arranger arranger, Song song, SlotRef at, Set<Integer> bars, OptionalInt end) {
     this.bars = Set.copyOf(bars);
     this.arranger = arranger;
     this.song = song;
     this.at = at;
     meter = song.chart().meters(song.meter()).get(at.bar());
-    barTicks = Timeline.of(song).lengthOf(at.bar()).orElse(meter.barTicks());
+    this.end = end.orElse(meter.barTicks());
   }
 
   /**
@@ -50,7 +61,7 @@ final class BarTrial {
    * @param kept the bars, its own among them
    */
   BarTrial inShort(Set<Integer> kept) {
-    return new BarTrial(arranger, Excerpt.around(song, kept), at, bars);
+    return new BarTrial(arranger, Excerpt.around(song, kept), at, bars, OptionalInt.of(end));
   }
 
   Song song() {
@@ -66,14 +77,14 @@ final class BarTrial {
     return meter;
   }
 
-  /** How long the bar is. */
-  int barTicks() {
-    return barTicks;
+  /** Where in the bar the chord ends. */
+  int end() {
+    return end;
   }
 
   /** How long the chord lasts in the bar. */
   int room() {
-    return barTicks() - at.tick();
+    return end - at.tick();
   }
 
   /**
@@ -82,10 +93,7 @@ final class BarTrial {
    * @param beats how much of the bar's end is new, quarters
    */
   FittedRun of(Song changed, int beats) {
-    if (before.isEmpty()) {
-      before = Optional.of(hard(Review.of(arranger.arrange(song))));
-    }
-    List<Found> known = before.get();
+    List<Found> known = hard(Review.of(before()));
     Arrangement a = arranger.arrange(changed);
     List<Found> hard = new ArrayList<>(hard(Review.of(a)));
     hard.removeIf(f -> known.stream().anyMatch(b -> b.finding().equals(f.finding())));
@@ -104,7 +112,24 @@ final class BarTrial {
             .mapToInt(s -> s.tick())
             .findFirst()
             .orElseThrow();
-    return new FittedRun(a.song(), a, tick, beats, hard, span);
+    int end = a.timeline().barAt(tick).startTick() + end();
+    return new FittedRun(a.song(), a, tick, end, beats, hard, span);
+  }
+
+  private Arrangement before() {
+    if (before.isEmpty()) {
+      before = Optional.of(arranger.arrange(song));
+    }
+    return before.get();
+  }
+
+  /** What the hand holds over the chord as the song stands. */
+  Shape held() {
+    return before().slots().stream()
+        .filter(s -> s.played().ref().equals(at))
+        .findFirst()
+        .map(Slot::held)
+        .orElse(Shape.NOTHING);
   }
 
   private List<Found> hard(Review review) {

@@ -15,20 +15,27 @@ import phalanx.theory.Ticks;
  * @param song the song with it
  * @param arrangement its plan
  * @param tick a time in its bar, as played the first time
+ * @param endTick when it ends, as played the first time
  * @param beats how long it is, quarters
  * @param hard what is hard in that bar then and was not before
  * @param widestSpan the widest stretch of two fingers in that bar's shapes, mm; 0 with none
  */
 public record FittedRun(
-    Song song, Arrangement arrangement, int tick, int beats, List<Found> hard, double widestSpan) {
+    Song song,
+    Arrangement arrangement,
+    int tick,
+    int endTick,
+    int beats,
+    List<Found> hard,
+    double widestSpan) {
 
   public FittedRun {
     hard = List.copyOf(hard);
   }
 
-  /** When it begins in its bar, as played the first time. */
+  /** When it begins, as played the first time. */
   public int fromTick() {
-    return arrangement.timeline().barAt(tick).endTick() - beats * Ticks.PER_QUARTER;
+    return endTick - beats * Ticks.PER_QUARTER;
   }
 
   /** The fret on which its lowest fretted note lies, from the capo; 0 with open strings only. */
@@ -38,8 +45,7 @@ public record FittedRun(
 
   /** Its notes as they are played. */
   public List<Note> notes() {
-    int end = arrangement.timeline().barAt(tick).endTick();
-    return arrangement.notesFrom(fromTick(), end).stream()
+    return arrangement.notesFrom(fromTick(), endTick).stream()
         .filter(n -> n.part() == Note.Part.TUNE)
         .toList();
   }
@@ -50,8 +56,17 @@ public record FittedRun(
    * @param between stands between those that follow each other; notes at once have a blank
    */
   public String places(String between) {
+    return places(notes(), between);
+  }
+
+  /** The same with what else sounds meanwhile. */
+  public String allPlaces(String between) {
+    return places(allNotes(), between);
+  }
+
+  private static String places(List<Note> notes, String between) {
     TreeMap<Integer, String> moments = new TreeMap<>();
-    for (Note note : notes()) {
+    for (Note note : notes) {
       String place = StringSign.of(note.string()) + note.fret();
       moments.merge(note.tick(), place, (a, b) -> a + " " + b);
     }
@@ -60,7 +75,6 @@ public record FittedRun(
 
   /** The same with what else sounds meanwhile. */
   public List<Note> allNotes() {
-    int end = arrangement.timeline().barAt(tick).endTick();
-    return arrangement.notesFrom(fromTick(), end);
+    return arrangement.notesFrom(fromTick(), endTick);
   }
 }

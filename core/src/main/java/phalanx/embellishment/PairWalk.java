@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -14,13 +15,32 @@ import phalanx.theory.Mode;
 import phalanx.theory.NoteName;
 
 /**
- * Two strings that climb the neck together by the steps of the scale, to the next chord (common
- * practice, no source).
+ * Two voices that go along the neck together by the steps of the scale, from tones of one chord to
+ * tones of the next. Thirds and sixths keep their two strings, so that a finger stays on its string
+ * as a guide; of tenths the upper voice keeps its string, and the lower, which is the bass, goes to
+ * the next where it lies nearer (common practice, no source).
  */
 public enum PairWalk {
   THIRDS(2, List.of(List.of(4, 5), List.of(3, 4), List.of(2, 3))),
   SIXTHS(5, List.of(List.of(3, 5), List.of(2, 4))),
-  TENTHS(9, List.of(List.of(2, 5), List.of(1, 4), List.of(1, 3)));
+  TENTHS(9, List.of(List.of(0, 4), List.of(0, 3), List.of(1, 5)));
+
+  /** Which way it goes. */
+  public enum Direction {
+    UP(1),
+    DOWN(-1);
+
+    private final int step;
+
+    Direction(int step) {
+      this.step = step;
+    }
+
+    /** In the player's words. */
+    public String words() {
+      return name().toLowerCase(Locale.ROOT);
+    }
+  }
 
   private static final int OCTAVE = 12;
 
@@ -29,6 +49,9 @@ public enum PairWalk {
 
   /** No two fingers hold a pair further apart than this. */
   private static final int WIDEST = 4;
+
+  /** The highest of the thumb’s strings, ④. */
+  private static final int HIGHEST_BASS = 2;
 
   private final int steps;
   private final List<List<Integer>> strings;
@@ -43,66 +66,118 @@ public enum PairWalk {
     return name().toLowerCase(Locale.ROOT);
   }
 
+  /** Whether the lower voice is the bass itself, so that nothing is played below it. */
+  public boolean isOnBass() {
+    return this == TENTHS;
+  }
+
   /**
-   * Both strings at once.
+   * Both voices at once.
    *
-   * @param low fret of the lower string, from the capo
-   * @param high fret of the upper string
+   * @param lowString string of the lower voice, 0 for ⑥ to 5 for ①
+   * @param low its fret, from the capo
+   * @param highString string of the upper voice
+   * @param high its fret
    */
-  public record Pair(int low, int high) {}
+  public record Pair(int lowString, int low, int highString, int high) {}
 
   /**
    * A walk.
    *
-   * @param lowString 0 for ⑥ to 5 for ①
-   * @param highString the other string
-   * @param pairs rising, the last of them tones of the chord it leads to
+   * @param pairs one after the other, the last of them tones of the chord it leads to
+   * @param foreign how many notes of the first pair are none of the chord it starts over
    */
-  public record Way(int lowString, int highString, List<Pair> pairs) {
+  public record Way(List<Pair> pairs, int foreign) {
 
     public Way {
       pairs = List.copyOf(pairs);
     }
+
+    /** The lower voice’s string at its beginning. */
+    public int lowString() {
+      return pairs.get(0).lowString();
+    }
   }
 
   /**
-   * Every walk of some pairs to a chord, the lowest first.
+   * Every walk of some pairs to a chord: those that begin on tones of the chord they start over
+   * first, then the lowest.
    *
    * @param from the chord it starts over
    * @param to the chord it leads to
-   * @param count how many pairs, the one on the next chord included
+   * @param count how many pairs, the one on the next chord included, 2 or more
    */
-  public List<Way> ways(Guitar guitar, Key key, Chord from, Chord to, int count) {
-    Set<Integer> scale = scale(key, to);
+  public List<Way> ways(
+      Guitar guitar, Key key, Chord from, Chord to, int count, Direction direction) {
+    List<Integer> tones = tones(guitar, key, from, to);
+    Set<Integer> start = chromas(from);
     Set<Integer> target = chromas(to);
-    List<Integer> tones =
-        IntStream.rangeClosed(guitar.shapeMidi(0, 0), guitar.shapeMidi(5, HIGHEST_FRET))
-            .filter(m -> scale.contains(m % OCTAVE))
-            .boxed()
-            .toList();
     List<Way> ways = new ArrayList<>();
     for (List<Integer> on : strings) {
-      for (int last = count - 1; last + steps < tones.size(); last++) {
+      for (int first = 0; first + steps < tones.size(); first++) {
+        int last = first + direction.step * (count - 1);
         boolean arrives =
-            target.contains(tones.get(last) % OCTAVE)
+            last >= 0
+                && last + steps < tones.size()
+                && target.contains(tones.get(last) % OCTAVE)
                 && target.contains(tones.get(last + steps) % OCTAVE);
-        List<Pair> pairs = new ArrayList<>();
-        for (int i = last - count + 1; i <= last; i++) {
-          pairs.add(
-              new Pair(
-                  tones.get(i) - guitar.shapeMidi(on.get(0), 0),
-                  tones.get(i + steps) - guitar.shapeMidi(on.get(1), 0)));
-        }
-        if (arrives && pairs.stream().allMatch(PairWalk::isOnNeck)) {
-          ways.add(new Way(on.get(0), on.get(1), pairs));
+        if (arrives) {
+          List<Pair> pairs = pairs(guitar, tones, on, first, count, direction);
+          int foreign =
+              (int)
+                  IntStream.of(tones.get(first), tones.get(first + steps))
+                      .filter(m -> !start.contains(m % OCTAVE))
+                      .count();
+          if (pairs.size() == count) {
+            ways.add(new Way(pairs, foreign));
+          }
         }
       }
     }
-    Set<Integer> start = chromas(from);
+    int root = from.bass().chroma();
     ways.sort(
-        Comparator.<Way>comparingInt(w -> foreign(guitar, w, start))
-            .thenComparing(w -> w.pairs().get(0).high()));
+        Comparator.comparingInt(Way::foreign)
+            .thenComparing(w -> isOnBass() && lowChroma(guitar, w) != root)
+            .thenComparing(w -> w.pairs().stream().mapToInt(Pair::high).max().orElse(0)));
     return ways;
+  }
+
+  private static int lowChroma(Guitar guitar, Way way) {
+    Pair first = way.pairs().get(0);
+    return Math.floorMod(guitar.shapeMidi(first.lowString(), first.low()), OCTAVE);
+  }
+
+  /** The pairs as far as they are on the neck. */
+  private List<Pair> pairs(
+      Guitar guitar,
+      List<Integer> tones,
+      List<Integer> on,
+      int first,
+      int count,
+      Direction direction) {
+    List<Pair> pairs = new ArrayList<>();
+    int low = on.get(0);
+    for (int i = 0; i < count; i++) {
+      int at = first + direction.step * i;
+      Optional<Pair> pair = pair(guitar, tones.get(at), tones.get(at + steps), low, on.get(1));
+      if (pair.isEmpty()) {
+        return List.of();
+      }
+      pairs.add(pair.get());
+      low = isOnBass() ? pair.get().lowString() : low;
+    }
+    return pairs;
+  }
+
+  private Optional<Pair> pair(Guitar guitar, int lower, int upper, int lowString, int highString) {
+    int high = upper - guitar.shapeMidi(highString, 0);
+    int most = isOnBass() ? Math.min(HIGHEST_BASS, highString - 2) : lowString;
+    return IntStream.rangeClosed(isOnBass() ? 0 : lowString, most)
+        .mapToObj(s -> new Pair(s, lower - guitar.shapeMidi(s, 0), highString, high))
+        .filter(PairWalk::isOnNeck)
+        .min(
+            Comparator.<Pair>comparingInt(p -> p.low() == 0 ? 0 : Math.abs(p.low() - p.high()))
+                .thenComparing(p -> Math.abs(p.lowString() - lowString)));
   }
 
   private static boolean isOnNeck(Pair pair) {
@@ -113,29 +188,25 @@ public enum PairWalk {
         && (pair.low() == 0 || pair.high() == 0 || Math.abs(pair.low() - pair.high()) <= WIDEST);
   }
 
-  /** How many notes of the first pair are none of the chord it starts over. */
-  private static int foreign(Guitar guitar, Way way, Set<Integer> chord) {
-    Pair first = way.pairs().get(0);
-    int low = guitar.shapeMidi(way.lowString(), first.low());
-    int high = guitar.shapeMidi(way.highString(), first.high());
-    return (int) IntStream.of(low, high).filter(m -> !chord.contains(m % OCTAVE)).count();
-  }
-
   private static Set<Integer> chromas(Chord chord) {
     return chord.notes().stream().map(NoteName::chroma).collect(Collectors.toSet());
   }
 
-  /** The key's scale, with the next chord's tones where it has others of the same letter. */
-  private static Set<Integer> scale(Key key, Chord to) {
-    return IntStream.range(0, Mode.DEGREES)
-        .mapToObj(key::degree)
-        .map(
-            n ->
-                to.notes().stream()
-                    .filter(t -> t.letter() == n.letter())
-                    .findFirst()
-                    .orElse(n)
-                    .chroma())
-        .collect(Collectors.toSet());
+  /** The scale on the neck, with the chords’ tones where they have others of the same letter. */
+  private static List<Integer> tones(Guitar guitar, Key key, Chord from, Chord to) {
+    Set<Integer> scale =
+        IntStream.range(0, Mode.DEGREES)
+            .mapToObj(key::degree)
+            .map(n -> of(to, n).or(() -> of(from, n)).orElse(n).chroma())
+            .collect(Collectors.toSet());
+    int lowest = IntStream.range(0, 6).map(s -> guitar.shapeMidi(s, 0)).min().orElseThrow();
+    return IntStream.rangeClosed(lowest, guitar.shapeMidi(5, HIGHEST_FRET))
+        .filter(m -> scale.contains(m % OCTAVE))
+        .boxed()
+        .toList();
+  }
+
+  private static Optional<NoteName> of(Chord chord, NoteName like) {
+    return chord.notes().stream().filter(t -> t.letter() == like.letter()).findFirst();
   }
 }

@@ -12,7 +12,10 @@ import phalanx.song.Harmony;
 import phalanx.text.Phrase;
 import phalanx.theory.Chord;
 
-/** Chords that the thumb starts on another note than their bass; a pedal means to. */
+/**
+ * Chords that the thumb starts on another note than their bass; a pedal means to, and so does a
+ * part of a chord that goes on, where the bass may walk.
+ */
 public final class ForeignBass implements Rule {
 
   /** Its name in files and on screens. */
@@ -25,7 +28,7 @@ public final class ForeignBass implements Rule {
       return found;
     }
     for (Slot slot : a.slots()) {
-      if (slot.played().harmony() instanceof Harmony.Sounding s) {
+      if (slot.played().harmony() instanceof Harmony.Sounding s && !slot.played().isPart()) {
         a.notesFrom(slot.fromTick(), slot.toTick()).stream()
             .filter(n -> n.part() == Note.Part.BASS)
             .findFirst()

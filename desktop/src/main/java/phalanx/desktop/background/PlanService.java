@@ -20,7 +20,6 @@ import phalanx.arrangement.board.TuneBoard;
 import phalanx.arrangement.tune.TuneOctave;
 import phalanx.embellishment.Ending;
 import phalanx.embellishment.Fill;
-import phalanx.embellishment.PairWalk;
 import phalanx.engraving.EngravedSheet;
 import phalanx.engraving.Engraver;
 import phalanx.engraving.SheetOptions;
@@ -201,8 +200,9 @@ public final class PlanService {
   }
 
   /** Tries a walk. */
-  public void walk(WalkFitting fitting, PairWalk kind, Consumer<Optional<FittedRun>> answer) {
-    walks.ask(() -> fitting.of(kind), answer, fault("The walk could not be tried"));
+  public void walk(
+      WalkFitting fitting, WalkFitting.Steps steps, Consumer<Optional<FittedRun>> answer) {
+    walks.ask(() -> fitting.of(steps), answer, fault("The walk could not be tried"));
   }
 
   /** No fill is asked for any more. */

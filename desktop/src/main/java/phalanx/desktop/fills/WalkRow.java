@@ -1,6 +1,7 @@
 package phalanx.desktop.fills;
 
 import java.util.Optional;
+import javafx.beans.property.BooleanProperty;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
@@ -13,7 +14,7 @@ import phalanx.desktop.model.WalkViewModel;
 import phalanx.desktop.model.Workspace;
 import phalanx.embellishment.PairWalk;
 
-/** Two strings that climb to the next chord: tried, heard, put in. */
+/** Two strings that walk to the next chord: tried, heard, put in. */
 final class WalkRow extends VBox {
 
   private final Workspace workspace;
@@ -42,6 +43,8 @@ final class WalkRow extends VBox {
     for (PairWalk kind : PairWalk.values()) {
       row.getChildren().add(choice(kind));
     }
+    row.getChildren().add(further("down", "walk-down", desk.downProperty()));
+    row.getChildren().add(further("eighths", "walk-eighths", desk.eighthsProperty()));
     getChildren().addAll(row, open);
     desk.answerProperty().addListener(o -> show());
     desk.kindProperty().addListener(o -> show());
@@ -71,6 +74,16 @@ final class WalkRow extends VBox {
     return one;
   }
 
+  private static ToggleButton further(String words, String id, BooleanProperty chosen) {
+    ToggleButton one = new ToggleButton(words);
+    one.setId(id);
+    one.getStyleClass().addAll("tool", "small-tool", "string-tool");
+    one.setMinWidth(USE_PREF_SIZE);
+    one.setAccessibleText("walk: " + words);
+    one.selectedProperty().bindBidirectional(chosen);
+    return one;
+  }
+
   private void show() {
     target.setText(
         desk.target()
@@ -82,7 +95,10 @@ final class WalkRow extends VBox {
     says.setText(
         !answer.known()
             ? "trying it in this bar …"
-            : answer.run().map(WalkRow::words).orElse("No two strings lead there."));
+            : answer
+                .run()
+                .map(WalkRow::words)
+                .orElse("No two strings lead there from tones of this chord."));
     hear.setDisable(answer.run().isEmpty());
     put.setDisable(answer.run().isEmpty());
   }
@@ -93,6 +109,6 @@ final class WalkRow extends VBox {
             .findFirst()
             .map(f -> "But: " + f.finding().message())
             .orElse("nothing is hard");
-    return run.places(" · ") + "\n" + hard;
+    return run.allPlaces(" · ") + "\n" + hard;
   }
 }

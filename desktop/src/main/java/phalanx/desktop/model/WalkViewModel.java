@@ -1,14 +1,17 @@
 package phalanx.desktop.model;
 
-import java.util.List;
 import java.util.Optional;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import phalanx.advice.FittedRun;
 import phalanx.advice.WalkFitting;
+import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
+import phalanx.arrangement.board.ChordParts;
 import phalanx.desktop.background.PlanService;
 import phalanx.embellishment.PairWalk;
 import phalanx.song.Song;
@@ -23,6 +26,8 @@ public final class WalkViewModel {
   private final PlanService planner;
   private final ObjectProperty<Optional<PairWalk>> kind =
       new SimpleObjectProperty<>(Optional.empty());
+  private final BooleanProperty down = new SimpleBooleanProperty();
+  private final BooleanProperty eighths = new SimpleBooleanProperty();
   private final ReadOnlyObjectWrapper<Answer> answer =
       new ReadOnlyObjectWrapper<>(new Answer(false, Optional.empty()));
 
@@ -45,6 +50,8 @@ public final class WalkViewModel {
     this.sound = sound;
     this.planner = planner;
     kind.addListener(o -> walk());
+    down.addListener(o -> walk());
+    eighths.addListener(o -> walk());
     chords.placeProperty().addListener(o -> walk());
     open.arrangementProperty().addListener(o -> walk());
   }
@@ -55,7 +62,7 @@ public final class WalkViewModel {
     if (kind.get().isPresent() && place.isPresent()) {
       base = Optional.of(open.song());
       WalkFitting fitting = fitting(place.get());
-      planner.walk(fitting, kind.get().get(), run -> answer.set(new Answer(true, run)));
+      planner.walk(fitting, steps(), run -> answer.set(new Answer(true, run)));
     }
   }
 
@@ -68,15 +75,25 @@ public final class WalkViewModel {
         chord(at.to()).orElseThrow());
   }
 
-  /** The last chord of the selected bar, and the one that follows it. */
+  private WalkFitting.Steps steps() {
+    Optional<PairWalk.Direction> direction =
+        down.get() ? Optional.of(PairWalk.Direction.DOWN) : Optional.empty();
+    return new WalkFitting.Steps(kind.get().orElseThrow(), direction, eighths.get());
+  }
+
+  /** The selected chord, and the one that follows it. */
   private Optional<Place> place() {
-    Optional<Slot> last = chords.lastOfBar();
-    List<Slot> slots = last.isEmpty() ? List.of() : open.arrangementProperty().get().slots();
-    int next = last.map(slots::indexOf).orElse(0) + 1;
-    if (next >= slots.size()) {
+    Arrangement a = open.arrangementProperty().get();
+    if (a == null || chords.slot().isEmpty()) {
       return Optional.empty();
     }
-    Place place = new Place(last.orElseThrow(), slots.get(next));
+    ChordParts parts = ChordParts.of(a, chords.placeProperty().get());
+    Slot from = parts.parts().get(0);
+    int next = a.slots().indexOf(parts.parts().get(parts.parts().size() - 1)) + 1;
+    if (next >= a.slots().size()) {
+      return Optional.empty();
+    }
+    Place place = new Place(from, a.slots().get(next));
     boolean chords = chord(place.from()).isPresent() && chord(place.to()).isPresent();
     return chords ? Optional.of(place) : Optional.empty();
   }
@@ -93,6 +110,16 @@ public final class WalkViewModel {
   /** In which intervals; empty while no walk is looked at. */
   public ObjectProperty<Optional<PairWalk>> kindProperty() {
     return kind;
+  }
+
+  /** Whether it goes down; else whichever way is easier. */
+  public BooleanProperty downProperty() {
+    return down;
+  }
+
+  /** Whether a pair comes each eighth, else each quarter. */
+  public BooleanProperty eighthsProperty() {
+    return eighths;
   }
 
   /** How it is played. */
