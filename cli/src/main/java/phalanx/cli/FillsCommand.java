@@ -9,8 +9,6 @@ import java.util.stream.Stream;
 import phalanx.advice.FillFitting;
 import phalanx.advice.FillTry;
 import phalanx.advice.FittedRun;
-import phalanx.chart.ChartReader;
-import phalanx.chart.Notation;
 import phalanx.embellishment.Ending;
 import phalanx.embellishment.Fill;
 import phalanx.formats.fills.FillShelf;
@@ -19,6 +17,8 @@ import phalanx.instrument.Guitar;
 import phalanx.planning.Arranger;
 import phalanx.song.Bar;
 import phalanx.song.Chart;
+import phalanx.song.ChordChange;
+import phalanx.song.Harmony;
 import phalanx.song.Section;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
@@ -53,6 +53,9 @@ final class FillsCommand implements Callable<Integer> {
   @Option(names = "--key", paramLabel = "KEY", description = "the key its notes are named in")
   private String key;
 
+  @Option(names = "--to", paramLabel = "CHORD", description = "the chord that follows")
+  private String followed;
+
   @Option(names = "--beats", paramLabel = "N", description = "only those of so many quarters")
   private Integer beats;
 
@@ -78,12 +81,14 @@ final class FillsCommand implements Callable<Integer> {
     if (wanted != null && Stream.of(Fill.Colour.values()).noneMatch(c -> c.word().equals(wanted))) {
       throw usage("--colour: expected major or bluesy");
     }
+    Optional<Chord> next =
+        followed == null ? Optional.empty() : Optional.of(ChordCommand.chord(followed));
     Arranger arranger = new Arranger();
     List<FillTry> tried = new ArrayList<>();
     for (Fill fill : FillShelf.all()) {
       if (beats == null || fill.beats() == beats) {
-        Song song = song(chord, Math.max(4, fill.beats()));
-        for (Fill.Colour colour : Fill.Colour.values()) {
+        Song song = song(chord, next, Math.max(4, fill.beats()));
+        for (Fill.Colour colour : Fill.colours(chord)) {
           if (wanted == null || wanted.equals(colour.word())) {
             tried.add(
                 new FillFitting(arranger, song, first(song), chord).of(fill, colour, ending()));
@@ -91,17 +96,16 @@ final class FillsCommand implements Callable<Integer> {
         }
       }
     }
+    tried.sort(FillTry.ORDER);
     spec.commandLine().getOut().println(json ? RunJson.write(tried) : text(tried));
     return 0;
   }
 
-  private Song song(Chord chord, int quarters) {
+  private Song song(Chord chord, Optional<Chord> next, int quarters) {
     Song plain = Song.untitled();
     Meter meter = new Meter(quarters, 4);
-    List<Bar> bars =
-        ChartReader.read(chord.ascii(), Notation.in(meter), Optional::of).bars().stream()
-            .map(b -> b.withId(1))
-            .toList();
+    List<Bar> bars = new ArrayList<>(List.of(bar(1, chord)));
+    next.ifPresent(c -> bars.add(bar(3, c)));
     Chart chart = new Chart(List.of(Section.of(2, "", bars)));
     Song song =
         plain
@@ -110,6 +114,10 @@ final class FillsCommand implements Callable<Integer> {
             .withFeel(plain.feel().withMeter(meter).withTempo(TEMPO))
             .withKey(Optional.ofNullable(key).map(k -> ChordCommand.key(k, spec)));
     return song.editChart(c -> chart);
+  }
+
+  private static Bar bar(int id, Chord chord) {
+    return Bar.of(id, List.of(new ChordChange(0, new Harmony.Sounding(chord))));
   }
 
   private static SlotRef first(Song song) {
@@ -132,9 +140,15 @@ final class FillsCommand implements Callable<Integer> {
 
   private static String line(FillTry tried, FittedRun f) {
     String hard = tried.why().map(why -> "  hard: " + why).orElse("");
+    String lands = tried.landing().map(l -> "  " + l.words()).orElse("");
     return Phrase.of(
-        "%-22s %-7s %d beats  %s%s",
-        tried.fill().name(), tried.colour().word(), tried.fill().beats(), f.places(" "), hard);
+        "%-22s %-7s %d beats  %s%s%s",
+        tried.fill().name(),
+        tried.colour().word(),
+        tried.fill().beats(),
+        f.places(" "),
+        lands,
+        hard);
   }
 
   private ParameterException usage(String message) {

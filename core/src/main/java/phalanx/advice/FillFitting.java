@@ -10,6 +10,7 @@ import phalanx.arrangement.Note;
 import phalanx.embellishment.Ending;
 import phalanx.embellishment.Fill;
 import phalanx.melody.BarTune;
+import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
 import phalanx.planning.Arranger;
 import phalanx.song.SlotRef;
@@ -29,6 +30,18 @@ public final class FillFitting {
 
   private static final int HIGHEST = 79;
   private static final int OCTAVE = 12;
+
+  /** Where nothing is fretted the hand is taken to be in first position. */
+  private static final int FIRST_POSITION = 3;
+
+  /** Frets outside the place of the hand, a note: more is another part of the neck. */
+  private static final int FAR = 4;
+
+  /** To be so far is worse than one thing that is hard. */
+  private static final int TOO_FAR = 2;
+
+  /** What a fret outside the place of the hand weighs, as a cost of the plan; by judgement. */
+  private static final double AWAY = 0.3;
 
   /** The longest fill. */
   private static final int LONGEST = Fill.MOST_BEATS * Ticks.PER_QUARTER;
@@ -77,12 +90,13 @@ public final class FillFitting {
     }
     Optional<FittedRun> fitted =
         runs(fill, colour).stream()
-            .map(run -> placed(fill, run, ending))
+            .flatMap(run -> placed(fill, run, ending))
             .map(s -> trial.of(s, fill.beats()))
             .min(
-                Comparator.<FittedRun>comparingInt(f -> f.hard().size())
+                Comparator.<FittedRun>comparingInt(f -> f.hard().size() + (isFar(f) ? TOO_FAR : 0))
                     .thenComparing(f -> isLost(ending, f))
-                    .thenComparing(f -> f.arrangement().plan().cost()));
+                    .thenComparing(f -> -slurs(f))
+                    .thenComparing(f -> f.arrangement().plan().cost() + AWAY * away(f)));
     if (fitted.isEmpty()) {
       return not(fill, colour, "no octave of it lies between bass and body of this guitar");
     }
@@ -93,7 +107,56 @@ public final class FillFitting {
             ? Optional.of("no finger can slide to its last note here")
             : Optional.empty();
     return new FillTry(
-        fill, colour, fitted, fill.clash(colour, chord).or(() -> hard).or(() -> lost));
+        fill,
+        colour,
+        fitted,
+        fill.clash(colour, chord).or(() -> hard).or(() -> lost).or(() -> far(fitted.get())),
+        landing(fitted.get()));
+  }
+
+  /** How many frets its notes lie outside the place of the hand, a fret on either side allowed. */
+  private int away(FittedRun fitted) {
+    int[] pressed = trial.held().frets().stream().filter(f -> f > 0).mapToInt(f -> f).toArray();
+    int low = IntStream.of(pressed).min().orElse(1) - 1;
+    int high = IntStream.of(pressed).max().orElse(FIRST_POSITION) + 1;
+    return fitted.notes().stream()
+        .mapToInt(Note::fret)
+        .filter(f -> f > 0)
+        .map(f -> Math.max(0, Math.max(low - f, f - high)))
+        .sum();
+  }
+
+  private static int slurs(FittedRun fitted) {
+    return (int) fitted.notes().stream().filter(n -> n.attack() != Attack.PLUCKED).count();
+  }
+
+  /** Whether it lies in another part of the neck, which is no better than to be hard. */
+  private boolean isFar(FittedRun fitted) {
+    return away(fitted) > FAR * fitted.notes().size();
+  }
+
+  private Optional<String> far(FittedRun fitted) {
+    return isFar(fitted)
+        ? Optional.of("it lies in another part of the neck than the hand")
+        : Optional.empty();
+  }
+
+  /** Where its last note leads, seen from the chord that it meets. */
+  private Optional<FillTry.Landing> landing(FittedRun fitted) {
+    List<Note> notes = fitted.notes();
+    Optional<Chord> meets = stretch.next(song);
+    if (notes.isEmpty() || meets.isEmpty()) {
+      return Optional.empty();
+    }
+    int capo = song.guitar().capo();
+    int last = Math.floorMod(notes.get(notes.size() - 1).midi() - capo, OCTAVE);
+    int way =
+        meets.get().notes().stream()
+            .mapToInt(n -> Math.floorMod(n.chroma() - last, OCTAVE))
+            .map(up -> Math.min(up, OCTAVE - up))
+            .min()
+            .orElse(OCTAVE);
+    return Optional.of(new FillTry.Landing(meets.get(), way));
   }
 
   /** Whether the last note is to be slid to and is not. */
@@ -105,7 +168,7 @@ public final class FillFitting {
   }
 
   private static FillTry not(Fill fill, Fill.Colour colour, String why) {
-    return new FillTry(fill, colour, Optional.empty(), Optional.of(why));
+    return new FillTry(fill, colour, Optional.empty(), Optional.of(why), Optional.empty());
   }
 
   /** The fill in every octave the neck has, on the strings it is written on and on any. */
@@ -114,8 +177,27 @@ public final class FillFitting {
         .mapToObj(
             octave -> fill.over(colour, OCTAVE * octave + chord.root().chroma(), chord.root()))
         .filter(this::isOnNeck)
-        .flatMap(run -> Stream.of(run, run.moved(FillFitting::onAnyString)).distinct())
+        .flatMap(run -> Stream.of(run, run.moved(FillFitting::onAnyString)))
+        .flatMap(run -> Stream.of(run, plucked(run)))
+        .distinct()
         .toList();
+  }
+
+  /** The same without slurs, for where the hand cannot make them. */
+  private static BarTune plucked(BarTune run) {
+    return new BarTune(
+        run.heldTicks(),
+        run.notes().stream()
+            .map(
+                n ->
+                    new TuneNote(
+                        n.tick(),
+                        n.lengthTicks(),
+                        n.wants(),
+                        Optional.empty(),
+                        List.of(),
+                        n.techniques()))
+            .toList());
   }
 
   private static Want onAnyString(Want want) {
@@ -130,8 +212,8 @@ public final class FillFitting {
         .allMatch(midi -> midi >= lowest && midi <= HIGHEST);
   }
 
-  private Song placed(Fill fill, BarTune run, Ending ending) {
+  private Stream<Song> placed(Fill fill, BarTune run, Ending ending) {
     Stretch.Placed placed = stretch.placed(song, run, fill.beats() * Ticks.PER_QUARTER);
-    return ending.on(placed.song(), placed.last().bar(), placed.last().tick());
+    return ending.ways(placed.song(), placed.last().bar(), placed.last().tick()).stream();
   }
 }

@@ -82,6 +82,19 @@ record Stretch(List<Part> parts) {
     return parts.stream().mapToInt(p -> p.to() - p.from()).sum();
   }
 
+  /** The chord that is played after it, the first time; empty where none sounds. */
+  Optional<Chord> next(Song song) {
+    int bar = parts.get(parts.size() - 1).bar();
+    List<Timeline.PlayedSlot> slots = Timeline.of(song).slots();
+    int last = -1;
+    for (int i = 0; i < slots.size() && (last < 0 || slots.get(i).ref().bar() == bar); i++) {
+      last = slots.get(i).ref().bar() == bar ? i : last;
+    }
+    return last >= 0 && last + 1 < slots.size()
+        ? slots.get(last + 1).harmony().sounding()
+        : Optional.empty();
+  }
+
   /** Its bars. */
   Set<Integer> bars() {
     return parts.stream().map(Part::bar).collect(Collectors.toSet());

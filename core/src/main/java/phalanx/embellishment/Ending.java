@@ -23,7 +23,7 @@ import phalanx.theory.Pitch;
 public enum Ending {
   /** As it is written. */
   PLAIN("as written"),
-  /** Slid to from a whole tone below. */
+  /** Slid to from a whole tone below or above, so that the hand stays where it is. */
   SLIDE("slide"),
   /** On top of the chord, which is rolled from the bass up. */
   ROLL("roll"),
@@ -52,38 +52,38 @@ public enum Ending {
   }
 
   /**
-   * A song in which a note of the tune is played so.
+   * Songs in which a note of the tune is played so, in every way there is.
    *
    * @param bar the bar's identity
    * @param tick where in the bar the note begins
    */
-  public Song on(Song song, int bar, int tick) {
+  public List<Song> ways(Song song, int bar, int tick) {
     return switch (this) {
-      case PLAIN -> song;
-      case SLIDE -> slid(song, bar, tick);
-      case ROLL -> struck(song, bar, rolled(tick));
-      case BRUSH -> struck(song, bar, brushed(tick));
+      case PLAIN -> List.of(song);
+      case SLIDE -> List.of(slid(song, bar, tick, -WHOLE_TONE), slid(song, bar, tick, WHOLE_TONE));
+      case ROLL -> List.of(struck(song, bar, rolled(tick)));
+      case BRUSH -> List.of(struck(song, bar, brushed(tick)));
     };
   }
 
-  private static Song slid(Song song, int bar, int tick) {
+  private static Song slid(Song song, int bar, int tick, int from) {
     BarTune tune = song.tune().at(bar, song.chart());
-    return song.withTune(song.tune().with(bar, tune.withNote(tick, n -> slid(song, n))));
+    return song.withTune(song.tune().with(bar, tune.withNote(tick, n -> slid(song, n, from))));
   }
 
-  private static TuneNote slid(Song song, TuneNote note) {
-    List<Want> below = new ArrayList<>();
+  private static TuneNote slid(Song song, TuneNote note, int from) {
+    List<Want> start = new ArrayList<>();
     for (Want want : note.wants()) {
       Want.Sound sound = TunePitches.of(song, want);
-      int midi = sound.pitch().midi() - WHOLE_TONE;
-      below.add(new Want.Sound(Pitch.of(midi, TunePitches.name(song, midi)), sound.string()));
+      int midi = sound.pitch().midi() + from;
+      start.add(new Want.Sound(Pitch.of(midi, TunePitches.name(song, midi)), sound.string()));
     }
     return new TuneNote(
         note.tick(),
         note.lengthTicks(),
         note.wants(),
         Optional.of(Slur.SLIDE),
-        List.of(below.get(0)),
+        List.of(start.get(0)),
         Set.of());
   }
 

@@ -96,9 +96,20 @@ public record Fill(
     this(name, about, beats, lines, USUALLY_OVER);
   }
 
+  /**
+   * The colours that differ over a chord: a minor chord has its own third and seventh, so that
+   * there is one (common practice, no source).
+   */
+  public static List<Colour> colours(Chord chord) {
+    return Kind.of(chord) == Kind.MINOR ? List.of(Colour.BLUESY) : List.of(Colour.values());
+  }
+
   /** Why it does not go over a chord; empty if it does. */
   public Optional<String> clash(Colour colour, Chord chord) {
     Kind kind = Kind.of(chord);
+    if (kind == Kind.MAJOR && colour == Colour.MAJOR && has(colour, MINOR_SEVENTH)) {
+      return Optional.of("its flat seventh makes a seventh chord of " + chord);
+    }
     if (over.contains(kind)) {
       return Optional.empty();
     }

@@ -1,15 +1,18 @@
 package phalanx.embellishment;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
+import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
 import phalanx.melody.BarTune;
 import phalanx.melody.Slur;
@@ -35,7 +38,7 @@ import phalanx.theory.Ticks;
  * source). A plain note may be plucked above its fret and pulled off to it: three notes a beat.
  *
  * @param notes one after the other
- * @param scale the scale they make, as far as it has a name
+ * @param scale the scale that they make, or of which they are an arpeggio, as far as it has a name
  */
 public record HarpRun(List<HarpNote> notes, Optional<String> scale) {
 
@@ -47,6 +50,10 @@ public record HarpRun(List<HarpNote> notes, Optional<String> scale) {
           "6* 4 5* 3 4* 2 3* 1",
           "1 3* 2 4* 3 5* 4 6*",
           "3 6* 2 5* 1 4*",
+          "2 4* 1 3*",
+          "1 3* 2 4*",
+          "2 4* 1 3* 2 4* 1 3*",
+          "1 3* 2 3*",
           "4 6* 3 5* 2 4* 1 3* 2 4* 3 5* 4 6*",
           "4p 6* 3p 5* 2p 4* 1p 3*",
           "1p 3* 2p 4* 3p 5* 4p 6*");
@@ -58,6 +65,10 @@ public record HarpRun(List<HarpNote> notes, Optional<String> scale) {
   private static final int APART = 2;
 
   private static final int ABOVE = 12;
+
+  /** One more finger is this many frets above the one held at most. */
+  private static final int REACHED = 4;
+
   private static final Pattern STEP = Pattern.compile("([1-6])(\\*|p([1-4])?)?");
   private static final Key C = Key.parse("C").orElseThrow();
 
@@ -195,7 +206,51 @@ public record HarpRun(List<HarpNote> notes, Optional<String> scale) {
     Optional<ScaleNaming.Scale> scale = scale(notes.stream(), roots);
     List<HarpNote> named =
         scale.map(s -> notes.stream().map(n -> n.named(s)).toList()).orElse(notes);
-    return new HarpRun(named, scale.map(ScaleNaming.Scale::words));
+    return new HarpRun(named, scale.map(s -> words(s, named, frets, guitar)));
+  }
+
+  /**
+   * A scale is called so where all of its tones are there; else the run is an arpeggio, and the one
+   * more finger that would make it the scale is named.
+   */
+  private static String words(
+      ScaleNaming.Scale scale, List<HarpNote> notes, List<Integer> frets, Guitar guitar) {
+    Set<Integer> there = notes.stream().map(n -> n.name().chroma()).collect(Collectors.toSet());
+    List<NoteName> missing = scale.missing(there);
+    if (missing.isEmpty()) {
+      return scale.words();
+    }
+    String tones =
+        notes.stream()
+            .map(n -> n.name())
+            .distinct()
+            .sorted(
+                Comparator.comparingInt(
+                    n -> Math.floorMod(n.chroma() - scale.root().chroma(), ABOVE)))
+            .map(NoteName::toString)
+            .collect(Collectors.joining(", "));
+    String arpeggio = "arpeggio of " + tones;
+    return missing.size() > 1
+        ? arpeggio
+        : oneMore(missing.get(0), frets, guitar)
+            .map(place -> arpeggio + "; with " + place + " it is " + scale.words())
+            .orElse(arpeggio);
+  }
+
+  /** Where one more finger takes a tone, above the frets held: {@code F♯ on ④ 4}. */
+  private static Optional<String> oneMore(NoteName tone, List<Integer> frets, Guitar guitar) {
+    return IntStream.range(0, Tuning.STRINGS)
+        .filter(s -> frets.get(s) != Shape.SILENT)
+        .mapToObj(
+            s ->
+                new int[] {
+                  s, Math.floorMod(tone.chroma() - chroma(guitar, s, frets.get(s)), ABOVE)
+                })
+        .filter(place -> place[1] <= REACHED)
+        .min(Comparator.comparingInt(place -> place[1]))
+        .map(
+            place ->
+                tone + " on " + StringSign.of(place[0]) + " " + (frets.get(place[0]) + place[1]));
   }
 
   private static HarpNote note(Guitar guitar, Step step, int fret, boolean pulled) {

@@ -27,6 +27,14 @@ public final class ScaleNaming {
       return on(root, SCALES.get(kind)).contains(Math.floorMod(chroma, OCTAVE));
     }
 
+    /** What of it is not among some notes, rising from its root. */
+    public List<NoteName> missing(Collection<Integer> chromas) {
+      return SCALES.get(kind).stream()
+          .map(step -> key().nameOf((root.chroma() + step) % OCTAVE))
+          .filter(n -> !chromas.contains(n.chroma()))
+          .toList();
+    }
+
     /** {@code A minor pentatonic}. */
     public String words() {
       return root + " " + kind;

@@ -130,7 +130,8 @@ class FillMakerTest {
 
   @Test
   void aSlideComesFromAWholeToneBelow() {
-    Song song = Ending.SLIDE.on(TestSongs.singing(TestSongs.of("G"), "g4 a b d"), 1, 15120);
+    Song song =
+        Ending.SLIDE.ways(TestSongs.singing(TestSongs.of("G"), "g4 a b d"), 1, 15120).get(0);
     assertThat(song.tune().at(1, song.chart()).notes().get(3))
         .satisfies(
             n -> {

@@ -61,6 +61,21 @@ class HarpRunTest {
     assertThat(run.scale()).isPresent();
   }
 
+  /**
+   * Five tones of a pentatonic make it one; with less the run is an arpeggio, and the finger that
+   * is missing is named (theory of scales).
+   */
+  @Test
+  void aRunIsOnlyCalledByAScaleThatIsAllThere() {
+    assertThat(run(List.of(-1, -1, 0, 2, 3, 2), "2 4* 1 3*").scale())
+        .contains("arpeggio of D, F♯, A");
+    assertThat(run(List.of(0, 0, 0, 0, 0, 0), "4 6* 3 5* 2 4* 1 3*").scale())
+        .contains("E minor pentatonic");
+    assertThat(run(List.of(0, 2, 2, 0, 3, 0), "4 6* 3 5* 2 4* 1 3*").scale())
+        .hasValueSatisfying(s -> assertThat(s).startsWith("arpeggio of E, G, B, D; with "))
+        .hasValueSatisfying(s -> assertThat(s).contains("A on ③ 2", "E minor pentatonic"));
+  }
+
   @Test
   void proposalsAlternateAndUseSoundingStringsOnly() {
     for (String frets : List.of("555555", "x54555", "x32010", "320003", "xx0232")) {
@@ -76,7 +91,9 @@ class HarpRunTest {
         assertThat(HarpRun.order(HarpRun.text(order))).contains(order);
       }
     }
-    assertThat(HarpRun.proposals(BARRE)).hasSize(8);
+    assertThat(HarpRun.proposals(BARRE)).hasSize(12);
+    assertThat(HarpRun.proposals(List.of(-1, -1, 0, 2, 3, 2))).isNotEmpty();
+    assertThat(HarpRun.proposals(List.of(-1, -1, -1, 0, 0, 0))).isNotEmpty();
   }
 
   /**

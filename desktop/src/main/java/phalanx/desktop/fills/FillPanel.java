@@ -185,7 +185,8 @@ public final class FillPanel extends VBox {
     if (getScene() == null) {
       return;
     }
-    bluesy.setSelected(desk.colourProperty().get() == Fill.Colour.BLUESY);
+    bluesy.setSelected(desk.colourHere() == Fill.Colour.BLUESY);
+    bluesy.setDisable(!desk.hasColours());
     NoteNaming naming = workspace.viewing().namingProperty().get();
     over.setText(
         desk.chord()
@@ -219,7 +220,7 @@ public final class FillPanel extends VBox {
                     () ->
                         desk.chosenProperty()
                             .set(isChosen(f) ? Optional.empty() : Optional.of(f))));
-    card.show(desk.colourProperty().get(), desk.tried(fill), isChosen(fill));
+    card.show(desk.colourHere(), desk.tried(fill), isChosen(fill));
     return card;
   }
 
@@ -240,7 +241,8 @@ public final class FillPanel extends VBox {
     String about = tried.fill().about();
     String places = tried.fitted().map(f -> f.places("  ")).orElse("");
     String hard = tried.why().map(why -> "Not here: " + why).orElse("nothing is hard");
-    return Stream.of(about, places, hard)
+    String lands = tried.landing().map(FillTry.Landing::words).orElse("");
+    return Stream.of(about, places, lands, hard)
         .filter(s -> !s.isEmpty())
         .collect(Collectors.joining("\n"));
   }

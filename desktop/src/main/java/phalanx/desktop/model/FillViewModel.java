@@ -199,7 +199,17 @@ public final class FillViewModel {
   }
 
   private void ask(FillFitting fitting, Fill fill, Consumer<FillTry> answer) {
-    planner.fill(fitting, fill, colour.get(), ending.get(), answer);
+    planner.fill(fitting, fill, colourHere(), ending.get(), answer);
+  }
+
+  /** The colour in which they are played here: a minor chord has one of its own. */
+  public Fill.Colour colourHere() {
+    return hasColours() ? colour.get() : Fill.Colour.BLUESY;
+  }
+
+  /** Whether there are two colours over the chord. */
+  public boolean hasColours() {
+    return place().map(p -> Fill.colours(p.chord()).size() > 1).orElse(true);
   }
 
   /** The other colour. */

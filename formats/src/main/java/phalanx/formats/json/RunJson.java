@@ -36,6 +36,8 @@ public final class RunJson {
     node.put("position", fitted.position());
     node.put("fits", tried.fits());
     node.put("trouble", tried.why().orElse(null));
+    node.put("meets", tried.landing().map(l -> l.chord().ascii()).orElse(null));
+    node.put("landing", tried.landing().map(FillTry.Landing::words).orElse(null));
   }
 
   /**

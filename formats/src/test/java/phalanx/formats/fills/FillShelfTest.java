@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -32,15 +33,19 @@ class FillShelfTest {
   private static final Arranger ARRANGER = new Arranger();
 
   /**
-   * Degrees of the major and the minor pentatonic with the fourth, the second and the blue third.
+   * Degrees of the major scale, and of the minor one with the sixth raised, or with the major
+   * third.
    */
-  private static final Set<Integer> MAJOR = Set.of(0, 2, 4, 5, 7, 9);
+  private static final Set<Integer> MAJOR = Set.of(0, 2, 4, 5, 7, 9, 11);
 
-  private static final Set<Integer> BLUESY = Set.of(0, 2, 3, 4, 5, 7, 10);
+  private static final Set<Integer> BLUESY = Set.of(0, 2, 3, 4, 5, 7, 9, 10);
 
   @Test
-  void thirtyFillsOrMoreInBothColours() {
-    assertThat(FillShelf.all()).hasSizeGreaterThanOrEqualTo(30);
+  void sixtyFillsOrMoreInBothColours() {
+    assertThat(FillShelf.all()).hasSizeGreaterThanOrEqualTo(60);
+    assertThat(written("[\\^_/]")).as("with hammer-ons, pull-offs or slides").isGreaterThan(8);
+    assertThat(written("\\+")).as("with double stops").isGreaterThan(6);
+    assertThat(written("[567],")).as("that go below the root").isGreaterThan(5);
     assertThat(FillShelf.all()).extracting(Fill::name).doesNotHaveDuplicates();
     assertThat(FillShelf.all()).extracting(Fill::beats).contains(1, 2, 4, 8);
     for (Fill fill : FillShelf.all()) {
@@ -52,6 +57,13 @@ class FillShelfTest {
     }
   }
 
+  private static long written(String sign) {
+    Pattern has = Pattern.compile(sign);
+    return FillShelf.all().stream()
+        .filter(f -> has.matcher(f.lines().get(Fill.Colour.MAJOR)).find())
+        .count();
+  }
+
   private static Set<Integer> degrees(Fill fill, Fill.Colour colour) {
     return fill.over(colour, 60, NoteName.parse("C").orElseThrow()).notes().stream()
         .flatMap(n -> n.wants().stream())
@@ -59,22 +71,32 @@ class FillShelfTest {
         .collect(Collectors.toSet());
   }
 
-  /** The chords on I, IV and V of G, C, D, A and E: every fill goes over each, within comfort. */
+  /**
+   * The chords on I, IV and V of G, C, D, A and E: nine fills in ten go over each where the hand
+   * is, in both colours, and what is hard of the others is said.
+   */
   @ParameterizedTest
   @ValueSource(strings = {"G", "C", "D", "A", "E", "F", "B"})
   void everyFillIsComfortableOverItsChords(String chord) {
     List<String> hard = new ArrayList<>();
+    int all = 0;
     NoteName root = NoteName.parse(chord).orElseThrow();
     for (Fill fill : FillShelf.all()) {
       for (Fill.Colour colour : Fill.Colour.values()) {
-        FittedRun fitted = tried(song(chord, fill), 0, chord, fill, colour).fitted().orElseThrow();
-        fitted.hard().forEach(f -> hard.add(fill.name() + ": " + f.finding().message()));
-        assertThat(fitted.notes())
-            .as(fill.name())
-            .hasSameSizeAs(fill.over(colour, 60, root).notes());
+        FillTry tried = tried(song(chord, fill), 0, chord, fill, colour);
+        all++;
+        tried.why().ifPresent(why -> hard.add(fill.name() + ": " + why));
+        if (tried.fits()) {
+          assertThat(tried.fitted().orElseThrow().notes())
+              .as(fill.name())
+              .hasSameSizeAs(
+                  fill.over(colour, 60, root).notes().stream()
+                      .flatMap(n -> n.wants().stream())
+                      .toList());
+        }
       }
     }
-    assertThat(hard).isEmpty();
+    assertThat(hard).hasSizeLessThan(all / 10);
   }
 
   private static FillTry tried(Song song, int tick, String chord, Fill fill, Fill.Colour colour) {
