@@ -159,7 +159,7 @@ public final class StringRoles {
     int root = strings.get(Role.ROOT);
     int alternate = strings.get(Role.ALTERNATE);
     return switch (wanted) {
-      case ALTERNATING, WALKING -> new Route(List.of(root, alternate), List.of());
+      case ALTERNATING, WALKING, WALKING_ALWAYS -> new Route(List.of(root, alternate), List.of());
       case STEADY -> new Route(List.of(root), List.of());
       case THREE_VOICES ->
           third == NO_STRING

@@ -10,8 +10,13 @@ public enum ThumbRoute {
   STEADY("steady"),
   /** One open bass string, that of the key's tonic, under changing chords. */
   PEDAL("pedal"),
-  /** Root and one other string in turn, the last stroke a step away from the next chord's root. */
-  WALKING("walking");
+  /**
+   * Root and one other string in turn; where a phrase begins on another root, the last strokes
+   * before it lead there by steps.
+   */
+  WALKING("walking"),
+  /** The same before every other root. */
+  WALKING_ALWAYS("walking to every root");
 
   private final String words;
 

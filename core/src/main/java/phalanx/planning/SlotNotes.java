@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiFunction;
 import java.util.stream.IntStream;
 import phalanx.arrangement.Damp;
 import phalanx.arrangement.Damper;
@@ -212,10 +213,13 @@ public final class SlotNotes {
     return !stops;
   }
 
-  /** How a walking bass goes on from here. */
-  interface WalkingStep {
-    Optional<ExtraFinger> into(Shape held, int below);
-  }
+  /**
+   * How a walking bass goes on from here.
+   *
+   * @param into where a finger comes down: over a shape, below a string
+   * @param isLast whether the next root follows; that it has no step there is said
+   */
+  record WalkingStep(BiFunction<Shape, Integer, Optional<ExtraFinger>> into, boolean isLast) {}
 
   private void walk(Map<Integer, VoicedStroke> plucks, WalkingStep walk, int tick, TuneRing ring) {
     Optional<VoicedStroke> thumb =
@@ -230,14 +234,14 @@ public final class SlotNotes {
             .min()
             .orElse(Tuning.STRINGS);
     Optional<ExtraFinger> step =
-        walk.into(shape, below).filter(s -> !ring.blocks(s.string(), tick));
+        walk.into().apply(shape, below).filter(s -> !ring.blocks(s.string(), tick));
     if (thumb.isPresent() && step.isPresent()) {
       VoicedStroke usual = thumb.get();
       plucks.remove(usual.string());
       plucks.put(
           step.get().string(),
           new VoicedStroke(step.get().string(), usual.pluck(), usual.ref(), step));
-    } else if (thumb.isPresent()) {
+    } else if (thumb.isPresent() && walk.isLast()) {
       say("no step into the next root is in reach: the thumb stays on its strings");
     }
   }

@@ -15,6 +15,7 @@ import phalanx.arrangement.tune.TuneFit;
 import phalanx.arrangement.tune.TuneRing;
 import phalanx.arrangement.tune.TuneStrokes;
 import phalanx.arrangement.tune.TuneWay;
+import phalanx.form.Phrases;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Tuning;
@@ -59,6 +60,10 @@ public final class SongNotes {
   private final Map<Integer, List<TimedStep>> bySlot = new HashMap<>();
   private final Map<Integer, SlotNotes> layings = new HashMap<>();
   private final List<VoicedStep> laid = new ArrayList<>();
+
+  /** The longest walk into a chord, notes. */
+  private static final int LONGEST_WALK = 3;
+
   private final List<Strike> strikes = new ArrayList<>();
 
   /** What was not heard so far of the chord that is held in parts. */
@@ -90,7 +95,7 @@ public final class SongNotes {
 
   /** Lays everything on the shapes; to be asked once. */
   FingeredNotes sounding() {
-    Map<Integer, TimedStep> last = lastThumbStrokes();
+    Map<TimedStep, Integer> last = walkingStrokes();
     List<Integer> goingOn = new ArrayList<>(tune.goingOn());
     TreeMap<Integer, TimedStep> steps = withTune();
     steps.values().forEach(s -> bySlot.computeIfAbsent(s.slot(), k -> new ArrayList<>()).add(s));
@@ -150,21 +155,42 @@ public final class SongNotes {
     return held;
   }
 
-  /** In a walking bass the last stroke over each chord, if the thumb was on it before. */
-  private Map<Integer, TimedStep> lastThumbStrokes() {
-    Map<Integer, TimedStep> last = new HashMap<>();
-    if (song.thumb() != ThumbRoute.WALKING) {
-      return last;
+  /**
+   * In a walking bass the strokes that lead to the next chord, by the steps that each is away from
+   * its root: the last of them, and one or two before it where the thumb has more to do.
+   */
+  private Map<TimedStep, Integer> walkingStrokes() {
+    Map<TimedStep, Integer> walking = new HashMap<>();
+    if (song.thumb() != ThumbRoute.WALKING && song.thumb() != ThumbRoute.WALKING_ALWAYS) {
+      return walking;
     }
-    Map<Integer, Integer> strokes = new HashMap<>();
+    Map<Integer, List<TimedStep>> strokes = new HashMap<>();
     for (TimedStep step : placed.steps()) {
       if (step.step().plucks().anyMatch(p -> p.role().isThumb())) {
-        strokes.merge(step.slot(), 1, Integer::sum);
-        last.put(step.slot(), step);
+        strokes.computeIfAbsent(step.slot(), s -> new ArrayList<>()).add(step);
       }
     }
-    last.keySet().removeIf(slot -> strokes.get(slot) < 2);
-    return last;
+    Set<Integer> starts = song.thumb() == ThumbRoute.WALKING ? Phrases.of(song).starts() : Set.of();
+    strokes.forEach(
+        (slot, row) -> {
+          int most = leads(slot, starts) ? Math.min(LONGEST_WALK, row.size() - 1) : 0;
+          int last = row.size() - 1;
+          // A walk of more than one note takes half of the thumb’s strokes at most.
+          for (int k = 1; k <= Math.max(Math.min(1, most), Math.min(most, row.size() / 2)); k++) {
+            walking.put(row.get(last + 1 - k), k);
+          }
+        });
+    return walking;
+  }
+
+  /** Whether a walk leads out of a slot: into a phrase, or to any other root. */
+  private boolean leads(int slot, Set<Integer> starts) {
+    if (song.thumb() == ThumbRoute.WALKING_ALWAYS) {
+      return true;
+    }
+    return slot + 1 < slots.size()
+        && slots.get(slot + 1).played().ref().tick() == 0
+        && starts.contains(slots.get(slot + 1).played().ref().bar());
   }
 
   private Optional<SlotNotes> laying(int slot) {
@@ -205,7 +231,7 @@ public final class SongNotes {
     return chord.intervalOf(Math.floorMod(midi, 12)).filter(i -> i.number() == FIFTH).isPresent();
   }
 
-  private void lay(TimedStep step, Map<Integer, TimedStep> last) {
+  private void lay(TimedStep step, Map<TimedStep, Integer> last) {
     Optional<SlotNotes> laying = laying(step.slot());
     if (laying.isEmpty()) {
       return;
@@ -221,18 +247,19 @@ public final class SongNotes {
   }
 
   private VoicedStep lay(
-      TimedStep step, SlotNotes laying, TuneRing at, Map<Integer, TimedStep> last) {
+      TimedStep step, SlotNotes laying, TuneRing at, Map<TimedStep, Integer> last) {
     tune.at(step.tick()).forEach(s -> at.strike(s, slots.get(step.slot()).toTick()));
     List<TuneStrokes.Struck> sung =
         tune.at(step.tick()).stream().filter(TuneStrokes.Struck::begins).toList();
-    boolean walks = step == last.get(step.slot());
-    Optional<SlotNotes.WalkingStep> walk = walks ? walkFrom(step.slot()) : Optional.empty();
+    Optional<SlotNotes.WalkingStep> walk =
+        Optional.ofNullable(last.get(step))
+            .flatMap(k -> walkFrom(step.slot(), k, isLong(last, step.slot())));
     boolean alone = slots.get(step.slot()).isTuneAlone();
     return laying.lay(alone ? step.empty() : step, walk, sung, at);
   }
 
   /** The strokes that go to other strings, so that the chord over a slot is heard. */
-  private TonesHeard.Bent bent(int slot, Map<Integer, TimedStep> last) {
+  private TonesHeard.Bent bent(int slot, Map<TimedStep, Integer> last) {
     Slot at = slots.get(slot);
     if (at.shape().isEmpty() || !(at.played().harmony() instanceof Harmony.Sounding sounding)) {
       return TonesHeard.Bent.NOTHING;
@@ -286,12 +313,35 @@ public final class SongNotes {
     }
   }
 
-  private Optional<SlotNotes.WalkingStep> walkFrom(int slot) {
+  private static boolean isLong(Map<TimedStep, Integer> walking, int slot) {
+    return walking.entrySet().stream().anyMatch(e -> e.getKey().slot() == slot && e.getValue() > 1);
+  }
+
+  /**
+   * How the thumb goes on towards the next chord.
+   *
+   * @param steps how many steps it is away from that chord’s root
+   * @param isLong whether the walk has more notes than one
+   */
+  private Optional<SlotNotes.WalkingStep> walkFrom(int slot, int steps, boolean isLong) {
     Optional<Integer> here = laying(slot).flatMap(SlotNotes::root);
     Optional<Integer> next =
         slot + 1 < slots.size() ? laying(slot + 1).flatMap(SlotNotes::root) : Optional.empty();
     return next.filter(n -> !here.equals(next))
-        .map(root -> (shape, below) -> walking.into(root, shape, below));
+        .map(
+            root ->
+                steps == 1
+                    ? new SlotNotes.WalkingStep(
+                        (held, below) ->
+                            walking.into(
+                                root,
+                                isLong ? Integer.signum(here.orElse(root) - root) : 0,
+                                held,
+                                below),
+                        true)
+                    : new SlotNotes.WalkingStep(
+                        (held, below) -> walking.into(root, here.orElse(root), steps, held, below),
+                        false));
   }
 
   /** The lowest open bass string that sounds the key's tonic, counted from the capo. */

@@ -1,8 +1,10 @@
 package phalanx.planning;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import phalanx.fretting.AddedFinger;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
@@ -33,10 +35,57 @@ final class WalkingBass {
    * @param below the string it has to lie below, because a finger plucks that one
    */
   Optional<ExtraFinger> into(int root, Shape held, int below) {
+    return into(root, 0, held, below);
+  }
+
+  /**
+   * The same at the end of a longer walk.
+   *
+   * @param side -1 where it comes from below, 1 from above, 0 where it is all the same
+   */
+  Optional<ExtraFinger> into(int root, int side, Shape held, int below) {
     return WAYS.stream()
-        .sorted((a, b) -> Boolean.compare(!inKey(root + a), !inKey(root + b)))
+        .sorted(
+            Comparator.<Integer, Boolean>comparing(way -> !inKey(root + way))
+                .thenComparing(way -> Integer.signum(way) == -side))
         .flatMap(way -> at(root + way, held, below).stream())
         .findFirst();
+  }
+
+  /**
+   * An earlier step of a longer walk: so many steps of the scale before the root, on the side from
+   * which the bass comes. Empty where that would lead past the bass of now.
+   *
+   * @param root the next bass note, as a MIDI note counted from the capo
+   * @param here the bass note of now
+   * @param steps how many steps before it, 2 or more
+   */
+  Optional<ExtraFinger> into(int root, int here, int steps, Shape held, int below) {
+    int side = here < root ? -1 : 1;
+    int midi = root;
+    for (int step = 0; step < steps; step++) {
+      midi += side;
+      while (!inKey(midi)) {
+        midi += side;
+      }
+    }
+    boolean past = side < 0 ? midi <= here : midi >= here;
+    int step = midi;
+    return past || key.isEmpty()
+        ? Optional.empty()
+        : at(step, held, below).or(() -> opened(step, held, below));
+  }
+
+  /** An open string from which a finger lifts for the step. */
+  private Optional<ExtraFinger> opened(int midi, Shape held, int below) {
+    for (int s = 0; s < Math.min(BASS_STRINGS, below); s++) {
+      Optional<Finger> finger = held.finger(s);
+      boolean single = finger.filter(f -> !held.grips().get(f).isBarre()).isPresent();
+      if (single && reach.guitar().shapeMidi(s, 0) == midi) {
+        return Optional.of(new ExtraFinger(s, 0, Optional.empty(), Set.of(s)));
+      }
+    }
+    return Optional.empty();
   }
 
   private boolean inKey(int midi) {

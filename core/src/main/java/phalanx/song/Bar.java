@@ -16,6 +16,7 @@ import phalanx.theory.Meter;
  * @param repeatStart whether a repeated passage starts with this bar
  * @param plays how often the passage ending here is played; 1 where no repeat ends
  * @param passes the times through in which it is played, as a first or second ending; empty for all
+ * @param phrase whether a phrase begins with it, where the player said so
  * @throws IllegalArgumentException if tempo, number of plays or a chord’s place are out of range
  */
 public record Bar(
@@ -26,7 +27,8 @@ public record Bar(
     Optional<Double> tempo,
     boolean repeatStart,
     int plays,
-    Set<Integer> passes) {
+    Set<Integer> passes,
+    Optional<Boolean> phrase) {
 
   /** A passage is played at most this often. */
   public static final int MOST_PLAYS = 16;
@@ -50,6 +52,19 @@ public record Bar(
     }
   }
 
+  /** A bar of which nothing is said where phrases begin. */
+  public Bar(
+      int id,
+      Optional<Integer> borrows,
+      List<ChordChange> changes,
+      Optional<Meter> meter,
+      Optional<Double> tempo,
+      boolean repeatStart,
+      int plays,
+      Set<Integer> passes) {
+    this(id, borrows, changes, meter, tempo, repeatStart, plays, passes, Optional.empty());
+  }
+
   /** A plain bar without signs. */
   public static Bar of(int id, List<ChordChange> changes) {
     return new Bar(
@@ -63,42 +78,42 @@ public record Bar(
 
   /** The same bar under another identity. */
   public Bar withId(int other) {
-    return new Bar(other, borrows, changes, meter, tempo, repeatStart, plays, passes);
+    return new Bar(other, borrows, changes, meter, tempo, repeatStart, plays, passes, phrase);
   }
 
   /** With other chords of its own. */
   public Bar withChanges(List<ChordChange> other) {
-    return new Bar(id, borrows, other, meter, tempo, repeatStart, plays, passes);
+    return new Bar(id, borrows, other, meter, tempo, repeatStart, plays, passes, phrase);
   }
 
   /** Taking over another bar's chords, or no longer. */
   public Bar borrowing(Optional<Integer> other) {
-    return new Bar(id, other, changes, meter, tempo, repeatStart, plays, passes);
+    return new Bar(id, other, changes, meter, tempo, repeatStart, plays, passes, phrase);
   }
 
   /** With another metre from here on, or the one before going on. */
   public Bar withMeter(Optional<Meter> other) {
-    return new Bar(id, borrows, changes, other, tempo, repeatStart, plays, passes);
+    return new Bar(id, borrows, changes, other, tempo, repeatStart, plays, passes, phrase);
   }
 
   /** At another tempo from here on, or at the one before. */
   public Bar withTempo(Optional<Double> other) {
-    return new Bar(id, borrows, changes, meter, other, repeatStart, plays, passes);
+    return new Bar(id, borrows, changes, meter, other, repeatStart, plays, passes, phrase);
   }
 
   /** With or without the start of a repeat. */
   public Bar startingRepeat(boolean starts) {
-    return new Bar(id, borrows, changes, meter, tempo, starts, plays, passes);
+    return new Bar(id, borrows, changes, meter, tempo, starts, plays, passes, phrase);
   }
 
   /** At the end of a passage played this often; 1 for no repeat. */
   public Bar endingRepeat(int times) {
-    return new Bar(id, borrows, changes, meter, tempo, repeatStart, times, passes);
+    return new Bar(id, borrows, changes, meter, tempo, repeatStart, times, passes, phrase);
   }
 
   /** Played in some times through only; empty for all. */
   public Bar inPasses(Set<Integer> times) {
-    return new Bar(id, borrows, changes, meter, tempo, repeatStart, plays, times);
+    return new Bar(id, borrows, changes, meter, tempo, repeatStart, plays, times, phrase);
   }
 
   /** With another bar's repeat signs, endings, metre and tempo. */
@@ -111,6 +126,12 @@ public record Bar(
         other.tempo,
         other.repeatStart,
         other.plays,
-        other.passes);
+        other.passes,
+        other.phrase);
+  }
+
+  /** With or without a phrase that begins here; empty to leave it to what is found. */
+  public Bar beginningPhrase(Optional<Boolean> begins) {
+    return new Bar(id, borrows, changes, meter, tempo, repeatStart, plays, passes, begins);
   }
 }

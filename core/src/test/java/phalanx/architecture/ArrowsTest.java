@@ -75,6 +75,7 @@ class ArrowsTest {
           "phalanx.picking",
           "phalanx.melody",
           "phalanx.song",
+          "phalanx.form",
           "phalanx.chart",
           "phalanx.embellishment",
           "phalanx.arrangement",

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ForkJoinPool;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -67,7 +68,9 @@ class ArrangerTest {
       Slot slot = slotAt(a, note.tick());
       Shape shape = slot.shape().orElseThrow();
       // In these routes a finger may come down beside the shape.
-      boolean beside = thumb == ThumbRoute.WALKING || thumb == ThumbRoute.THREE_VOICES;
+      boolean beside =
+          Set.of(ThumbRoute.WALKING, ThumbRoute.WALKING_ALWAYS, ThumbRoute.THREE_VOICES)
+              .contains(thumb);
       note.fretFinger().ifPresent(f -> assertThat(Covered.by(a.holds(), f, note)).isTrue());
       if (!beside || note.part() != Note.Part.BASS) {
         assertThat(shape.fret(note.string()).orElse(0)).isEqualTo(note.fret());

@@ -22,7 +22,7 @@ class WalkingBassTest {
   private static final Arranger ARRANGER = new Arranger();
 
   private static Arrangement walking(String chords, String key) {
-    Song song = TestSongs.of(chords).withKey(Key.parse(key)).withThumb(ThumbRoute.WALKING);
+    Song song = TestSongs.of(chords).withKey(Key.parse(key)).withThumb(ThumbRoute.WALKING_ALWAYS);
     return ARRANGER.arrange(song.withPattern(AlternatingThumb.THUMB_ALONE));
   }
 
@@ -33,7 +33,7 @@ class WalkingBassTest {
     "C | G, C, ⑥1",
     "C | G, G, ⑥2",
     "Am | E, Am, ⑥1",
-    "C | Am, C, ⑥3",
+    "C | Am, C, ⑤2",
     "G | Am, G, ⑥3"
   })
   void theLastBassNoteIsAStepFromTheNextRoot(String chords, String key, String place) {
@@ -69,5 +69,40 @@ class WalkingBassTest {
     assertThat(a.notesFrom(15120, 15121).get(0).string()).isEqualTo(2);
     assertThat(a.slots().get(0).remarks()).isEmpty();
     assertThat(StringSign.of(a.notesFrom(0, 1).get(0).string())).isEqualTo("⑤");
+  }
+
+  /** Into a phrase the bass walks, over the chords within it the thumb alternates. */
+  @Test
+  void aWalkLeadsIntoAPhraseNotIntoEveryChord() {
+    Song song =
+        TestSongs.of("G | C | D | C | G | C | D | G")
+            .withKey(Key.parse("G"))
+            .withPattern(AlternatingThumb.THUMB_ALONE);
+    Arrangement plain = ARRANGER.arrange(song);
+    Arrangement into = ARRANGER.arrange(song.withThumb(ThumbRoute.WALKING));
+    List<Integer> other =
+        into.notes().stream()
+            .filter(n -> !plain.notesFrom(n.tick(), n.tick() + 1).get(0).equals(n))
+            .map(n -> into.timeline().barAt(n.tick()).number())
+            .distinct()
+            .toList();
+    assertThat(other).containsExactly(4);
+    Arrangement always = ARRANGER.arrange(song.withThumb(ThumbRoute.WALKING_ALWAYS));
+    assertThat(always.notes()).isNotEqualTo(into.notes());
+  }
+
+  /**
+   * Two notes lead from C up to F, by the steps of the key: D and E (common practice, no source).
+   */
+  @Test
+  void aWalkOfTwoNotesGoesByTheScale() {
+    Arrangement a = walking("C | F", "C");
+    List<Integer> basses =
+        a.notesFrom(0, 20161).stream()
+            .filter(n -> n.part() == Note.Part.BASS)
+            .map(n -> n.midi() % 12)
+            .toList();
+    assertThat(basses.get(0)).isZero();
+    assertThat(basses.subList(basses.size() - 3, basses.size())).containsExactly(9, 7, 5);
   }
 }

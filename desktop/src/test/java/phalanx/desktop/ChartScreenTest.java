@@ -9,12 +9,14 @@ import static phalanx.desktop.OpenWindow.until;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeoutException;
+import javafx.geometry.Bounds;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -22,7 +24,9 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
+import phalanx.desktop.chart.ChartView;
 import phalanx.desktop.model.Screen;
+import phalanx.form.Phrases;
 import phalanx.song.Bar;
 import phalanx.song.Section;
 import phalanx.song.Song;
@@ -63,6 +67,33 @@ class ChartScreenTest {
     window.untilPlanned();
     assertThat(window.arrangement().slots()).hasSize(6);
     assertThat(window.workspace().unsaved().get()).isTrue();
+  }
+
+  /** A sign lets a phrase begin at the cursor, a drag of its arc moves it, Ctrl Z takes it back. */
+  @Test
+  void aPhraseIsBegunAndMoved(FxRobot robot) {
+    type(robot, "G | C | Am | D | G | C | D | G");
+    robot.type(KeyCode.HOME).type(KeyCode.RIGHT).type(KeyCode.RIGHT);
+    int third = window.workspace().song().chart().bars().get(2).id();
+    assertThat(Phrases.of(window.workspace().song()).begins(third)).isFalse();
+    robot.write("(", 0);
+    assertThat(Phrases.of(window.workspace().song()).begins(third)).isTrue();
+    ChartView sheet = robot.lookup(n -> n instanceof ChartView).query();
+    Bounds at = sheet.localToScreen(sheet.getBoundsInLocal());
+    double bar = (at.getWidth() - 16) / 4;
+    double arcs = at.getMinY() + 6 + 44 - 8;
+    robot
+        .moveTo(at.getMinX() + 2 * bar + 8, arcs)
+        .press(MouseButton.PRIMARY)
+        .moveTo(at.getMinX() + bar + 8, arcs)
+        .release(MouseButton.PRIMARY);
+    int second = window.workspace().song().chart().bars().get(1).id();
+    assertThat(Phrases.of(window.workspace().song()).begins(second)).isTrue();
+    assertThat(Phrases.of(window.workspace().song()).begins(third)).isFalse();
+    press(robot, KeyCode.CONTROL, KeyCode.Z);
+    assertThat(Phrases.of(window.workspace().song()).begins(third)).isTrue();
+    press(robot, KeyCode.CONTROL, KeyCode.Z);
+    assertThat(Phrases.of(window.workspace().song()).begins(third)).isFalse();
   }
 
   /** A click lets the ending be heard, another takes it, Ctrl Z takes it back. */
@@ -254,7 +285,9 @@ class ChartScreenTest {
   void aClickSelectsABarAndTheRailOpensTheOtherScreens(FxRobot robot) throws TimeoutException {
     type(robot, "G | C | D");
     window.untilPlanned();
-    robot.clickOn(robot.offset("#chart", -100, -260));
+    ChartView sheet = robot.lookup(n -> n instanceof ChartView).query();
+    Bounds at = sheet.localToScreen(sheet.getBoundsInLocal());
+    robot.clickOn(at.getMinX() + 1.5 * (at.getWidth() - 16) / 4, at.getMinY() + 6 + 44 + 40);
     click(robot, "#screen-arrange");
     assertThat(window.workspace().screenProperty().get()).isEqualTo(Screen.ARRANGE);
     until(() -> text(robot, "#inspector-title").startsWith("C · bar 2"));

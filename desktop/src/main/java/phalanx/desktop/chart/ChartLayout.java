@@ -1,6 +1,7 @@
 package phalanx.desktop.chart;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,9 +17,15 @@ import phalanx.song.Song;
 public final class ChartLayout {
 
   static final double ROW = 84;
-  static final double ROW_GAP = 10;
-  static final double HEADING = 34;
+  static final double ROW_GAP = 18;
+  static final double HEADING = 44;
   static final double TOP = 6;
+
+  /** Room above a row in which the arcs of its phrases are. */
+  static final double PHRASES = 14;
+
+  /** So near to the beginning of a phrase it is taken hold of. */
+  private static final double HANDLE = 14;
 
   /** A line of words under the bars. */
   static final double WORDS = 16;
@@ -139,6 +146,25 @@ public final class ChartLayout {
         .filter(c -> y >= c.y() && y <= c.y() + c.height() && x >= c.x() && x < c.x() + barWidth)
         .map(c -> c.bar().id())
         .findFirst();
+  }
+
+  /** The bar whose beginning is nearest to a point just above a row, where phrases are drawn. */
+  Optional<Integer> beginningAt(double x, double y) {
+    return visible(y, y + ROW_GAP).stream()
+        .flatMap(r -> r.cells().stream())
+        .filter(c -> y >= c.y() - PHRASES && y < c.y())
+        .filter(c -> Math.abs(x - c.x()) <= HANDLE)
+        .map(c -> c.bar().id())
+        .findFirst();
+  }
+
+  /** The bar whose beginning is nearest to a point in its row or just above. */
+  Optional<Integer> nearest(double x, double y) {
+    return visible(y, y + ROW_GAP).stream()
+        .flatMap(r -> r.cells().stream())
+        .filter(c -> y >= c.y() - PHRASES && y <= c.y() + c.height())
+        .min(Comparator.comparingDouble(c -> Math.abs(x - c.x())))
+        .map(c -> c.bar().id());
   }
 
   /** The section whose heading is at a point of the sheet. */

@@ -34,6 +34,10 @@ final class ChartPainter {
   private static final double BASE = 42;
   private static final double NUMERAL = 60;
   private static final double SOURCE = 76;
+
+  /** Height of the arc over a phrase. */
+  private static final double ARC = 7;
+
   private static final Font CHORD = TypeFace.bold(19);
   private static final Font SMALL = TypeFace.plain(10.5);
   private static final Font WORDS = TypeFace.plain(12);
@@ -55,6 +59,7 @@ final class ChartPainter {
    * @param cursor identity of the bar the cursor is on
    * @param selection identities of the selected bars
    * @param focused whether keys go to the sheet
+   * @param phrases the bars with which phrases begin
    */
   record Sheet(
       Song song,
@@ -62,7 +67,8 @@ final class ChartPainter {
       Interval up,
       int cursor,
       Set<Integer> selection,
-      boolean focused) {}
+      boolean focused,
+      Set<Integer> phrases) {}
 
   ChartPainter(GraphicsContext gc, Palette palette) {
     this.gc = gc;
@@ -94,21 +100,67 @@ final class ChartPainter {
         Set<Integer> before = c == 0 ? Set.of() : row.cells().get(c - 1).bar().passes();
         paintCell(row.cells().get(c), c == row.cells().size() - 1, before);
       }
+      paintPhrases(row);
     }
     gc.restore();
+  }
+
+  /** A thin arc over the bars of each phrase; it is open where the phrase goes on in a row. */
+  private void paintPhrases(ChartLayout.Row row) {
+    List<ChartLayout.Cell> cells = row.cells();
+    int from = 0;
+    for (int c = 1; c <= cells.size(); c++) {
+      boolean ends = c == cells.size() || isBeginning(cells.get(c));
+      if (ends) {
+        boolean goesOn = c == cells.size() && goesOnAfter(cells.get(c - 1).bar());
+        paintArc(cells.get(from), cells.get(c - 1), isBeginning(cells.get(from)), !goesOn);
+        from = c;
+      }
+    }
+  }
+
+  private boolean isBeginning(ChartLayout.Cell cell) {
+    return sheet.phrases().contains(cell.bar().id());
+  }
+
+  /** Whether the phrase of a bar goes on in the next written bar. */
+  private boolean goesOnAfter(Bar bar) {
+    List<Bar> bars = sheet.song().chart().bars();
+    int next = bars.indexOf(bar) + 1;
+    return next < bars.size() && !sheet.phrases().contains(bars.get(next).id());
+  }
+
+  private void paintArc(
+      ChartLayout.Cell first, ChartLayout.Cell last, boolean begins, boolean ends) {
+    double y = first.y() - 4;
+    double left = first.x() + (begins ? 5 : 0);
+    double right = last.x() + layout.barWidth() - (ends ? 5 : 0);
+    double top = y - ARC;
+    gc.setStroke(palette.get("string"));
+    gc.setLineWidth(1.3);
+    gc.beginPath();
+    gc.moveTo(left, begins ? y : top);
+    if (begins) {
+      gc.quadraticCurveTo(left + 4, top, left + 16, top);
+    }
+    gc.lineTo(right - (ends ? 16 : 0), top);
+    if (ends) {
+      gc.quadraticCurveTo(right - 4, top, right, y);
+    }
+    gc.stroke();
   }
 
   private void paintHeading(Section section, double y) {
     String label = section.label().isEmpty() ? "Part without a name" : section.label();
     String shade = section.label().isEmpty() ? "muted" : "text";
-    ink.left(label, 4, y - 10, TypeFace.bold(14), shade);
+    ink.left(label, 4, y - 19, TypeFace.bold(14), shade);
     section
         .borrows()
         .flatMap(sheet.song().chart()::section)
         .ifPresent(
             s -> {
               double x = 4 + Lettering.width(label, TypeFace.bold(14)) + 10;
-              ink.left("like " + s.label() + ", except what is dark", x, y - 10, SMALL, "muted");
+              ink.left("like " + s.label() + ", except what is dark", x, y - 19, SMALL, "muted");
             });
   }
 

@@ -105,6 +105,7 @@ public final class ChartScreen extends VBox {
             tool("new-bar", "New bar  |", cursor::insertBar),
             tool("repeat-start", "Repeat from  [", cursor::toggleRepeatStart),
             tool("repeat-end", "Repeat to  ]", cursor::cycleRepeatEnd),
+            tool("phrase", "Phrase  (", cursor::togglePhrase),
             tool("first-ending", "Ending  1 2", () -> cursor.toggleEnding(1)),
             tool("name-section", "Section  Ctrl Enter", sheet::nameSection),
             tool("like-section", "Section like this  Ctrl D", cursor::repeatSection),

@@ -25,6 +25,7 @@ public final class ChartScreenView extends ScreenView<ChartScreen, SongPanel> {
           new Shortcut("|", "new bar behind"),
           new Shortcut("[ ]", "repeat from here, to here"),
           new Shortcut("1 2", "first, second ending"),
+          new Shortcut("(", "a phrase begins here, or goes on; drag its arc"),
           new Shortcut("Shift and arrows", "select bars"),
           new Shortcut("Ctrl C, X, V", "copy, cut, paste bars"),
           new Shortcut("Alt ← →", "move bars"),

@@ -2,6 +2,7 @@ package phalanx.desktop.chart;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.scene.control.TextField;
 import javafx.scene.input.Clipboard;
@@ -16,6 +17,7 @@ import phalanx.desktop.drawing.ScrolledCanvas;
 import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.HeardPlace;
 import phalanx.desktop.model.Workspace;
+import phalanx.form.Phrases;
 import phalanx.song.Bar;
 import phalanx.song.Section;
 import phalanx.song.Timeline.PlayedBar;
@@ -34,6 +36,11 @@ public final class ChartView extends ScrolledCanvas {
 
   /** The bar that came with a bar line typed at the end; 0 for none. */
   private int fresh;
+
+  private Set<Integer> phrases = Set.of();
+
+  /** The beginning of a phrase that is being moved. */
+  private Optional<Integer> moved = Optional.empty();
 
   private final TextField sectionName = new TextField();
   private final WordsField words;
@@ -57,6 +64,7 @@ public final class ChartView extends ScrolledCanvas {
     workspace.models().sound().placeProperty().addListener((o, before, now) -> follow(now));
     setOnMousePressed(this::press);
     setOnMouseDragged(this::drag);
+    setOnMouseReleased(this::release);
     setOnKeyPressed(this::pressed);
     setOnKeyTyped(this::typed);
   }
@@ -95,6 +103,7 @@ public final class ChartView extends ScrolledCanvas {
   @Override
   protected double layOut(double width) {
     painter.prepare(workspace.song());
+    phrases = Phrases.of(workspace.song()).starts();
     layout = new ChartLayout(workspace.song(), width);
     return layout.height();
   }
@@ -111,7 +120,8 @@ public final class ChartView extends ScrolledCanvas {
             cursor.notation(Optional.empty()).up(),
             cursor.barProperty().get(),
             cursor.selection().stream().map(Bar::id).collect(Collectors.toSet()),
-            isFocused()),
+            isFocused(),
+            phrases),
         layout,
         top,
         width,
@@ -155,6 +165,10 @@ public final class ChartView extends ScrolledCanvas {
       return;
     }
     double y = event.getY() + scrolled();
+    moved = layout.beginningAt(event.getX(), y).filter(phrases::contains);
+    if (moved.isPresent()) {
+      return;
+    }
     Optional<Integer> bar = layout.barAt(event.getX(), y);
     bar.ifPresent(b -> cursor.place(b, event.isShiftDown()));
     if (event.getClickCount() == 2) {
@@ -170,9 +184,18 @@ public final class ChartView extends ScrolledCanvas {
   }
 
   private void drag(MouseEvent event) {
-    if (layout != null) {
+    if (layout != null && moved.isEmpty()) {
       layout.barAt(event.getX(), event.getY() + scrolled()).ifPresent(b -> cursor.place(b, true));
     }
+  }
+
+  /** The beginning of a phrase is let go over another bar. */
+  private void release(MouseEvent event) {
+    Optional<Integer> from = moved;
+    moved = Optional.empty();
+    from.flatMap(f -> layout.nearest(event.getX(), event.getY() + scrolled()))
+        .filter(to -> !to.equals(from.get()))
+        .ifPresent(to -> cursor.movePhrase(from.get(), to));
   }
 
   private void pressed(KeyEvent event) {
@@ -248,6 +271,8 @@ public final class ChartView extends ScrolledCanvas {
       cursor.toggleRepeatStart();
     } else if (sign.equals("]")) {
       cursor.cycleRepeatEnd();
+    } else if (sign.equals("(")) {
+      cursor.togglePhrase();
     } else if (sign.equals(">")) {
       cursor.bar().ifPresent(b -> workspace.edit(s -> Rebarring.longer(s, b.id())));
     } else if (sign.equals("<")) {

@@ -12,6 +12,7 @@ import phalanx.chart.ChartReader;
 import phalanx.chart.ChartWriter;
 import phalanx.chart.Notation;
 import phalanx.chart.Transposition;
+import phalanx.form.Phrases;
 import phalanx.song.Bar;
 import phalanx.song.Chart;
 import phalanx.song.ChartEdits;
@@ -192,7 +193,8 @@ public final class ChartCursor {
             first.tempo(),
             old.repeatStart() || first.repeatStart(),
             first.plays() > 1 ? first.plays() : old.plays(),
-            first.passes().isEmpty() ? old.passes() : first.passes());
+            first.passes().isEmpty() ? old.passes() : first.passes(),
+            old.phrase());
     List<Bar> more = line.bars().subList(1, line.bars().size());
     return ChartEdits.insertAfter(ChartEdits.replace(chart, next), old.id(), more);
   }
@@ -255,6 +257,29 @@ public final class ChartCursor {
     selection().stream()
         .findFirst()
         .ifPresent(b -> change(c -> ChartEdits.replace(c, b.startingRepeat(!b.repeatStart()))));
+  }
+
+  /** Begins a phrase at the cursor, or lets the one before go on over it. */
+  public void togglePhrase() {
+    Phrases phrases = Phrases.of(open.song());
+    bar()
+        .ifPresent(
+            b ->
+                change(
+                    c ->
+                        ChartEdits.replace(
+                            c, b.beginningPhrase(Optional.of(!phrases.begins(b.id()))))));
+  }
+
+  /** Moves the beginning of a phrase from one bar to another; one step to undo. */
+  public void movePhrase(int from, int to) {
+    change(
+        c -> {
+          Chart moved =
+              ChartEdits.replace(c, c.bar(from).orElseThrow().beginningPhrase(Optional.of(false)));
+          return ChartEdits.replace(
+              moved, moved.bar(to).orElseThrow().beginningPhrase(Optional.of(true)));
+        });
   }
 
   /** Ends a repeat at the last selected bar: not, twice, three, four times. */

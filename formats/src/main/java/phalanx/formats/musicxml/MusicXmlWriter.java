@@ -198,6 +198,9 @@ public final class MusicXmlWriter {
       items.add(rehearsal(label));
     }
     for (Slot slot : arrangement.slotsFrom(bar.startTick(), bar.endTick())) {
+      if (slot.played().isPart()) {
+        continue;
+      }
       if (slot.played().harmony() instanceof Harmony.Sounding sounding) {
         int offset = slot.played().tick() - bar.startTick();
         items.add(ChordSymbolXml.harmony(sounding.chord(), slot.shape(), offset));

@@ -85,7 +85,8 @@ final class ChartField {
         field.maybe("tempo").flatMap(f -> faults.maybe(() -> f.number(Feel.SLOWEST, Feel.FASTEST))),
         field.maybe("repeatStart").map(f -> faults.or(false, f::truth)).orElse(false),
         field.maybe("plays").map(f -> faults.or(1, () -> f.whole(1, Bar.MOST_PLAYS))).orElse(1),
-        passes);
+        passes,
+        field.maybe("phrase").flatMap(f -> faults.maybe(f::truth)));
   }
 
   private List<ChordChange> changes(Field chords) {

@@ -155,6 +155,7 @@ public final class SongFileWriter {
       ArrayNode passes = node.putArray("passes");
       new TreeSet<>(bar.passes()).forEach(passes::add);
     }
+    bar.phrase().ifPresent(begins -> node.put("phrase", begins));
     ArrayNode chords = node.putArray("chords");
     bar.changes().forEach(c -> chord(chords.addObject(), c));
   }
