@@ -62,6 +62,30 @@ class TuneSlurTest {
     }
   }
 
+  /** Over no chord both fingers are down already, and the upper one is pulled off. */
+  @ParameterizedTest
+  @CsvSource({
+    "2:7 _2:5 . ., 7, 5",
+    "3:4 _3:2 . ., 4, 2",
+    "1:8 _1:5 . ., 8, 5",
+    "2:3 _2:1 . ., 3, 1",
+    "1:3 _1:0 . ., 3, 0",
+    "3:2 ^3:4 _3:2 ., 4, 2"
+  })
+  void overNoChordFrettedNotesArePulledOff(String bar, int from, int to) {
+    Arrangement a = arranged("N.C.", bar);
+    Note pulled =
+        a.notes().stream().filter(n -> n.attack() == Attack.PULLED).findFirst().orElseThrow();
+    Note before =
+        a.notes().stream().filter(n -> n.tick() < pulled.tick()).reduce((x, y) -> y).orElseThrow();
+    assertThat(slurRemarks(a)).isEmpty();
+    assertThat(before.fret()).isEqualTo(from);
+    assertThat(pulled.fret()).isEqualTo(to);
+    assertThat(pulled.pick()).isEmpty();
+    assertThat(pulled.string()).isEqualTo(before.string());
+    assertThat(pulled.fretFinger()).isNotEqualTo(before.fretFinger());
+  }
+
   /** A finger of the shape slides along its string and out of the shape. */
   @Test
   void aFingerSlidesOutOfItsShape() {

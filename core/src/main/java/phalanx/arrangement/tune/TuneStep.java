@@ -104,6 +104,10 @@ final class TuneStep {
         || !reach.spans(to.finger().get(), to.grip(), from.finger().get(), from.grip())) {
       return false;
     }
+    if (shape.grips().isEmpty() && others.isEmpty()) {
+      // With nothing else held the fingers are as the line has them.
+      return true;
+    }
     Shape held = shape.with(to.string(), new Stop.Pressed(to.fret(), to.finger().get()));
     for (TunePlace other : others) {
       if (!other.inShape() && other.finger().isPresent()) {
