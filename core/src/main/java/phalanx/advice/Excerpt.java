@@ -54,6 +54,11 @@ final class Excerpt {
       patterns = patterned(song, id, patterns);
     }
     Chart small = new Chart(List.of(Section.of(chart.freshId(), "", bars)));
+    boolean rings =
+        chart.sections().stream()
+            .filter(s -> s.bars().stream().anyMatch(b -> near.contains(b.id())))
+            .anyMatch(s -> song.tune().ringing().contains(s.id()));
+    tune = rings ? tune.withRinging(Set.of(small.sections().get(0).id())) : tune;
     int pickup = near.get(0).equals(ids.get(0)) ? song.feel().pickupTicks() : 0;
     return song.withChart(small)
         .withFeel(song.feel().withPickup(pickup))

@@ -19,6 +19,7 @@ import phalanx.technique.Technique;
  * @param barTick where in that bar it begins
  * @param techniques what is special about how it is played
  * @param grace whether it is a short note just before the one that is written at its place
+ * @param rings whether it rings on into the next notes where time and hand allow it
  */
 public record MelodyNote(
     int tick,
@@ -30,7 +31,8 @@ public record MelodyNote(
     int bar,
     int barTick,
     Set<Technique> techniques,
-    boolean grace) {
+    boolean grace,
+    boolean rings) {
 
   public MelodyNote {
     techniques = Set.copyOf(techniques);
@@ -46,7 +48,7 @@ public record MelodyNote(
       Optional<Slur> slur,
       int bar,
       int barTick) {
-    this(tick, endTick, midi, string, label, slur, bar, barTick, Set.of(), false);
+    this(tick, endTick, midi, string, label, slur, bar, barTick, Set.of(), false, false);
   }
 
   /** Whether it is a natural harmonic. */
@@ -98,11 +100,13 @@ public record MelodyNote(
 
   /** The same note as a short one just before the note that is written at its place. */
   public MelodyNote asGrace(int from, int to) {
-    return new MelodyNote(from, to, midi, string, label, slur, bar, barTick, techniques, true);
+    return new MelodyNote(
+        from, to, midi, string, label, slur, bar, barTick, techniques, true, rings);
   }
 
   /** The same note going on for longer. */
   public MelodyNote until(int end) {
-    return new MelodyNote(tick, end, midi, string, label, slur, bar, barTick, techniques, grace);
+    return new MelodyNote(
+        tick, end, midi, string, label, slur, bar, barTick, techniques, grace, rings);
   }
 }

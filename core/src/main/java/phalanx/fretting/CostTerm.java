@@ -156,6 +156,8 @@ public enum CostTerm {
   TUNE_UNDER("strings above the tune", 0.12, "string", Source.JUDGED),
   /** A string the tune leaps over. */
   TUNE_LEAP("the tune leaps over strings", 0.04, "string", Source.JUDGED),
+  /** A note that is to ring into the next ends because that is on the same string. */
+  TUNE_STOPPED("a ringing note is stopped on its string", 1.6, "note", Source.JUDGED),
   /** One finger takes the next note at another place. */
   TUNE_AGAIN("the same finger again", 0.2, "note", Source.JUDGED),
   /** The same in a tune alone, where nothing else is in the way of joining the notes. */

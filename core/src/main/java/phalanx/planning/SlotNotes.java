@@ -42,6 +42,7 @@ public final class SlotNotes {
   private final StringRoles.Route route;
   private final Optional<ExtraFinger> third;
   private final boolean hasTune;
+  private final int toTick;
   private final Set<Remark> remarks = new LinkedHashSet<>();
   private final StrokeStrings strings;
 
@@ -62,6 +63,7 @@ public final class SlotNotes {
     this.roles = roles;
     this.route = route;
     hasTune = !slot.tune().isEmpty();
+    toTick = slot.toTick();
     strings = new StrokeStrings(song, shape, roles, route, remarks);
     remarks.addAll(slot.found());
     roles.remarks().forEach(this::say);
@@ -183,7 +185,7 @@ public final class SlotNotes {
         placed.bar().written(), placed.step().tick() - placed.bar().metreTick(), role);
   }
 
-  private static VoicedStroke sung(TimedStep placed, TuneStrokes.Struck struck) {
+  private VoicedStroke sung(TimedStep placed, TuneStrokes.Struck struck) {
     TunePlace place = struck.place();
     Optional<ExtraFinger> beside =
         place.inShape()
@@ -195,10 +197,17 @@ public final class SlotNotes {
         Stroke.Pluck.of(Role.TUNE),
         ref(placed, Role.TUNE),
         beside,
-        Optional.of(struck.endTick()),
+        Optional.of(end(struck)),
         struck.slur(),
         struck.slurredFrom(),
         Articulation.of(struck.note(), place));
+  }
+
+  /** A note that is to ring on does so while the chord lasts, where no finger is asked for it. */
+  private int end(TuneStrokes.Struck struck) {
+    TunePlace place = struck.place();
+    boolean free = place.inShape() || place.finger().isEmpty() && place.node().isEmpty();
+    return struck.note().rings() && free ? Math.max(struck.endTick(), toTick) : struck.endTick();
   }
 
   /** A hit that would stop the tune is left out. */

@@ -41,6 +41,7 @@ public final class TuneCandidates {
       Optional<Integer> string,
       boolean together,
       boolean legato,
+      boolean rings,
       Optional<Slur> slur,
       Set<Technique> techniques) {}
 
@@ -80,7 +81,14 @@ public final class TuneCandidates {
       boolean together = n > 0 && tune.notes().get(n - 1).tick() == note.tick();
       boolean legato = TuneFit.legato(tune.notes(), n);
       voices.add(
-          new Voice(note.midi(), note.string(), together, legato, note.slur(), note.techniques()));
+          new Voice(
+              note.midi(),
+              note.string(),
+              together,
+              legato,
+              note.rings(),
+              note.slur(),
+              note.techniques()));
     }
     return known.get(
         new Asked(query, base, voices, tune.edges(), pin, fit.onTop()),

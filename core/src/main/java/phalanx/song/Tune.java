@@ -3,6 +3,7 @@ package phalanx.song;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.IntPredicate;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -15,13 +16,25 @@ import phalanx.melody.Want;
  *
  * @param bars by identity of the bar; a bar of its own that is silent hides the other's
  * @param onTop whether nothing may be struck above it while it sounds
+ * @param ringing the sections, by identity, in which its notes ring into each other
  */
-public record Tune(Map<Integer, BarTune> bars, boolean onTop) {
+public record Tune(Map<Integer, BarTune> bars, boolean onTop, Set<Integer> ringing) {
 
   public static final Tune NONE = new Tune(Map.of(), true);
 
   public Tune {
     bars = Map.copyOf(bars);
+    ringing = Set.copyOf(ringing);
+  }
+
+  /** A tune that rings nowhere longer than it is written. */
+  public Tune(Map<Integer, BarTune> bars, boolean onTop) {
+    this(bars, onTop, Set.of());
+  }
+
+  /** Ringing in these sections. */
+  public Tune withRinging(Set<Integer> sections) {
+    return new Tune(bars, onTop, sections);
   }
 
   /** Whether nothing is written. */
@@ -48,19 +61,19 @@ public record Tune(Map<Integer, BarTune> bars, boolean onTop) {
   public Tune with(int bar, BarTune tune) {
     Map<Integer, BarTune> more = new HashMap<>(bars);
     more.put(bar, tune);
-    return new Tune(more, onTop);
+    return new Tune(more, onTop, ringing);
   }
 
   /** Without a tune of its own in a bar. */
   public Tune without(int bar) {
     Map<Integer, BarTune> fewer = new HashMap<>(bars);
     fewer.remove(bar);
-    return new Tune(fewer, onTop);
+    return new Tune(fewer, onTop, ringing);
   }
 
   /** The same, as the highest voice or as one that others may lie above. */
   public Tune withOnTop(boolean highest) {
-    return new Tune(bars, highest);
+    return new Tune(bars, highest, ringing);
   }
 
   /** With every pitch and place changed. */
@@ -68,7 +81,8 @@ public record Tune(Map<Integer, BarTune> bars, boolean onTop) {
     return new Tune(
         bars.entrySet().stream()
             .collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().moved(change))),
-        onTop);
+        onTop,
+        ringing);
   }
 
   /**
@@ -86,6 +100,7 @@ public record Tune(Map<Integer, BarTune> bars, boolean onTop) {
         bars.entrySet().stream()
             .filter(e -> hasBar.test(e.getKey()))
             .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)),
-        onTop);
+        onTop,
+        ringing);
   }
 }

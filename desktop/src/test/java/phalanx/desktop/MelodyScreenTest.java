@@ -67,6 +67,24 @@ class MelodyScreenTest {
     return window.workspace().song().tune().bars().getOrDefault(bar, BarTune.SILENT);
   }
 
+  /** A box lets the section ring, or the whole song; each is one step to undo. */
+  @Test
+  void aSectionOrTheSongIsLetRing(FxRobot robot) {
+    press(robot, KeyCode.CONTROL, KeyCode.DIGIT4);
+    CheckBox section = robot.lookup("#tune-rings").queryAs(CheckBox.class);
+    CheckBox all = robot.lookup("#tune-rings-all").queryAs(CheckBox.class);
+    robot.interact(section::fire);
+    assertThat(window.workspace().song().tune().ringing()).hasSize(1);
+    robot.interact(all::fire);
+    assertThat(window.workspace().song().tune().ringing())
+        .hasSize(window.workspace().song().sections().size());
+    assertThat(section.isSelected()).isTrue();
+    press(robot, KeyCode.CONTROL, KeyCode.Z);
+    press(robot, KeyCode.CONTROL, KeyCode.Z);
+    assertThat(window.workspace().song().tune().ringing()).isEmpty();
+    assertThat(section.isSelected()).isFalse();
+  }
+
   @Test
   void aBarIsTypedKeptAndPlayedOnTop(FxRobot robot) throws TimeoutException {
     robot.write("g4 . b d");

@@ -113,6 +113,11 @@ public final class TuneFit {
       return notes.get(0).slur();
     }
 
+    /** Whether the one before is to ring into it: quick notes would blur. */
+    boolean rings() {
+      return legato && notes.stream().anyMatch(MelodyNote::rings);
+    }
+
     boolean slides() {
       return legato && slur().equals(Optional.of(Slur.SLIDE));
     }
@@ -204,7 +209,8 @@ public final class TuneFit {
   }
 
   private Row on(Shape shape, Row row, Option option, int start, Moment moment) {
-    double stepped = step.cost(shape, row.at().reached(), option.reached(), moment.slur());
+    double stepped =
+        step.cost(shape, row.at().reached(), option.reached(), moment.slur(), moment.rings());
     return new Row(row.cost() + option.cost() + stepped, Optional.of(row), start, option);
   }
 

@@ -86,7 +86,8 @@ public final class TuneLine {
         bar.written(),
         note.tick(),
         note.techniques(),
-        false);
+        false,
+        song.tune().ringing().contains(song.sections().get(bar.section()).id()));
   }
 
   /** A harmonic is plucked, whatever is written. */

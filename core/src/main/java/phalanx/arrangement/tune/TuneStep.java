@@ -34,12 +34,24 @@ final class TuneStep {
    * @param last places of the notes before
    * @param now places of the notes that come
    * @param slur how the fretting hand makes them, if it does
+   * @param rings whether the notes before are to ring into them
    */
-  double cost(Shape shape, List<TunePlace> last, List<TunePlace> now, Optional<Slur> slur) {
+  double cost(
+      Shape shape, List<TunePlace> last, List<TunePlace> now, Optional<Slur> slur, boolean rings) {
     if (last.isEmpty() || now.isEmpty()) {
       return 0;
     }
-    return slur.map(s -> slurred(shape, last, now, s)).orElseGet(() -> plucked(last, now));
+    return slur.map(s -> slurred(shape, last, now, s))
+        .orElseGet(() -> plucked(last, now) + (rings ? stopped(last, now) : 0));
+  }
+
+  /** Notes that ring are stopped by the next on their string, unless it is the same again. */
+  private static double stopped(List<TunePlace> last, List<TunePlace> now) {
+    return CostTerm.TUNE_STOPPED.weight()
+        * last.stream()
+            .filter(
+                b -> now.stream().anyMatch(p -> p.string() == b.string() && p.fret() != b.fret()))
+            .count();
   }
 
   private double slurred(Shape shape, List<TunePlace> last, List<TunePlace> now, Slur slur) {

@@ -7,9 +7,11 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import phalanx.arrangement.board.TuneBoard;
 import phalanx.desktop.drawing.Controls;
+import phalanx.desktop.model.MelodyViewModel;
 import phalanx.desktop.model.Workspace;
 
 /** Beside the staves: what each note of the bar is, and where the hand finds it. */
@@ -52,11 +54,34 @@ public final class TunePanel extends VBox {
         new Tooltip("what the pattern would strike above the tune gives way while it sounds"));
     onTop.setOnAction(e -> workspace.models().melody().keepOnTop(onTop.isSelected()));
     Runnable read = () -> onTop.setSelected(workspace.song().tune().onTop());
-    workspace.historyProperty().addListener(o -> read.run());
-    read.run();
-    getChildren().addAll(new OctaveOffer(workspace), heading, scroll, onTop, form);
+    MelodyViewModel melody = workspace.models().melody();
+    CheckBox ring = ringing("Let this section ring", "tune-rings");
+    ring.setOnAction(e -> melody.letRing(ring.isSelected(), false));
+    CheckBox ringAll = ringing("the whole song", "tune-rings-all");
+    ringAll.setOnAction(e -> melody.letRing(ringAll.isSelected(), true));
+    Runnable readAll =
+        () -> {
+          read.run();
+          ring.setSelected(melody.rings());
+          ringAll.setSelected(melody.ringsEverywhere());
+        };
+    workspace.historyProperty().addListener(o -> readAll.run());
+    workspace.chord().placeProperty().addListener(o -> readAll.run());
+    readAll.run();
+    FlowPane rings = new FlowPane(12, 4, ring, ringAll);
+    getChildren().addAll(new OctaveOffer(workspace), heading, scroll, onTop, rings, form);
     workspace.models().melody().boardProperty().addListener(o -> show());
     show();
+  }
+
+  private static CheckBox ringing(String words, String id) {
+    CheckBox box = new CheckBox(words);
+    box.setId(id);
+    box.setTooltip(
+        new Tooltip(
+            "neighbouring notes of the tune lie on different strings where the hand allows it, and"
+                + " ring into each other"));
+    return box;
   }
 
   private void show() {

@@ -2,6 +2,8 @@ package phalanx.desktop.model;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
@@ -18,6 +20,7 @@ import phalanx.melody.BarTune;
 import phalanx.melody.TuneReader;
 import phalanx.melody.TuneWriter;
 import phalanx.song.Bar;
+import phalanx.song.Section;
 import phalanx.song.Song;
 import phalanx.song.TunePitches;
 import phalanx.theory.Meter;
@@ -199,6 +202,45 @@ public final class MelodyViewModel implements TuneBars {
   /** Keeps the tune the highest voice, or lets other notes lie above it. */
   public void keepOnTop(boolean onTop) {
     open.edit(song -> song.withTune(song.tune().withOnTop(onTop)));
+  }
+
+  /** Whether the notes of the section at the cursor ring into each other. */
+  public boolean rings() {
+    return section().filter(open.song().tune().ringing()::contains).isPresent();
+  }
+
+  /** Whether those of every section do. */
+  public boolean ringsEverywhere() {
+    Song song = open.song();
+    return song.sections().stream().allMatch(s -> song.tune().ringing().contains(s.id()));
+  }
+
+  /** Lets the notes of a section ring, or of the whole song. */
+  public void letRing(boolean rings, boolean everywhere) {
+    open.edit(
+        song -> {
+          Set<Integer> sections = new TreeSet<>(song.tune().ringing());
+          song.sections().stream()
+              .map(Section::id)
+              .filter(id -> everywhere || section().equals(Optional.of(id)))
+              .forEach(
+                  id -> {
+                    if (rings) {
+                      sections.add(id);
+                    } else {
+                      sections.remove(id);
+                    }
+                  });
+          return song.withTune(song.tune().withRinging(sections));
+        });
+  }
+
+  private Optional<Integer> section() {
+    Optional<Integer> bar = chords.slot().map(s -> s.played().ref().bar());
+    return open.song().sections().stream()
+        .filter(s -> s.bars().stream().anyMatch(b -> bar.equals(Optional.of(b.id()))))
+        .map(Section::id)
+        .findFirst();
   }
 
   /** Notes put in by touching the neck. */

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import phalanx.formats.FileProblem;
 import phalanx.formats.ReaderGuard;
 import phalanx.instrument.Hand;
@@ -146,7 +147,12 @@ public final class SongFileReader {
                     faults.maybe(
                         () -> f.parsed(SongId::parse, "an id of letters, digits and hyphens")));
     song = id.map(song::withId).orElse(song);
-    return song.withTune(tune.withOnTop(onTop))
+    Set<Integer> ringing =
+        Set.copyOf(
+            root.maybe("tuneRings")
+                .map(f -> faults.each(f::list, n -> n.whole(1, Chart.HIGHEST_ID)))
+                .orElse(List.of()));
+    return song.withTune(tune.withOnTop(onTop).withRinging(ringing))
         .withPins(root.maybe("pins").map(f -> new PinsField(faults).pins(f)).orElse(Pins.NONE))
         .withSchool(
             part(root, "picking")

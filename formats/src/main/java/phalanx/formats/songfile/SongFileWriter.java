@@ -81,6 +81,10 @@ public final class SongFileWriter {
     if (!song.tune().onTop()) {
       root.put("tuneOnTop", false);
     }
+    if (!song.tune().ringing().isEmpty()) {
+      ArrayNode ringing = root.putArray("tuneRings");
+      new TreeSet<>(song.tune().ringing()).forEach(ringing::add);
+    }
     ArrayNode lyrics = root.putArray("lyrics");
     song.lyrics().forEach(lyrics::add);
     if (!song.words().bars().isEmpty()) {

@@ -3,6 +3,7 @@ package phalanx.formats.songfile;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import phalanx.formats.chordpro.ChordProReader;
 import phalanx.picking.ThumbRoute;
@@ -33,6 +34,17 @@ class PhraseFileTest {
     assertThat(read(text).song().chart()).isEqualTo(said.chart());
     assertThat(read(text).song().thumb()).isEqualTo(ThumbRoute.WALKING_ALWAYS);
     assertThat(SongFileWriter.write(song)).doesNotContain("phrase");
+  }
+
+  @Test
+  void theSectionsThatRingComeBack() {
+    Song song = ChordProReader.read("{sog}\n| C | G | C |\n{eog}\n").song();
+    int section = song.sections().get(0).id();
+    Song rings = song.withTune(song.tune().withRinging(Set.of(section)));
+    String text = SongFileWriter.write(rings);
+    assertThat(read(text).problems()).isEmpty();
+    assertThat(read(text).song().tune().ringing()).containsExactly(section);
+    assertThat(SongFileWriter.write(song)).doesNotContain("tuneRings");
   }
 
   /** What is no yes or no is said with its place, and the bar is kept. */
