@@ -1,6 +1,7 @@
 package phalanx.embellishment;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -75,6 +76,17 @@ public enum Frame {
   /** Whether it is about the beginning. */
   public boolean begins() {
     return begins;
+  }
+
+  /** The ways that can be taken in a song as it is. */
+  public static Set<Frame> possible(Song song) {
+    Set<Frame> possible = EnumSet.noneOf(Frame.class);
+    for (Frame frame : values()) {
+      if (frame.in(song).isPresent()) {
+        possible.add(frame);
+      }
+    }
+    return possible;
   }
 
   /** The song with it; empty where it cannot be. */

@@ -105,6 +105,7 @@ class ChartScreenTest {
     ToggleButton slower = robot.lookup("#frame-slower").query();
     Button take = robot.lookup("#take-frame").queryButton();
     assertThat(take.isDisabled()).isTrue();
+    until(() -> !slower.isDisabled());
     robot.interact(slower::fire);
     until(() -> window.workspace().models().sound().isHeard());
     assertThat(window.workspace().song()).isEqualTo(before);
@@ -112,6 +113,7 @@ class ChartScreenTest {
     assertThat(bars().get(2).tempo().orElseThrow()).isLessThan(before.tempo());
     assertThat(bars().get(3).tempo().orElseThrow()).isLessThan(bars().get(2).tempo().orElseThrow());
     ToggleButton intro = robot.lookup("#frame-intro-of-two").query();
+    until(() -> !intro.isDisabled());
     robot.interact(intro::fire);
     robot.interact(take::fire);
     assertThat(bars()).hasSize(6);

@@ -2,6 +2,7 @@ package phalanx.desktop.background;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Executor;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
@@ -20,6 +21,7 @@ import phalanx.arrangement.board.TuneBoard;
 import phalanx.arrangement.tune.TuneOctave;
 import phalanx.embellishment.Ending;
 import phalanx.embellishment.Fill;
+import phalanx.embellishment.Frame;
 import phalanx.engraving.EngravedSheet;
 import phalanx.engraving.Engraver;
 import phalanx.engraving.SheetOptions;
@@ -55,6 +57,7 @@ public final class PlanService {
   private final NewestAnswer fills;
   private final NewestAnswer walks;
   private final NewestAnswer octaves;
+  private final NewestAnswer frames;
   private final NewestAnswer pages;
 
   /** For single chords, so that the song's plan stays known to the other. */
@@ -86,6 +89,7 @@ public final class PlanService {
     fills = new NewestAnswer(worker, interfaceThread);
     walks = new NewestAnswer(worker, interfaceThread);
     octaves = new NewestAnswer(worker, interfaceThread);
+    frames = new NewestAnswer(worker, interfaceThread);
     pages = new NewestAnswer(worker, interfaceThread);
   }
 
@@ -214,6 +218,12 @@ public final class PlanService {
   public void octave(Song song, Consumer<Integer> answer) {
     octaves.ask(
         () -> TuneOctave.best(song), answer, fault("The tune’s octave could not be weighed"));
+  }
+
+  /** Says which ways to begin and to end a song can take. */
+  public void frames(Song song, Consumer<Set<Frame>> answer) {
+    frames.ask(
+        () -> Frame.possible(song), answer, fault("Beginnings and endings could not be tried"));
   }
 
   /** Lays a plan out on paper. */

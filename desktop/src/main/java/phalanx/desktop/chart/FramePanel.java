@@ -3,7 +3,9 @@ package phalanx.desktop.chart;
 import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
@@ -22,6 +24,8 @@ final class FramePanel extends VBox {
   private final FrameViewModel model;
   private final Map<Frame, ToggleButton> ways = new EnumMap<>(Frame.class);
   private final Button take;
+  private final Label pale =
+      Controls.wrapped("What is pale the song has already, or has no place for.", "where");
 
   FramePanel(Workspace workspace) {
     super(GAP);
@@ -45,18 +49,22 @@ final class FramePanel extends VBox {
     take = Controls.smallTool("take-frame", "Take what was heard", model::take);
     take.setTooltip(new Tooltip("into the song; one step to undo"));
     row.getChildren().add(take);
-    getChildren().addAll(Controls.styled("Beginning and ending", "form-title"), row);
+    pale.setId("frame-pale");
+    pale.managedProperty().bind(pale.visibleProperty());
+    getChildren().addAll(Controls.styled("Beginning and ending", "form-title"), row, pale);
     model.chosenProperty().addListener(o -> show());
-    workspace.historyProperty().addListener(o -> show());
+    model.possibleProperty().addListener(o -> show());
     show();
   }
 
   private void show() {
+    Set<Frame> possible = model.possibleProperty().get();
     ways.forEach(
         (frame, way) -> {
           way.setSelected(model.chosenProperty().get().filter(c -> c == frame).isPresent());
-          way.setDisable(!model.isPossible(frame));
+          way.setDisable(!possible.contains(frame));
         });
+    pale.setVisible(possible.size() < ways.size());
     take.setDisable(model.chosenProperty().get().isEmpty());
   }
 }

@@ -1,7 +1,9 @@
 package phalanx.desktop.model;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import phalanx.arrangement.Arrangement;
@@ -24,16 +26,25 @@ public final class FrameViewModel {
   private final ReadOnlyObjectWrapper<Optional<Frame>> chosen =
       new ReadOnlyObjectWrapper<>(Optional.empty());
 
+  private final ReadOnlyObjectWrapper<Set<Frame>> possible =
+      new ReadOnlyObjectWrapper<>(EnumSet.noneOf(Frame.class));
+
   FrameViewModel(OpenSong open, PlaybackController sound, PlanService planner) {
     this.open = open;
     this.sound = sound;
     this.planner = planner;
-    open.historyProperty().addListener(o -> chosen.set(Optional.empty()));
+    open.historyProperty().addListener(o -> changed());
+    changed();
   }
 
-  /** Whether a way can be taken in the song as it is. */
-  public boolean isPossible(Frame frame) {
-    return frame.in(open.song()).isPresent();
+  private void changed() {
+    chosen.set(Optional.empty());
+    planner.frames(open.song(), possible::set);
+  }
+
+  /** The ways that can be taken in the song as it is; of before until that is known. */
+  public ReadOnlyObjectProperty<Set<Frame>> possibleProperty() {
+    return possible.getReadOnlyProperty();
   }
 
   /** Lets a way be heard; it can be taken then. */
