@@ -224,7 +224,9 @@ public record Song(
   public Song pinEverywhere(Harmony harmony, Shape shape) {
     Pins more = pins;
     for (Timeline.PlayedSlot slot : Timeline.of(this).slots()) {
-      more = slot.harmony().equals(harmony) ? more.with(slot.ref(), shape) : more;
+      if (slot.harmony().equals(harmony)) {
+        more = slot.isPart() ? more.without(slot.ref()) : more.with(slot.ref(), shape);
+      }
     }
     return withPins(more);
   }

@@ -2,12 +2,12 @@ package phalanx.desktop.model;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BinaryOperator;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
 import phalanx.arrangement.board.ChordParts;
 import phalanx.fretting.FretRow;
 import phalanx.fretting.Shape;
-import phalanx.song.SlotRef;
 import phalanx.song.Song;
 
 /** The shapes that the player pins to the chords selected; each change can be undone. */
@@ -67,16 +67,19 @@ public final class ShapePins {
   public void toggle() {
     List<Slot> slots = selected.slots();
     boolean pinned = slots.stream().allMatch(Slot::pinned);
-    open.edit(
-        song -> {
-          Song pins = song;
-          for (Slot slot : slots) {
-            SlotRef ref = slot.played().ref();
-            Song before = pins;
-            pins =
-                pinned ? pins.unpin(ref) : slot.shape().map(s -> before.pin(ref, s)).orElse(before);
-          }
-          return pins;
-        });
+    open.edit(song -> slots.stream().reduce(song, pinned ? this::unpinned : this::pinned, LAST));
+  }
+
+  private static final BinaryOperator<Song> LAST = (before, after) -> after;
+
+  private Song unpinned(Song song, Slot slot) {
+    return song.unpin(slot.played().ref());
+  }
+
+  /** Of a chord in parts the others stay as they are held. */
+  private Song pinned(Song song, Slot slot) {
+    Arrangement a = open.arrangementProperty().get();
+    ChordParts parts = ChordParts.of(a, a.slots().indexOf(slot));
+    return slot.shape().map(s -> parts.pinned(song, s)).orElse(song);
   }
 }
