@@ -129,16 +129,23 @@ class PhalanxCommandTest {
     assertThat(out.toString()).contains("no natural harmonic sounds C1");
   }
 
-  /** Sixths from E to A over the open sixth string. */
+  /** Sixths from E to A over the open sixth string, and the way down; what is no way is refused. */
   @Test
   void walksClimbToTheNextChord() throws Exception {
     assertThat(run("walk", "E", "A", "--key", "E", "--in", "sixths", "--json")).isZero();
     JsonNode walk = json(out.toString()).get("walks").get(0);
     assertThat(walk.get("in").asText()).isEqualTo("sixths");
-    assertThat(walk.get("beats").asInt()).isEqualTo(4);
+    int beats = walk.get("beats").asInt();
+    assertThat(beats).isBetween(2, 4);
     assertThat(walk.get("findings").asInt()).isZero();
-    assertThat(walk.get("notes").size()).isEqualTo(12);
+    assertThat(walk.get("notes").size()).isEqualTo(3 * beats);
+    out.getBuffer().setLength(0);
+    assertThat(run("walk", "G", "C", "--in", "tenths", "--eighths", "--way", "up", "--json"))
+        .isZero();
+    JsonNode tenths = json(out.toString()).get("walks").get(0);
+    assertThat(tenths.get("notes").get(0).get("midi").asInt()).isEqualTo(43);
     assertThat(run("walk", "E", "A", "--in", "fifths")).isNotZero();
+    assertThat(run("walk", "E", "A", "--way", "round")).isNotZero();
   }
 
   @Test

@@ -73,8 +73,9 @@ public record FittedRun(
     return String.join(between, moments.values());
   }
 
-  /** The same with what else sounds meanwhile. */
+  /** The same with what else sounds from its first note on. */
   public List<Note> allNotes() {
-    return arrangement.notesFrom(fromTick(), endTick);
+    int from = notes().stream().findFirst().map(Note::tick).orElse(fromTick());
+    return arrangement.notesFrom(from, endTick);
   }
 }

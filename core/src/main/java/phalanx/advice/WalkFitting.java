@@ -125,8 +125,8 @@ public final class WalkFitting {
   private Optional<FittedRun> longest(Steps steps, PairWalk.Direction direction) {
     int most = Math.min(MOST_BEATS, trial.room() / Ticks.PER_QUARTER);
     int each = Ticks.PER_QUARTER / steps.ticks();
-    for (int beats = most; beats * each >= FEWEST; beats--) {
-      Optional<FittedRun> best = of(steps, direction, beats, beats * each);
+    for (int pairs = most * each; pairs >= FEWEST; pairs--) {
+      Optional<FittedRun> best = of(steps, direction, (pairs + each - 1) / each, pairs);
       if (best.isPresent()) {
         return best;
       }
@@ -138,7 +138,7 @@ public final class WalkFitting {
     return steps.kind().ways(song.guitar(), key(), from, to, pairs + 1, direction).stream()
         .filter(w -> w.foreign() == 0)
         .limit(TRIED)
-        .flatMap(w -> placed(steps, w, beats))
+        .flatMap(w -> placed(steps, w))
         .map(s -> trial.of(s, beats))
         .min(
             Comparator.<FittedRun>comparingInt(r -> missing(r, steps, pairs))
@@ -187,8 +187,8 @@ public final class WalkFitting {
         .isPresent();
   }
 
-  private Stream<Song> placed(Steps steps, PairWalk.Way way, int beats) {
-    int start = trial.end() - beats * Ticks.PER_QUARTER;
+  private Stream<Song> placed(Steps steps, PairWalk.Way way) {
+    int start = trial.end() - (way.pairs().size() - 1) * steps.ticks();
     BarTune tune = song.tune().at(at.bar(), song.chart()).silencing(start, trial.end());
     for (int i = 0; i + 1 < way.pairs().size(); i++) {
       tune = tune.placing(note(steps, way, i, start + i * steps.ticks()));

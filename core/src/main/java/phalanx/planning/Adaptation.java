@@ -84,14 +84,22 @@ final class Adaptation {
   /** The best arrangement that was found from a plan on. */
   Arrangement best(SongSlots slots, ShapePlan plan) {
     Adapted whole = new Adapted(slots, plan);
-    Adapted adapted = withoutFillers(revoiced(whole));
-    Played played = refined(adapted);
-    if (adapted != whole && played.tally().cannot() + played.tally().heard() > 0) {
+    Adapted parts = revoiced(whole);
+    Played played = refined(parts);
+    if (isHard(played) && !fillers(played).isEmpty()) {
+      Played lean = refined(withoutFillers(parts, played));
+      played = lean.isBetterThan(played) ? lean : played;
+    }
+    if (parts != whole && isHard(played)) {
       // What only both hands together show may be better with the song as it stands.
       Played plain = refined(whole);
       played = plain.isBetterThan(played) ? plain : played;
     }
     return played.arrangement();
+  }
+
+  private static boolean isHard(Played played) {
+    return played.tally().cannot() + played.tally().heard() > 0;
   }
 
   private Played refined(Adapted adapted) {
@@ -132,23 +140,25 @@ final class Adaptation {
   }
 
   /** Without the notes between the others that leave the hand too little time. */
-  private Adapted withoutFillers(Adapted full) {
+  private Adapted withoutFillers(Adapted full, Played played) {
+    Set<Integer> fillers = fillers(played);
     Adapted now = full;
-    for (int round = 0; round < ROUNDS; round++) {
-      Set<Integer> fillers = fillers(now);
-      if (fillers.isEmpty()) {
-        return now;
-      }
+    for (int round = 0; round < ROUNDS && !fillers.isEmpty(); round++) {
       now = adapted(now.slots().leavingOut(fillers));
+      Arrangement a = new BothHands(now.slots(), noShape).under(now.plan());
+      fillers = fillers(a, Performance.of(a));
     }
     return now;
   }
 
+  private static Set<Integer> fillers(Played played) {
+    return fillers(played.arrangement(), played.performance());
+  }
+
   /** When an accompanying note alone keeps the hand where a change is late, ticks. */
-  private Set<Integer> fillers(Adapted adapted) {
-    Arrangement a = new BothHands(adapted.slots(), noShape).under(adapted.plan());
+  private static Set<Integer> fillers(Arrangement a, Performance performance) {
     Set<Integer> fillers = new HashSet<>();
-    for (Changes.Change change : Changes.of(a, Performance.of(a))) {
+    for (Changes.Change change : Changes.of(a, performance)) {
       boolean late = Ticks.millis(change.ticks(), a.song().tempo()) < change.needed();
       int tick = change.from().tick();
       if (late && a.notesFrom(tick, tick + 1).stream().allMatch(n -> isFiller(a, n))) {
