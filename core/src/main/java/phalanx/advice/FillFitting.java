@@ -88,15 +88,7 @@ public final class FillFitting {
           colour,
           Phrase.of("it lasts %d quarters, and %s has %s here", fill.beats(), chord, has));
     }
-    Optional<FittedRun> fitted =
-        runs(fill, colour).stream()
-            .flatMap(run -> placed(fill, run, ending))
-            .map(s -> trial.of(s, fill.beats()))
-            .min(
-                Comparator.<FittedRun>comparingInt(f -> f.hard().size() + (isFar(f) ? TOO_FAR : 0))
-                    .thenComparing(f -> isLost(ending, f))
-                    .thenComparing(f -> -slurs(f))
-                    .thenComparing(f -> f.arrangement().plan().cost() + AWAY * away(f)));
+    Optional<FittedRun> fitted = fitted(fill, colour, ending);
     if (fitted.isEmpty()) {
       return not(fill, colour, "no octave of it lies between bass and body of this guitar");
     }
@@ -159,6 +151,32 @@ public final class FillFitting {
     return Optional.of(new FillTry.Landing(meets.get(), way));
   }
 
+  /** The best of all runs; what no hand slurs here may be plucked. */
+  private Optional<FittedRun> fitted(Fill fill, Fill.Colour colour, Ending ending) {
+    List<BarTune> runs = runs(fill, colour);
+    Optional<FittedRun> slurred = best(fill, runs, ending);
+    List<BarTune> plucked = runs.stream().map(FillFitting::plucked).distinct().toList();
+    boolean fits = slurred.filter(f -> f.hard().isEmpty() && !isFar(f)).isPresent();
+    return fits || plucked.equals(runs)
+        ? slurred
+        : Stream.concat(slurred.stream(), best(fill, plucked, ending).stream()).min(order(ending));
+  }
+
+  /** The best of some runs, as both hands play them. */
+  private Optional<FittedRun> best(Fill fill, List<BarTune> runs, Ending ending) {
+    return runs.stream()
+        .flatMap(run -> placed(fill, run, ending))
+        .map(s -> trial.of(s, fill.beats()))
+        .min(order(ending));
+  }
+
+  private Comparator<FittedRun> order(Ending ending) {
+    return Comparator.<FittedRun>comparingInt(f -> f.hard().size() + (isFar(f) ? TOO_FAR : 0))
+        .thenComparing(f -> isLost(ending, f))
+        .thenComparing(f -> -slurs(f))
+        .thenComparing(f -> f.arrangement().plan().cost() + AWAY * away(f));
+  }
+
   /** Whether the last note is to be slid to and is not. */
   private static boolean isLost(Ending ending, FittedRun fitted) {
     List<Note> notes = fitted.notes();
@@ -178,7 +196,6 @@ public final class FillFitting {
             octave -> fill.over(colour, OCTAVE * octave + chord.root().chroma(), chord.root()))
         .filter(this::isOnNeck)
         .flatMap(run -> Stream.of(run, run.moved(FillFitting::onAnyString)))
-        .flatMap(run -> Stream.of(run, plucked(run)))
         .distinct()
         .toList();
   }
