@@ -209,7 +209,7 @@ class FillViewModelTest {
     assertThat(walks.kindProperty().get()).isEmpty();
     int bar = workspace.chord().bar().orElseThrow().id();
     assertThat(workspace.song().tune().at(bar, workspace.song().chart()).notes())
-        .hasSize(4)
+        .hasSizeBetween(2, 4)
         .allMatch(n -> n.wants().size() == 2);
     workspace.chord().select(workspace.arrangementProperty().get().slots().size() - 1);
     assertThat(walks.target()).isEmpty();
