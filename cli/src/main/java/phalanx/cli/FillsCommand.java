@@ -17,8 +17,6 @@ import phalanx.instrument.Guitar;
 import phalanx.planning.Arranger;
 import phalanx.song.Bar;
 import phalanx.song.Chart;
-import phalanx.song.ChordChange;
-import phalanx.song.Harmony;
 import phalanx.song.Section;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
@@ -104,8 +102,8 @@ final class FillsCommand implements Callable<Integer> {
   private Song song(Chord chord, Optional<Chord> next, int quarters) {
     Song plain = Song.untitled();
     Meter meter = new Meter(quarters, 4);
-    List<Bar> bars = new ArrayList<>(List.of(bar(1, chord)));
-    next.ifPresent(c -> bars.add(bar(3, c)));
+    List<Bar> bars = new ArrayList<>(List.of(Bar.of(1, chord)));
+    next.ifPresent(c -> bars.add(Bar.of(3, c)));
     Chart chart = new Chart(List.of(Section.of(2, "", bars)));
     Song song =
         plain
@@ -114,10 +112,6 @@ final class FillsCommand implements Callable<Integer> {
             .withFeel(plain.feel().withMeter(meter).withTempo(TEMPO))
             .withKey(Optional.ofNullable(key).map(k -> ChordCommand.key(k, spec)));
     return song.editChart(c -> chart);
-  }
-
-  private static Bar bar(int id, Chord chord) {
-    return Bar.of(id, List.of(new ChordChange(0, new Harmony.Sounding(chord))));
   }
 
   private static SlotRef first(Song song) {

@@ -13,8 +13,6 @@ import phalanx.instrument.Guitar;
 import phalanx.planning.Arranger;
 import phalanx.song.Bar;
 import phalanx.song.Chart;
-import phalanx.song.ChordChange;
-import phalanx.song.Harmony;
 import phalanx.song.Section;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
@@ -93,17 +91,13 @@ final class WalkCommand implements Callable<Integer> {
 
   private Song song(Chord start, Chord end) {
     Song plain = Song.untitled();
-    Chart chart = new Chart(List.of(Section.of(3, "", List.of(bar(1, start), bar(2, end)))));
+    Chart chart = new Chart(List.of(Section.of(3, "", List.of(Bar.of(1, start), Bar.of(2, end)))));
     return plain
         .withGuitar(options.guitar(Guitar.STEEL))
         .withHand(options.hand(plain.hand()))
         .withTempo(TEMPO)
         .withKey(Optional.ofNullable(key).map(k -> ChordCommand.key(k, spec)))
         .editChart(c -> chart);
-  }
-
-  private static Bar bar(int id, Chord chord) {
-    return Bar.of(id, List.of(new ChordChange(0, new Harmony.Sounding(chord))));
   }
 
   private static String text(List<RunJson.Walk> walks) {

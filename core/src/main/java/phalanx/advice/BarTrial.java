@@ -29,7 +29,10 @@ final class BarTrial {
   private final Meter meter;
   private final int end;
   private final Set<Integer> bars;
-  private Optional<Arrangement> before = Optional.empty();
+  private Optional<Before> before = Optional.empty();
+
+  /** The song as it stands: its plan, and what is hard in the bars. */
+  private record Before(Arrangement arrangement, List<Found> hard) {}
 
   /**
    * For a bar of a song.
@@ -93,7 +96,7 @@ final class BarTrial {
    * @param beats how much of the bar's end is new, quarters
    */
   FittedRun of(Song changed, int beats) {
-    List<Found> known = hard(Review.of(before()));
+    List<Found> known = before().hard();
     Arrangement a = arranger.arrange(changed);
     List<Found> hard = new ArrayList<>(hard(Review.of(a)));
     hard.removeIf(f -> known.stream().anyMatch(b -> b.finding().equals(f.finding())));
@@ -116,16 +119,17 @@ final class BarTrial {
     return new FittedRun(a.song(), a, tick, end, beats, hard, span);
   }
 
-  private Arrangement before() {
+  private Before before() {
     if (before.isEmpty()) {
-      before = Optional.of(arranger.arrange(song));
+      Arrangement a = arranger.arrange(song);
+      before = Optional.of(new Before(a, hard(Review.of(a))));
     }
     return before.get();
   }
 
   /** What the hand holds over the chord as the song stands. */
   Shape held() {
-    return before().slots().stream()
+    return before().arrangement().slots().stream()
         .filter(s -> s.played().ref().equals(at))
         .findFirst()
         .map(Slot::held)

@@ -45,7 +45,8 @@ final class Excerpt {
                         Optional.of(tempos.get(id)),
                         false,
                         1,
-                        Set.of()))
+                        Set.of(),
+                        Optional.empty()))
             .toList();
     Tune tune = Tune.NONE.withOnTop(song.tune().onTop());
     Patterns patterns = Patterns.of(song.pattern());
@@ -55,8 +56,8 @@ final class Excerpt {
     }
     Chart small = new Chart(List.of(Section.of(chart.freshId(), "", bars)));
     boolean rings =
-        chart.sections().stream()
-            .filter(s -> s.bars().stream().anyMatch(b -> near.contains(b.id())))
+        near.stream()
+            .flatMap(id -> chart.sectionOf(id).stream())
             .anyMatch(s -> song.tune().ringing().contains(s.id()));
     tune = rings ? tune.withRinging(Set.of(small.sections().get(0).id())) : tune;
     int pickup = near.get(0).equals(ids.get(0)) ? song.feel().pickupTicks() : 0;

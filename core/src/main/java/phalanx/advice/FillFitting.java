@@ -10,7 +10,6 @@ import phalanx.arrangement.Note;
 import phalanx.embellishment.Ending;
 import phalanx.embellishment.Fill;
 import phalanx.melody.BarTune;
-import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
 import phalanx.planning.Arranger;
 import phalanx.song.SlotRef;
@@ -50,6 +49,7 @@ public final class FillFitting {
   private final Song song;
   private final Stretch stretch;
   private final Chord chord;
+  private final Optional<Chord> meets;
 
   /**
    * For a bar of a song.
@@ -69,6 +69,7 @@ public final class FillFitting {
     this.stretch = stretch;
     this.chord = chord;
     song = trial.song();
+    meets = stretch.next(song);
   }
 
   /**
@@ -136,12 +137,10 @@ public final class FillFitting {
   /** Where its last note leads, seen from the chord that it meets. */
   private Optional<FillTry.Landing> landing(FittedRun fitted) {
     List<Note> notes = fitted.notes();
-    Optional<Chord> meets = stretch.next(song);
     if (notes.isEmpty() || meets.isEmpty()) {
       return Optional.empty();
     }
-    int capo = song.guitar().capo();
-    int last = Math.floorMod(notes.get(notes.size() - 1).midi() - capo, OCTAVE);
+    int last = fitted.arrangement().chroma(notes.get(notes.size() - 1));
     int way =
         meets.get().notes().stream()
             .mapToInt(n -> Math.floorMod(n.chroma() - last, OCTAVE))
@@ -155,7 +154,7 @@ public final class FillFitting {
   private Optional<FittedRun> fitted(Fill fill, Fill.Colour colour, Ending ending) {
     List<BarTune> runs = runs(fill, colour);
     Optional<FittedRun> slurred = best(fill, runs, ending);
-    List<BarTune> plucked = runs.stream().map(FillFitting::plucked).distinct().toList();
+    List<BarTune> plucked = runs.stream().map(BarTune::plucked).distinct().toList();
     boolean fits = slurred.filter(f -> f.hard().isEmpty() && !isFar(f)).isPresent();
     return fits || plucked.equals(runs)
         ? slurred
@@ -198,23 +197,6 @@ public final class FillFitting {
         .flatMap(run -> Stream.of(run, run.moved(FillFitting::onAnyString)))
         .distinct()
         .toList();
-  }
-
-  /** The same without slurs, for where the hand cannot make them. */
-  private static BarTune plucked(BarTune run) {
-    return new BarTune(
-        run.heldTicks(),
-        run.notes().stream()
-            .map(
-                n ->
-                    new TuneNote(
-                        n.tick(),
-                        n.lengthTicks(),
-                        n.wants(),
-                        Optional.empty(),
-                        List.of(),
-                        n.techniques()))
-            .toList());
   }
 
   private static Want onAnyString(Want want) {

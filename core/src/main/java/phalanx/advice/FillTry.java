@@ -38,7 +38,7 @@ public record FillTry(
     public String words() {
       return way == 0
           ? Phrase.of("ends on a tone of %s", chord)
-          : Phrase.of(way <= STEP ? "ends a step from %s" : "ends away from %s", chord);
+          : Phrase.of(leadsThere() ? "ends a step from %s" : "ends away from %s", chord);
     }
   }
 

@@ -136,7 +136,6 @@ public final class WalkFitting {
 
   private Optional<FittedRun> of(Steps steps, PairWalk.Direction direction, int beats, int pairs) {
     return steps.kind().ways(song.guitar(), key(), from, to, pairs + 1, direction).stream()
-        .filter(w -> w.foreign() == 0)
         .limit(TRIED)
         .flatMap(w -> placed(steps, w))
         .map(s -> trial.of(s, beats))

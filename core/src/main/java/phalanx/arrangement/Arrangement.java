@@ -60,6 +60,11 @@ public record Arrangement(
     return plan.chosen(slot).exit().correcting(slots.get(slot).resting());
   }
 
+  /** The pitch class of a note counted from the capo, as chords are: 0 for C to 11. */
+  public int chroma(Note note) {
+    return Math.floorMod(note.midi() - song.guitar().capo(), 12);
+  }
+
   /** The notes struck from one tick up to, not including, another. */
   public List<Note> notesFrom(int from, int to) {
     return between(notes, Note::tick, from, to);

@@ -118,7 +118,7 @@ public enum Frame {
     for (PlayedBar bar : timeline.bars().subList(0, bars)) {
       List<ChordChange> changes =
           timeline.slots().stream()
-              .filter(s -> s.bar() == bar.number())
+              .filter(s -> s.bar() == bar.number() && !s.isPart())
               .map(s -> new ChordChange(s.tick() - bar.startTick(), s.harmony()))
               .toList();
       before.add(Bar.of(fresh + before.size(), changes));
@@ -203,22 +203,12 @@ public enum Frame {
               Pitch pitch = Pitch.of(midi, name);
               List<TuneNote> notes = new ArrayList<>();
               for (TuneNote note : tune.notes()) {
-                notes.add(note.endTick() > from ? until(note, from) : note);
+                notes.add(note.endTick() > from ? note.lasting(from - note.tick()) : note);
               }
               notes.addAll(rings(pitch, n, meter, from, bar.lengthTicks()));
               BarTune more = new BarTune(Math.min(tune.heldTicks(), from), notes);
               return song.withTune(song.tune().with(bar.written(), more));
             });
-  }
-
-  private static TuneNote until(TuneNote note, int end) {
-    return new TuneNote(
-        note.tick(),
-        end - note.tick(),
-        note.wants(),
-        note.slur(),
-        note.graces(),
-        note.techniques());
   }
 
   private static List<TuneNote> rings(

@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import phalanx.instrument.Guitar;
+import phalanx.instrument.Tuning;
 import phalanx.theory.Chord;
 import phalanx.theory.Key;
 import phalanx.theory.Mode;
@@ -84,10 +85,10 @@ public enum PairWalk {
   /**
    * A walk.
    *
-   * @param pairs one after the other, the last of them tones of the chord it leads to
-   * @param foreign how many notes of the first pair are none of the chord it starts over
+   * @param pairs one after the other, the first of them tones of the chord it starts over, the last
+   *     of that it leads to
    */
-  public record Way(List<Pair> pairs, int foreign) {
+  public record Way(List<Pair> pairs) {
 
     public Way {
       pairs = List.copyOf(pairs);
@@ -100,8 +101,8 @@ public enum PairWalk {
   }
 
   /**
-   * Every walk of some pairs to a chord: those that begin on tones of the chord they start over
-   * first, then the lowest.
+   * Every walk of some pairs from one chord to another: where the lower voice is the bass, those
+   * from the root first, then the lowest.
    *
    * @param from the chord it starts over
    * @param to the chord it leads to
@@ -116,30 +117,27 @@ public enum PairWalk {
     for (List<Integer> on : strings) {
       for (int first = 0; first + steps < tones.size(); first++) {
         int last = first + direction.step * (count - 1);
-        boolean arrives =
-            last >= 0
-                && last + steps < tones.size()
-                && target.contains(tones.get(last) % OCTAVE)
-                && target.contains(tones.get(last + steps) % OCTAVE);
-        if (arrives) {
+        if (arePair(tones, first, start) && arePair(tones, last, target)) {
           List<Pair> pairs = pairs(guitar, tones, on, first, count, direction);
-          int foreign =
-              (int)
-                  IntStream.of(tones.get(first), tones.get(first + steps))
-                      .filter(m -> !start.contains(m % OCTAVE))
-                      .count();
           if (pairs.size() == count) {
-            ways.add(new Way(pairs, foreign));
+            ways.add(new Way(pairs));
           }
         }
       }
     }
     int root = from.bass().chroma();
     ways.sort(
-        Comparator.comparingInt(Way::foreign)
-            .thenComparing(w -> isOnBass() && lowChroma(guitar, w) != root)
+        Comparator.<Way, Boolean>comparing(w -> isOnBass() && lowChroma(guitar, w) != root)
             .thenComparing(w -> w.pairs().stream().mapToInt(Pair::high).max().orElse(0)));
     return ways;
+  }
+
+  /** Whether a tone of the scale and the one above it are both tones of a chord. */
+  private boolean arePair(List<Integer> tones, int low, Set<Integer> chord) {
+    return low >= 0
+        && low + steps < tones.size()
+        && chord.contains(tones.get(low) % OCTAVE)
+        && chord.contains(tones.get(low + steps) % OCTAVE);
   }
 
   private static int lowChroma(Guitar guitar, Way way) {
@@ -199,7 +197,8 @@ public enum PairWalk {
             .mapToObj(key::degree)
             .map(n -> of(to, n).or(() -> of(from, n)).orElse(n).chroma())
             .collect(Collectors.toSet());
-    int lowest = IntStream.range(0, 6).map(s -> guitar.shapeMidi(s, 0)).min().orElseThrow();
+    int lowest =
+        IntStream.range(0, Tuning.STRINGS).map(s -> guitar.shapeMidi(s, 0)).min().orElseThrow();
     return IntStream.rangeClosed(lowest, guitar.shapeMidi(5, HIGHEST_FRET))
         .filter(m -> scale.contains(m % OCTAVE))
         .boxed()

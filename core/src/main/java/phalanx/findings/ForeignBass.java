@@ -44,13 +44,13 @@ public final class ForeignBass implements Rule {
   }
 
   private static Optional<Finding> finding(Arrangement a, Chord chord, Note bass) {
-    int shape = bass.midi() - a.song().guitar().capo();
-    int away = Math.floorMod(shape - chord.bass().chroma(), 12);
+    int chroma = a.chroma(bass);
+    int away = Math.floorMod(chroma - chord.bass().chroma(), 12);
     if (away == 0) {
       return Optional.empty();
     }
     String words = "the thumb starts %s on %s, its bass is %s";
-    String name = chord.spelling(Math.floorMod(shape, 12)).map(Object::toString).orElse("another");
+    String name = chord.spelling(chroma).map(Object::toString).orElse("another");
     return Optional.of(
         new Finding(
             NAME,

@@ -11,7 +11,6 @@ import java.util.stream.Collectors;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneNote;
 import phalanx.song.Bar;
-import phalanx.song.ChordChange;
 import phalanx.song.Harmony;
 import phalanx.song.Section;
 import phalanx.song.Song;
@@ -66,11 +65,9 @@ public record Phrases(List<Span> spans) {
   /** The phrases of a song. */
   public static Phrases of(Song song) {
     List<Span> spans = new ArrayList<>();
-    Map<Integer, Meter> meters = song.chart().meters(song.meter());
+    Finder all = new Finder(song);
     for (Section section : song.sections()) {
-      if (!section.bars().isEmpty()) {
-        spans.addAll(new Finder(song, section.bars(), meters).spans());
-      }
+      spans.addAll(all.spans(section.bars()));
     }
     return new Phrases(spans);
   }
@@ -85,32 +82,33 @@ public record Phrases(List<Span> spans) {
     return spans.stream().map(s -> s.bars().get(0)).collect(Collectors.toCollection(TreeSet::new));
   }
 
-  /** Finds the phrases of one section. */
+  /** Finds the phrases of one section after the other. */
   private static final class Finder {
 
-    private final Song song;
-    private final List<Bar> bars;
+    private final Optional<Key> key;
     private final Map<Integer, Meter> meters;
+    private final Map<Integer, BarTune> tunes;
     private final Map<Integer, List<Chord>> chords = new HashMap<>();
+    private List<Bar> bars = List.of();
 
-    Finder(Song song, List<Bar> bars, Map<Integer, Meter> meters) {
-      this.song = song;
-      this.bars = bars;
-      this.meters = meters;
-      for (Bar bar : bars) {
-        chords.put(bar.id(), chords(song, bar));
-      }
+    Finder(Song song) {
+      key = song.key();
+      meters = song.chart().meters(song.meter());
+      tunes = song.tune().along(song.chart());
+      song.chart()
+          .harmonies()
+          .forEach(
+              (bar, in) ->
+                  chords.put(
+                      bar,
+                      in.values().stream()
+                          .map(Harmony::sounding)
+                          .flatMap(Optional::stream)
+                          .toList()));
     }
 
-    private static List<Chord> chords(Song song, Bar bar) {
-      return song.chart().changes(bar).stream()
-          .map(ChordChange::harmony)
-          .map(Harmony::sounding)
-          .flatMap(Optional::stream)
-          .toList();
-    }
-
-    List<Span> spans() {
+    List<Span> spans(List<Bar> section) {
+      bars = section;
       int n = bars.size();
       double[] best = new double[n + 1];
       int[] from = new int[n + 1];
@@ -178,8 +176,8 @@ public record Phrases(List<Span> spans) {
     /** A rest or a long note of the tune just before. */
     private double breath(int at) {
       Bar before = bars.get(at - 1);
-      BarTune tune = song.tune().at(before.id(), song.chart());
-      BarTune next = song.tune().at(bars.get(at).id(), song.chart());
+      BarTune tune = tunes.getOrDefault(before.id(), BarTune.SILENT);
+      BarTune next = tunes.getOrDefault(bars.get(at).id(), BarTune.SILENT);
       if (next.heldTicks() > 0) {
         return -LONG_NOTE;
       }
@@ -198,7 +196,6 @@ public record Phrases(List<Span> spans) {
     /** Dominant and tonic just before: or the dominant, and the tonic comes. */
     private double cadence(int at) {
       List<Chord> before = chords.get(bars.get(at - 1).id());
-      Optional<Key> key = song.key();
       if (key.isEmpty() || before.isEmpty()) {
         return 0;
       }

@@ -41,6 +41,11 @@ public record BarTune(int heldTicks, List<TuneNote> notes) {
     return new BarTune(heldTicks, notes.stream().map(n -> n.moved(change)).toList());
   }
 
+  /** The same with every note plucked, none slurred. */
+  public BarTune plucked() {
+    return new BarTune(heldTicks, notes.stream().map(TuneNote::plucked).toList());
+  }
+
   /** With the note at a tick of the bar changed. */
   public BarTune withNote(int tick, UnaryOperator<TuneNote> change) {
     return new BarTune(

@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
@@ -32,8 +33,6 @@ final class Adaptation {
 
   /** Rounds of leaving notes out: more than one may stand before the same change. */
   private static final int ROUNDS = 3;
-
-  private static final int OCTAVE = 12;
 
   private final RecentlyUsed<ShapeQuery, BothHands.Stuck> noShape;
   private final BooleanSupplier outdated;
@@ -86,8 +85,9 @@ final class Adaptation {
     Adapted whole = new Adapted(slots, plan);
     Adapted parts = revoiced(whole);
     Played played = refined(parts);
-    if (isHard(played) && !fillers(played).isEmpty()) {
-      Played lean = refined(withoutFillers(parts, played));
+    Set<Integer> fillers = isHard(played) ? fillers(played) : Set.of();
+    if (!fillers.isEmpty()) {
+      Played lean = refined(withoutFillers(parts, fillers));
       played = lean.isBetterThan(played) ? lean : played;
     }
     if (parts != whole && isHard(played)) {
@@ -140,8 +140,8 @@ final class Adaptation {
   }
 
   /** Without the notes between the others that leave the hand too little time. */
-  private Adapted withoutFillers(Adapted full, Played played) {
-    Set<Integer> fillers = fillers(played);
+  private Adapted withoutFillers(Adapted full, Set<Integer> first) {
+    Set<Integer> fillers = first;
     Adapted now = full;
     for (int round = 0; round < ROUNDS && !fillers.isEmpty(); round++) {
       now = adapted(now.slots().leavingOut(fillers));
@@ -175,16 +175,15 @@ final class Adaptation {
     }
     Slot slot = a.slots().get(a.slotAt(note.tick()));
     Optional<Chord> chord = slot.played().harmony().sounding();
-    int chroma = chroma(a, note);
+    int chroma = a.chroma(note);
     boolean tells =
-        chord.flatMap(PatternHeard::third).filter(t -> t == chroma).isPresent()
-            || chord.flatMap(PatternHeard::seventh).filter(t -> t == chroma).isPresent();
+        chord.stream()
+            .flatMap(
+                c ->
+                    Stream.concat(PatternHeard.third(c).stream(), PatternHeard.seventh(c).stream()))
+            .anyMatch(t -> t == chroma);
     return !tells
         || a.notesFrom(slot.fromTick(), slot.toTick()).stream()
-            .anyMatch(n -> n != note && chroma(a, n) == chroma);
-  }
-
-  private static int chroma(Arrangement a, Note note) {
-    return Math.floorMod(note.midi() - a.song().guitar().capo(), OCTAVE);
+            .anyMatch(n -> n != note && a.chroma(n) == chroma);
   }
 }

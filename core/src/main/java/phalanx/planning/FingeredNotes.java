@@ -111,7 +111,7 @@ public final class FingeredNotes {
 
   private void pluck(VoicedStep on, Fingered fingers) {
     List<VoicedStroke> struck = on.plucks().stream().filter(p -> p.isMade(fingers)).toList();
-    Map<Integer, Integer> delays = SongNotes.delays(on);
+    Map<Integer, Integer> delays = Strikes.delays(on);
     boolean rolls = !delays.isEmpty() && struck.size() > 1;
     boolean alone = struck.stream().filter(p -> p.slur().isEmpty()).count() < 2;
     for (VoicedStroke p : struck) {

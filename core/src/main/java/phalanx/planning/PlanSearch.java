@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleSupplier;
-import java.util.stream.IntStream;
 import phalanx.fretting.CostTerm;
 import phalanx.fretting.PlanSlot;
 import phalanx.fretting.PlanSolver;
@@ -15,7 +14,8 @@ import phalanx.fretting.ShapePlan;
  * Looks for the plan of a song as long as it may cost no more than a limit. What a plan costs at
  * least is what the cheapest shape of every slot costs, changes left out: first of the chord alone,
  * then with pattern and tune, slot by slot. A chord that is better held in parts costs less than
- * its plan in one shape, so that there the sum before is all that is known.
+ * its plan in one shape, and so may a song in which something is found, so that there the sum
+ * before is all that is known.
  */
 final class PlanSearch {
 
@@ -45,16 +45,20 @@ final class PlanSearch {
       least[i] = alone;
     }
     List<PlanSlot> rows = new ArrayList<>();
+    boolean adapts = false;
     for (int i = 0; i < least.length && goesOn(); i++) {
       rows.add(slots.row(i));
+      boolean mayPart = Revoicing.mayPart(slots, i);
+      adapts |= mayPart;
       // In parts a chord may cost less than over one shape, but not less than alone.
-      atLeast += Revoicing.mayPart(slots, i) ? 0 : rows.get(i).least() - least[i];
+      atLeast += mayPart ? 0 : rows.get(i).least() - least[i];
     }
     if (!goesOn()) {
       return Optional.empty();
     }
     ShapePlan plan = PlanSolver.solve(slots.problem(rows));
-    if (IntStream.range(0, least.length).noneMatch(i -> Revoicing.mayPart(slots, i))) {
+    // What is found, such as a change that is late, may go with a note that is left out.
+    if (!adapts && plan.cost() == plan.ease()) {
       atLeast = plan.cost() - gained(plan);
     }
     return Optional.of(plan).filter(p -> goesOn());

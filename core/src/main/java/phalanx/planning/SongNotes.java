@@ -15,17 +15,12 @@ import phalanx.arrangement.tune.TuneFit;
 import phalanx.arrangement.tune.TuneRing;
 import phalanx.arrangement.tune.TuneStrokes;
 import phalanx.arrangement.tune.TuneWay;
-import phalanx.form.Phrases;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Tuning;
 import phalanx.picking.FingerAssignment;
 import phalanx.picking.Fingered;
 import phalanx.picking.Pattern;
-import phalanx.picking.PatternHeard;
-import phalanx.picking.PickFinger;
-import phalanx.picking.Role;
-import phalanx.picking.Roll;
 import phalanx.picking.Strike;
 import phalanx.picking.StringRoles;
 import phalanx.picking.Stroke;
@@ -37,37 +32,28 @@ import phalanx.song.Song;
 import phalanx.song.Timeline;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.theory.Chord;
-import phalanx.theory.Ticks;
 
 /** Lays patterns on the shapes of a song and fingers them. Private to one arrangement. */
 public final class SongNotes {
-
-  /** Up to this string, ③, the thumb plucks what the index finger touches. */
-  private static final int LOWEST_OF_RING = 3;
 
   private static final int FIFTH = 5;
 
   private final Song song;
   private final Timeline timeline;
-  private final Clock clock;
   private final List<Slot> slots;
   private final TimedSteps placed;
   private final int[] turns;
   private final TuneStrokes tune;
   private final TuneRing ring;
+  private final Strikes asked;
+  private final MissingTones missing;
   private final WalkingBass walking;
   private final Reach reach;
   private final Map<Integer, List<TimedStep>> bySlot = new HashMap<>();
   private final Map<Integer, SlotNotes> layings = new HashMap<>();
   private final List<VoicedStep> laid = new ArrayList<>();
 
-  /** The longest walk into a chord, notes. */
-  private static final int LONGEST_WALK = 3;
-
   private final List<Strike> strikes = new ArrayList<>();
-
-  /** What was not heard so far of the chord that is held in parts. */
-  private Set<Integer> unheard = Set.of();
 
   /**
    * What a song plays on the shapes of its slots.
@@ -83,19 +69,20 @@ public final class SongNotes {
       TuneFit fit) {
     this.song = song;
     this.timeline = timeline;
-    clock = Clock.of(song, timeline);
     this.placed = placed;
     turns = placed.turns();
     ring = new TuneRing(song.tune().onTop(), song.meter().beatTicks());
     this.slots = heldInTime(slots, placed.early());
     reach = fit.reach();
     tune = new TuneStrokes(this.slots, ways, fit);
+    asked = new Strikes(song, Clock.of(song, timeline), tune);
+    missing = new MissingTones(this.slots);
     walking = new WalkingBass(reach, song.key());
   }
 
   /** Lays everything on the shapes; to be asked once. */
   FingeredNotes sounding() {
-    Map<TimedStep, Integer> last = walkingStrokes();
+    Map<TimedStep, WalkingStrokes.Step> last = WalkingStrokes.of(song, slots, placed);
     List<Integer> goingOn = new ArrayList<>(tune.goingOn());
     TreeMap<Integer, TimedStep> steps = withTune();
     steps.values().forEach(s -> bySlot.computeIfAbsent(s.slot(), k -> new ArrayList<>()).add(s));
@@ -155,44 +142,6 @@ public final class SongNotes {
     return held;
   }
 
-  /**
-   * In a walking bass the strokes that lead to the next chord, by the steps that each is away from
-   * its root: the last of them, and one or two before it where the thumb has more to do.
-   */
-  private Map<TimedStep, Integer> walkingStrokes() {
-    Map<TimedStep, Integer> walking = new HashMap<>();
-    if (song.thumb() != ThumbRoute.WALKING && song.thumb() != ThumbRoute.WALKING_ALWAYS) {
-      return walking;
-    }
-    Map<Integer, List<TimedStep>> strokes = new HashMap<>();
-    for (TimedStep step : placed.steps()) {
-      if (step.step().plucks().anyMatch(p -> p.role().isThumb())) {
-        strokes.computeIfAbsent(step.slot(), s -> new ArrayList<>()).add(step);
-      }
-    }
-    Set<Integer> starts = song.thumb() == ThumbRoute.WALKING ? Phrases.of(song).starts() : Set.of();
-    strokes.forEach(
-        (slot, row) -> {
-          int most = leads(slot, starts) ? Math.min(LONGEST_WALK, row.size() - 1) : 0;
-          int last = row.size() - 1;
-          // A walk of more than one note takes half of the thumb’s strokes at most.
-          for (int k = 1; k <= Math.max(Math.min(1, most), Math.min(most, row.size() / 2)); k++) {
-            walking.put(row.get(last + 1 - k), k);
-          }
-        });
-    return walking;
-  }
-
-  /** Whether a walk leads out of a slot: into a phrase, or to any other root. */
-  private boolean leads(int slot, Set<Integer> starts) {
-    if (song.thumb() == ThumbRoute.WALKING_ALWAYS) {
-      return true;
-    }
-    return slot + 1 < slots.size()
-        && slots.get(slot + 1).played().ref().tick() == 0
-        && starts.contains(slots.get(slot + 1).played().ref().bar());
-  }
-
   private Optional<SlotNotes> laying(int slot) {
     SlotNotes known = layings.get(slot);
     Optional<SlotNotes> laying = known == null ? newLaying(slot) : Optional.of(known);
@@ -231,7 +180,7 @@ public final class SongNotes {
     return chord.intervalOf(Math.floorMod(midi, 12)).filter(i -> i.number() == FIFTH).isPresent();
   }
 
-  private void lay(TimedStep step, Map<TimedStep, Integer> last) {
+  private void lay(TimedStep step, Map<TimedStep, WalkingStrokes.Step> last) {
     Optional<SlotNotes> laying = laying(step.slot());
     if (laying.isEmpty()) {
       return;
@@ -239,27 +188,28 @@ public final class SongNotes {
     if (bySlot.get(step.slot()).get(0) == step) {
       TonesHeard.Bent bent = bent(step.slot(), last);
       laying.get().wishing(bent.wishes());
-      say(bent, step.slot(), laying.get());
+      if (isFingered(step.slot())) {
+        missing.of(step.slot(), bent.unheard()).ifPresent(laying.get().remarks()::add);
+      }
     }
     VoicedStep on = lay(step, laying.get(), ring, last);
     laid.add(on);
-    strikes.add(strike(on));
+    strikes.add(asked.of(on));
   }
 
   private VoicedStep lay(
-      TimedStep step, SlotNotes laying, TuneRing at, Map<TimedStep, Integer> last) {
+      TimedStep step, SlotNotes laying, TuneRing at, Map<TimedStep, WalkingStrokes.Step> last) {
     tune.at(step.tick()).forEach(s -> at.strike(s, slots.get(step.slot()).toTick()));
     List<TuneStrokes.Struck> sung =
         tune.at(step.tick()).stream().filter(TuneStrokes.Struck::begins).toList();
     Optional<SlotNotes.WalkingStep> walk =
-        Optional.ofNullable(last.get(step))
-            .flatMap(k -> walkFrom(step.slot(), k, isLong(last, step.slot())));
+        Optional.ofNullable(last.get(step)).flatMap(w -> walkFrom(step.slot(), w));
     boolean alone = slots.get(step.slot()).isTuneAlone();
     return laying.lay(alone ? step.empty() : step, walk, sung, at);
   }
 
   /** The strokes that go to other strings, so that the chord over a slot is heard. */
-  private TonesHeard.Bent bent(int slot, Map<TimedStep, Integer> last) {
+  private TonesHeard.Bent bent(int slot, Map<TimedStep, WalkingStrokes.Step> last) {
     Slot at = slots.get(slot);
     if (at.shape().isEmpty() || !(at.played().harmony() instanceof Harmony.Sounding sounding)) {
       return TonesHeard.Bent.NOTHING;
@@ -276,72 +226,31 @@ public final class SongNotes {
         });
   }
 
-  /** What no stroke can bring of a chord is said: its third and seventh, not every colour. */
-  private void say(TonesHeard.Bent bent, int slot, SlotNotes laying) {
-    // Where the fingers do nothing nobody expects to hear it.
-    boolean fingered =
-        bySlot.get(slot).stream()
-            .flatMap(s -> s.step().strokes().stream())
-            .anyMatch(
-                s ->
-                    s instanceof Stroke.Brush
-                        || s instanceof Stroke.OnRole r && !r.role().isThumb());
-    if (!fingered || !(slots.get(slot).played().harmony() instanceof Harmony.Sounding sounding)) {
-      return;
-    }
-    Set<Integer> missing = new HashSet<>(bent.unheard());
-    if (slots.get(slot).played().isPart()) {
-      missing.retainAll(unheard);
-    }
-    unheard = missing;
-    if (slot + 1 < slots.size() && slots.get(slot + 1).played().isPart()) {
-      return;
-    }
-    boolean third = PatternHeard.third(sounding.chord()).filter(missing::contains).isPresent();
-    boolean seventh = PatternHeard.seventh(sounding.chord()).filter(missing::contains).isPresent();
-    if (third || seventh) {
-      String what = third && seventh ? "third and seventh" : third ? "third" : "seventh";
-      laying
-          .remarks()
-          .add(
-              new Remark(
-                  Remark.Kind.UNHEARD,
-                  sounding.label() + " is heard without its " + what,
-                  Optional.empty(),
-                  Optional.empty(),
-                  Optional.of(new Remark.Figure(0, 1, "strokes"))));
-    }
+  /** Whether the fingers do something over a chord: else nobody expects to hear it. */
+  private boolean isFingered(int slot) {
+    return bySlot.get(slot).stream()
+        .flatMap(s -> s.step().strokes().stream())
+        .anyMatch(
+            s -> s instanceof Stroke.Brush || s instanceof Stroke.OnRole r && !r.role().isThumb());
   }
 
-  private static boolean isLong(Map<TimedStep, Integer> walking, int slot) {
-    return walking.entrySet().stream().anyMatch(e -> e.getKey().slot() == slot && e.getValue() > 1);
-  }
-
-  /**
-   * How the thumb goes on towards the next chord.
-   *
-   * @param steps how many steps it is away from that chord’s root
-   * @param isLong whether the walk has more notes than one
-   */
-  private Optional<SlotNotes.WalkingStep> walkFrom(int slot, int steps, boolean isLong) {
+  /** How the thumb goes on towards the next chord. */
+  private Optional<SlotNotes.WalkingStep> walkFrom(int slot, WalkingStrokes.Step step) {
     Optional<Integer> here = laying(slot).flatMap(SlotNotes::root);
     Optional<Integer> next =
         slot + 1 < slots.size() ? laying(slot + 1).flatMap(SlotNotes::root) : Optional.empty();
     return next.filter(n -> !here.equals(next))
         .map(
-            root ->
-                steps == 1
-                    ? new SlotNotes.WalkingStep(
-                        (held, below) ->
-                            walking.into(
-                                root,
-                                isLong ? Integer.signum(here.orElse(root) - root) : 0,
-                                held,
-                                below),
-                        true)
-                    : new SlotNotes.WalkingStep(
-                        (held, below) -> walking.into(root, here.orElse(root), steps, held, below),
-                        false));
+            root -> {
+              int from = here.orElse(root);
+              int side = step.isLong() ? Integer.signum(from - root) : 0;
+              return new SlotNotes.WalkingStep(
+                  (held, below) ->
+                      step.away() == 1
+                          ? walking.into(root, side, held, below)
+                          : walking.into(root, from, step.away(), held, below),
+                  step.away() == 1);
+            });
   }
 
   /** The lowest open bass string that sounds the key's tonic, counted from the capo. */
@@ -356,52 +265,6 @@ public final class SongNotes {
                     .findFirst());
   }
 
-  private Strike strike(VoicedStep on) {
-    Optional<Integer> thumb =
-        on.plucks().stream().filter(VoicedStroke::byThumb).map(VoicedStroke::string).findFirst();
-    Map<Integer, PickFinger> wanted = new HashMap<>();
-    Set<PickFinger> gesture = new HashSet<>();
-    List<Integer> strings = new ArrayList<>();
-    for (VoicedStroke p : on.plucks()) {
-      if (p.byThumb() && p.played().isTouchedByPicking()) {
-        gesture.add(PickFinger.I);
-      }
-      if (!p.byThumb() && p.slur().isEmpty()) {
-        strings.add(p.string());
-        p.pluck().finger().ifPresent(f -> wanted.put(p.string(), f));
-        if (p.pluck().role() == Role.TUNE && isNearTouch(on.placed().tick())) {
-          wanted.put(p.string(), PickFinger.A);
-        }
-        if (p.played().isTouchedByPicking()) {
-          // The index finger touches; behind it the thumb plucks the lower strings, where it is
-          // free, and the ring finger the others.
-          gesture.add(PickFinger.I);
-          boolean low = p.string() <= LOWEST_OF_RING && thumb.isEmpty();
-          boolean ring = song.school().fingers().contains(PickFinger.A) && !low;
-          wanted.put(p.string(), ring ? PickFinger.A : PickFinger.P);
-        }
-      }
-    }
-    on.brush().ifPresent(b -> gesture.addAll(b.touch().fingers()));
-    on.hit().ifPresent(h -> gesture.addAll(h.hit().fingers()));
-    int tick = clock.evened(on.placed().tick(), 0);
-    Map<Integer, Integer> delays = new HashMap<>(delays(on));
-    delays.replaceAll((string, delay) -> clock.evenedDelay(on.placed().bar(), delay));
-    return new Strike(tick, thumb, strings, wanted, gesture, delays);
-  }
-
-  /** How much later than the first each string of a roll comes. */
-  static Map<Integer, Integer> delays(VoicedStep on) {
-    Map<Integer, Integer> delays = new HashMap<>();
-    Optional<Roll> roll = on.placed().step().roll();
-    int count = on.plucks().size();
-    for (int k = 0; roll.isPresent() && k < count; k++) {
-      int place = roll.get().towardsTreble() ? k : count - 1 - k;
-      delays.put(on.plucks().get(k).string(), place * roll.get().stepTicks());
-    }
-    return delays;
-  }
-
   private void remarkOn(List<Fingered> fingers) {
     OmittedStrokes left = new OmittedStrokes(song.school(), song.tempo());
     for (int i = 0; i < laid.size(); i++) {
@@ -412,15 +275,6 @@ public final class SongNotes {
           .remarks()
           .addAll(left.next(strikes.get(i), fingers.get(i), tick, touches(laid.get(i))));
     }
-  }
-
-  /**
-   * Whether the index finger is on its way from or to a harmonic, so that the ring finger plucks.
-   */
-  private boolean isNearTouch(int tick) {
-    return song.school().fingers().contains(PickFinger.A)
-        && tune.touches().subSet(tick - Ticks.PER_QUARTER, tick + Ticks.PER_QUARTER + 1).stream()
-            .anyMatch(t -> t != tick);
   }
 
   private static boolean touches(VoicedStep on) {

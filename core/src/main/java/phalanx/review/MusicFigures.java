@@ -130,12 +130,7 @@ public record MusicFigures(
   }
 
   private static boolean has(Arrangement a, List<Note> notes, int chroma) {
-    return notes.stream().anyMatch(n -> chroma(a, n) == chroma);
-  }
-
-  /** The pitch class counted from the capo, as chords are. */
-  private static int chroma(Arrangement a, Note note) {
-    return Math.floorMod(note.midi() - a.song().guitar().capo(), OCTAVE);
+    return notes.stream().anyMatch(n -> a.chroma(n) == chroma);
   }
 
   /** Whether the first that is struck of a chord, apart from a tune before it, is its bass. */
@@ -146,7 +141,7 @@ public record MusicFigures(
             .toList();
     return first.stream()
         .min((x, y) -> Integer.compare(x.midi(), y.midi()))
-        .filter(n -> chroma(a, n) == chord.bass().chroma())
+        .filter(n -> a.chroma(n) == chord.bass().chroma())
         .isPresent();
   }
 

@@ -3,6 +3,7 @@ package phalanx.song;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import phalanx.theory.Chord;
 import phalanx.theory.Meter;
 
 /**
@@ -52,23 +53,23 @@ public record Bar(
     }
   }
 
-  /** A bar of which nothing is said where phrases begin. */
-  public Bar(
-      int id,
-      Optional<Integer> borrows,
-      List<ChordChange> changes,
-      Optional<Meter> meter,
-      Optional<Double> tempo,
-      boolean repeatStart,
-      int plays,
-      Set<Integer> passes) {
-    this(id, borrows, changes, meter, tempo, repeatStart, plays, passes, Optional.empty());
-  }
-
   /** A plain bar without signs. */
   public static Bar of(int id, List<ChordChange> changes) {
     return new Bar(
-        id, Optional.empty(), changes, Optional.empty(), Optional.empty(), false, 1, Set.of());
+        id,
+        Optional.empty(),
+        changes,
+        Optional.empty(),
+        Optional.empty(),
+        false,
+        1,
+        Set.of(),
+        Optional.empty());
+  }
+
+  /** A bar over one chord. */
+  public static Bar of(int id, Chord chord) {
+    return of(id, List.of(new ChordChange(0, new Harmony.Sounding(chord))));
   }
 
   /** A bar that takes over the chords of another. */

@@ -131,7 +131,7 @@ public record Chart(List<Section> sections) {
    * What sounds in each bar from which tick on, in the order the bars are written; a chord that
    * goes on from the bar before stands at 0.
    */
-  Map<Integer, TreeMap<Integer, Harmony>> harmonies() {
+  public Map<Integer, TreeMap<Integer, Harmony>> harmonies() {
     Map<Integer, Bar> index = byId();
     Map<Integer, TreeMap<Integer, Harmony>> all = new HashMap<>();
     Harmony sounding = new Harmony.NoChord();

@@ -176,7 +176,7 @@ public record Song(
         .withPins(keptPins(next))
         .withPatterns(keptPatterns(next))
         .withDensities(keptDensities(next))
-        .withTune(tune.in(next.byId()::containsKey))
+        .withTune(tune.in(next.byId()::containsKey, s -> next.section(s).isPresent()))
         .withWords(words.in(next.byId()::containsKey));
   }
 

@@ -94,13 +94,13 @@ public record Tune(Map<Integer, BarTune> bars, boolean onTop, Set<Integer> ringi
     return by == 0 ? this : moved(want -> want.octaves(by));
   }
 
-  /** Only what stands in bars that are there. */
-  Tune in(IntPredicate hasBar) {
+  /** Only what stands in bars and sections that are there. */
+  Tune in(IntPredicate hasBar, IntPredicate hasSection) {
     return new Tune(
         bars.entrySet().stream()
             .filter(e -> hasBar.test(e.getKey()))
             .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)),
         onTop,
-        ringing);
+        ringing.stream().filter(hasSection::test).collect(Collectors.toSet()));
   }
 }

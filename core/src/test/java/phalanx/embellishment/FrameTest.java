@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Test;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Group;
 import phalanx.arrangement.Note;
+import phalanx.arrangement.board.ChordParts;
 import phalanx.findings.Review;
 import phalanx.performance.Performance;
 import phalanx.planning.Arranger;
@@ -48,6 +49,18 @@ class FrameTest {
       assertThat(a.slots().get(bars).tune()).isNotEmpty();
       assertThat(a.song().sections().get(0).label()).isEqualTo("Intro");
     }
+  }
+
+  /** A chord that is held in two shapes is one chord of the intro. */
+  @Test
+  void anIntroHasEachChordOnce() {
+    Song song = TestSongs.of("| G | C | D7 | G |");
+    Arrangement a = plan(song);
+    ChordParts whole = ChordParts.of(a, 0);
+    Song parts = whole.beginning(song, whole.beats().get(1));
+    assertThat(plan(parts).slots()).hasSize(5);
+    Song intro = Frame.INTRO_OF_TWO.in(parts).orElseThrow();
+    assertThat(intro.sections().get(0).bars()).allMatch(b -> b.changes().size() == 1);
   }
 
   /** Playback follows: the last bars take longer, the others as long as before. */

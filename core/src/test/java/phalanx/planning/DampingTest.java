@@ -63,6 +63,21 @@ class DampingTest {
             });
   }
 
+  /** A treble string is stopped by the finger that is at home there, where it is free. */
+  @Test
+  void theFingerAtHomeIsLaidOnATrebleString() {
+    Arrangement free = over(List.of(-1, 3, 2, 0, 1, 0), "thumb | o o | o o | o o | o o |\n");
+    assertThat(Damping.in(free).when(free.slots().get(1), 4))
+        .hasValueSatisfying(d -> assertThat(d.by().word()).isEqualTo("m"));
+    Arrangement busy =
+        over(
+            List.of(-1, 3, 2, 0, 1, 0),
+            "upper | o | o | o | o |\nthumb | o o | o o | o o | o o |\n");
+    assertThat(Damping.in(busy).when(busy.slots().get(1), 4))
+        .as("the finger strikes there at that moment")
+        .isNotEqualTo(Damping.in(free).when(free.slots().get(1), 4));
+  }
+
   /** A thumb that plucks ⑤ comes to rest on ④ behind it. */
   @Test
   void aThumbThatPlucksTheStringBelowComesToRestOnIt() {

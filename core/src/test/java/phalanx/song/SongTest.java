@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Collectors;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -30,6 +31,19 @@ class SongTest {
 
   private static List<String> played(String chart) {
     return played(TestSongs.of(chart));
+  }
+
+  /** A section that is gone rings no more, nor does another that gets its number later. */
+  @Test
+  void aSectionThatIsGoneRingsNoMore() {
+    Song song = TestSongs.of("G | C", "D | G");
+    int second = song.sections().get(1).id();
+    Song rings = song.withTune(song.tune().withRinging(Set.of(second)));
+    List<Integer> bars = song.sections().get(1).bars().stream().map(Bar::id).toList();
+    assertThat(rings.editChart(c -> c).tune().ringing()).containsExactly(second);
+    Song joined = rings.editChart(c -> ChartEdits.join(c, bars.get(0)));
+    assertThat(joined.sections()).hasSize(1);
+    assertThat(joined.tune().ringing()).isEmpty();
   }
 
   @Test

@@ -67,6 +67,21 @@ class TuneFitTest {
         .collect(Collectors.joining(", "));
   }
 
+  /**
+   * Over E7 with fingers on ⑤ and ③ a B above the hand is taken on ① 7: the hand leaves its place,
+   * and the open strings ring on (common practice, no source). A note at hand moves nobody.
+   */
+  @Test
+  void theHandLeavesItsPlaceForANoteThatNoFingerReaches() {
+    Shape e7 = shape("E7", "020100");
+    List<TunePlace> high = FIT.places(e7, 0, Pitch.parse("B4").orElseThrow().midi());
+    TunePlace first = high.stream().filter(p -> p.string() == 5).findFirst().orElseThrow();
+    assertThat(first.fret()).isEqualTo(7);
+    assertThat(first.left()).containsExactlyInAnyOrder(1, 3);
+    assertThat(FIT.places(e7, 0, Pitch.parse("G#4").orElseThrow().midi()))
+        .anyMatch(p -> p.string() == 5 && p.fret() == 4 && p.left().isEmpty());
+  }
+
   /** Where players find notes over open shapes (common practice, no source). */
   @ParameterizedTest
   @CsvSource(

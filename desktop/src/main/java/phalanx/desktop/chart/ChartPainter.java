@@ -49,6 +49,7 @@ final class ChartPainter {
   private ChartLayout layout;
   private Map<Integer, Meter> meters = Map.of();
   private Map<Integer, Integer> numbers = Map.of();
+  private Map<Integer, Integer> following = Map.of();
 
   /**
    * What is drawn.
@@ -82,7 +83,11 @@ final class ChartPainter {
     List<Bar> bars = song.chart().bars();
     numbers = new HashMap<>();
     int first = song.firstBarNumber();
+    following = new HashMap<>();
     for (Bar bar : bars) {
+      if (!numbers.isEmpty()) {
+        following.put(bars.get(numbers.size() - 1).id(), bar.id());
+      }
       numbers.put(bar.id(), first + numbers.size());
     }
   }
@@ -125,9 +130,8 @@ final class ChartPainter {
 
   /** Whether the phrase of a bar goes on in the next written bar. */
   private boolean goesOnAfter(Bar bar) {
-    List<Bar> bars = sheet.song().chart().bars();
-    int next = bars.indexOf(bar) + 1;
-    return next < bars.size() && !sheet.phrases().contains(bars.get(next).id());
+    Integer next = following.get(bar.id());
+    return next != null && !sheet.phrases().contains(next);
   }
 
   private void paintArc(

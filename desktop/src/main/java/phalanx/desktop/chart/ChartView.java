@@ -17,7 +17,6 @@ import phalanx.desktop.drawing.ScrolledCanvas;
 import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.HeardPlace;
 import phalanx.desktop.model.Workspace;
-import phalanx.form.Phrases;
 import phalanx.song.Bar;
 import phalanx.song.Section;
 import phalanx.song.Timeline.PlayedBar;
@@ -103,7 +102,7 @@ public final class ChartView extends ScrolledCanvas {
   @Override
   protected double layOut(double width) {
     painter.prepare(workspace.song());
-    phrases = Phrases.of(workspace.song()).starts();
+    phrases = cursor.phraseStarts();
     layout = new ChartLayout(workspace.song(), width);
     return layout.height();
   }

@@ -259,16 +259,21 @@ public final class ChartCursor {
         .ifPresent(b -> change(c -> ChartEdits.replace(c, b.startingRepeat(!b.repeatStart()))));
   }
 
+  /** The bars with which phrases begin. */
+  public Set<Integer> phraseStarts() {
+    return Phrases.of(open.song()).starts();
+  }
+
   /** Begins a phrase at the cursor, or lets the one before go on over it. */
   public void togglePhrase() {
-    Phrases phrases = Phrases.of(open.song());
+    Set<Integer> starts = phraseStarts();
     bar()
         .ifPresent(
             b ->
                 change(
                     c ->
                         ChartEdits.replace(
-                            c, b.beginningPhrase(Optional.of(!phrases.begins(b.id()))))));
+                            c, b.beginningPhrase(Optional.of(!starts.contains(b.id()))))));
   }
 
   /** Moves the beginning of a phrase from one bar to another; one step to undo. */

@@ -236,11 +236,10 @@ public final class MelodyViewModel implements TuneBars {
   }
 
   private Optional<Integer> section() {
-    Optional<Integer> bar = chords.slot().map(s -> s.played().ref().bar());
-    return open.song().sections().stream()
-        .filter(s -> s.bars().stream().anyMatch(b -> bar.equals(Optional.of(b.id()))))
-        .map(Section::id)
-        .findFirst();
+    return chords
+        .slot()
+        .flatMap(s -> open.song().chart().sectionOf(s.played().ref().bar()))
+        .map(Section::id);
   }
 
   /** Notes put in by touching the neck. */

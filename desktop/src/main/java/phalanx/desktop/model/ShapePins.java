@@ -2,7 +2,6 @@ package phalanx.desktop.model;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.function.BinaryOperator;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
 import phalanx.arrangement.board.ChordParts;
@@ -67,13 +66,14 @@ public final class ShapePins {
   public void toggle() {
     List<Slot> slots = selected.slots();
     boolean pinned = slots.stream().allMatch(Slot::pinned);
-    open.edit(song -> slots.stream().reduce(song, pinned ? this::unpinned : this::pinned, LAST));
-  }
-
-  private static final BinaryOperator<Song> LAST = (before, after) -> after;
-
-  private Song unpinned(Song song, Slot slot) {
-    return song.unpin(slot.played().ref());
+    open.edit(
+        song -> {
+          Song pins = song;
+          for (Slot slot : slots) {
+            pins = pinned ? pins.unpin(slot.played().ref()) : pinned(pins, slot);
+          }
+          return pins;
+        });
   }
 
   /** Of a chord in parts the others stay as they are held. */

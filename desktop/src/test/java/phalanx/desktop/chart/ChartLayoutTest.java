@@ -39,6 +39,24 @@ class ChartLayoutTest {
     assertThat(rows.get(2).cells()).extracting(ChartLayout.Cell::number).containsExactly(6, 7, 8);
   }
 
+  /** An arc is taken hold of above the bar line where it begins, and let go at the nearest. */
+  @Test
+  void theBeginningOfAPhraseIsAboveItsBarLine() {
+    ChartLayout layout = new ChartLayout(song(9), WIDTH);
+    for (ChartLayout.Row row : layout.visible(0, layout.height())) {
+      for (ChartLayout.Cell cell : row.cells()) {
+        double above = cell.y() - ChartLayout.PHRASES / 2;
+        int bar = cell.bar().id();
+        assertThat(layout.beginningAt(cell.x() + 3, above)).contains(bar);
+        assertThat(layout.beginningAt(cell.x() + layout.barWidth() / 2, above)).isEmpty();
+        assertThat(layout.beginningAt(cell.x() + 3, cell.y() + 20)).isEmpty();
+        assertThat(layout.nearest(cell.x() + layout.barWidth() / 3, above)).contains(bar);
+        assertThat(layout.nearest(cell.x() + layout.barWidth() / 3, cell.y() + 20)).contains(bar);
+        assertThat(layout.barAt(cell.x() + 3, above)).isEmpty();
+      }
+    }
+  }
+
   @Test
   void everyBarIsFoundWhereItIsDrawn() {
     ChartLayout layout = new ChartLayout(song(9, 4), WIDTH);

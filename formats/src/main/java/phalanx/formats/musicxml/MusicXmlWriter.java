@@ -197,10 +197,11 @@ public final class MusicXmlWriter {
     if (written.opens() && !label.isBlank()) {
       items.add(rehearsal(label));
     }
-    for (Slot slot : arrangement.slotsFrom(bar.startTick(), bar.endTick())) {
-      if (slot.played().isPart()) {
-        continue;
-      }
+    List<Slot> chords =
+        arrangement.slotsFrom(bar.startTick(), bar.endTick()).stream()
+            .filter(s -> !s.played().isPart())
+            .toList();
+    for (Slot slot : chords) {
       if (slot.played().harmony() instanceof Harmony.Sounding sounding) {
         int offset = slot.played().tick() - bar.startTick();
         items.add(ChordSymbolXml.harmony(sounding.chord(), slot.shape(), offset));
