@@ -16,7 +16,7 @@ public enum ThumbRoute {
    */
   WALKING("walking"),
   /** The same before every other root. */
-  WALKING_ALWAYS("walking to every root");
+  WALKING_ALWAYS("walking always");
 
   private final String words;
 
