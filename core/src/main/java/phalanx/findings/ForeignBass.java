@@ -24,11 +24,11 @@ public final class ForeignBass implements Rule {
   @Override
   public List<Found> in(Arrangement a, Performance p) {
     List<Found> found = new ArrayList<>();
-    if (a.song().thumb() == ThumbRoute.PEDAL) {
-      return found;
-    }
     for (Slot slot : a.slots()) {
-      if (slot.played().harmony() instanceof Harmony.Sounding s && !slot.played().isPart()) {
+      boolean pedal = a.song().thumbAt(slot.played().ref().bar()) == ThumbRoute.PEDAL;
+      if (slot.played().harmony() instanceof Harmony.Sounding s
+          && !slot.played().isPart()
+          && !pedal) {
         a.notesFrom(slot.fromTick(), slot.toTick()).stream()
             .filter(n -> n.part() == Note.Part.BASS)
             .findFirst()

@@ -144,6 +144,31 @@ public final class PatternEdits {
         && (p.techniques().isEmpty() || p.techniques().equals(MUTED));
   }
 
+  /**
+   * With the fingers’ inner strings exchanged: what was on ③ is on ② and the other way round, so
+   * that the same figure runs in the other direction.
+   */
+  public static WrittenPattern innerExchanged(WrittenPattern pattern) {
+    List<Pattern.Step> steps =
+        pattern.pattern().steps().stream()
+            .map(s -> s.withStrokes(s.strokes().stream().map(PatternEdits::exchanged).toList()))
+            .toList();
+    int length = pattern.pattern().lengthTicks();
+    return own(pattern.withPattern(new Pattern(pattern.title(), length, steps)));
+  }
+
+  /** Which finger plays it then follows from the string. */
+  private static Stroke exchanged(Stroke stroke) {
+    if (stroke instanceof Stroke.Pluck p && exchanged(p.role()) != p.role()) {
+      return new Stroke.Pluck(exchanged(p.role()), p.force(), Optional.empty(), p.techniques());
+    }
+    return stroke instanceof Stroke.Stop s ? new Stroke.Stop(exchanged(s.role())) : stroke;
+  }
+
+  private static Role exchanged(Role role) {
+    return role == Role.MIDDLE ? Role.UPPER : role == Role.UPPER ? Role.MIDDLE : role;
+  }
+
   /** Twice as long, so that the second half can be varied; up to sixteen bars. */
   public static WrittenPattern doubled(WrittenPattern pattern) {
     if (2 * pattern.bars() > WrittenPattern.MOST_BARS) {

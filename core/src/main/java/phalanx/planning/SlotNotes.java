@@ -86,7 +86,11 @@ public final class SlotNotes {
   static SlotNotes tuneAlone(Song song, Slot slot) {
     StringRoles roles = StringRoles.NONE;
     return new SlotNotes(
-        song, slot, roles, roles.route(song.thumb(), Optional.empty()), Optional.empty());
+        song,
+        slot,
+        roles,
+        roles.route(song.thumbAt(slot.played().ref().bar()), Optional.empty()),
+        Optional.empty());
   }
 
   /** What had to be done otherwise than the pattern says. */

@@ -158,14 +158,13 @@ public final class SongNotes {
       return Optional.empty();
     }
     StringRoles roles = StringRoles.on(at.shape().get(), sounding.chord(), song.guitar());
+    ThumbRoute thumb = song.thumbAt(at.played().ref().bar());
     Optional<ExtraFinger> third =
-        song.thumb() == ThumbRoute.THREE_VOICES
+        thumb == ThumbRoute.THREE_VOICES
             ? ThirdBass.of(at.shape().get(), sounding.chord(), roles, reach)
             : Optional.empty();
     StringRoles.Route route =
-        third
-            .flatMap(t -> roles.over(t.string()))
-            .orElseGet(() -> roles.route(song.thumb(), pedal(song)));
+        third.flatMap(t -> roles.over(t.string())).orElseGet(() -> roles.route(thumb, pedal(song)));
     boolean fifth = goesToFifth(at.shape().get(), sounding.chord(), route);
     return Optional.of(new SlotNotes(song, at, roles, route, third).from(fifth ? turns[slot] : 0));
   }
@@ -218,7 +217,7 @@ public final class SongNotes {
         song.guitar(),
         at.shape().get(),
         sounding.chord(),
-        song.thumb() == ThumbRoute.ALTERNATING,
+        song.thumbAt(at.played().ref().bar()) == ThumbRoute.ALTERNATING,
         w -> {
           SlotNotes trial = newLaying(slot).orElseThrow().wishing(w);
           TuneRing copy = ring.copy();
@@ -243,14 +242,19 @@ public final class SongNotes {
         .map(
             root -> {
               int from = here.orElse(root);
-              int side = step.isLong() ? Integer.signum(from - root) : 0;
               return new SlotNotes.WalkingStep(
-                  (held, below) ->
-                      step.away() == 1
-                          ? walking.into(root, side, held, below)
-                          : walking.into(root, from, step.away(), held, below),
-                  step.away() == 1);
+                  (held, below) -> walked(step, root, from, held, below), step.away() == 1);
             });
+  }
+
+  private Optional<ExtraFinger> walked(
+      WalkingStrokes.Step step, int root, int from, Shape held, int below) {
+    if (step.away() == 1) {
+      int side = step.isLong() ? Integer.signum(from - root) : 0;
+      return walking.into(root, side, held, below);
+    }
+    Optional<ExtraFinger> on = walking.into(root, from, step.away(), held, below);
+    return step.turns() ? walking.round(root, from, held, below).or(() -> on) : on;
   }
 
   /** The lowest open bass string that sounds the key's tonic, counted from the capo. */

@@ -93,7 +93,7 @@ record SongSlots(
               steps.get(i),
               isSung,
               struck(song, tunes.get(i), slot.tick() - placed.early()[i]),
-              song.thumb(),
+              song.thumbAt(slot.ref().bar()),
               SongNotes.pedal(song),
               chord,
               song.guitar());

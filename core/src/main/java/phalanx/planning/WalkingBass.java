@@ -76,6 +76,24 @@ final class WalkingBass {
         : at(step, held, below).or(() -> opened(step, held, below));
   }
 
+  /**
+   * The note before the last of a walk that goes round the root: a step of the key beyond it.
+   *
+   * @param root the next bass note, as a MIDI note counted from the capo
+   * @param here the bass note of now
+   */
+  Optional<ExtraFinger> round(int root, int here, Shape held, int below) {
+    int side = here < root ? 1 : -1;
+    int midi = root + side;
+    while (!inKey(midi)) {
+      midi += side;
+    }
+    int step = midi;
+    return key.isEmpty()
+        ? Optional.empty()
+        : at(step, held, below).or(() -> opened(step, held, below));
+  }
+
   /** An open string from which a finger lifts for the step. */
   private Optional<ExtraFinger> opened(int midi, Shape held, int below) {
     for (int s = 0; s < Math.min(BASS_STRINGS, below); s++) {

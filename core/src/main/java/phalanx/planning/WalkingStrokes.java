@@ -11,6 +11,7 @@ import phalanx.picking.ThumbRoute;
 import phalanx.planning.TimedSteps.TimedStep;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
+import phalanx.song.Timeline.PlayedSlot;
 
 /**
  * The strokes of a walking thumb that lead to the next chord: the last over a chord, and one or two
@@ -27,24 +28,32 @@ final class WalkingStrokes {
    *
    * @param away by how many steps it is away from the next chord’s root, 1 or more
    * @param isLong whether the walk has more notes than one
+   * @param turns whether the root is played round: from the other side first, so that a bar that
+   *     comes again is not the same (common practice, no source)
    */
-  record Step(int away, boolean isLong) {}
+  record Step(int away, boolean isLong, boolean turns) {}
 
   private WalkingStrokes() {}
 
   /** Those of a song; none where its thumb does not walk. */
   static Map<TimedStep, Step> of(Song song, List<Slot> slots, TimedSteps placed) {
-    boolean always = song.thumb() == ThumbRoute.WALKING_ALWAYS;
-    if (!always && song.thumb() != ThumbRoute.WALKING) {
+    boolean sometimes = song.picking().thumb().has(ThumbRoute.WALKING);
+    if (!sometimes && !song.picking().thumb().has(ThumbRoute.WALKING_ALWAYS)) {
       return Map.of();
     }
-    Set<Integer> starts = always ? Set.of() : Phrases.of(song).starts();
+    Set<Integer> starts = sometimes ? Phrases.of(song).starts() : Set.of();
     Map<TimedStep, Step> walking = new HashMap<>();
+    Map<Integer, Integer> firstTimes = new HashMap<>();
+    slots.forEach(s -> firstTimes.putIfAbsent(s.played().ref().bar(), s.played().bar()));
     bySlot(placed)
         .forEach(
             (slot, row) -> {
-              if (always || leadsInto(starts, slot, slots)) {
-                addLast(row, walking);
+              ThumbRoute route = song.thumbAt(slots.get(slot).played().ref().bar());
+              boolean leads = route == ThumbRoute.WALKING && leadsInto(starts, slot, slots);
+              if (leads || route == ThumbRoute.WALKING_ALWAYS) {
+                PlayedSlot played = slots.get(slot).played();
+                boolean again = played.bar() > firstTimes.get(played.ref().bar());
+                addLast(row, again, walking);
               }
             });
     return walking;
@@ -70,10 +79,10 @@ final class WalkingStrokes {
   }
 
   /** The chord’s first stroke is its bass; a walk of several takes half of the strokes at most. */
-  private static void addLast(List<TimedStep> row, Map<TimedStep, Step> walking) {
+  private static void addLast(List<TimedStep> row, boolean again, Map<TimedStep, Step> walking) {
     int count = Math.min(row.size() - 1, Math.max(1, Math.min(LONGEST, row.size() / 2)));
     for (int away = 1; away <= count; away++) {
-      walking.put(row.get(row.size() - away), new Step(away, count > 1));
+      walking.put(row.get(row.size() - away), new Step(away, count > 1, again && away == 2));
     }
   }
 }

@@ -9,18 +9,18 @@ import phalanx.picking.ThumbRoute;
  *
  * @param school how it shares the strings
  * @param patterns what it plays where
- * @param thumb the way the thumb takes over the bass strings
+ * @param thumb the way the thumb takes over the bass strings, where
  * @param densities how much of it is played where
  */
 public record PickingHand(
-    HandSchool school, Patterns patterns, ThumbRoute thumb, Densities densities) {
+    HandSchool school, Patterns patterns, ThumbRoutes thumb, Densities densities) {
 
   /** Thumb and three fingers, the thumb alternating, fingers between. */
   static final PickingHand USUAL =
       new PickingHand(
           HandSchool.THUMB_AND_THREE,
           Patterns.of(AlternatingThumb.FINGERS_BETWEEN),
-          ThumbRoute.ALTERNATING,
+          ThumbRoutes.of(ThumbRoute.ALTERNATING),
           Densities.NONE);
 
   PickingHand withSchool(HandSchool other) {
@@ -31,7 +31,7 @@ public record PickingHand(
     return new PickingHand(school, other, thumb, densities);
   }
 
-  PickingHand withThumb(ThumbRoute other) {
+  PickingHand withThumb(ThumbRoutes other) {
     return new PickingHand(school, patterns, other, densities);
   }
 

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.BiFunction;
 import java.util.function.IntPredicate;
 import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
@@ -95,6 +96,38 @@ public record Pins(
   /** Without the hard spots left as they are, which change no plan. */
   Pins withoutAccepted() {
     return new Pins(shapes, frets, strings, damps, ringing, Map.of());
+  }
+
+  /**
+   * With the same pins in bars that are copies of others; what is left as it is stays with those.
+   *
+   * @param copies the copy of each bar, by identity
+   */
+  Pins copied(Map<Integer, Integer> copies) {
+    return new Pins(
+        copied(shapes, copies),
+        copied(frets, copies),
+        both(strings, copies, NoteRef::bar, (at, bar) -> new NoteRef(bar, at.tick(), at.role())),
+        copied(damps, copies),
+        copied(ringing, copies),
+        accepted);
+  }
+
+  private static <V> Map<SlotRef, V> copied(Map<SlotRef, V> all, Map<Integer, Integer> copies) {
+    return both(all, copies, SlotRef::bar, (at, bar) -> new SlotRef(bar, at.tick()));
+  }
+
+  private static <K, V> Map<K, V> both(
+      Map<K, V> all,
+      Map<Integer, Integer> copies,
+      ToIntFunction<K> bar,
+      BiFunction<K, Integer, K> moved) {
+    Map<K, V> more = new HashMap<>(all);
+    all.forEach(
+        (at, value) ->
+            Optional.ofNullable(copies.get(bar.applyAsInt(at)))
+                .ifPresent(copy -> more.put(moved.apply(at, copy), value)));
+    return more;
   }
 
   /** The shape pinned at a place. */

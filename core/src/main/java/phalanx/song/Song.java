@@ -124,9 +124,14 @@ public record Song(
     return picking.patterns();
   }
 
-  /** The way the thumb takes over the bass strings. */
+  /** The way the thumb takes over the bass strings, where no section has its own. */
   public ThumbRoute thumb() {
-    return picking.thumb();
+    return picking.thumb().song();
+  }
+
+  /** The way the thumb takes in a bar. */
+  public ThumbRoute thumbAt(int bar) {
+    return picking.thumb().at(bar, chart);
   }
 
   /** The metre it begins in. */
@@ -176,6 +181,7 @@ public record Song(
         .withPins(keptPins(next))
         .withPatterns(keptPatterns(next))
         .withDensities(keptDensities(next))
+        .withThumb(picking.thumb().in(s -> next.section(s).isPresent()))
         .withTune(tune.in(next.byId()::containsKey, s -> next.section(s).isPresent()))
         .withWords(words.in(next.byId()::containsKey));
   }
@@ -302,8 +308,13 @@ public record Song(
     return withPicking(picking.withDensities(other));
   }
 
-  /** With the thumb on another way. */
+  /** With the thumb on another way in the whole song. */
   public Song withThumb(ThumbRoute other) {
+    return withThumb(ThumbRoutes.of(other));
+  }
+
+  /** With the thumb on other ways. */
+  public Song withThumb(ThumbRoutes other) {
     return withPicking(picking.withThumb(other));
   }
 

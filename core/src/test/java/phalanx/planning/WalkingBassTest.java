@@ -105,4 +105,24 @@ class WalkingBassTest {
     assertThat(basses.get(0)).isZero();
     assertThat(basses.subList(basses.size() - 3, basses.size())).containsExactly(9, 7, 5);
   }
+
+  /**
+   * The second time the bass goes round F, by E and G (a turn; common practice, no source): what is
+   * repeated differs in one thing.
+   */
+  @Test
+  void aRepeatedWalkGoesRoundTheRoot() {
+    Arrangement a = walking("C | F :|", "C");
+    List<Integer> first = lastTwo(a, 0);
+    List<Integer> again = lastTwo(a, 2 * 20160);
+    assertThat(first).containsExactly(9, 7);
+    assertThat(again).containsExactly(4, 7);
+  }
+
+  private static List<Integer> lastTwo(Arrangement a, int bar) {
+    return a.notesFrom(bar + 2 * 5040, bar + 4 * 5040).stream()
+        .filter(n -> n.part() == Note.Part.BASS)
+        .map(n -> n.midi() % 12)
+        .toList();
+  }
 }

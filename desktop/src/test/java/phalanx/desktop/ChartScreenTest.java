@@ -122,6 +122,33 @@ class ChartScreenTest {
     assertThat(window.workspace().song()).isEqualTo(before);
   }
 
+  /**
+   * Three ways to play a repeat the second time: heard, taken, undone; an edit between drops them.
+   */
+  @Test
+  void aSectionThatComesAgainIsVaried(FxRobot robot) throws TimeoutException {
+    type(robot, "G | C");
+    assertThat(robot.lookup("#variation-panel").query().isVisible()).isFalse();
+    type(robot, "D7 | G :|");
+    window.untilPlanned();
+    Song before = window.workspace().song();
+    Button search = robot.lookup("#vary").queryButton();
+    robot.interact(search::fire);
+    until(() -> robot.lookup("#variation-inner").tryQuery().isPresent());
+    assertThat(robot.lookup("#variation-as-before").tryQuery()).isPresent();
+    Button take = robot.lookup("#take-variation").queryButton();
+    assertThat(take.isDisabled()).isTrue();
+    ToggleButton inner = robot.lookup("#variation-inner").query();
+    robot.interact(inner::fire);
+    until(() -> window.workspace().models().sound().isHeard());
+    assertThat(window.workspace().song()).isEqualTo(before);
+    robot.interact(take::fire);
+    assertThat(window.workspace().song().sections()).hasSize(2);
+    robot.interact(window.workspace()::undo);
+    assertThat(window.workspace().song()).isEqualTo(before);
+    assertThat(robot.lookup("#variation-inner").tryQuery()).isEmpty();
+  }
+
   @Test
   void aBarIsCorrectedInPlaceAndUndoBringsItBack(FxRobot robot) {
     type(robot, "G | C | D");

@@ -11,6 +11,8 @@ import phalanx.advice.Advisor;
 import phalanx.advice.FillFitting;
 import phalanx.advice.FillTry;
 import phalanx.advice.FittedRun;
+import phalanx.advice.Variation;
+import phalanx.advice.Variations;
 import phalanx.advice.WalkFitting;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.board.NeckPlaces;
@@ -58,6 +60,7 @@ public final class PlanService {
   private final NewestAnswer walks;
   private final NewestAnswer octaves;
   private final NewestAnswer frames;
+  private final NewestAnswer variations;
   private final NewestAnswer pages;
 
   /** For single chords, so that the song's plan stays known to the other. */
@@ -90,6 +93,7 @@ public final class PlanService {
     walks = new NewestAnswer(worker, interfaceThread);
     octaves = new NewestAnswer(worker, interfaceThread);
     frames = new NewestAnswer(worker, interfaceThread);
+    variations = new NewestAnswer(worker, interfaceThread);
     pages = new NewestAnswer(worker, interfaceThread);
   }
 
@@ -224,6 +228,20 @@ public final class PlanService {
   public void frames(Song song, Consumer<Set<Frame>> answer) {
     frames.ask(
         () -> Frame.possible(song), answer, fault("Beginnings and endings could not be tried"));
+  }
+
+  /** Plans a section that comes again otherwise. */
+  public void variations(
+      Song song, int section, List<Fill> fills, Consumer<List<Variation>> answer) {
+    variations.ask(
+        outdated -> Variations.of(song, section, fills, outdated),
+        answer,
+        fault("The section could not be varied"));
+  }
+
+  /** No variation is asked for any more. */
+  public void forgetVariations() {
+    variations.forget();
   }
 
   /** Lays a plan out on paper. */

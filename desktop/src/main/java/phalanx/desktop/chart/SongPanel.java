@@ -35,7 +35,8 @@ public final class SongPanel extends VBox {
     about.setWrapText(true);
     about.setMaxWidth(Double.MAX_VALUE);
     about.setMinHeight(USE_PREF_SIZE);
-    VBox forms = new VBox(SongForm.of(workspace), new FramePanel(workspace));
+    VBox forms =
+        new VBox(SongForm.of(workspace), new FramePanel(workspace), new VariationPanel(workspace));
     forms.getStyleClass().add("forms");
     ScrollPane scroll = Controls.scroll(forms);
     getChildren().addAll(about, scroll);

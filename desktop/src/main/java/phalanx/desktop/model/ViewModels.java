@@ -23,6 +23,7 @@ public final class ViewModels {
   private final Supplier<WalkViewModel> walks;
   private final Supplier<ShareViewModel> share;
   private final Supplier<FrameViewModel> frame;
+  private final Supplier<VariationViewModel> variations;
   private final Supplier<PracticeViewModel> practice;
 
   ViewModels(
@@ -40,6 +41,7 @@ public final class ViewModels {
     practice = once(() -> new PracticeViewModel(open, sound, planner, hands));
     share = once(() -> new ShareViewModel(open, planner));
     frame = once(() -> new FrameViewModel(open, sound, planner));
+    variations = once(() -> new VariationViewModel(open, chord, sound, planner, FillShelf.all()));
     fills = once(() -> new FillViewModel(open, chord, range, sound, planner, FillShelf.all()));
   }
 
@@ -95,6 +97,11 @@ public final class ViewModels {
   /** How it could begin and end. */
   public FrameViewModel frame() {
     return frame.get();
+  }
+
+  /** How a section could be played otherwise when it comes again. */
+  public VariationViewModel variations() {
+    return variations.get();
   }
 
   /** Today's practice of the song. */

@@ -18,11 +18,13 @@ import phalanx.picking.PatternReader;
 import phalanx.picking.PatternWriter;
 import phalanx.picking.PickingStyle;
 import phalanx.picking.StepText;
+import phalanx.picking.ThumbRoute;
 import phalanx.picking.WrittenPattern;
 import phalanx.song.Densities;
 import phalanx.song.Patterns;
 import phalanx.song.SlotRef;
 import phalanx.song.SongBounds;
+import phalanx.song.ThumbRoutes;
 
 /** What the picking hand plays where, as it stands in a song file. */
 final class PickingField {
@@ -71,6 +73,30 @@ final class PickingField {
     ArrayNode bars = node.putArray("bars");
     new TreeMap<>(densities.bars())
         .forEach((id, d) -> bars.addObject().put("bar", id).put("density", d.number()));
+  }
+
+  /** Only where a section has its own. */
+  static void write(ObjectNode picking, ThumbRoutes thumb) {
+    if (thumb.sections().isEmpty()) {
+      return;
+    }
+    ArrayNode sections = picking.putArray("sectionThumbs");
+    new TreeMap<>(thumb.sections())
+        .forEach((id, t) -> sections.addObject().put("section", id).put("thumb", Words.of(t)));
+  }
+
+  /** The sections in which the thumb goes another way than in the song. */
+  ThumbRoutes thumbs(ThumbRoute song, Field picking) {
+    ThumbRoutes thumbs = ThumbRoutes.of(song);
+    for (Said said : said(picking, "sectionThumbs", SongBounds.MOST_PATTERNS)) {
+      ThumbRoutes before = thumbs;
+      Field f = said.field();
+      thumbs =
+          faults.or(
+              before,
+              () -> before.with(id(f.object(), "section"), f.at("thumb").word(ThumbRoute.class)));
+    }
+    return thumbs;
   }
 
   /** What of the densities can be read. */

@@ -24,6 +24,7 @@ import phalanx.song.Section;
 import phalanx.song.Song;
 import phalanx.song.SongBounds;
 import phalanx.song.SongId;
+import phalanx.song.ThumbRoutes;
 import phalanx.song.Tune;
 import phalanx.text.Phrase;
 import phalanx.theory.Key;
@@ -162,7 +163,8 @@ public final class SongFileReader {
             picking
                 .maybe("thumb")
                 .map(f -> faults.or(plain.thumb(), () -> f.word(ThumbRoute.class)))
-                .orElse(plain.thumb()))
+                .map(t -> new PickingField(faults).thumbs(t, picking))
+                .orElse(ThumbRoutes.of(plain.thumb())))
         .withPatterns(
             part(root, "picking")
                 .map(p -> new PickingField(faults).read(p))

@@ -75,6 +75,7 @@ public final class SongFileWriter {
     picking.put("thumb", Words.of(song.thumb()));
     PickingField.write(picking, song.patterns());
     PickingField.write(picking, song.picking().densities());
+    PickingField.write(picking, song.picking().thumb());
     ArrayNode sections = root.putArray("sections");
     song.sections().forEach(s -> section(sections.addObject(), s));
     tune(root.putArray("tune"), song);

@@ -6,9 +6,11 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import phalanx.formats.chordpro.ChordProReader;
 import phalanx.picking.Density;
+import phalanx.picking.ThumbRoute;
 import phalanx.song.Densities;
 import phalanx.song.Patterns.Scope;
 import phalanx.song.Song;
+import phalanx.song.ThumbRoutes;
 
 /** How much is played where, as it stands in a song file. */
 class DensityFileTest {
@@ -54,5 +56,20 @@ class DensityFileTest {
     assertThat(read.problems().get(0).toString()).contains("density");
     assertThat(read.song().picking().densities())
         .isEqualTo(Densities.NONE.with(new Scope.WholeSong(), Optional.of(Density.HELD)));
+  }
+
+  /** So does another way of the thumb in one section; without one the file says nothing of it. */
+  @Test
+  void aSectionsOwnThumbComesBack() {
+    Song song = song();
+    ThumbRoutes thumb =
+        song.picking().thumb().with(song.sections().get(0).id(), ThumbRoute.WALKING);
+    String text = SongFileWriter.write(song.withThumb(thumb));
+    assertThat(read(text).problems()).isEmpty();
+    assertThat(read(text).song().picking().thumb()).isEqualTo(thumb);
+    assertThat(SongFileWriter.write(song)).doesNotContain("sectionThumbs");
+    SongFileReader.Result.Read wrong = read(text.replace("\"walking\"", "\"running\""));
+    assertThat(wrong.problems()).hasSize(1);
+    assertThat(wrong.song().thumb()).isEqualTo(song.thumb());
   }
 }
