@@ -210,7 +210,10 @@ class MelodyScreenTest {
     robot.write("b6").type(KeyCode.ENTER);
     window.untilPlanned();
     robot.type(KeyCode.UP);
-    until(() -> text(robot, "#tune-note-1").contains("out of reach"));
+    until(
+        () ->
+            robot.lookup("#tune-note-1").tryQuery().isPresent()
+                && text(robot, "#tune-note-1").contains("out of reach"));
   }
 
   /** A score dropped on the screen gives its tune to the bars from here on, in the song's key. */
@@ -250,14 +253,14 @@ class MelodyScreenTest {
   /** A tune typed as it is sung lies high: said at once, and moved with one click. */
   @Test
   void aTuneTypedHighComesDownWithOneClick(FxRobot robot) throws TimeoutException {
-    assertThat(OpenWindow.shows(robot, "#octave-offer")).isFalse();
+    assertThat(OpenWindow.shows(robot, "#tune-offers")).isFalse();
     click(robot, "#tune-text").write("d5 e g a").type(KeyCode.ENTER);
-    until(() -> OpenWindow.shows(robot, "#octave-offer"));
-    assertThat(text(robot, "#move-octave")).isEqualTo("The whole tune an octave lower");
-    click(robot, "#move-octave");
+    until(() -> OpenWindow.shows(robot, "#tune-offers"));
+    assertThat(text(robot, "#tune-setting-0")).isEqualTo("The whole tune an octave lower");
+    click(robot, "#tune-setting-0");
     click(robot, "#tune-text").type(KeyCode.UP);
     assertThat(typed(robot)).isEqualTo("d4 e g a");
-    until(() -> !OpenWindow.shows(robot, "#octave-offer"));
+    until(() -> !OpenWindow.shows(robot, "#tune-offers"));
   }
 
   @Test

@@ -11,6 +11,7 @@ import phalanx.advice.Advisor;
 import phalanx.advice.FillFitting;
 import phalanx.advice.FillTry;
 import phalanx.advice.FittedRun;
+import phalanx.advice.TuneSetting;
 import phalanx.advice.Variation;
 import phalanx.advice.Variations;
 import phalanx.advice.WalkFitting;
@@ -20,7 +21,6 @@ import phalanx.arrangement.board.PatternFall;
 import phalanx.arrangement.board.ShapeFilter;
 import phalanx.arrangement.board.SlotBoard;
 import phalanx.arrangement.board.TuneBoard;
-import phalanx.arrangement.tune.TuneOctave;
 import phalanx.embellishment.Ending;
 import phalanx.embellishment.Fill;
 import phalanx.embellishment.Frame;
@@ -58,7 +58,7 @@ public final class PlanService {
   private final NewestAnswer comparisons;
   private final NewestAnswer fills;
   private final NewestAnswer walks;
-  private final NewestAnswer octaves;
+  private final NewestAnswer tuneSettings;
   private final NewestAnswer frames;
   private final NewestAnswer variations;
   private final NewestAnswer pages;
@@ -91,7 +91,7 @@ public final class PlanService {
     comparisons = new NewestAnswer(worker, interfaceThread);
     fills = new NewestAnswer(worker, interfaceThread);
     walks = new NewestAnswer(worker, interfaceThread);
-    octaves = new NewestAnswer(worker, interfaceThread);
+    tuneSettings = new NewestAnswer(worker, interfaceThread);
     frames = new NewestAnswer(worker, interfaceThread);
     variations = new NewestAnswer(worker, interfaceThread);
     pages = new NewestAnswer(worker, interfaceThread);
@@ -218,10 +218,12 @@ public final class PlanService {
     fills.forget();
   }
 
-  /** Says by how many octaves a tune would lie best. */
-  public void octave(Song song, Consumer<Integer> answer) {
-    octaves.ask(
-        () -> TuneOctave.best(song), answer, fault("The tune’s octave could not be weighed"));
+  /** Says where a tune would lie better in octave, key and capo. */
+  public void tuneSettings(Song song, Consumer<List<TuneSetting>> answer) {
+    tuneSettings.ask(
+        outdated -> TuneSetting.better(song, outdated),
+        answer,
+        fault("Where the tune would lie better could not be weighed"));
   }
 
   /** Says which ways to begin and to end a song can take. */

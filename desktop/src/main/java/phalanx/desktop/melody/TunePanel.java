@@ -69,7 +69,7 @@ public final class TunePanel extends VBox {
     workspace.chord().placeProperty().addListener(o -> readAll.run());
     readAll.run();
     FlowPane rings = new FlowPane(12, 4, ring, ringAll);
-    getChildren().addAll(new OctaveOffer(workspace), heading, scroll, onTop, rings, form);
+    getChildren().addAll(new TuneOffers(workspace), heading, scroll, onTop, rings, form);
     workspace.models().melody().boardProperty().addListener(o -> show());
     show();
   }

@@ -5,17 +5,15 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Consumer;
-import javafx.beans.property.ReadOnlyIntegerProperty;
-import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
+import phalanx.advice.TuneSetting;
 import phalanx.arrangement.board.TuneBoard;
 import phalanx.arrangement.board.TuneProposal;
 import phalanx.arrangement.tune.TuneOctave;
 import phalanx.desktop.background.PlanService;
-import phalanx.findings.TuneAway;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneReader;
 import phalanx.melody.TuneWriter;
@@ -38,7 +36,12 @@ public final class MelodyViewModel implements TuneBars {
   private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
   private final ReadOnlyObjectWrapper<TuneBoard> board =
       new ReadOnlyObjectWrapper<>(TuneBoard.EMPTY);
-  private final ReadOnlyIntegerWrapper octaves = new ReadOnlyIntegerWrapper();
+  private final ReadOnlyObjectWrapper<List<TuneSetting>> settings =
+      new ReadOnlyObjectWrapper<>(List.of());
+
+  /** The song for which settings were asked last. */
+  private Optional<Song> settled = Optional.empty();
+
   private final TuneEntry entry;
   private boolean dirty;
   private Meter meter = Meter.FOUR_FOUR;
@@ -54,20 +57,20 @@ public final class MelodyViewModel implements TuneBars {
     open.arrangementProperty().addListener(o -> arranged());
     chords.placeProperty().addListener(o -> arranged());
     open.screenProperty().addListener(o -> arranged());
+    open.screenProperty().addListener(o -> offer());
     open.reviewProperty().addListener(o -> offer());
   }
 
-  /** Where the tune lies away from the hand: by how many octaves it would lie best. */
+  /** Looks, while the tune is looked at, for where it would lie better. */
   private void offer() {
-    boolean away =
-        open.reviewProperty().get().stream()
-            .flatMap(r -> r.findings().stream())
-            .anyMatch(f -> f.finding().rule().equals(TuneAway.NAME));
-    if (away) {
-      planner.octave(song(), octaves::set);
-    } else {
-      octaves.set(0);
+    boolean looked = open.screenProperty().get() == Screen.MELODY;
+    Song song = song();
+    if (!looked || settled.equals(Optional.of(song)) || open.reviewProperty().get().isEmpty()) {
+      return;
     }
+    settled = Optional.of(song);
+    settings.set(List.of());
+    planner.tuneSettings(song, settings::set);
   }
 
   private void arranged() {
@@ -188,15 +191,16 @@ public final class MelodyViewModel implements TuneBars {
             planner.fault("The tune’s octave could not be weighed"));
   }
 
-  /** By how many octaves the tune would lie better; 0 where it lies well. */
-  public ReadOnlyIntegerProperty octavesProperty() {
-    return octaves.getReadOnlyProperty();
+  /** Where the tune would lie better in octave, key and capo; empty where it lies well. */
+  public ReadOnlyObjectProperty<List<TuneSetting>> settingsProperty() {
+    return settings.getReadOnlyProperty();
   }
 
-  /** Moves the whole tune there; undo takes it back. */
-  public void moveOctaves() {
-    int by = octaves.get();
-    open.edit(song -> song.withTune(song.tune().octaves(by)));
+  /** Takes one of them; undo takes it back. */
+  public void take(TuneSetting setting) {
+    if (settled.equals(Optional.of(song()))) {
+      open.edit(setting::of);
+    }
   }
 
   /** Keeps the tune the highest voice, or lets other notes lie above it. */
