@@ -17,10 +17,10 @@ import phalanx.picking.Roll;
 import phalanx.picking.WrittenPattern;
 import phalanx.song.Bar;
 import phalanx.song.Chart;
-import phalanx.song.ChartEdits;
 import phalanx.song.ChordChange;
 import phalanx.song.Harmony;
 import phalanx.song.Patterns.Scope;
+import phalanx.song.Ritard;
 import phalanx.song.Section;
 import phalanx.song.Song;
 import phalanx.song.Timeline;
@@ -48,11 +48,6 @@ public enum Frame {
   BRUSHED("the last chord brushed", false),
   /** A natural harmonic of the last chord rings over it. */
   HARMONIC("a harmonic over the last chord", false);
-
-  /** The last bar but one, and the last, at these shares of the tempo. */
-  private static final double SLOWING = 0.9;
-
-  private static final double SLOW = 0.76;
 
   /** Time from string to string of a roll, sixty-fourths. */
   private static final int ROLLS = 3;
@@ -98,7 +93,10 @@ public enum Frame {
     return switch (this) {
       case INTRO_OF_TWO -> intro(song, timeline, 2);
       case INTRO_OF_FOUR -> intro(song, timeline, 4);
-      case SLOWER -> slower(song, timeline);
+      case SLOWER ->
+          Optional.of(song)
+              .filter(s -> s.feel().ritard().isEmpty())
+              .map(s -> s.withFeel(s.feel().withRitard(Optional.of(Ritard.USUAL))));
       case ROLLED -> lastChord(timeline).map(s -> rolled(song, timeline, s));
       case BRUSHED ->
           lastChord(timeline)
@@ -131,39 +129,6 @@ public enum Frame {
               sections.add(0, intro);
               return new Chart(sections);
             }));
-  }
-
-  /**
-   * Only where the last two bars are played once: elsewhere the song would slow down on its way.
-   */
-  private static Optional<Song> slower(Song song, Timeline timeline) {
-    int size = timeline.bars().size();
-    if (size < 2) {
-      return Optional.empty();
-    }
-    List<PlayedBar> last = timeline.bars().subList(size - 2, size);
-    boolean once =
-        last.stream()
-            .allMatch(
-                l -> timeline.bars().stream().filter(b -> b.written() == l.written()).count() == 1);
-    if (!once) {
-      return Optional.empty();
-    }
-    double tempo = last.get(0).tempo();
-    return Optional.of(
-        song.editChart(
-            c ->
-                at(
-                    at(c, last.get(0).written(), tempo * SLOWING),
-                    last.get(1).written(),
-                    tempo * SLOW)));
-  }
-
-  private static Chart at(Chart chart, int bar, double tempo) {
-    return chart
-        .bar(bar)
-        .map(b -> ChartEdits.replace(chart, b.withTempo(Optional.of((double) Math.round(tempo)))))
-        .orElse(chart);
   }
 
   private static Optional<PlayedSlot> lastChord(Timeline timeline) {

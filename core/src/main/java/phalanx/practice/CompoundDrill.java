@@ -93,7 +93,7 @@ public record CompoundDrill(String title, String why, Song song) {
       ChordChange change = new ChordChange(0, slots.get(b).played().harmony());
       bars.add(Bar.of(b + 1, List.of(change)));
     }
-    Feel feel = new Feel(song.meter(), song.tempo(), song.feel().swing(), 0);
+    Feel feel = song.feel().withPickup(0).withRitard(Optional.empty());
     Song relay =
         Song.untitled()
             .withTitle(song.title())

@@ -1,5 +1,7 @@
 package phalanx.song;
 
+import java.util.List;
+import java.util.Optional;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.theory.Ticks;
 
@@ -16,22 +18,58 @@ public final class Clock {
   private final double first;
   private final double[] starts;
   private final boolean steady;
+  private final Optional<Slowing> slowing;
 
-  private Clock(Timeline timeline, Swing swing, double first) {
+  /** Where a song slows down: from one tick of it to another. */
+  private record Slowing(Ritard ritard, int from, int to) {
+
+    static Optional<Slowing> of(Song song) {
+      // What is played may be some bars of the song: the end is that of the whole.
+      return song.feel()
+          .ritard()
+          .flatMap(
+              r -> {
+                List<PlayedBar> bars = r.in(Timeline.of(song).bars());
+                return bars.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(
+                        new Slowing(
+                            r, bars.get(0).startTick(), bars.get(bars.size() - 1).endTick()));
+              });
+    }
+
+    private double place(double tick) {
+      return Math.max(0, Math.min(1, (tick - from) / (to - from)));
+    }
+
+    /** The ticks that would last as long at the tempo before. */
+    double evened(double fromTick, double toTick) {
+      double inside = place(toTick) - place(fromTick);
+      double time = ritard.time(place(toTick)) - ritard.time(place(fromTick));
+      return toTick - fromTick + (time - inside) * (to - from);
+    }
+
+    double tempo(double tick) {
+      return ritard.tempo(place(tick));
+    }
+  }
+
+  private Clock(Timeline timeline, Swing swing, double first, Optional<Slowing> slowing) {
+    this.slowing = slowing;
     this.timeline = timeline;
     this.swing = swing;
     this.first = first;
     starts = new double[timeline.bars().size() + 1];
     for (int b = 0; b < timeline.bars().size(); b++) {
       PlayedBar bar = timeline.bars().get(b);
-      starts[b + 1] = starts[b] + seconds(bar.lengthTicks(), bar.tempo());
+      starts[b + 1] = starts[b] + seconds(bar, bar.startTick(), bar.endTick());
     }
-    steady = timeline.bars().stream().allMatch(b -> b.tempo() == first);
+    steady = slowing.isEmpty() && timeline.bars().stream().allMatch(b -> b.tempo() == first);
   }
 
   /** The clock of a song. */
   public static Clock of(Song song, Timeline timeline) {
-    return new Clock(timeline, song.feel().swing(), song.tempo());
+    return new Clock(timeline, song.feel().swing(), song.tempo(), Slowing.of(song));
   }
 
   private static double seconds(double ticks, double tempo) {
@@ -52,6 +90,11 @@ public final class Clock {
     return secondsAt(played(tick) + delayTicks);
   }
 
+  /** When a tick comes that no swing moves, in seconds from the start of the song. */
+  public double unswung(int tick) {
+    return timeline.bars().isEmpty() || tick < timeline.lengthTicks() ? secondsAt(tick) : seconds();
+  }
+
   /** When a tick, counted as played, comes, in seconds from the start of the song. */
   private double secondsAt(int played) {
     if (timeline.bars().isEmpty()) {
@@ -59,7 +102,22 @@ public final class Clock {
     }
     int b = timeline.placeOf(timeline.barAt(played));
     PlayedBar bar = timeline.bars().get(b);
-    return starts[b] + seconds(played - bar.startTick(), bar.tempo());
+    return starts[b] + seconds(bar, bar.startTick(), played);
+  }
+
+  private double seconds(PlayedBar bar, int from, int to) {
+    double ticks = slowing.map(s -> s.evened(from, to)).orElse((double) (to - from));
+    return seconds(ticks, bar.tempo());
+  }
+
+  /** The tempo at the start of a bar’s beat, or anywhere else in it, quarter notes a minute. */
+  public double tempo(PlayedBar bar, int tick) {
+    return bar.tempo() * slowing.map(s -> s.tempo(tick)).orElse(1.0);
+  }
+
+  /** Whether the tempo changes within a bar. */
+  public boolean changesIn(PlayedBar bar) {
+    return slowing.filter(s -> bar.endTick() > s.from() && bar.startTick() < s.to()).isPresent();
   }
 
   /**
@@ -77,7 +135,7 @@ public final class Clock {
 
   /** How long a delay in a bar lasts at the tempo the song begins with, in ticks. */
   public int evenedDelay(PlayedBar bar, int delayTicks) {
-    return steady ? delayTicks : (int) Math.round(delayTicks * first / bar.tempo());
+    return steady ? delayTicks : (int) Math.round(delayTicks * first / tempo(bar, bar.startTick()));
   }
 
   /**

@@ -11,9 +11,11 @@ import phalanx.theory.Ticks;
  * @param tempo quarter notes a minute it begins with, 20 to 400
  * @param swing how eighths are played
  * @param pickupTicks length of the first bar where it is a pick-up, less than a bar; 0 for none
+ * @param ritard how it slows down at the end, if it does
  * @throws IllegalArgumentException if tempo or pick-up are out of range
  */
-public record Feel(Meter meter, double tempo, Swing swing, int pickupTicks) {
+public record Feel(
+    Meter meter, double tempo, Swing swing, int pickupTicks, Optional<Ritard> ritard) {
 
   public static final double SLOWEST = 20;
   public static final double FASTEST = 400;
@@ -22,7 +24,8 @@ public record Feel(Meter meter, double tempo, Swing swing, int pickupTicks) {
   public static final double USUAL_TEMPO = 90;
 
   /** Four quarters, straight. */
-  public static final Feel USUAL = new Feel(Meter.FOUR_FOUR, USUAL_TEMPO, Swing.STRAIGHT, 0);
+  public static final Feel USUAL =
+      new Feel(Meter.FOUR_FOUR, USUAL_TEMPO, Swing.STRAIGHT, 0, Optional.empty());
 
   public Feel {
     if (!isTempo(tempo)) {
@@ -42,22 +45,27 @@ public record Feel(Meter meter, double tempo, Swing swing, int pickupTicks) {
 
   /** In another metre from the start. */
   public Feel withMeter(Meter other) {
-    return new Feel(other, tempo, swing, pickupTicks);
+    return new Feel(other, tempo, swing, pickupTicks, ritard);
   }
 
   /** At another tempo. */
   public Feel withTempo(double other) {
-    return new Feel(meter, other, swing, pickupTicks);
+    return new Feel(meter, other, swing, pickupTicks, ritard);
   }
 
   /** With other swing. */
   public Feel withSwing(Swing other) {
-    return new Feel(meter, tempo, other, pickupTicks);
+    return new Feel(meter, tempo, other, pickupTicks, ritard);
   }
 
   /** With a pick-up of this length; 0 for none. */
   public Feel withPickup(int ticks) {
-    return new Feel(meter, tempo, swing, ticks);
+    return new Feel(meter, tempo, swing, ticks, ritard);
+  }
+
+  /** Slowing down at the end, or not. */
+  public Feel withRitard(Optional<Ritard> other) {
+    return new Feel(meter, tempo, swing, pickupTicks, other);
   }
 
   /** A pick-up as a metre of its own, such as 1/4; empty without one, or where none is as long. */

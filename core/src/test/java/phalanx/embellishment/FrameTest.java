@@ -12,10 +12,12 @@ import phalanx.arrangement.board.ChordParts;
 import phalanx.findings.Review;
 import phalanx.performance.Performance;
 import phalanx.planning.Arranger;
+import phalanx.song.Clock;
 import phalanx.song.Harmony;
 import phalanx.song.OwnSongs;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
+import phalanx.song.Timeline;
 import phalanx.technique.Technique;
 
 /** How a song begins and ends: what a player would play and hear. */
@@ -76,8 +78,19 @@ class FrameTest {
     assertThat(starts.get(2)).isEqualTo(2 * bar);
     assertThat(starts.get(3) - starts.get(2)).isGreaterThan(1.05 * bar);
     assertThat(after.seconds() - starts.get(3)).isGreaterThan(starts.get(3) - starts.get(2));
-    // What comes again would slow down on its way.
-    assertThat(Frame.SLOWER.in(TestSongs.of("|: G | C :|"))).isEmpty();
+    // Within a bar as well: each beat of the last is longer than the one before it.
+    for (int beat = 1; beat < 4; beat++) {
+      int tick = 3 * 20160 + beat * 5040;
+      double one = after.clock().seconds(tick, 0) - after.clock().seconds(tick - 5040, 0);
+      double next = after.clock().seconds(tick + 5039, 0) - after.clock().seconds(tick, 0);
+      assertThat(next).isGreaterThan(one);
+    }
+    // What is repeated slows down the last time alone.
+    Song again = Frame.SLOWER.in(TestSongs.of("|: G | C :|")).orElseThrow();
+    Clock clock = Clock.of(again, Timeline.of(again));
+    assertThat(clock.seconds(2 * 20160, 0)).isEqualTo(2 * 4 * 60 / again.tempo());
+    assertThat(clock.seconds()).isGreaterThan(1.1 * 4 * 4 * 60 / again.tempo());
+    assertThat(Frame.SLOWER.in(again)).isEmpty();
   }
 
   @Test

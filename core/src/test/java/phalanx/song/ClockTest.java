@@ -61,4 +61,31 @@ class ClockTest {
         .isCloseTo(before / 0.75, within(1e-9));
     assertThat(song().paced(25).chart().bars().get(2).tempo()).contains(Feel.SLOWEST);
   }
+
+  /**
+   * The curve of a final ritard, integrated beat by beat in small steps (the formula itself is the
+   * source named at {@link Ritard}).
+   */
+  @Test
+  void aRitardFollowsItsCurve() {
+    Song song = song();
+    Song slower = song.withFeel(song.feel().withRitard(Optional.of(new Ritard(2, 0.5))));
+    Clock clock = Clock.of(slower, Timeline.of(slower));
+    Clock even = Clock.of(song, Timeline.of(song));
+    // Both bars are at 60, which lasts on from the third: four seconds each.
+    int steps = 200_000;
+    Timeline timeline = Timeline.of(slower);
+    double all = 0;
+    for (int i = 0; i < steps; i++) {
+      all += 2 * 4.0 / steps / Math.cbrt(1 + (0.125 - 1) * (i + 0.5) / steps);
+    }
+    double before = even.seconds(2 * 20160, 0);
+    assertThat(clock.seconds(2 * 20160, 0)).isCloseTo(before, within(1e-9));
+    assertThat(clock.seconds() - before).isCloseTo(all, within(1e-3));
+    assertThat(clock.tempo(timeline.bars().get(3), timeline.lengthTicks()))
+        .isCloseTo(30, within(1e-9));
+    for (int tick = 0; tick < timeline.lengthTicks(); tick += 630) {
+      assertThat(clock.tickAt(clock.seconds(tick, 0) + 1e-9)).isBetween(tick - 2, tick + 2);
+    }
+  }
 }

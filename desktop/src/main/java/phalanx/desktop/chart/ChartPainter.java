@@ -16,6 +16,7 @@ import phalanx.song.Bar;
 import phalanx.song.BarLyrics;
 import phalanx.song.ChordChange;
 import phalanx.song.Harmony;
+import phalanx.song.Ritard;
 import phalanx.song.Section;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
@@ -50,6 +51,7 @@ final class ChartPainter {
   private Map<Integer, Meter> meters = Map.of();
   private Map<Integer, Integer> numbers = Map.of();
   private Map<Integer, Integer> following = Map.of();
+  private Optional<Integer> slower = Optional.empty();
 
   /**
    * What is drawn.
@@ -82,6 +84,7 @@ final class ChartPainter {
     meters = song.chart().meters(song.meter());
     List<Bar> bars = song.chart().bars();
     numbers = new HashMap<>();
+    slower = Ritard.begins(song);
     int first = song.firstBarNumber();
     following = new HashMap<>();
     for (Bar bar : bars) {
@@ -195,6 +198,10 @@ final class ChartPainter {
     if (bar.tempo().isPresent()) {
       String tempo = TempoMark.of(bar.tempo().get());
       ink.left(tempo, signs, cell.y() + 15, TypeFace.bold(12), "accent");
+      signs += Lettering.width(tempo, TypeFace.bold(12)) + 8;
+    }
+    if (slower.equals(Optional.of(bar.id()))) {
+      ink.left(Ritard.SIGN, signs, cell.y() + 15, TypeFace.bold(12), "accent");
     }
     paintChords(cell);
     paintWords(cell);

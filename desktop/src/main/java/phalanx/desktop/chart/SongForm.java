@@ -14,6 +14,7 @@ import phalanx.chart.ProbableKey;
 import phalanx.desktop.form.Form;
 import phalanx.desktop.model.Workspace;
 import phalanx.song.Feel;
+import phalanx.song.Ritard;
 import phalanx.song.Song;
 import phalanx.song.Swing;
 import phalanx.text.Phrase;
@@ -77,6 +78,17 @@ final class SongForm {
         SongForm::pickupWords,
         s -> s.feel().pickupTicks(),
         (s, v) -> s.withFeel(s.feel().withPickup(v)));
+    form.choice(
+        "ritard",
+        "Ending",
+        List.of(
+            Optional.<Ritard>empty(),
+            Optional.of(new Ritard(1, Ritard.USUAL.to())),
+            Optional.of(Ritard.USUAL),
+            Optional.of(new Ritard(4, Ritard.USUAL.to()))),
+        r -> r.map(Ritard::words).orElse("in time"),
+        s -> s.feel().ritard(),
+        (s, v) -> s.withFeel(s.feel().withRitard(v)));
     return form.done();
   }
 

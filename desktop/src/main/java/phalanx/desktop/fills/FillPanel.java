@@ -36,7 +36,7 @@ import phalanx.theory.NoteNaming;
  */
 public final class FillPanel extends VBox {
 
-  private static final List<Integer> LENGTHS = List.of(1, 2, 4, 8);
+  private static final List<Integer> LENGTHS = List.of(1, 2, 3, 4, 8);
 
   private final Workspace workspace;
   private final FillViewModel desk;

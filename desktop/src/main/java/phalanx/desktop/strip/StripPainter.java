@@ -16,6 +16,7 @@ import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
 import phalanx.song.Harmony;
 import phalanx.song.Lyrics;
+import phalanx.song.Ritard;
 import phalanx.song.TempoMark;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.theory.Meter;
@@ -197,6 +198,9 @@ final class StripPainter {
     ink.left(String.valueOf(bar.number()), x + 4, 15, TypeFace.plain(10), "muted");
     if (arrangement.timeline().beginsTempo(bar)) {
       ink.left(TempoMark.of(bar.tempo()), x + 26, 11, TypeFace.bold(11), "accent");
+    }
+    if (Ritard.beginsIn(arrangement.song(), arrangement.timeline(), bar)) {
+      ink.left(Ritard.SIGN, x + 26, 11, TypeFace.bold(11), "accent");
     }
     for (Meter.Syllable word : bar.count()) {
       double at = layout.x(system, word.tick());

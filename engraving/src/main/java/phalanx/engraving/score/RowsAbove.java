@@ -11,6 +11,7 @@ import phalanx.engraving.font.Face;
 import phalanx.engraving.font.Sign;
 import phalanx.notation.WrittenForm.WrittenBar;
 import phalanx.song.Harmony;
+import phalanx.song.Ritard;
 import phalanx.song.Timeline;
 import phalanx.text.Phrase;
 import phalanx.theory.Meter;
@@ -153,6 +154,12 @@ final class RowsAbove {
       boolean first = bar.written().bar().startTick() == 0;
       if (first || timeline.beginsTempo(bar.written().bar())) {
         x = tempo(row, bar, x);
+      }
+      if (Ritard.beginsIn(arrangement.song(), timeline, bar.written().bar())) {
+        Waiting slower =
+            new Waiting(Role.SIGN, Ritard.SIGN, x, Face.BOLD_ITALIC, Measures.WORD_SIZE);
+        row.add(slower);
+        x = slower.right() + 1;
       }
       if (first && !arrangement.song().feel().swing().isStraight()) {
         Waiting swing = new Waiting(Role.SIGN, "swing", x, Face.BOLD_ITALIC, Measures.WORD_SIZE);

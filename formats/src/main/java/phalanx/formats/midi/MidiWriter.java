@@ -25,6 +25,7 @@ import phalanx.instrument.Guitar;
 import phalanx.performance.Performance;
 import phalanx.performance.Sounded;
 import phalanx.picking.Force;
+import phalanx.song.Clock;
 import phalanx.song.Harmony;
 import phalanx.song.Lyrics;
 import phalanx.song.Song;
@@ -103,6 +104,7 @@ public final class MidiWriter {
       meta(track, KEY, new byte[] {(byte) fifths, (byte) minor}, 0);
     }
     Meter metre = null;
+    Clock clock = Clock.of(song, arrangement.timeline());
     double tempo = 0;
     int section = -1;
     for (PlayedBar bar : arrangement.timeline().bars()) {
@@ -111,11 +113,12 @@ public final class MidiWriter {
         metre = bar.meter();
         metre(track, bar.metreTick() > 0 ? shortBar(bar) : metre, bar.startTick());
       }
-      if (bar.tempo() != tempo) {
+      if (clock.changesIn(bar)) {
+        slowing(track, clock, bar);
+        tempo = 0;
+      } else if (bar.tempo() != tempo) {
         tempo = bar.tempo();
-        int micros = (int) Math.round(60_000_000 / tempo);
-        byte[] data = {(byte) (micros >> 16), (byte) (micros >> 8), (byte) micros};
-        meta(track, TEMPO, data, bar.startTick());
+        tempo(track, tempo, bar.startTick());
       }
       if (bar.section() != section) {
         section = bar.section();
@@ -124,6 +127,23 @@ public final class MidiWriter {
     }
     chords(track);
     end(track);
+  }
+
+  /** A tempo for each half beat, so that it lasts as long as it does on the clock. */
+  private void slowing(Track track, Clock clock, PlayedBar bar) throws InvalidMidiDataException {
+    int step = bar.meter().beatTicks() / 2;
+    for (int tick = bar.startTick(); tick < bar.endTick(); tick += step) {
+      double from = clock.unswung(tick);
+      int end = Math.min(tick + step, bar.endTick());
+      double seconds = clock.unswung(end) - from;
+      tempo(track, 60.0 * (end - tick) / Ticks.PER_QUARTER / seconds, tick);
+    }
+  }
+
+  private static void tempo(Track track, double tempo, int tick) throws InvalidMidiDataException {
+    int micros = (int) Math.round(60_000_000 / tempo);
+    byte[] data = {(byte) (micros >> 16), (byte) (micros >> 8), (byte) micros};
+    meta(track, TEMPO, data, tick);
   }
 
   /** The length of a pick-up as a metre, where there is one. */

@@ -48,6 +48,7 @@ import phalanx.notation.WrittenForm;
 import phalanx.notation.WrittenForm.WrittenBar;
 import phalanx.performance.Performance;
 import phalanx.song.Harmony;
+import phalanx.song.Ritard;
 import phalanx.song.Song;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.text.Phrase;
@@ -159,6 +160,17 @@ public final class MusicXmlWriter {
     }
   }
 
+  private static Direction words(String words) {
+    FormattedTextId text = FACTORY.createFormattedTextId();
+    text.setValue(words);
+    DirectionType type = FACTORY.createDirectionType();
+    type.getWordsOrSymbol().add(text);
+    Direction direction = FACTORY.createDirection();
+    direction.setPlacement(AboveBelow.ABOVE);
+    direction.getDirectionType().add(type);
+    return direction;
+  }
+
   /** The name of a section. */
   private static Direction rehearsal(String label) {
     FormattedTextId mark = FACTORY.createFormattedTextId();
@@ -191,6 +203,9 @@ public final class MusicXmlWriter {
     }
     if (arrangement.timeline().beginsTempo(bar)) {
       items.add(tempo(bar.tempo()));
+    }
+    if (Ritard.beginsIn(song, arrangement.timeline(), bar)) {
+      items.add(words(Ritard.SIGN));
     }
     meter = bar.meter();
     String label = song.sections().get(bar.section()).label();

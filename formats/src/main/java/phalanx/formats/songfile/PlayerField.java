@@ -2,6 +2,7 @@ package phalanx.formats.songfile;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -9,6 +10,7 @@ import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.instrument.Tuning;
 import phalanx.song.Feel;
+import phalanx.song.Ritard;
 import phalanx.song.Swing;
 import phalanx.theory.Pitch;
 
@@ -27,7 +29,14 @@ final class PlayerField {
         faults.or(usual.meter(), () -> ChartField.meter(field.at("meter"))),
         faults.or(usual.tempo(), () -> field.at("tempo").number(Feel.SLOWEST, Feel.FASTEST)),
         new Swing(faults.or(50, () -> field.at("swingPercent").whole(50, 75))),
-        faults.or(0, () -> field.at("pickupTicks").whole(0, ChartField.MOST_TICKS)));
+        faults.or(0, () -> field.at("pickupTicks").whole(0, ChartField.MOST_TICKS)),
+        field.maybe("ritard").flatMap(f -> faults.or(Optional.empty(), () -> ritard(f))));
+  }
+
+  private static Optional<Ritard> ritard(Field field) {
+    return Optional.of(
+        new Ritard(
+            field.at("bars").whole(1, Ritard.MOST_BARS), field.at("to").number(Ritard.LEAST, 1)));
   }
 
   Guitar guitar(Field field) {

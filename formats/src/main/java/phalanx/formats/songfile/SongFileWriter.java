@@ -116,6 +116,7 @@ public final class SongFileWriter {
     node.put("tempo", feel.tempo());
     node.put("swingPercent", feel.swing().percent());
     node.put("pickupTicks", feel.pickupTicks());
+    feel.ritard().ifPresent(r -> node.putObject("ritard").put("bars", r.bars()).put("to", r.to()));
   }
 
   private static void guitar(ObjectNode node, Guitar guitar) {

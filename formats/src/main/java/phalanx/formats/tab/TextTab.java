@@ -13,6 +13,7 @@ import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.instrument.Tuning;
 import phalanx.song.Harmony;
+import phalanx.song.Ritard;
 import phalanx.song.Song;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.text.Phrase;
@@ -167,6 +168,9 @@ public final class TextTab {
     List<Integer> times = List.copyOf(times(bar));
     if (arrangement.timeline().beginsTempo(bar)) {
       put(chords, column + 1, "(" + Phrase.of("%.0f", bar.tempo()) + " a minute)");
+    }
+    if (Ritard.beginsIn(song, arrangement.timeline(), bar)) {
+      put(chords, column + 1, "(" + Ritard.SIGN + ")");
     }
     slots(bar).forEach(s -> put(chords, column + column(bar, times, s.played().tick()), symbol(s)));
     for (Meter.Syllable word : bar.count()) {

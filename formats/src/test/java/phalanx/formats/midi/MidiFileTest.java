@@ -22,6 +22,7 @@ import phalanx.formats.SongReading;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneWriter;
 import phalanx.planning.Arranger;
+import phalanx.song.Ritard;
 import phalanx.song.Song;
 import phalanx.theory.Meter;
 
@@ -64,6 +65,34 @@ class MidiFileTest {
         .isCloseTo(
             phalanx.performance.Performance.of(a).seconds(),
             org.assertj.core.api.Assertions.within(0.05));
+  }
+
+  /**
+   * The JDK’s reader counts a file with a ritard as long as the clock does, and slower by steps.
+   */
+  @Test
+  void aRitardIsACurveOfTempos() throws Exception {
+    Song song = demo("slate-roof-rain").song();
+    Song slower = song.withFeel(song.feel().withRitard(Optional.of(new Ritard(2, 0.5))));
+    Arrangement a = new Arranger().arrange(slower);
+    Sequence sequence = MidiSystem.getSequence(new ByteArrayInputStream(MidiWriter.write(a)));
+    double seconds = phalanx.performance.Performance.of(a).seconds();
+    assertThat(seconds)
+        .isGreaterThan(phalanx.performance.Performance.of(demo("slate-roof-rain")).seconds() + 1);
+    assertThat(sequence.getMicrosecondLength() / 1e6)
+        .isCloseTo(seconds, org.assertj.core.api.Assertions.within(0.05));
+    List<Integer> micros = new ArrayList<>();
+    Track conductor = sequence.getTracks()[0];
+    for (int e = 0; e < conductor.size(); e++) {
+      if (conductor.get(e).getMessage() instanceof MetaMessage m && m.getType() == 0x51) {
+        byte[] d = m.getData();
+        micros.add((d[0] & 255) << 16 | (d[1] & 255) << 8 | d[2] & 255);
+      }
+    }
+    assertThat(micros).hasSizeGreaterThanOrEqualTo(8).isSorted();
+    // The bars can be read again as they were.
+    assertThat(MidiReader.read(MidiWriter.write(a)).song().chart().bars())
+        .hasSameSizeAs(a.timeline().bars());
   }
 
   private static void note(Track track, int channel, int key, int from, int to) throws Exception {

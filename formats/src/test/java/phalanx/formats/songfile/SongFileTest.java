@@ -49,6 +49,7 @@ import phalanx.song.FindingRef;
 import phalanx.song.NoteRef;
 import phalanx.song.Patterns;
 import phalanx.song.Pins;
+import phalanx.song.Ritard;
 import phalanx.song.Section;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
@@ -143,10 +144,15 @@ class SongFileTest {
                 Arbitraries.of("4/4", "6/8", "5/4"),
                 Arbitraries.doubles().between(20, 400),
                 Arbitraries.integers().between(50, 75),
-                Arbitraries.of(0, 2520, 5040))
+                Arbitraries.of(0, 2520, 5040),
+                Arbitraries.of(
+                    Optional.<Ritard>empty(),
+                    Optional.of(Ritard.USUAL),
+                    Optional.of(new Ritard(8, 1))))
             .as(
-                (meter, tempo, swing, pickup) ->
-                    new Feel(Meter.parse(meter).orElseThrow(), tempo, new Swing(swing), pickup));
+                (meter, tempo, swing, pickup, ritard) ->
+                    new Feel(
+                        Meter.parse(meter).orElseThrow(), tempo, new Swing(swing), pickup, ritard));
     Arbitrary<Integer> places = Arbitraries.integers().between(0, 5);
     return Combinators.combine(
             guitars,
