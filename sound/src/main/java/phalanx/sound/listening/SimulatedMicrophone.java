@@ -70,13 +70,13 @@ public record SimulatedMicrophone(
       if (event instanceof Event.Pluck p) {
         int string = elsewhere == null ? p.string() : elsewhere;
         double midi = elsewhere == null ? p.midi() : held(performance, note, elsewhere);
-        events.add(new Event.Pluck(at, string, midi, p.plucker(), p.force(), p.layer()));
+        events.add(new Event.Pluck(at, string, midi, p.stroke(), p.layer()));
       } else if (event instanceof Event.Stop s) {
         events.add(new Event.Stop(at, s.string(), s.seconds(), s.layer()));
       } else if (event instanceof Event.Slur s) {
         events.add(new Event.Slur(at, s.string(), s.midi(), s.pulled(), s.layer()));
       } else if (event instanceof Event.Harmonic h) {
-        events.add(new Event.Harmonic(at, h.string(), h.midi(), h.plucker(), h.force(), h.layer()));
+        events.add(new Event.Harmonic(at, h.string(), h.midi(), h.stroke(), h.layer()));
       }
     }
     return events;

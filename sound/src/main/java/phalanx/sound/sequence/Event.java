@@ -4,6 +4,8 @@ import phalanx.picking.Force;
 import phalanx.picking.HitKind;
 import phalanx.sound.Layer;
 import phalanx.sound.strings.Beat;
+import phalanx.sound.strings.Excitation;
+import phalanx.sound.strings.HandNoise;
 import phalanx.sound.strings.Instrument;
 import phalanx.sound.strings.Plucker;
 
@@ -20,20 +22,26 @@ public sealed interface Event {
   void apply(Instrument instrument);
 
   /** A string is plucked; 0 for ⑥ to 5 for ①, pitch as MIDI note. */
-  record Pluck(double at, int string, double midi, Plucker plucker, Force force, Layer layer)
+  record Pluck(double at, int string, double midi, Excitation stroke, Layer layer)
       implements Event {
+
+    /** With nothing special about it. */
+    public Pluck(double at, int string, double midi, Plucker plucker, Force force, Layer layer) {
+      this(at, string, midi, Excitation.of(plucker, force), layer);
+    }
+
     @Override
     public void apply(Instrument instrument) {
-      instrument.pluck(string, midi, plucker, force, layer);
+      instrument.pluck(string, midi, stroke, layer);
     }
   }
 
   /** A string is plucked whole while a finger touches it at a node, and rings on as an open one. */
-  record Harmonic(double at, int string, double midi, Plucker plucker, Force force, Layer layer)
+  record Harmonic(double at, int string, double midi, Excitation stroke, Layer layer)
       implements Event {
     @Override
     public void apply(Instrument instrument) {
-      instrument.harmonic(string, midi, plucker, force, layer);
+      instrument.harmonic(string, midi, stroke, layer);
     }
   }
 
@@ -69,8 +77,14 @@ public sealed interface Event {
     }
   }
 
-  /** A hit. */
-  record Hit(double at, HitKind kind, Force force) implements Event {
+  /** A hit; its strength against a plain one, and a seed of what no two have alike. */
+  record Hit(double at, HitKind kind, double strength, long seed) implements Event {
+
+    /** A hit of a force, always the same. */
+    public Hit(double at, HitKind kind, Force force) {
+      this(at, kind, Excitation.strength(force), kind.ordinal());
+    }
+
     @Override
     public Layer layer() {
       return Layer.HITS;
@@ -78,7 +92,16 @@ public sealed interface Event {
 
     @Override
     public void apply(Instrument instrument) {
-      instrument.hit(kind, force);
+      instrument.hit(kind, strength, seed);
+    }
+  }
+
+  /** A small noise of the hands beside a layer’s notes. */
+  record Noise(double at, HandNoise kind, double strength, long seed, Layer layer)
+      implements Event {
+    @Override
+    public void apply(Instrument instrument) {
+      instrument.noise(kind, strength, seed, layer);
     }
   }
 

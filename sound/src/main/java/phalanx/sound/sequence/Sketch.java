@@ -10,6 +10,7 @@ import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
 import phalanx.picking.Force;
 import phalanx.sound.Layer;
+import phalanx.sound.strings.Excitation;
 import phalanx.sound.strings.Plucker;
 import phalanx.theory.Ticks;
 
@@ -92,7 +93,9 @@ public final class Sketch {
    */
   public static EventSequence harmonic(Guitar guitar, int string, int harmonic) {
     double midi = guitar.midi(string, 0) + 12 * Math.log(harmonic) / Math.log(2);
-    Event pluck = new Event.Harmonic(0, string, midi, Plucker.FINGERTIP, Force.PLAIN, Layer.TUNE);
+    Event pluck =
+        new Event.Harmonic(
+            0, string, midi, Excitation.of(Plucker.FINGERTIP, Force.PLAIN), Layer.TUNE);
     return EventSequence.of(guitar, List.of(pluck), SHAPE);
   }
 

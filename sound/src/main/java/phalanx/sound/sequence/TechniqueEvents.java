@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import phalanx.arrangement.Note;
 import phalanx.performance.Sounded;
-import phalanx.picking.Force;
 import phalanx.picking.HitKind;
 import phalanx.sound.Layer;
+import phalanx.sound.strings.Excitation;
 import phalanx.sound.strings.Plucker;
 import phalanx.technique.Technique;
 
@@ -35,8 +35,17 @@ final class TechniqueEvents {
   /** A push and a release take at most this share of their note each. */
   private static final double SHARE = 0.35;
 
-  /** A string under the heel of the hand dies to −60 dB within this, s. */
-  private static final double MUTED = 0.28;
+  /** A muted string, a slapped and a popped one are plucked so much more strongly. */
+  private static final double MUTED = 1.3;
+
+  private static final double SLAP = 1.3;
+  private static final double POP = 1.6;
+
+  /** The thumb’s blow itself, against a slap without a note. */
+  private static final double SLAPS = 0.6;
+
+  /** A string is drawn up here, mm from the bridge. */
+  private static final double POP_PLACE = 75;
 
   private TechniqueEvents() {}
 
@@ -50,17 +59,25 @@ final class TechniqueEvents {
     return midi;
   }
 
-  /** What leaves the string: a muted one is dull, a slapped one as bright as can be. */
-  static Plucker plucker(Note note, Plucker usual) {
+  /** A stroke with what its note’s techniques do to it. */
+  static Excitation stroke(Note note, Excitation usual) {
+    Excitation stroke = usual;
     for (Technique technique : note.techniques()) {
       if (technique == Technique.Plain.PALM_MUTE) {
-        return Plucker.FLESH;
-      } else if (technique == Technique.Plain.SLAP || technique == Technique.Plain.POP) {
-        // Against the frets the string sounds as bright as under a pick.
-        return Plucker.PICK;
+        stroke = stroke.touching(Excitation.Contact.MUTED).times(MUTED);
+      } else if (technique == Technique.Plain.SLAP) {
+        stroke = struck(stroke, SLAP, stroke.place()).touching(Excitation.Contact.SLAPPED);
+      } else if (technique == Technique.Plain.POP) {
+        stroke = struck(stroke, POP, POP_PLACE).touching(Excitation.Contact.POPPED);
       }
     }
-    return usual;
+    return stroke;
+  }
+
+  /** Against the frets the string sounds as bright as under a pick. */
+  private static Excitation struck(Excitation stroke, double strength, double place) {
+    return new Excitation(
+        Plucker.PICK, strength * stroke.strength(), place, stroke.contact(), stroke.seed());
   }
 
   /** What happens while a note sounds. */
@@ -71,11 +88,9 @@ final class TechniqueEvents {
         rock(events, sounded, layer, v.wide());
       } else if (technique instanceof Technique.Bend b) {
         bend(events, sounded, layer, b);
-      } else if (technique == Technique.Plain.PALM_MUTE) {
-        double at = sounded.onset() + STEP;
-        events.add(new Event.Stop(at, sounded.note().string(), MUTED, layer));
       } else if (technique == Technique.Plain.SLAP) {
-        events.add(new Event.Hit(sounded.onset(), HitKind.THUMB_SLAP, Force.SOFT));
+        events.add(
+            new Event.Hit(sounded.onset(), HitKind.THUMB_SLAP, SLAPS, sounded.note().tick()));
       }
     }
     return events;

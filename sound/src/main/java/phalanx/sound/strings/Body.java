@@ -1,89 +1,132 @@
 package phalanx.sound.strings;
 
+import java.util.List;
+
 /**
- * The body of the guitar: what of the force on the bridge is heard straight, and its resonances, of
- * which the air in the body near 100 Hz and the top plate near 200 Hz are the strongest (N.
- * Fletcher and T. Rossing, The Physics of Musical Instruments, ch. 9; frequencies from memory).
- * Each radiates a little more to one side, which gives the sound its width.
+ * What is heard of the force on the bridge: the resonances of the body, each side its own mixture
+ * of them, and what the bridge radiates straight. Resonances are worked off four at a time, so that
+ * the processor need not wait for one to go on with the next.
  */
 final class Body {
 
-  /**
-   * A resonance.
-   *
-   * @param hertz where
-   * @param sharpness its Q
-   * @param gain at its peak, against the straight sound
-   * @param side from −1 left to 1 right
-   */
-  private record Mode(double hertz, double sharpness, double gain, double side) {}
+  /** Below this the bridge itself radiates nothing, Hz. */
+  private static final double STRAIGHT_HZ = 1500;
 
-  private static final Mode[] MODES = {
-    new Mode(101, 12, 1.9, 0.05),
-    new Mode(198, 14, 2.1, -0.1),
-    new Mode(262, 16, 1.0, 0.25),
-    new Mode(388, 18, 0.7, -0.3),
-    new Mode(540, 18, 0.35, 0.35),
-    new Mode(735, 18, 0.25, -0.35),
-    new Mode(1040, 14, 0.22, 0.3),
-    new Mode(1480, 12, 0.18, -0.25),
-  };
-
-  /** Below this the body radiates little straight sound, Hz. */
-  private static final double LOWEST = 85;
+  private static final double STRAIGHT = 0.3;
 
   /** Keeps what fades away from the numbers so small that processors are slow with them. */
   private static final double NOTHING = 1e-25;
 
-  private static final double STRAIGHT = 0.5;
+  private static final int LANES = 4;
 
-  private final double[] gain = new double[MODES.length];
-  private final double[] b1 = new double[MODES.length];
-  private final double[] b2 = new double[MODES.length];
-  private final double[] y1 = new double[MODES.length];
-  private final double[] y2 = new double[MODES.length];
-  private final double[] left = new double[MODES.length];
-  private final double[] right = new double[MODES.length];
+  private final int modes;
+  private final double[] gain;
+  private final double[] b1;
+  private final double[] b2;
+  private final double[] y1;
+  private final double[] y2;
+  private final double[] left;
+  private final double[] right;
   private final double highPass;
+  private double[] edges = new double[0];
   private double x1;
   private double x2;
   private double low;
 
-  Body(double rate) {
-    highPass = 1 - Math.exp(-2 * Math.PI * LOWEST / rate);
-    for (int m = 0; m < MODES.length; m++) {
-      Mode mode = MODES[m];
-      double omega = 2 * Math.PI * mode.hertz() / rate;
-      double alpha = Math.sin(omega) / (2 * mode.sharpness());
-      // Band-pass with a peak of 1 at its frequency, by the bilinear transform.
-      gain[m] = alpha / (1 + alpha);
-      b1[m] = 2 * Math.cos(omega) / (1 + alpha);
-      b2[m] = -(1 - alpha) / (1 + alpha);
-      left[m] = mode.gain() * (1 - mode.side());
-      right[m] = mode.gain() * (1 + mode.side());
+  Body(Modes body, double rate) {
+    List<Modes.Radiating> all = body.radiating();
+    modes = (all.size() + LANES - 1) / LANES * LANES;
+    gain = new double[modes];
+    b1 = new double[modes];
+    b2 = new double[modes];
+    y1 = new double[modes];
+    y2 = new double[modes];
+    left = new double[modes];
+    right = new double[modes];
+    highPass = 1 - Math.exp(-2 * Math.PI * STRAIGHT_HZ / rate);
+    for (int m = 0; m < all.size(); m++) {
+      Resonance resonance = Resonance.of(all.get(m).hertz(), all.get(m).sharpness(), rate);
+      gain[m] = resonance.gain();
+      b1[m] = resonance.b1();
+      b2[m] = resonance.b2();
+      left[m] = all.get(m).left();
+      right[m] = all.get(m).right();
     }
   }
 
   /** Adds what is heard of the force on the bridge to both sides. */
   void add(double[] force, double[] toLeft, double[] toRight, int from, int to) {
+    if (edges.length < to) {
+      edges = new double[to];
+    }
     for (int n = from; n < to; n++) {
       double x = force[n];
       low += highPass * (x - low) + NOTHING;
       double straight = STRAIGHT * (x - low);
-      double l = straight;
-      double r = straight;
-      double edge = x - x2;
+      toLeft[n] += straight;
+      toRight[n] += straight;
+      edges[n] = x - x2 + NOTHING;
       x2 = x1;
       x1 = x;
-      for (int m = 0; m < gain.length; m++) {
-        double y = gain[m] * edge + b1[m] * y1[m] + b2[m] * y2[m] + NOTHING;
-        y2[m] = y1[m];
-        y1[m] = y;
-        l += left[m] * y;
-        r += right[m] * y;
-      }
-      toLeft[n] += l;
-      toRight[n] += r;
     }
+    for (int m = 0; m < modes; m += LANES) {
+      four(m, toLeft, toRight, from, to);
+    }
+  }
+
+  private void four(int m, double[] toLeft, double[] toRight, int from, int to) {
+    double g0 = gain[m];
+    double g1 = gain[m + 1];
+    double g2 = gain[m + 2];
+    double g3 = gain[m + 3];
+    double p0 = b1[m];
+    double p1 = b1[m + 1];
+    double p2 = b1[m + 2];
+    double p3 = b1[m + 3];
+    double q0 = b2[m];
+    double q1 = b2[m + 1];
+    double q2 = b2[m + 2];
+    double q3 = b2[m + 3];
+    double u0 = y1[m];
+    double u1 = y1[m + 1];
+    double u2 = y1[m + 2];
+    double u3 = y1[m + 3];
+    double v0 = y2[m];
+    double v1 = y2[m + 1];
+    double v2 = y2[m + 2];
+    double v3 = y2[m + 3];
+    double l0 = left[m];
+    double l1 = left[m + 1];
+    double l2 = left[m + 2];
+    double l3 = left[m + 3];
+    double r0 = right[m];
+    double r1 = right[m + 1];
+    double r2 = right[m + 2];
+    double r3 = right[m + 3];
+    for (int n = from; n < to; n++) {
+      double edge = edges[n];
+      double w0 = g0 * edge + p0 * u0 + q0 * v0;
+      double w1 = g1 * edge + p1 * u1 + q1 * v1;
+      double w2 = g2 * edge + p2 * u2 + q2 * v2;
+      double w3 = g3 * edge + p3 * u3 + q3 * v3;
+      v0 = u0;
+      v1 = u1;
+      v2 = u2;
+      v3 = u3;
+      u0 = w0;
+      u1 = w1;
+      u2 = w2;
+      u3 = w3;
+      toLeft[n] += l0 * w0 + l1 * w1 + (l2 * w2 + l3 * w3);
+      toRight[n] += r0 * w0 + r1 * w1 + (r2 * w2 + r3 * w3);
+    }
+    y1[m] = u0;
+    y1[m + 1] = u1;
+    y1[m + 2] = u2;
+    y1[m + 3] = u3;
+    y2[m] = v0;
+    y2[m + 1] = v1;
+    y2[m + 2] = v2;
+    y2[m + 3] = v3;
   }
 }

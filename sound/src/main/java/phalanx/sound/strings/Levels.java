@@ -21,7 +21,7 @@ public record Levels(
   public static final double LOUDEST = 12;
 
   /** How far the tune stands out, dB. */
-  public static final double TUNE = 8.5;
+  public static final double TUNE = 6;
 
   /** As songs begin: the tune stands out, the volume is moderate. */
   public static final Levels USUAL = new Levels(Map.of(Layer.TUNE, TUNE), Set.of(), Set.of(), 0.6);

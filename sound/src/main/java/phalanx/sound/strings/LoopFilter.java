@@ -6,9 +6,8 @@ package phalanx.sound.strings;
  *
  * @param b gain of the input
  * @param a the pole, 0 to less than 1
- * @param delay its phase delay at the fundamental, samples
  */
-record LoopFilter(double b, double a, double delay) {
+record LoopFilter(double b, double a) {
 
   /** Steady pressure must die away too: the loop's gain at 0 Hz stays below this. */
   private static final double MOST_AT_ZERO = 0.99999;
@@ -34,7 +33,16 @@ record LoopFilter(double b, double a, double delay) {
       a *= 0.95;
     }
     double b = loss * magnitude(a, low);
-    return new LoopFilter(b, a, Math.atan2(a * Math.sin(low), 1 - a * Math.cos(low)) / low);
+    return new LoopFilter(b, a);
+  }
+
+  /**
+   * Its phase delay, samples.
+   *
+   * @param omega radians a sample
+   */
+  double delay(double omega) {
+    return Math.atan2(a * Math.sin(omega), 1 - a * Math.cos(omega)) / omega;
   }
 
   /** |1 − a·e^−iω|. */

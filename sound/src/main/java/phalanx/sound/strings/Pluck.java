@@ -16,6 +16,9 @@ final class Pluck {
   /** How long the noise of leaving lasts, s. */
   private static final double SCRAPE = 0.004;
 
+  /** How long a string beats against the frets, s. */
+  private static final double RATTLE = 0.06;
+
   private Pluck() {}
 
   /**
@@ -26,8 +29,9 @@ final class Pluck {
    * @param level height
    * @param rounded corners are rounded above this, as a share of the sample rate
    * @param scrape noise of leaving against the level
+   * @param rattle noise of a string that beats against frets for a moment, against the level
    * @param rate samples a second
-   * @param seed of that noise: the same pluck always sounds the same
+   * @param seed of those noises: the same pluck always sounds the same
    */
   static double[] of(
       double period,
@@ -35,10 +39,12 @@ final class Pluck {
       double level,
       double rounded,
       double scrape,
+      double rattle,
       double rate,
       long seed) {
     int length = (int) Math.ceil(period);
-    double[] out = new double[length + SPREAD];
+    int rattles = rattle > 0 ? (int) (RATTLE * rate) : 0;
+    double[] out = new double[Math.max(length, rattles) + SPREAD];
     double high = share * period;
     for (int n = 0; n < length; n++) {
       // Edges between samples count in part, so that neighbouring frets sound alike.
@@ -49,6 +55,7 @@ final class Pluck {
     noise(out, level * scrape, (int) (SCRAPE * rate), seed);
     round(out, rounded);
     round(out, rounded);
+    beat(out, level * rattle, rattles, period, seed);
     balance(out);
     return out;
   }
@@ -60,6 +67,20 @@ final class Pluck {
       double now = random.nextDouble() * 2 - 1;
       // The difference of neighbours is bright noise.
       out[n] += level * (now - before) * (1 - (double) n / length);
+      before = now;
+    }
+  }
+
+  /** Noise that comes and goes with the period, as the string meets the frets once in each. */
+  private static void beat(double[] out, double level, int length, double period, long seed) {
+    SplittableRandom random = new SplittableRandom(~seed);
+    double before = 0;
+    for (int n = 0; n < length; n++) {
+      double now = random.nextDouble() * 2 - 1;
+      double turn = n / period - Math.floor(n / period);
+      double meets = turn < 0.3 ? 1 : 0.1;
+      double left = 1 - (double) n / length;
+      out[n] += level * meets * left * left * (now - 0.6 * before);
       before = now;
     }
   }

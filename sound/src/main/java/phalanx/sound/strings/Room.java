@@ -12,8 +12,13 @@ final class Room {
 
   private static final double FIRST = 0.009;
 
-  /** To −60 dB, s. */
-  private static final double DECAY = 0.42;
+  /** To −60 dB, s: in a small room, in a hall. */
+  private static final double SMALL = 0.42;
+
+  private static final double HALL = 2.4;
+
+  /** The room that is heard where nothing is said. */
+  static final double USUAL = 0.3;
 
   /** Above this walls and curtains swallow, Hz. */
   private static final double DULL = 3800;
@@ -23,6 +28,8 @@ final class Room {
 
   private static final double WET = 0.11;
 
+  private static final double HALL_WET = 0.2;
+
   private final double[][] delays = new double[WALLS.length][];
   private final int[] at = new int[WALLS.length];
   private final double[] kept = new double[WALLS.length];
@@ -30,13 +37,28 @@ final class Room {
   private final double dull;
   private final double[] first;
   private int firstAt;
+  private double wet;
 
   Room(double rate) {
     dull = 1 - Math.exp(-2 * Math.PI * DULL / rate);
     first = new double[(int) (FIRST * rate)];
     for (int w = 0; w < WALLS.length; w++) {
       delays[w] = new double[(int) (WALLS[w] * rate)];
-      kept[w] = Math.pow(10, -3 * WALLS[w] / DECAY) / 2;
+    }
+    size(USUAL);
+  }
+
+  /**
+   * In another room.
+   *
+   * @param size 0 for none at all, {@link #USUAL} for a small one, 1 for a hall
+   */
+  void size(double size) {
+    double grown = Math.max(0, (size - USUAL) / (1 - USUAL));
+    double decay = SMALL * Math.pow(HALL / SMALL, grown);
+    wet = WET * Math.min(1, size / USUAL) + (HALL_WET - WET) * grown;
+    for (int w = 0; w < WALLS.length; w++) {
+      kept[w] = Math.pow(10, -3 * WALLS[w] / decay) / 2;
     }
   }
 
@@ -54,8 +76,8 @@ final class Room {
       in(1, in + kept[1] * (a - b + c - d));
       in(2, in + kept[2] * (a + b - c - d));
       in(3, in + kept[3] * (a - b - c + d));
-      left[n] += WET * (a + c);
-      right[n] += WET * (b + d);
+      left[n] += wet * (a + c);
+      right[n] += wet * (b + d);
     }
   }
 

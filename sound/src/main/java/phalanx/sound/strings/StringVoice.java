@@ -1,16 +1,23 @@
 package phalanx.sound.strings;
 
 /**
- * One string: a delay loop of one period. It sounds one note at a time; plucked anew the old one is
- * gone, slurred the same vibration goes on at another length. Not safe for several threads.
+ * One string, vibrating up and down, which moves the bridge, and along the top, which hardly does
+ * and so rings longer: a note falls fast at first and slowly then, and beats where the two differ
+ * (G. Weinreich, Journal of the Acoustical Society of America 62, 1977; M. Karjalainen, V. Välimäki
+ * and T. Tolonen, Computer Music Journal 22(3), 1998). It sounds one note at a time; plucked anew
+ * the old one is gone, slurred the same vibration goes on at another length; free it takes what the
+ * bridge gives it. Not safe for several threads.
  */
 final class StringVoice {
 
-  private static final int SIZE = 4096;
-  private static final int MASK = SIZE - 1;
+  /** Below this a string is silent: −130 dB. */
+  private static final double SILENT = 3e-7;
 
-  /** Below this a string is silent: −120 dB. */
-  private static final double SILENT = 1e-6;
+  /** So many samples are worked off at once, at most. */
+  static final int MOST = 64;
+
+  /** What was silent for so long is still, s: more than the period of any string. */
+  private static final double STILL = 0.05;
 
   /** A fade sets in over this time, s, so that its start is no click. */
   private static final double SETTLES = 0.0015;
@@ -18,16 +25,22 @@ final class StringVoice {
   /** Time for a new length to take hold in a slur, s: the finger is quick but not a switch. */
   private static final double TAKES_HOLD = 0.003;
 
+  /** What of a pluck goes up and down, and what along the top: a finger leaves at a slant. */
+  private static final double UP = 0.85;
+
+  private static final double ALONG = 0.5;
+
+  /** How much of the motion along the top is heard. */
+  private static final double ALONG_HEARD = 0.22;
+
   private final double rate;
-  private final double[] loop = new double[SIZE];
-  private int at;
+  private double share;
+  private final StringLoop up;
+  private final StringLoop along;
+  private final double[] wave = new double[MOST];
+  private final double[] other = new double[MOST];
   private double[] burst = new double[0];
   private int burstAt;
-  private LoopFilter filter = new LoopFilter(0, 0, 0);
-  private double state;
-  private double delay = 100;
-  private double goalDelay = 100;
-  private double delayStep;
   private double fade = 1;
   private double fadeFactor = 1;
   private double goalFactor = 1;
@@ -36,23 +49,51 @@ final class StringVoice {
   private double goalLevel = 1;
   private final double levelStep;
   private boolean silent = true;
-  private double peak;
+  private boolean idle = true;
+  private int still;
 
   StringVoice(double rate) {
     this.rate = rate;
+    up = new StringLoop(rate);
+    along = new StringLoop(rate);
     levelStep = 1 / (0.02 * rate);
     settling = 1 / (SETTLES * rate);
   }
 
   /**
-   * Plucks it: what was there is gone.
+   * Sets how strongly it holds on to the bridge.
    *
-   * @param tuned the note's loop, its filter's delay not yet subtracted
+   * @param other 0 to 1: the root of its impedance against that of the heaviest
    */
-  void pluck(double period, LoopFilter tuned, double[] struck, double loudness) {
-    if (silent) {
-      java.util.Arrays.fill(loop, 0);
-      state = 0;
+  void holds(double other) {
+    share = other;
+  }
+
+  /** How strongly it holds on to the bridge. */
+  double share() {
+    return share;
+  }
+
+  /**
+   * A note’s loops, ready to be taken over.
+   *
+   * @param upDelay length of the loop up and down, samples
+   * @param alongDelay the same along the top
+   * @param losses of the one
+   * @param alongLosses of the other
+   */
+  record Tuned(
+      double upDelay,
+      double alongDelay,
+      LoopFilter losses,
+      LoopFilter alongLosses,
+      Stiffness stiffness) {}
+
+  /** Plucks it: what was there is gone. */
+  void pluck(Tuned note, double[] struck, double loudness) {
+    if (silent || idle) {
+      up.clear();
+      along.clear();
     } else {
       // What is left of the old note is as loud as it was heard, so that there is no step.
       scale(fade * (loudness > 0 ? level / loudness : 1));
@@ -60,44 +101,55 @@ final class StringVoice {
     ring();
     level = loudness;
     goalLevel = loudness;
-    tune(period, tuned);
-    delay = goalDelay;
-    delayStep = 0;
+    tune(note, 0);
     burst = struck;
     burstAt = 0;
     silent = false;
+    idle = false;
   }
 
   private void scale(double by) {
-    for (int n = 0; n < SIZE; n++) {
-      loop[n] *= by;
-    }
-    state *= by;
+    up.scale(by);
+    along.scale(by);
+  }
+
+  /** Lies open, still, and rings along with what the bridge does. */
+  void free(Tuned open) {
+    up.clear();
+    along.clear();
+    tune(open, 0);
+    ring();
+    level = 1;
+    goalLevel = 1;
+    burstAt = burst.length;
+    idle = true;
+    silent = true;
+    java.util.Arrays.fill(other, 0);
+  }
+
+  /** Whether nobody plucked it since it was last silent. */
+  boolean isIdle() {
+    return idle;
   }
 
   /** Goes on sounding at another length, with a little new energy. */
-  void slur(double period, LoopFilter tuned, double[] struck) {
-    tune(period, tuned);
-    glide(TAKES_HOLD);
+  void slur(Tuned note, double[] struck) {
+    tune(note, TAKES_HOLD);
     burst = struck;
     burstAt = 0;
     silent = false;
+    idle = false;
     fade(0);
   }
 
   /** Another length under way, as a sliding finger passes a fret. */
-  void pass(double period, LoopFilter tuned) {
-    tune(period, tuned);
-    glide(TAKES_HOLD);
+  void pass(Tuned note) {
+    tune(note, TAKES_HOLD);
   }
 
-  private void tune(double period, LoopFilter tuned) {
-    filter = tuned;
-    goalDelay = period - tuned.delay();
-  }
-
-  private void glide(double seconds) {
-    delayStep = (goalDelay - delay) / Math.max(1, seconds * rate);
+  private void tune(Tuned note, double seconds) {
+    up.tune(note.upDelay(), note.losses(), note.stiffness(), seconds * rate);
+    along.tune(note.alongDelay(), note.alongLosses(), note.stiffness(), seconds * rate);
   }
 
   /**
@@ -125,62 +177,82 @@ final class StringVoice {
     goalLevel = loudness;
   }
 
+  /** Whether it is still: nobody has plucked it and nothing has come from the bridge. */
   boolean isSilent() {
     return silent;
   }
 
-  /** Adds its sound to a buffer. */
-  void add(double[] out, int from, int to) {
-    if (silent) {
-      return;
+  /** So many samples can be worked off at once. */
+  int room() {
+    return Math.max(1, Math.min(MOST, Math.min(up.room(), along.room())));
+  }
+
+  /** Adds the waves that arrive at the bridge, twice its share of them. */
+  void come(double[] incoming, int count) {
+    up.read(wave, count);
+    int struck = Math.min(count, burst.length - burstAt);
+    for (int n = 0; n < struck; n++) {
+      wave[n] += UP * burst[burstAt + n];
     }
-    double a = filter.a();
-    double b = filter.b();
-    peak = 0;
-    for (int n = from; n < to; n++) {
-      if (delayStep != 0) {
-        move();
-      }
-      double v = b * read() + a * state;
-      state = v;
-      double in = burstAt < burst.length ? burst[burstAt++] : 0;
-      double y = v + in;
-      loop[at & MASK] = y;
-      at++;
-      fadeFactor += settling * (goalFactor - fadeFactor);
-      fade *= fadeFactor;
-      if (level != goalLevel) {
-        level += Math.max(-levelStep, Math.min(levelStep, goalLevel - level));
-      }
-      double heard = y * fade;
-      peak = Math.max(peak, Math.abs(heard));
-      out[n] += heard * level;
+    double twice = 2 * share;
+    for (int n = 0; n < count; n++) {
+      incoming[n] += twice * wave[n];
     }
-    boolean over = to - from >= delay || fade < SILENT;
-    if (peak < SILENT && over && burstAt >= burst.length) {
+  }
+
+  /**
+   * Goes back from a bridge that moved, and adds what is heard of it.
+   *
+   * @param at where in what is heard
+   */
+  void go(double[] moved, double[] heard, int at, int count) {
+    if (!idle) {
+      along.read(other, count);
+      int struck = Math.min(count, burst.length - burstAt);
+      for (int n = 0; n < struck; n++) {
+        other[n] += ALONG * burst[burstAt + n];
+      }
+      burstAt += struck;
+      along.write(other, count);
+    }
+    double most = 0;
+    if (fadeFactor == 1 && goalFactor == 1 && level == goalLevel) {
+      double loud = fade * level;
+      for (int n = 0; n < count; n++) {
+        double y = wave[n] + ALONG_HEARD * other[n];
+        heard[at + n] += y * loud;
+        most = Math.max(most, Math.abs(y));
+      }
+    } else {
+      for (int n = 0; n < count; n++) {
+        double y = wave[n] + ALONG_HEARD * other[n];
+        heard[at + n] += y * loudness();
+        most = Math.max(most, Math.abs(y));
+      }
+    }
+    for (int n = 0; n < count; n++) {
+      wave[n] -= share * moved[n];
+    }
+    up.write(wave, count);
+    still = most * fade > SILENT ? 0 : still + count;
+    silent &= still > 0;
+  }
+
+  /** How loud the next sample is. */
+  private double loudness() {
+    fadeFactor += settling * (goalFactor - fadeFactor);
+    fade *= fadeFactor;
+    if (level != goalLevel) {
+      level += Math.max(-levelStep, Math.min(levelStep, goalLevel - level));
+    }
+    return fade * level;
+  }
+
+  /** Whether what was plucked has died away, so that the string may lie open again. */
+  boolean isOver() {
+    if (still > STILL * rate && burstAt >= burst.length) {
       silent = true;
     }
-  }
-
-  private void move() {
-    delay += delayStep;
-    if (delayStep > 0 ? delay >= goalDelay : delay <= goalDelay) {
-      delay = goalDelay;
-      delayStep = 0;
-    }
-  }
-
-  /** The sample a period ago: third-order Lagrange interpolation between its four neighbours. */
-  private double read() {
-    int whole = (int) delay;
-    double d = delay - whole + 1;
-    int r = at - whole;
-    double d1 = d - 1;
-    double d2 = d - 2;
-    double d3 = d - 3;
-    return -d1 * d2 * d3 / 6 * loop[r + 1 & MASK]
-        + d * d2 * d3 / 2 * loop[r & MASK]
-        - d * d1 * d3 / 2 * loop[r - 1 & MASK]
-        + d * d1 * d2 / 6 * loop[r - 2 & MASK];
+    return silent && !idle;
   }
 }

@@ -1,7 +1,6 @@
 package phalanx.sound.sequence;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 import java.util.Arrays;
 import java.util.List;
@@ -17,7 +16,6 @@ import phalanx.planning.Arranger;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
 import phalanx.sound.Heard;
-import phalanx.sound.Layer;
 import phalanx.sound.Spectrum;
 
 /** What a note of a tune sounds like with its techniques, from its text to the samples. */
@@ -142,13 +140,5 @@ class TechniqueSoundTest {
     double early = Heard.loudness(sound, 0.05, 0.08);
     double late = Heard.loudness(sound, 0.15, 0.18);
     return 20 * Math.log10(early / late) / 0.1;
-  }
-
-  @Test
-  void theScoreKeepsOneStopForEveryEnding() {
-    Sounded muted = note("d4(pm) . . .");
-    assertThat(TechniqueEvents.of(muted, Layer.TUNE))
-        .singleElement()
-        .satisfies(e -> assertThat(e.at()).isCloseTo(muted.onset(), within(0.01)));
   }
 }

@@ -15,7 +15,8 @@ import phalanx.sound.Spectrum;
 
 class StringsTest {
 
-  private static final int E = 40;
+  /** No partial of F2 is one of an open string. */
+  private static final int F = 41;
 
   private static Heard plucked(int midi) {
     return new Heard(Guitar.STEEL)
@@ -24,30 +25,30 @@ class StringsTest {
 
   @Test
   void aStringSoundsOneNoteAtATime() {
-    Heard heard = plucked(E);
+    Heard heard = plucked(F);
     heard.seconds(0.5);
     heard.after(i -> i.stop(0, 0.011, Layer.THUMB));
     heard.seconds(0.007);
-    heard.after(i -> i.pluck(0, E + 4, Plucker.FLESH, Force.PLAIN, Layer.THUMB));
+    heard.after(i -> i.pluck(0, F + 4, Plucker.FLESH, Force.PLAIN, Layer.THUMB));
     heard.seconds(0.5);
     Spectrum spectrum = new Spectrum(heard.seconds(1), Heard.RATE);
     // The third partial, as the body swallows the lowest.
-    double old = spectrum.decibels(3 * Instrument.hertz(E));
-    double anew = spectrum.decibels(3 * Instrument.hertz(E + 4));
+    double old = spectrum.decibels(3 * Instrument.hertz(F));
+    double anew = spectrum.decibels(3 * Instrument.hertz(F + 4));
     assertThat(old).isLessThan(anew - 40);
   }
 
   /** Stated step: at a re-pluck no more than at a pluck out of silence, plus a tenth. */
   @Test
   void pluckingAnewMakesNoClick() {
-    double[] first = plucked(E + 3).seconds(0.05);
+    double[] first = plucked(F + 3).seconds(0.05);
     double most = Heard.step(first, 0, first.length);
     for (int wait = 100; wait < 900; wait += 37) {
-      Heard heard = plucked(E);
+      Heard heard = plucked(F);
       heard.seconds(0.2 + wait / Heard.RATE);
       heard.after(i -> i.stop(0, 0.011, Layer.THUMB));
       double[] landing = heard.seconds(0.007);
-      heard.after(i -> i.pluck(0, E + 3, Plucker.FLESH, Force.PLAIN, Layer.THUMB));
+      heard.after(i -> i.pluck(0, F + 3, Plucker.FLESH, Force.PLAIN, Layer.THUMB));
       double[] pluck = heard.seconds(0.05);
       double step =
           Math.max(
@@ -59,19 +60,19 @@ class StringsTest {
 
   @Test
   void aStoppedStringIsSilentSoonAndOneLeftAloneRingsOn() {
-    Heard left = plucked(E);
+    Heard left = plucked(F);
     left.seconds(0.5);
     double ringing = Heard.loudness(left.seconds(0.6), 0.5, 0.6);
-    Heard stopped = plucked(E);
+    Heard stopped = plucked(F);
     stopped.seconds(0.5);
     stopped.after(i -> i.stop(0, 0.05, Layer.THUMB));
-    // What is left is the room.
-    assertThat(Heard.loudness(stopped.seconds(0.6), 0.5, 0.6)).isLessThan(ringing / 100);
+    // What is left are the room and the other strings, which rang along.
+    assertThat(Heard.loudness(stopped.seconds(0.6), 0.5, 0.6)).isLessThan(ringing / 12);
   }
 
   @Test
   void theEndOfAnotherLayersNoteStopsNothing() {
-    Heard heard = plucked(E);
+    Heard heard = plucked(F);
     heard.seconds(0.5);
     heard.after(i -> i.stop(0, 0.05, Layer.TUNE));
     assertThat(Heard.loudness(heard.seconds(0.6), 0.5, 0.6)).isGreaterThan(0.001);
