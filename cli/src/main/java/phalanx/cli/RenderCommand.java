@@ -7,8 +7,6 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.Callable;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import phalanx.formats.FileFormat;
 import phalanx.performance.Performance;
 import phalanx.planning.Arranger;
@@ -16,6 +14,7 @@ import phalanx.song.Song;
 import phalanx.sound.Layer;
 import phalanx.sound.render.RenderOptions;
 import phalanx.sound.render.Rendering;
+import phalanx.text.Phrase;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -38,7 +37,11 @@ final class RenderCommand implements Callable<Integer> {
 
   @Mixin private SongArgument song;
 
-  @Option(names = "--out", paramLabel = "FILE.wav", required = true, description = "the sound file")
+  @Option(
+      names = "--out",
+      paramLabel = "FILE.wav",
+      required = true,
+      description = "the sound file; - for standard output")
   private Path out;
 
   @Option(
@@ -51,19 +54,7 @@ final class RenderCommand implements Callable<Integer> {
   @Option(names = "--bars", paramLabel = "3-6", description = "bars as played")
   private String bars;
 
-  @Option(
-      names = "--rate",
-      paramLabel = "44100|48000",
-      defaultValue = "44100",
-      description = "frames a second")
-  private int rate;
-
-  @Option(
-      names = "--bits",
-      paramLabel = "16|24",
-      defaultValue = "16",
-      description = "bits a sample")
-  private int bits;
+  @Mixin private SoundOptions sound;
 
   @Option(
       names = "--count-in",
@@ -72,24 +63,45 @@ final class RenderCommand implements Callable<Integer> {
       description = "bars of clicks before the first bar")
   private int countIn;
 
-  @Option(names = "--a4", paramLabel = "HZ", defaultValue = "440", description = "390 to 490")
-  private double a4;
-
   @Option(names = "--json", description = "print what was written as JSON")
   private boolean json;
 
   @Override
   public Integer call() throws UnusableInput {
     RenderOptions wanted = wanted();
-    WrittenFile.check(out, song.file());
+    boolean piped = out.toString().equals("-");
+    if (piped && json) {
+      throw usage("--json: standard output has the sound where --out is -");
+    }
+    if (!piped) {
+      WrittenFile.check(out, song.file());
+    }
     Song adjusted = options.adjusted(song.read());
     Performance performance = Performance.of(new Arranger().arrange(adjusted));
     Rendering rendering = rendering(performance, wanted);
+    if (piped) {
+      WrittenFile.pipe(stream -> rendering.write(stream, share -> true));
+      return 0;
+    }
     WrittenFile.write(out, file -> rendering.write(file, share -> true));
     if (json) {
-      spec.commandLine().getOut().println(told(rendering));
+      spec.commandLine().getOut().println(told(rendering, wanted));
+    } else {
+      spec.commandLine().getErr().println(words(rendering, wanted));
     }
     return 0;
+  }
+
+  private String words(Rendering rendering, RenderOptions wanted) {
+    double seconds = rendering.frames() / (double) wanted.rate();
+    return Phrase.of(
+        "%s: %d:%02d, %s, %.1f LUFS, peaks at %.1f dB",
+        out,
+        (int) seconds / 60,
+        (int) seconds % 60,
+        wanted.formatWords(),
+        rendering.loudness().integrated(),
+        rendering.loudness().truePeak());
   }
 
   private Rendering rendering(Performance performance, RenderOptions wanted) {
@@ -100,26 +112,28 @@ final class RenderCommand implements Callable<Integer> {
     }
   }
 
-  private ObjectNode told(Rendering rendering) {
+  private ObjectNode told(Rendering rendering, RenderOptions wanted) {
     ObjectNode node = JsonNodeFactory.instance.objectNode();
     node.put("out", out.toString());
-    node.put("rate", rate);
-    node.put("bits", bits);
-    node.put("channels", 2);
+    node.put("rate", wanted.rate());
+    node.put("bits", wanted.bits());
+    node.put("channels", wanted.channels());
     node.put("frames", rendering.frames());
-    node.put("seconds", rendering.frames() / (double) rate);
+    node.put("seconds", rendering.frames() / (double) wanted.rate());
     node.put("startSeconds", rendering.lead());
     node.put("peak", rendering.peak());
+    node.put("loudnessLufs", rendering.loudness().integrated());
+    node.put("truePeakDb", rendering.loudness().truePeak());
     return node;
   }
 
   private RenderOptions wanted() {
-    if (!FileFormat.WAVE.isOf(out)) {
+    if (!out.toString().equals("-") && !FileFormat.WAVE.isOf(out)) {
       throw usage(
           "--out " + out + ": expected a name ending in " + FileFormat.WAVE.endings().get(0));
     }
     try {
-      RenderOptions wanted = RenderOptions.USUAL.with(rate, bits).countingIn(countIn).tunedTo(a4);
+      RenderOptions wanted = sound.of(RenderOptions.USUAL, spec).countingIn(countIn);
       wanted = only.isEmpty() ? wanted : wanted.only(layers());
       return bars == null ? wanted : wanted.of(range());
     } catch (IllegalArgumentException e) {
@@ -129,18 +143,7 @@ final class RenderCommand implements Callable<Integer> {
 
   private Set<Layer> layers() {
     Set<Layer> heard = EnumSet.noneOf(Layer.class);
-    for (String word : only) {
-      heard.add(
-          Layer.worded(word.strip())
-              .orElseThrow(
-                  () -> {
-                    String words =
-                        Stream.of(Layer.values())
-                            .map(Layer::word)
-                            .collect(Collectors.joining(", "));
-                    return usage("--only: expected some of " + words + ", found " + word);
-                  }));
-    }
+    only.forEach(word -> heard.add(SoundOptions.layer("--only", word, spec)));
     return heard;
   }
 

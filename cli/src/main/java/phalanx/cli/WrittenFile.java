@@ -1,6 +1,8 @@
 package phalanx.cli;
 
+import java.io.BufferedOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.file.Path;
 import java.util.Optional;
 import phalanx.formats.disk.AtomicFile;
@@ -27,6 +29,18 @@ final class WrittenFile {
       AtomicFile.write(out, content, false);
     } catch (IOException e) {
       throw new UnusableInput(out + ": " + DiskTrouble.writing(e));
+    }
+  }
+
+  /** Writes it to standard output. */
+  static void pipe(AtomicFile.Content content) throws UnusableInput {
+    try {
+      // Closed by whoever reads it, not by what writes it.
+      OutputStream out = new BufferedOutputStream(System.out);
+      content.into(out);
+      out.flush();
+    } catch (IOException e) {
+      throw new UnusableInput("standard output: " + DiskTrouble.writing(e));
     }
   }
 }

@@ -1,6 +1,7 @@
 package phalanx.desktop.frame;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import javafx.beans.value.ObservableValue;
 import javafx.collections.FXCollections;
@@ -21,8 +22,10 @@ import phalanx.desktop.model.SoundSettings;
 import phalanx.sound.Layer;
 import phalanx.sound.play.AudioDevice;
 import phalanx.sound.render.RenderOptions;
+import phalanx.sound.sequence.Interpretation;
 import phalanx.sound.sequence.Sequencer.Clicks;
 import phalanx.sound.strings.Levels;
+import phalanx.sound.strings.Plucker;
 import phalanx.text.Phrase;
 
 /** How fast, how loud, with which clicks, on which device: a row under the top bar. */
@@ -46,6 +49,75 @@ final class SoundPanel extends FlowPane {
       getChildren().add(strip(layer));
     }
     getChildren().addAll(volume(), device(), files());
+    getChildren().addAll(freedom(), place(), thumb(), fingers(), room(), level());
+  }
+
+  /** From as planned to as players play. */
+  private VBox freedom() {
+    Slider freedom = slider("freedom", "from exact to free, per cent", 0, 100);
+    freedom.setBlockIncrement(10);
+    freedom.setValue(100 * played().freedom());
+    freedom.setTooltip(new Tooltip("from exactly as planned to as freely as a good player plays"));
+    freedom
+        .valueProperty()
+        .addListener((o, before, now) -> play(played().free(now.doubleValue() / 100)));
+    return lower(new Label("Exact – free"), freedom);
+  }
+
+  private VBox place() {
+    Slider place =
+        slider("place", "from the bridge to the neck", Interpretation.BRIDGE, Interpretation.NECK);
+    place.setBlockIncrement(10);
+    place.setValue(played().place());
+    place.setTooltip(
+        new Tooltip("where the strings are plucked: near the bridge bright, near the neck round"));
+    place.valueProperty().addListener((o, before, now) -> play(played().at(now.doubleValue())));
+    return lower(new Label("Bridge – neck"), place);
+  }
+
+  private VBox thumb() {
+    ComboBox<Plucker> box = choice("thumb-touch", List.of(Plucker.values()), Plucker::word);
+    box.setValue(played().thumb());
+    box.setOnAction(e -> play(played().with(Optional.of(box.getValue()), Optional.empty())));
+    return lower(new Label("Thumb plucks with"), box);
+  }
+
+  private VBox fingers() {
+    ComboBox<Plucker> box = choice("finger-touch", List.of(Plucker.values()), Plucker::word);
+    box.setValue(played().fingers());
+    box.setOnAction(e -> play(played().with(Optional.empty(), Optional.of(box.getValue()))));
+    return lower(new Label("Fingers pluck with"), box);
+  }
+
+  private VBox room() {
+    Slider room = slider("room", "from no room to a hall, per cent", 0, 100);
+    room.setBlockIncrement(10);
+    room.setValue(100 * settings.roomProperty().get());
+    room.valueProperty()
+        .addListener((o, before, now) -> settings.roomProperty().set(now.doubleValue() / 100));
+    return lower(new Label("Dry – hall"), room);
+  }
+
+  private VBox level() {
+    Label guitar = new Label();
+    guitar.setId("guitar-words");
+    guitar.textProperty().bind(sound.guitarWordsProperty().concat(", level"));
+    return lower(guitar, new LevelMeter(sound));
+  }
+
+  /** In the second row, which is lower. */
+  private static VBox lower(Label title, Node below) {
+    VBox box = titled(title, below);
+    box.getStyleClass().add("sound-low");
+    return box;
+  }
+
+  private Interpretation played() {
+    return settings.interpretationProperty().get();
+  }
+
+  private void play(Interpretation other) {
+    settings.interpretationProperty().set(other);
   }
 
   private static VBox titled(Label title, Node... below) {

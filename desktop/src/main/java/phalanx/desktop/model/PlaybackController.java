@@ -5,15 +5,20 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.concurrent.Executor;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyDoubleProperty;
+import javafx.beans.property.ReadOnlyDoubleWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
+import phalanx.desktop.background.NewestAnswer;
+import phalanx.desktop.background.PlanService;
 import phalanx.desktop.device.AudioDevices;
 import phalanx.embellishment.HarpRun;
 import phalanx.fretting.Shape;
@@ -24,14 +29,18 @@ import phalanx.song.Song;
 import phalanx.sound.play.AudioDevice;
 import phalanx.sound.play.Heard;
 import phalanx.sound.play.Player;
+import phalanx.sound.play.Stage;
 import phalanx.sound.play.Start;
+import phalanx.sound.render.SongLoudness;
 import phalanx.sound.sequence.CountIn;
 import phalanx.sound.sequence.EventSequence;
+import phalanx.sound.sequence.Interpretation;
 import phalanx.sound.sequence.Sequencer;
 import phalanx.sound.sequence.Sequencer.Clicks;
 import phalanx.sound.sequence.Sequencer.Loop;
 import phalanx.sound.sequence.Sketch;
 import phalanx.sound.strings.Levels;
+import phalanx.sound.strings.Material;
 
 /**
  * What is heard of the song: where it plays, round which bars. Used on the interface's thread; the
@@ -42,6 +51,9 @@ public final class PlaybackController {
   /** How often a pattern is played to hear it. */
   static final int ROUNDS = 2;
 
+  /** What is left of the meter from one picture to the next. */
+  private static final double METER_FALLS = 0.9;
+
   private final OpenSong open;
   private final ChordChoice chords;
   private final Player player;
@@ -51,8 +63,16 @@ public final class PlaybackController {
   private final ReadOnlyObjectWrapper<Optional<HeardPlace>> place =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyStringWrapper cardWords = new ReadOnlyStringWrapper("");
+  private final ReadOnlyStringWrapper guitarWords = new ReadOnlyStringWrapper("");
+  private final ReadOnlyDoubleWrapper level = new ReadOnlyDoubleWrapper();
   private final SoundSettings settings = new SoundSettings();
   private final LoopChoice loop;
+
+  private final NewestAnswer measuring;
+  private final Consumer<Throwable> measuringFault;
+
+  /** What brings the song to the loudness songs have; that of before until it is known. */
+  private double gain = 1;
 
   /** Where it paused, in ticks, so that a change of tempo does not move it. */
   private OptionalInt resume = OptionalInt.empty();
@@ -64,8 +84,10 @@ public final class PlaybackController {
 
   private boolean sketching;
 
-  PlaybackController(
-      OpenSong open, ChordChoice chords, SlotRange selected, Executor interfaceThread) {
+  PlaybackController(OpenSong open, ChordChoice chords, SlotRange selected, PlanService planner) {
+    Executor interfaceThread = planner.interfaceThread();
+    measuring = planner.questions();
+    measuringFault = planner.fault("How loud the song is could not be measured");
     this.open = open;
     this.chords = chords;
     loop = new LoopChoice(open, selected);
@@ -80,6 +102,41 @@ public final class PlaybackController {
     settings.percentProperty().addListener(o -> player.tempo(settings.tempo()));
     settings.clicksProperty().addListener((o, before, now) -> player.clicks(now));
     settings.levelsProperty().addListener((o, before, now) -> player.levels(now));
+    settings.roomProperty().addListener(o -> player.room(settings.roomProperty().get()));
+    settings.interpretationProperty().addListener(o -> follow());
+    open.historyProperty().addListener(o -> tellGuitar());
+    playing.addListener(o -> level.set(0));
+    tellGuitar();
+  }
+
+  /** Listens to the song away from the player, and makes it as loud as songs are. */
+  private void measure(Performance performance) {
+    Interpretation interpretation = settings.interpretationProperty().get();
+    measuring.ask(
+        () -> SongLoudness.gain(EventSequence.of(performance, interpretation), SongLoudness.USUAL),
+        found -> {
+          gain = found;
+          player.gain(found);
+        },
+        measuringFault);
+  }
+
+  /** How high the sound is just now, 0 to 1; it falls more slowly than it rises, as meters do. */
+  public ReadOnlyDoubleProperty levelProperty() {
+    return level.getReadOnlyProperty();
+  }
+
+  /** What the song’s guitar is strung with. */
+  public ReadOnlyStringProperty guitarWordsProperty() {
+    return guitarWords.getReadOnlyProperty();
+  }
+
+  private void tellGuitar() {
+    guitarWords.set(Material.of(open.song().guitar()).words());
+  }
+
+  private Stage stage() {
+    return new Stage(settings.a4Property().get(), settings.roomProperty().get(), gain);
   }
 
   /** Another chord is selected by the player, not by a new plan: it begins there. */
@@ -169,6 +226,8 @@ public final class PlaybackController {
     }
     sketching = false;
     playing.set(true);
+    measure(performance);
+    Interpretation interpretation = settings.interpretationProperty().get();
     int mine = ++asked;
     double from = from(performance);
     int counted = resume.isPresent() ? 0 : settings.countInProperty().get();
@@ -176,13 +235,13 @@ public final class PlaybackController {
     double tempo = settings.tempo();
     Clicks clicked = settings.clicksProperty().get();
     Levels loud = settings.levelsProperty().get();
-    double a4 = settings.a4Property().get();
+    Stage stage = stage();
     ifStillWanted(
         mine,
         () ->
             player.play(
                 () -> {
-                  EventSequence score = plans.score(performance);
+                  EventSequence score = plans.score(performance, interpretation);
                   CountIn before = CountIn.of(score, score.barAt(from + 1e-6), counted);
                   return new Start(
                       score,
@@ -192,7 +251,7 @@ public final class PlaybackController {
                       tempo,
                       clicked,
                       loud,
-                      a4);
+                      stage);
                 }));
   }
 
@@ -235,7 +294,9 @@ public final class PlaybackController {
     if (playing.get() && empty) {
       stop();
     } else if (playing.get()) {
-      player.change(() -> plans.score(next), s -> LoopBars.in(next, round));
+      measure(next);
+      Interpretation interpretation = settings.interpretationProperty().get();
+      player.change(() -> plans.score(next, interpretation), s -> LoopBars.in(next, round));
     }
   }
 
@@ -286,7 +347,8 @@ public final class PlaybackController {
 
   /** Lets a plan be heard that is not the song's, such as a pattern on one chord. */
   void hear(Supplier<Performance> other) {
-    sketch(() -> EventSequence.of(other.get()), settings.tempo());
+    Interpretation interpretation = settings.interpretationProperty().get();
+    sketch(() -> EventSequence.of(other.get(), interpretation), settings.tempo());
   }
 
   private void sketch(Supplier<EventSequence> score, double tempo) {
@@ -294,10 +356,10 @@ public final class PlaybackController {
       return;
     }
     Levels loud = settings.levelsProperty().get();
-    double a4 = settings.a4Property().get();
+    Stage stage = stage();
     sketching = true;
     int mine = ++asked;
-    ifStillWanted(mine, () -> player.play(() -> Start.plain(score.get(), tempo, loud, a4)));
+    ifStillWanted(mine, () -> player.play(() -> Start.plain(score.get(), tempo, loud, stage)));
   }
 
   /** Plays a drill round and round after a bar of clicks, at a share of its tempo. */
@@ -305,7 +367,7 @@ public final class PlaybackController {
     stop();
     sketching = true;
     Levels loud = settings.levelsProperty().get();
-    double a4 = settings.a4Property().get();
+    Stage stage = stage();
     double tempo = Math.max(Sequencer.SLOWEST, Math.min(Sequencer.FASTEST, share));
     int mine = ++asked;
     ifStillWanted(
@@ -322,7 +384,7 @@ public final class PlaybackController {
                       tempo,
                       Clicks.BEATS,
                       loud,
-                      a4);
+                      stage);
                 }));
   }
 
@@ -336,6 +398,7 @@ public final class PlaybackController {
   /** Looks where it is; called with every picture while it plays. */
   public void look() {
     player.watch();
+    level.set(Math.max(player.peak(), METER_FALLS * level.get()));
     Optional<Heard> heard = playing.get() ? player.heard() : Optional.empty();
     heard.ifPresent(
         h ->

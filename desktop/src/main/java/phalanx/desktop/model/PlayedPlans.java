@@ -5,6 +5,7 @@ import java.util.Deque;
 import java.util.Optional;
 import phalanx.performance.Performance;
 import phalanx.sound.sequence.EventSequence;
+import phalanx.sound.sequence.Interpretation;
 
 /** The plans that are played, or were a moment ago; for several threads. */
 final class PlayedPlans {
@@ -18,8 +19,8 @@ final class PlayedPlans {
   private final Deque<Planned> known = new ArrayDeque<>();
 
   /** What is played of a plan. */
-  EventSequence score(Performance performance) {
-    EventSequence score = EventSequence.of(performance);
+  EventSequence score(Performance performance, Interpretation interpretation) {
+    EventSequence score = EventSequence.of(performance, interpretation);
     synchronized (known) {
       known.addLast(new Planned(score, performance));
       if (known.size() > MOST_WAITING) {

@@ -6,7 +6,9 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import phalanx.sound.play.Stage;
 import phalanx.sound.render.RenderOptions;
+import phalanx.sound.sequence.Interpretation;
 import phalanx.sound.sequence.Sequencer.Clicks;
 import phalanx.sound.strings.Levels;
 import phalanx.theory.Pitch;
@@ -28,7 +30,21 @@ public final class SoundSettings {
 
   private final DoubleProperty a4 = new SimpleDoubleProperty(Pitch.A4_HZ);
 
+  private final ObjectProperty<Interpretation> interpretation =
+      new SimpleObjectProperty<>(Interpretation.USUAL);
+  private final DoubleProperty room = new SimpleDoubleProperty(Stage.USUAL_ROOM);
+
   SoundSettings() {}
+
+  /** How freely, and with what, it is played. */
+  public ObjectProperty<Interpretation> interpretationProperty() {
+    return interpretation;
+  }
+
+  /** The room it is played in: 0 for none, to 1 for a hall. */
+  public DoubleProperty roomProperty() {
+    return room;
+  }
 
   /** The pitch the guitar is tuned to: frequency of A4, Hz. */
   public DoubleProperty a4Property() {
@@ -67,6 +83,9 @@ public final class SoundSettings {
 
   /** How the song is written as sound: as it is heard now. */
   public RenderOptions fileOptions() {
-    return fileFormat.get().asHeard(levels.get()).tunedTo(a4.get());
+    return fileFormat
+        .get()
+        .asHeard(levels.get())
+        .played(p -> p.by(interpretation.get()).in(room.get()).tunedTo(a4.get()));
   }
 }

@@ -30,7 +30,7 @@ public final class ViewModels {
       OpenSong open, ChordChoice chord, SlotRange range, PlanService planner, HandViewModel hands) {
     this.hands = hands;
     density = new DensityViewModel(open, range);
-    sound = new PlaybackController(open, chord, range, planner.interfaceThread());
+    sound = new PlaybackController(open, chord, range, planner);
     patterns = new PatternViewModel(open, chord, sound, planner);
     melody = new MelodyViewModel(open, chord, planner);
     findings = new FindingsViewModel(open, chord, planner);

@@ -154,6 +154,22 @@ public final class Player implements AutoCloseable {
     order(s -> s.clicks(clicks));
   }
 
+  /** In another room, 0 for none, to 1 for a hall. */
+  public void room(double size) {
+    order(s -> s.room(size));
+  }
+
+  /** Everything louder or softer by a factor. */
+  public void gain(double factor) {
+    order(s -> s.gain(factor));
+  }
+
+  /** The highest sample of what is rendered now, 0 to 1; 0 where nothing is played. */
+  public double peak() {
+    Run now = run;
+    return now == null || now.over ? 0 : now.peak;
+  }
+
   /** How loud each layer is. */
   public void levels(Levels levels) {
     order(s -> s.levels(levels));
@@ -194,6 +210,7 @@ public final class Player implements AutoCloseable {
     private volatile boolean stopping;
     private volatile boolean over;
     private final float[] block = new float[2 * BLOCK];
+    private volatile float peak;
     private long written;
 
     Run(AudioDevice on, Supplier<Start> asked, Run before) {
@@ -255,7 +272,9 @@ public final class Player implements AutoCloseable {
 
     private void playOn(Start start) throws AudioDeviceTrouble, InterruptedException {
       Instrument instrument = new Instrument(start.score().guitar(), RATE, start.levels());
-      instrument.tuneTo(start.a4());
+      instrument.tuneTo(start.stage().a4());
+      instrument.room(start.stage().room());
+      instrument.gain(start.stage().gain());
       Sequencer sequencer = new Sequencer(start.score(), instrument, start.levels());
       sequencer.tempo(start.tempo());
       sequencer.clicks(start.clicks());
@@ -280,6 +299,11 @@ public final class Player implements AutoCloseable {
 
     private void write(Sequencer sequencer) throws AudioDeviceTrouble, InterruptedException {
       sequencer.render(block, BLOCK);
+      float most = 0;
+      for (float sample : block) {
+        most = Math.max(most, Math.abs(sample));
+      }
+      peak = most;
       line.write(block, BLOCK);
       written += BLOCK;
       lastTaken = nanos.getAsLong();

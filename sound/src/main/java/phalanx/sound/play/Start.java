@@ -6,7 +6,6 @@ import phalanx.sound.sequence.EventSequence;
 import phalanx.sound.sequence.Sequencer.Clicks;
 import phalanx.sound.sequence.Sequencer.Loop;
 import phalanx.sound.strings.Levels;
-import phalanx.theory.Pitch;
 
 /**
  * What is to be played, and how.
@@ -18,7 +17,7 @@ import phalanx.theory.Pitch;
  * @param tempo against the song's own, 0.3 to 1.5
  * @param clicks what the metronome clicks
  * @param levels how loud each layer is
- * @param a4 frequency of A4, Hz
+ * @param stage where
  */
 public record Start(
     EventSequence score,
@@ -28,15 +27,16 @@ public record Start(
     double tempo,
     Clicks clicks,
     Levels levels,
-    double a4) {
+    Stage stage) {
 
   /** A score from its beginning as it is written, at the usual pitch. */
   public static Start plain(EventSequence score, Levels levels) {
-    return plain(score, 1, levels, Pitch.A4_HZ);
+    return plain(score, 1, levels, Stage.USUAL);
   }
 
   /** A score from its beginning at a tempo against its own, nothing but itself. */
-  public static Start plain(EventSequence score, double tempo, Levels levels, double a4) {
-    return new Start(score, 0, Optional.empty(), CountIn.NONE, tempo, Clicks.NOTHING, levels, a4);
+  public static Start plain(EventSequence score, double tempo, Levels levels, Stage stage) {
+    return new Start(
+        score, 0, Optional.empty(), CountIn.NONE, tempo, Clicks.NOTHING, levels, stage);
   }
 }

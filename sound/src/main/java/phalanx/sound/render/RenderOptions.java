@@ -2,24 +2,31 @@ package phalanx.sound.render;
 
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import phalanx.sound.Layer;
 import phalanx.sound.sequence.CountIn;
 import phalanx.sound.strings.Levels;
 import phalanx.text.Phrase;
-import phalanx.theory.Pitch;
 
 /**
  * What of a song becomes a file, and how.
  *
- * @param rate frames a second, 44,100 or 48,000
+ * @param rate frames a second, 44,100, 48,000 or 96,000
  * @param bits a sample, 16 or 24
+ * @param channels 1 or 2
  * @param levels what is heard, and how loud
  * @param bars numbers of the first and last bar as played; empty for all
  * @param countIn bars of clicks before, 0 to {@link CountIn#MOST}
- * @param a4 frequency of A4, Hz
+ * @param playing how it is played, and where
  */
 public record RenderOptions(
-    int rate, int bits, Levels levels, Optional<BarRange> bars, int countIn, double a4) {
+    int rate,
+    int bits,
+    int channels,
+    Levels levels,
+    Optional<BarRange> bars,
+    int countIn,
+    Playing playing) {
 
   /** From one bar to another, by their numbers as played. */
   public record BarRange(int first, int last) {
@@ -33,18 +40,17 @@ public record RenderOptions(
   /** Everything but the metronome, as on a compact disc (IEC 60908: 44.1 kHz, 16 bit). */
   public static final RenderOptions USUAL =
       new RenderOptions(
-          44100, 16, Levels.FILE.muting(Layer.CLICK, true), Optional.empty(), 0, Pitch.A4_HZ);
+          44100, 16, 2, Levels.FILE.muting(Layer.CLICK, true), Optional.empty(), 0, Playing.USUAL);
 
   public RenderOptions {
-    require(rate == 44100 || rate == 48000, "44100 or 48000 frames a second");
-    require(bits == 16 || bits == 24, "16 or 24 bits");
-    require(countIn >= 0 && countIn <= CountIn.MOST, "0 to " + CountIn.MOST + " bars of count-in");
     require(
-        a4 >= Pitch.LOWEST_A4_HZ && a4 <= Pitch.HIGHEST_A4_HZ,
-        "A4 at " + Pitch.LOWEST_A4_HZ + " to " + Pitch.HIGHEST_A4_HZ + " Hz");
+        rate == 44100 || rate == 48000 || rate == 96000, "44100, 48000 or 96000 frames a second");
+    require(bits == 16 || bits == 24, "16 or 24 bits");
+    require(channels == 1 || channels == 2, "one or two channels");
+    require(countIn >= 0 && countIn <= CountIn.MOST, "0 to " + CountIn.MOST + " bars of count-in");
   }
 
-  private static void require(boolean holds, String expected) {
+  static void require(boolean holds, String expected) {
     if (!holds) {
       throw new IllegalArgumentException("expected " + expected);
     }
@@ -52,18 +58,27 @@ public record RenderOptions(
 
   /** At another rate and size of samples. */
   public RenderOptions with(int otherRate, int otherBits) {
-    return new RenderOptions(otherRate, otherBits, levels, bars, countIn, a4);
+    return new RenderOptions(otherRate, otherBits, channels, levels, bars, countIn, playing);
+  }
+
+  /** In one channel, or in two. */
+  public RenderOptions inChannels(int other) {
+    return new RenderOptions(rate, bits, other, levels, bars, countIn, playing);
   }
 
   /** With only some layers heard. */
   public RenderOptions only(Set<Layer> heard) {
-    return new RenderOptions(rate, bits, Levels.FILE.only(heard), bars, countIn, a4);
+    return withLevels(levels.only(heard));
+  }
+
+  /** At other levels. */
+  public RenderOptions withLevels(Levels other) {
+    return new RenderOptions(rate, bits, channels, other, bars, countIn, playing);
   }
 
   /** As loud as somebody has set it, at full volume and without the metronome. */
   public RenderOptions asHeard(Levels heard) {
-    Levels whole = heard.withVolume(1).muting(Layer.CLICK, true);
-    return new RenderOptions(rate, bits, whole, bars, countIn, a4);
+    return withLevels(heard.withVolume(1).muting(Layer.CLICK, true));
   }
 
   /** Rate and size of samples in a player's words. */
@@ -73,16 +88,22 @@ public record RenderOptions(
 
   /** Only some bars. */
   public RenderOptions of(BarRange range) {
-    return new RenderOptions(rate, bits, levels, Optional.of(range), countIn, a4);
+    return new RenderOptions(rate, bits, channels, levels, Optional.of(range), countIn, playing);
   }
 
   /** With bars of clicks before. */
   public RenderOptions countingIn(int before) {
-    return new RenderOptions(rate, bits, levels, bars, before, a4);
+    return new RenderOptions(rate, bits, channels, levels, bars, before, playing);
+  }
+
+  /** Played otherwise, or elsewhere. */
+  public RenderOptions played(UnaryOperator<Playing> change) {
+    Playing other = change.apply(playing);
+    return new RenderOptions(rate, bits, channels, levels, bars, countIn, other);
   }
 
   /** With all tuned to another A4, Hz. */
   public RenderOptions tunedTo(double hertz) {
-    return new RenderOptions(rate, bits, levels, bars, countIn, hertz);
+    return played(p -> p.tunedTo(hertz));
   }
 }

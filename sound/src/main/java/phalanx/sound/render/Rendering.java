@@ -42,6 +42,7 @@ public final class Rendering {
   private final Samples samples;
   private long done;
   private float peak;
+  private final Loudness loudness;
 
   /**
    * Gets ready to render.
@@ -51,7 +52,9 @@ public final class Rendering {
    */
   public Rendering(Performance performance, RenderOptions options) {
     this.options = options;
-    EventSequence whole = EventSequence.of(performance);
+    loudness = new Loudness(options.rate());
+    Playing playing = options.playing();
+    EventSequence whole = EventSequence.of(performance, playing.interpretation());
     double from = 0;
     double to = whole.seconds();
     int first = 0;
@@ -74,8 +77,11 @@ public final class Rendering {
   }
 
   private static Instrument guitar(EventSequence score, RenderOptions options, Levels levels) {
+    Playing playing = options.playing();
     Instrument guitar = new Instrument(score.guitar(), options.rate(), levels);
-    guitar.tuneTo(options.a4());
+    guitar.tuneTo(playing.a4());
+    guitar.room(playing.room());
+    playing.loudness().ifPresent(l -> guitar.gain(SongLoudness.gain(score, l)));
     return guitar;
   }
 
@@ -109,6 +115,11 @@ public final class Rendering {
     return lead;
   }
 
+  /** How loud what was rendered so far is, and how high its peaks are. */
+  public Loudness loudness() {
+    return loudness;
+  }
+
   /** The highest sample so far, 0 to 1. */
   public double peak() {
     return peak;
@@ -116,7 +127,7 @@ public final class Rendering {
 
   /** The format of the samples. */
   public AudioFormat format() {
-    return new AudioFormat(options.rate(), options.bits(), 2, true, false);
+    return new AudioFormat(options.rate(), options.bits(), options.channels(), true, false);
   }
 
   /** The next frames, left and right in turns, at most a block; none when it is over. */
@@ -138,6 +149,7 @@ public final class Rendering {
       }
     }
     done += now;
+    loudness.add(out, now);
     for (float sample : out) {
       peak = Math.max(peak, Math.abs(sample));
     }
@@ -174,9 +186,21 @@ public final class Rendering {
       if (!goOn.test((double) done / frames)) {
         throw new CancellationException("the rendering was stopped");
       }
-      bytes = next().map(samples::bytes).orElse(new byte[0]);
+      bytes = next().map(Bytes.this::channels).map(samples::bytes).orElse(new byte[0]);
       at = 0;
       return bytes.length > 0;
+    }
+
+    /** One channel is the mean of both. */
+    private float[] channels(float[] both) {
+      if (options.channels() == 2) {
+        return both;
+      }
+      float[] one = new float[both.length / 2];
+      for (int n = 0; n < one.length; n++) {
+        one[n] = (both[2 * n] + both[2 * n + 1]) / 2;
+      }
+      return one;
     }
 
     @Override

@@ -118,6 +118,16 @@ public final class Sequencer {
     clicks = other;
   }
 
+  /** In another room, 0 for none, to 1 for a hall. */
+  public void room(double size) {
+    instrument.room(size);
+  }
+
+  /** Everything louder or softer by a factor. */
+  public void gain(double factor) {
+    instrument.gain(factor);
+  }
+
   /** How loud each layer is from now on. */
   public void levels(Levels other) {
     levels = other;

@@ -7,7 +7,7 @@ package phalanx.sound.strings;
 final class Ceiling {
 
   /** Straight below this. */
-  static final double KNEE = 0.5;
+  static final double KNEE = 0.6;
 
   /** Never reached: −1.5 dB below full scale. */
   static final double MOST = 0.841;

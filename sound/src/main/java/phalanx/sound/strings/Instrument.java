@@ -18,6 +18,9 @@ public final class Instrument {
 
   private static final double QUIET = 0.03;
 
+  /** Another gain takes hold within this, s. */
+  private static final double RAMP = 0.05;
+
   private static final double A4 = 440;
   private static final int A4_MIDI = 69;
 
@@ -34,6 +37,10 @@ public final class Instrument {
   private Material material;
   private Levels levels;
   private double gain = 1;
+
+  /** What samples are multiplied with now, on its way to what is wanted. */
+  private double loud;
+
   private double[] force = new double[0];
   private double[] left = new double[0];
   private double[] right = new double[0];
@@ -51,6 +58,7 @@ public final class Instrument {
     room = new Room(rate);
     percussion = new Percussion(rate);
     strings = new StringSet(guitar, rate, this::sounding);
+    loud = MASTER * levels.volume();
   }
 
   /** The frequency of a MIDI note, Hz, equal temperament at A4 = 440. */
@@ -103,6 +111,9 @@ public final class Instrument {
    */
   public void gain(double factor) {
     gain = factor;
+    if (isSilent()) {
+      loud = gain * MASTER * levels.volume();
+    }
   }
 
   /**
@@ -225,8 +236,10 @@ public final class Instrument {
     body.add(force, left, right, 0, frames);
     room.add(left, right, 0, frames);
     percussion.add(true, levels, left, right, frames);
-    double loud = gain * MASTER * levels.volume();
+    double goal = gain * MASTER * levels.volume();
+    double step = (goal - loud) / Math.max(frames, RAMP * rate);
     for (int n = 0; n < frames; n++) {
+      loud = Math.abs(goal - loud) <= Math.abs(step) ? goal : loud + step;
       out[2 * (from + n)] = (float) Ceiling.bent(loud * left[n]);
       out[2 * (from + n) + 1] = (float) Ceiling.bent(loud * right[n]);
     }

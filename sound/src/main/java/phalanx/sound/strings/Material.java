@@ -11,8 +11,8 @@ import phalanx.instrument.Guitar;
  * strings of a steel-string guitar, less than a second for high notes on nylon; from memory).
  */
 public enum Material {
-  STEEL(12.5, 0.33, 1.6, 2.4),
-  NYLON(7.5, 0.55, 0.75, 0.5);
+  STEEL("steel strings", 12.5, 0.33, 1.6, 2.4),
+  NYLON("nylon strings", 7.5, 0.55, 0.75, 0.5);
 
   /** Open string ⑥ in standard tuning, Hz. */
   private static final double LOW_E = 82.41;
@@ -44,16 +44,23 @@ public enum Material {
 
   private static final double NYLON_DARK = 0.7;
 
+  private final String words;
   private final double lowDecay;
   private final double fall;
   private final double woundBright;
   private final double plainBright;
 
-  Material(double lowDecay, double fall, double woundBright, double plainBright) {
+  Material(String words, double lowDecay, double fall, double woundBright, double plainBright) {
+    this.words = words;
     this.lowDecay = lowDecay;
     this.fall = fall;
     this.woundBright = woundBright;
     this.plainBright = plainBright;
+  }
+
+  /** In the player’s words. */
+  public String words() {
+    return words;
   }
 
   /** What a guitar is strung with, by how it is built. */

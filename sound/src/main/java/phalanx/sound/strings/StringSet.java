@@ -11,9 +11,9 @@ import phalanx.instrument.Tuning;
 final class StringSet {
 
   /** How much a slur adds to what sounds, against a pluck. */
-  private static final double HAMMERED = 0.3;
+  private static final double HAMMERED = 0.2;
 
-  private static final double PULLED = 0.42;
+  private static final double PULLED = 0.34;
 
   /** A heel at the bridge: how long the fundamental rings, and high partials, s. */
   private static final Material.Ring MUTED = new Material.Ring(0.36, 0.07);

@@ -116,7 +116,7 @@ class PlayerLawsTest {
         1,
         Clicks.BEATS,
         Levels.USUAL,
-        440);
+        Stage.USUAL);
   }
 
   private static void act(Player player, SimulatedAudioDevice card, Draws draws) {

@@ -84,7 +84,7 @@ class PlayerTest {
         1,
         Clicks.NOTHING,
         Levels.USUAL,
-        440);
+        Stage.USUAL);
   }
 
   @Test
@@ -186,7 +186,7 @@ class PlayerTest {
                 0.5,
                 Clicks.NOTHING,
                 Levels.FILE,
-                440));
+                Stage.USUAL));
     until(() -> taken[0] > 30L * Player.RATE);
     player.stop();
     until(() -> card.open() == 0);

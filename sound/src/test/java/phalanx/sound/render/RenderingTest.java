@@ -36,10 +36,14 @@ import phalanx.sound.Spectrum;
 import phalanx.sound.render.RenderOptions.BarRange;
 import phalanx.sound.sequence.Event;
 import phalanx.sound.sequence.EventSequence;
+import phalanx.sound.sequence.Interpretation;
 import phalanx.sound.strings.Levels;
 
 /** What is in the file, against the times of the performance. */
 class RenderingTest {
+
+  private static final RenderOptions EXACT =
+      RenderOptions.USUAL.played(p -> p.by(Interpretation.EXACT));
 
   private static final Path DEMO = Path.of("..", "demo");
 
@@ -98,7 +102,7 @@ class RenderingTest {
       List<Sounded> notes =
           performance.notes().stream().filter(n -> n.note().string() == string).toList();
       // All equally loud, so that a soft brush is not lost in the ring of a louder tune.
-      RenderOptions even = RenderOptions.USUAL.asHeard(Levels.FILE.with(Layer.TUNE, 0));
+      RenderOptions even = EXACT.asHeard(Levels.FILE.with(Layer.TUNE, 0));
       double[] sound = left(only(performance, notes), even);
       List<Sounded> missing =
           notes.stream()
@@ -117,7 +121,7 @@ class RenderingTest {
   @MethodSource("demos")
   void theFileIsSoundAndEndsInSilence(String name) {
     Performance performance = demo(name);
-    double[] sound = left(performance, RenderOptions.USUAL);
+    double[] sound = left(performance, EXACT);
     assertThat(sound.length / Heard.RATE)
         .isCloseTo(
             performance.seconds() + Rendering.TAIL, org.assertj.core.data.Offset.offset(0.001));
@@ -145,7 +149,7 @@ class RenderingTest {
             .map(Event::at)
             .toList();
     assertThat(heard).isEqualTo(thumb);
-    double[] sound = left(performance, RenderOptions.USUAL.only(Set.of(Layer.THUMB)));
+    double[] sound = left(performance, EXACT.only(Set.of(Layer.THUMB)));
     // Where only the fingers play, nothing sets in.
     List<Double> others =
         performance.notes().stream()
@@ -174,7 +178,7 @@ class RenderingTest {
           .isCloseTo(105 / 5040.0 * 60 / 90, org.assertj.core.data.Offset.offset(1e-6));
     }
     for (Sounded note : brushed) {
-      double[] alone = left(only(performance, List.of(note)), RenderOptions.USUAL);
+      double[] alone = left(only(performance, List.of(note)), EXACT);
       assertThat(setsIn(alone, note.onset(), 0.001)).isTrue();
     }
   }
@@ -189,7 +193,7 @@ class RenderingTest {
         performance.notes().stream().filter(n -> n.note().tick() % 5040 == 2520).toList();
     assertThat(between).isNotEmpty();
     for (Sounded note : between) {
-      double[] sound = left(only(performance, List.of(note)), RenderOptions.USUAL);
+      double[] sound = left(only(performance, List.of(note)), EXACT);
       double beat = note.note().tick() / 5040;
       assertThat(setsIn(sound, beat + 0.67, 0.001)).isTrue();
       assertThat(setsIn(sound, beat + 0.5, 0.001)).isFalse();
@@ -199,7 +203,7 @@ class RenderingTest {
   @Test
   void onlySomeBarsBeginAtTheStartOfTheFile() {
     Performance performance = demo("harbour-lamp");
-    double[] sound = left(performance, RenderOptions.USUAL.of(new BarRange(3, 4)));
+    double[] sound = left(performance, EXACT.of(new BarRange(3, 4)));
     double bar =
         performance
             .clock()
@@ -214,8 +218,7 @@ class RenderingTest {
     assertThat(first.tick())
         .isEqualTo(performance.arrangement().timeline().bars().get(2).startTick());
     assertThat(setsIn(sound, 0, 0.001)).isTrue();
-    assertThatThrownBy(
-            () -> new Rendering(performance, RenderOptions.USUAL.of(new BarRange(3, 400))))
+    assertThatThrownBy(() -> new Rendering(performance, EXACT.of(new BarRange(3, 400))))
         .hasMessageContaining("bar 400 is not there: the bars are 1 to");
   }
 
@@ -223,7 +226,7 @@ class RenderingTest {
   void countingInComesBeforeTheFirstBar() {
     Performance performance = of(Song.untitled().withTempo(120), "C | G");
     // Heard though the metronome is not.
-    RenderOptions clicks = RenderOptions.USUAL.only(Set.of(Layer.TUNE)).countingIn(1);
+    RenderOptions clicks = EXACT.only(Set.of(Layer.TUNE)).countingIn(1);
     Rendering rendering = new Rendering(performance, clicks);
     assertThat(rendering.lead()).isEqualTo(2);
     double[] sound = left(performance, clicks);
@@ -236,8 +239,7 @@ class RenderingTest {
   @ValueSource(doubles = {415, 440, 443})
   void aFileIsTunedToTheA4ThatIsAskedFor(double a4) {
     Song song = TestSongs.singing(TestSongs.of("N.C."), "a3 . . .").withTempo(60);
-    double[] sound =
-        left(Performance.of(new Arranger().arrange(song)), RenderOptions.USUAL.tunedTo(a4));
+    double[] sound = left(Performance.of(new Arranger().arrange(song)), EXACT.tunedTo(a4));
     double[] ringing = Arrays.copyOfRange(sound, 4000, 48_000);
     double heard = new Spectrum(ringing, Heard.RATE).peakNear(a4 / 2);
     assertThat(Spectrum.cents(heard, a4 / 2)).isBetween(-3.0, 3.0);
@@ -247,7 +249,7 @@ class RenderingTest {
   void theSameSongGivesTheSameBytesAndIsReadByTheSystemsOwnReader() throws Exception {
     Performance performance = of(Song.untitled(), "Am | E7");
     for (int bits : new int[] {16, 24}) {
-      RenderOptions options = RenderOptions.USUAL.with(48000, bits);
+      RenderOptions options = EXACT.with(48000, bits);
       byte[] once = bytes(performance, options);
       assertThat(bytes(performance, options)).isEqualTo(once);
       try (AudioInputStream read =
@@ -272,7 +274,7 @@ class RenderingTest {
     List<Double> shares = new ArrayList<>();
     assertThatThrownBy(
             () ->
-                new Rendering(performance, RenderOptions.USUAL)
+                new Rendering(performance, EXACT)
                     .write(
                         new ByteArrayOutputStream(),
                         share -> {

@@ -1,0 +1,62 @@
+package phalanx.sound.render;
+
+import java.util.OptionalDouble;
+import phalanx.sound.play.Stage;
+import phalanx.sound.sequence.Interpretation;
+import phalanx.theory.Pitch;
+
+/**
+ * How a song is played for a file, and where.
+ *
+ * @param interpretation how freely, with what
+ * @param a4 frequency of A4, Hz
+ * @param room 0 for none, to 1 for a hall
+ * @param loudness what the song is brought to, LUFS, −40 to −6; empty to leave it
+ */
+public record Playing(
+    Interpretation interpretation, double a4, double room, OptionalDouble loudness) {
+
+  /** The softest and the loudest a song is brought to, LUFS. */
+  public static final double SOFTEST = -40;
+
+  public static final double LOUDEST = -6;
+
+  /** As players play at home. */
+  public static final Playing USUAL =
+      new Playing(
+          Interpretation.USUAL,
+          Pitch.A4_HZ,
+          Stage.USUAL_ROOM,
+          OptionalDouble.of(SongLoudness.USUAL));
+
+  public Playing {
+    RenderOptions.require(
+        a4 >= Pitch.LOWEST_A4_HZ && a4 <= Pitch.HIGHEST_A4_HZ,
+        "A4 at " + Pitch.LOWEST_A4_HZ + " to " + Pitch.HIGHEST_A4_HZ + " Hz");
+    RenderOptions.require(room >= 0 && room <= 1, "a room of 0 to 100");
+    RenderOptions.require(
+        loudness.isEmpty()
+            || loudness.getAsDouble() >= SOFTEST && loudness.getAsDouble() <= LOUDEST,
+        "a loudness of -40 to -6 LUFS");
+  }
+
+  /** By another player. */
+  public Playing by(Interpretation other) {
+    return new Playing(other, a4, room, loudness);
+  }
+
+  /** Tuned to another A4, Hz. */
+  public Playing tunedTo(double hertz) {
+    return new Playing(interpretation, hertz, room, loudness);
+  }
+
+  /** In another room, 0 to 1. */
+  public Playing in(double other) {
+    return new Playing(interpretation, a4, other, loudness);
+  }
+
+  /** Brought to another loudness, LUFS; empty to leave it. */
+  public Playing asLoudAs(OptionalDouble other) {
+    return new Playing(interpretation, a4, room, other);
+  }
+}
