@@ -58,11 +58,11 @@ public class EngravingBenchmark {
 
     private static byte[] abc(int bars) {
       StringBuilder tune = new StringBuilder("X:1\nT:Long\nM:4/4\nL:1/8\nK:G\n");
-      String[] bars = {
+      String[] phrase = {
         "\"G\"G2 AB c2 d2", "\"C\"e2 dc B2 A2", "\"Em\"B3 A G2 E2", "\"D7\"A2 Bc d4"
       };
       for (int b = 0; b < bars; b++) {
-        tune.append(bars[b % bars.length]).append(b % bars.length == 3 ? "|\n" : "|");
+        tune.append(phrase[b % phrase.length]).append(b % phrase.length == 3 ? "|\n" : "|");
       }
       return tune.toString().getBytes(StandardCharsets.UTF_8);
     }

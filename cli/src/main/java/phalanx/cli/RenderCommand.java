@@ -127,7 +127,7 @@ final class RenderCommand implements Callable<Integer> {
     return node;
   }
 
-  private RenderOptions wanted() {
+  private RenderOptions wanted() throws UnusableInput {
     if (!out.toString().equals("-") && !FileFormat.WAVE.isOf(out)) {
       throw usage(
           "--out " + out + ": expected a name ending in " + FileFormat.WAVE.endings().get(0));

@@ -1,5 +1,7 @@
 package phalanx.cli;
 
+import java.io.IOException;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -7,10 +9,13 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import phalanx.formats.disk.DiskTrouble;
 import phalanx.sound.Layer;
+import phalanx.sound.render.ImpulseFile;
 import phalanx.sound.render.Playing;
 import phalanx.sound.render.RenderOptions;
 import phalanx.sound.sequence.Interpretation;
+import phalanx.sound.strings.ImpulseResponse;
 import phalanx.sound.strings.Levels;
 import phalanx.sound.strings.Plucker;
 import picocli.CommandLine.Model.CommandSpec;
@@ -57,6 +62,15 @@ final class SoundOptions {
       description = "from none over a small room to a hall")
   private double room;
 
+  @Option(
+      names = "--body-response",
+      paramLabel = "FILE.wav",
+      description = "the answer of a guitar’s body of your own to a short blow, in place of ours")
+  private Path body;
+
+  @Option(names = "--room-response", paramLabel = "FILE.wav", description = "the same of a room")
+  private Path hall;
+
   @Option(names = "--dry", description = "no room")
   private boolean dry;
 
@@ -96,7 +110,7 @@ final class SoundOptions {
    *
    * @throws IllegalArgumentException if a figure is out of range; the message says what is expected
    */
-  RenderOptions of(RenderOptions usual, CommandSpec spec) {
+  RenderOptions of(RenderOptions usual, CommandSpec spec) throws UnusableInput {
     if (room < 0 || room > PERCENT || freedom < 0 || freedom > PERCENT) {
       throw usage(spec, "--room and --freedom: expected 0 to 100");
     }
@@ -109,12 +123,30 @@ final class SoundOptions {
             .with(plucker("thumb", spec), plucker("fingers", spec))
             .at(place);
     Playing playing =
-        Playing.USUAL.by(hand).tunedTo(a4).in(dry ? 0 : room / PERCENT).asLoudAs(loudness(spec));
+        Playing.USUAL
+            .by(hand)
+            .tunedTo(a4)
+            .in(dry ? 0 : room / PERCENT)
+            .sounding(response(body), response(hall))
+            .asLoudAs(loudness(spec));
     return usual
         .with(rate, bits)
         .inChannels(mono ? 1 : 2)
         .withLevels(levels(usual.levels(), spec))
         .played(p -> playing);
+  }
+
+  private static Optional<ImpulseResponse> response(Path file) throws UnusableInput {
+    if (file == null) {
+      return Optional.empty();
+    }
+    try {
+      return Optional.of(ImpulseFile.read(file));
+    } catch (ImpulseFile.Unreadable e) {
+      throw new UnusableInput(file + ": " + e.getMessage());
+    } catch (IOException e) {
+      throw new UnusableInput(file + ": " + DiskTrouble.reading(e));
+    }
   }
 
   private OptionalDouble loudness(CommandSpec spec) {

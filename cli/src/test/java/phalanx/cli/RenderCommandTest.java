@@ -9,6 +9,8 @@ import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Assumptions;
 import org.junit.jupiter.api.Test;
@@ -140,5 +142,65 @@ class RenderCommandTest {
     try (Stream<Path> left = Files.list(folder)) {
       assertThat(left).isEmpty();
     }
+  }
+
+  private JsonNode rendered(String... more) throws Exception {
+    out.getBuffer().setLength(0);
+    List<String> args = new ArrayList<>(List.of("render", DEMO, "--out", wave(), "--json"));
+    args.addAll(List.of(more));
+    assertThat(run(args.toArray(String[]::new))).as(err.toString()).isZero();
+    return new ObjectMapper().readTree(out.toString());
+  }
+
+  /** One channel, another loudness; the same file twice, another where it is played freely. */
+  @Test
+  void theSoundIsAsItIsAskedFor() throws Exception {
+    JsonNode usual = rendered();
+    byte[] first = Files.readAllBytes(Path.of(wave()));
+    rendered();
+    assertThat(Files.readAllBytes(Path.of(wave()))).isEqualTo(first);
+    assertThat(usual.get("loudnessLufs").asDouble())
+        .isCloseTo(-18, org.assertj.core.data.Offset.offset(0.7));
+    assertThat(usual.get("truePeakDb").asDouble()).isLessThan(-1);
+    JsonNode soft = rendered("--loudness", "-28", "--mono", "--dry", "--exact");
+    assertThat(soft.get("loudnessLufs").asDouble())
+        .isCloseTo(-28, org.assertj.core.data.Offset.offset(0.7));
+    assertThat(soft.get("channels").asInt()).isEqualTo(1);
+    rendered("--touch", "thumb=pick,fingers=flesh", "--place", "-60", "--levels", "tune=3");
+    assertThat(Files.readAllBytes(Path.of(wave()))).isNotEqualTo(first);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "--loudness|loud|--loudness: expected -40 to -6, or off, found loud",
+        "--loudness|3|expected a loudness of -40 to -6 LUFS",
+        "--room|200|--room and --freedom: expected 0 to 100",
+        "--place|500|--place: expected -90 to 120",
+        "--touch|foot=nail|--touch: expected thumb or fingers, found foot",
+        "--touch|thumb=spoon|--touch: expected one of flesh, fingertip, nail, pick, found spoon",
+        "--levels|brass=3|--levels: expected some of tune, fingers, thumb, hits, click, found brass",
+        "--rate|8000|expected 44100, 48000 or 96000 frames a second",
+      })
+  void whatCannotBeAskedForIsSaidInASentence(String option, String value, String said) {
+    assertThat(run("render", DEMO, "--out", wave(), option, value)).isEqualTo(2);
+    assertThat(err.toString()).contains(said).doesNotContain("Usage:");
+    assertThat(Path.of(wave())).doesNotExist();
+  }
+
+  /** A guitar’s own body and a room, as impulse responses; what is none is said. */
+  @Test
+  void aBodyAndARoomOfOnesOwnAreHeard() throws Exception {
+    rendered("--bars", "1-2");
+    byte[] ours = Files.readAllBytes(Path.of(wave()));
+    Path blow = folder.resolve("blow.wav");
+    Files.move(Path.of(wave()), blow);
+    JsonNode told = rendered("--bars", "1-2", "--body-response", blow.toString());
+    assertThat(Files.readAllBytes(Path.of(wave()))).isNotEqualTo(ours);
+    assertThat(told.get("truePeakDb").asDouble()).isLessThan(-1);
+    int none = run("render", DEMO, "--out", wave(), "--room-response", DEMO);
+    assertThat(none).isEqualTo(1);
+    assertThat(err.toString()).contains("expected an impulse response as a WAVE file");
   }
 }

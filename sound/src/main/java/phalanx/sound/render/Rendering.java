@@ -6,6 +6,7 @@ import java.io.OutputStream;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
+import java.util.function.Consumer;
 import java.util.function.DoublePredicate;
 import javax.sound.sampled.AudioFileFormat;
 import javax.sound.sampled.AudioFormat;
@@ -67,21 +68,32 @@ public final class Rendering {
     CountIn before = CountIn.of(whole, first, options.countIn());
     boolean counts = options.countIn() > 0;
     Levels levels = options.levels();
-    sequencer = new Sequencer(part(whole, from, to), guitar(whole, options, levels), levels);
+    Instrument instrument = guitar(whole, options, levels);
+    sequencer = new Sequencer(part(whole, from, to), instrument, levels);
     boolean clicks = levels.isHeard(Layer.CLICK);
     sequencer.clicks(clicks ? Sequencer.Clicks.BEATS : Sequencer.Clicks.NOTHING);
     sequencer.go(from, counts ? before : CountIn.NONE);
     lead = from - sequencer.position();
     frames = Math.round((to - sequencer.position() + TAIL) * options.rate());
     samples = new Samples(options.bits());
+    // A body of the player’s own answers a little late: what comes before that is left out.
+    for (int late = instrument.latency(); late > 0; late -= BLOCK) {
+      sequencer.render(block, Math.min(late, BLOCK));
+    }
   }
 
   private static Instrument guitar(EventSequence score, RenderOptions options, Levels levels) {
     Playing playing = options.playing();
     Instrument guitar = new Instrument(score.guitar(), options.rate(), levels);
-    guitar.tuneTo(playing.a4());
-    guitar.room(playing.room());
-    playing.loudness().ifPresent(l -> guitar.gain(SongLoudness.gain(score, l)));
+    Consumer<Instrument> set =
+        i -> {
+          i.tuneTo(playing.a4());
+          i.room(playing.room());
+          i.body(playing.body());
+          i.room(playing.hall());
+        };
+    set.accept(guitar);
+    playing.loudness().ifPresent(l -> guitar.gain(SongLoudness.gain(score, l, set)));
     return guitar;
   }
 

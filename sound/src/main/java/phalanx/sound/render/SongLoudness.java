@@ -1,5 +1,6 @@
 package phalanx.sound.render;
 
+import java.util.function.Consumer;
 import phalanx.sound.Layer;
 import phalanx.sound.sequence.CountIn;
 import phalanx.sound.sequence.EventSequence;
@@ -9,7 +10,7 @@ import phalanx.sound.strings.Levels;
 
 /**
  * By how much a song is made louder or softer, so that songs follow each other without a hand on
- * the volume: all of it at its own levels is listened to, or three stretches of a long one, at half
+ * the volume: all of it at its own levels is listened to, or five stretches of a long one, at half
  * the usual rate. What is heard of it alone, a layer or some bars, keeps its place in the whole.
  */
 public final class SongLoudness {
@@ -21,8 +22,8 @@ public final class SongLoudness {
   private static final double MOST = 15;
 
   private static final double RATE = 22050;
-  private static final double STRETCH = 10;
-  private static final double[] STRETCHES = {0.05, 0.42, 0.8};
+  private static final double STRETCH = 5;
+  private static final double[] STRETCHES = {0.03, 0.22, 0.41, 0.6, 0.79};
   private static final int BLOCK = 1024;
 
   private SongLoudness() {}
@@ -33,13 +34,22 @@ public final class SongLoudness {
    * @param target LUFS
    */
   public static double gain(EventSequence score, double target) {
+    return gain(score, target, i -> {});
+  }
+
+  /**
+   * The factor for a song on an instrument.
+   *
+   * @param set gets an instrument as it is to be, but for its gain
+   */
+  public static double gain(EventSequence score, double target, Consumer<Instrument> set) {
     Loudness heard = new Loudness(RATE);
     double seconds = score.seconds();
     if (seconds <= STRETCHES.length * STRETCH) {
-      listen(score, 0, seconds, heard);
+      listen(score, 0, seconds, set, heard);
     } else {
       for (double share : STRETCHES) {
-        listen(score, score.bars().get(score.barAt(share * seconds)), STRETCH, heard);
+        listen(score, score.bars().get(score.barAt(share * seconds)), STRETCH, set, heard);
       }
     }
     double loudness = heard.integrated();
@@ -48,10 +58,12 @@ public final class SongLoudness {
     return Math.pow(10, decibels / 20);
   }
 
-  private static void listen(EventSequence score, double from, double seconds, Loudness heard) {
+  private static void listen(
+      EventSequence score, double from, double seconds, Consumer<Instrument> set, Loudness heard) {
     Levels levels = Levels.FILE.muting(Layer.CLICK, true);
-    Sequencer sequencer =
-        new Sequencer(score, new Instrument(score.guitar(), RATE, levels), levels);
+    Instrument instrument = new Instrument(score.guitar(), RATE, levels);
+    set.accept(instrument);
+    Sequencer sequencer = new Sequencer(score, instrument, levels);
     sequencer.go(from, CountIn.NONE);
     float[] block = new float[2 * BLOCK];
     for (int left = (int) (seconds * RATE); left > 0; left -= BLOCK) {

@@ -1,6 +1,7 @@
 package phalanx.sound.strings;
 
 import java.util.Arrays;
+import java.util.Optional;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
 import phalanx.picking.Force;
@@ -18,6 +19,16 @@ public final class Instrument {
 
   private static final double QUIET = 0.03;
 
+  /** Partitions of a body’s response, heard so much later, and of a room’s, samples. */
+  private static final int BODY_BLOCK = 128;
+
+  private static final int ROOM_BLOCK = 1024;
+
+  /** How loud a body of the player’s own is, and a room at its usual size. */
+  private static final double OWN_BODY = 0.6;
+
+  private static final double OWN_ROOM = 0.2;
+
   /** Another gain takes hold within this, s. */
   private static final double RAMP = 0.05;
 
@@ -34,6 +45,9 @@ public final class Instrument {
   private final Percussion percussion;
   private final Room room;
   private Body body;
+  private Optional<Convolution> ownBody = Optional.empty();
+  private Optional<Convolution> ownRoom = Optional.empty();
+  private double roomSize = Room.USUAL;
   private Material material;
   private Levels levels;
   private double gain = 1;
@@ -123,6 +137,25 @@ public final class Instrument {
    */
   public void room(double size) {
     room.size(size);
+    roomSize = size;
+  }
+
+  /** With a body of the player’s own in place of ours; empty for ours. */
+  public void body(Optional<ImpulseResponse> response) {
+    ownBody = response.map(r -> new Convolution(r.at(rate, 0), BODY_BLOCK));
+  }
+
+  /**
+   * In a room of the player’s own; empty for ours. What of it comes before it can be heard, as the
+   * straight sound, is left out.
+   */
+  public void room(Optional<ImpulseResponse> response) {
+    ownRoom = response.map(r -> new Convolution(r.at(rate, ROOM_BLOCK), ROOM_BLOCK));
+  }
+
+  /** How much later than asked for everything is heard, samples. */
+  public int latency() {
+    return ownBody.map(Convolution::latency).orElse(0);
   }
 
   /**
@@ -233,8 +266,19 @@ public final class Instrument {
     ready(frames);
     strings.add(force, frames);
     percussion.add(false, levels, force, force, frames);
-    body.add(force, left, right, 0, frames);
-    room.add(left, right, 0, frames);
+    if (ownBody.isPresent()) {
+      ownBody.get().add(force, OWN_BODY, left, right, frames);
+    } else {
+      body.add(force, left, right, 0, frames);
+    }
+    if (ownRoom.isPresent()) {
+      for (int n = 0; n < frames; n++) {
+        force[n] = (left[n] + right[n]) / 2;
+      }
+      ownRoom.get().add(force, OWN_ROOM * roomSize / Room.USUAL, left, right, frames);
+    } else {
+      room.add(left, right, 0, frames);
+    }
     percussion.add(true, levels, left, right, frames);
     double goal = gain * MASTER * levels.volume();
     double step = (goal - loud) / Math.max(frames, RAMP * rate);

@@ -45,7 +45,7 @@ record Modes(List<Coupled> coupled, List<Radiating> radiating) {
   private static final double TOP = 5200;
 
   /** Modes of the field lie so far apart, as a ratio. */
-  private static final double APART = 1.095;
+  private static final double APART = 1.103;
 
   /** The bridge gives way to partials up to here, Hz. */
   private static final double COUPLED = 2600;

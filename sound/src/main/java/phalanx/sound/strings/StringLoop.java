@@ -83,20 +83,66 @@ final class StringLoop {
   /** The waves that arrive at the bridge next. */
   void read(double[] out, int count) {
     delayed(out, count);
-    double gain = b;
-    double pole = a;
+    if (sections == 0) {
+      lossy(out, count);
+    } else if (sections == 1) {
+      stiff(out, count);
+    } else {
+      stiffer(out, count);
+    }
+  }
+
+  private void lossy(double[] out, int count) {
     double last = state;
     for (int n = 0; n < count; n++) {
-      last = gain * out[n] + pole * last;
+      last = b * out[n] + a * last;
       out[n] = last;
     }
     state = last;
-    if (sections > 0) {
-      pass(out, count, first);
+  }
+
+  /** Losses and one all-pass in one pass, so that the processor works at both at once. */
+  private void stiff(double[] out, int count) {
+    double gain = b;
+    double pole = a;
+    double c = all;
+    double last = state;
+    double in = first[0];
+    double passed = first[1];
+    for (int n = 0; n < count; n++) {
+      last = gain * out[n] + pole * last;
+      passed = c * last + in - c * passed;
+      in = last;
+      out[n] = passed;
     }
-    if (sections > 1) {
-      pass(out, count, second);
+    state = last;
+    first[0] = in;
+    first[1] = passed;
+  }
+
+  /** The same with two. */
+  private void stiffer(double[] out, int count) {
+    double gain = b;
+    double pole = a;
+    double c = all;
+    double last = state;
+    double in = first[0];
+    double passed = first[1];
+    double in2 = second[0];
+    double passed2 = second[1];
+    for (int n = 0; n < count; n++) {
+      last = gain * out[n] + pole * last;
+      passed = c * last + in - c * passed;
+      in = last;
+      passed2 = c * passed + in2 - c * passed2;
+      in2 = passed;
+      out[n] = passed2;
     }
+    state = last;
+    first[0] = in;
+    first[1] = passed;
+    second[0] = in2;
+    second[1] = passed2;
   }
 
   private void delayed(double[] out, int count) {
@@ -126,21 +172,6 @@ final class StringLoop {
       x2 = x1;
       x1 = x0;
     }
-  }
-
-  /** An all-pass of the first order. */
-  private void pass(double[] out, int count, double[] memory) {
-    double c = all;
-    double in = memory[0];
-    double last = memory[1];
-    for (int n = 0; n < count; n++) {
-      double x = out[n];
-      last = c * (x - last) + in;
-      in = x;
-      out[n] = last;
-    }
-    memory[0] = in;
-    memory[1] = last;
   }
 
   /** The waves that go back. */

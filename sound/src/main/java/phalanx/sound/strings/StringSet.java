@@ -16,7 +16,7 @@ final class StringSet {
   private static final double PULLED = 0.34;
 
   /** A heel at the bridge: how long the fundamental rings, and high partials, s. */
-  private static final Material.Ring MUTED = new Material.Ring(0.45, 0.1, 1000);
+  private static final Material.Ring MUTED = new Material.Ring(0.45, 0.08, 1000);
 
   /** A struck string beats against the frets, against its pluck; so does one plucked very hard. */
   private static final double SLAPPED = 0.5;
