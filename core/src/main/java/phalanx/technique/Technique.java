@@ -39,7 +39,11 @@ public sealed interface Technique {
     /** The thumb strikes the string against the neck. */
     SLAP("slap", "slap", "sl", "slapped by the thumb"),
     /** The string is pulled away from below, so that it snaps back. */
-    POP("pop", "pop", "pop", "pulled from below, so that it snaps");
+    POP("pop", "pop", "pop", "pulled from below, so that it snaps"),
+    /** Plucked near the bridge: bright and thin. */
+    NEAR_BRIDGE("near-bridge", "pont", "pont.", "plucked near the bridge"),
+    /** Plucked over the end of the neck: round. */
+    NEAR_NECK("near-neck", "tasto", "tasto", "plucked over the end of the neck");
 
     private final String word;
     private final String text;

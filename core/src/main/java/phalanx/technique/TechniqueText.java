@@ -34,6 +34,8 @@ public final class TechniqueText {
     all.add(Technique.Plain.PALM_MUTE);
     all.add(Technique.Plain.SLAP);
     all.add(Technique.Plain.POP);
+    all.add(Technique.Plain.NEAR_BRIDGE);
+    all.add(Technique.Plain.NEAR_NECK);
     Map<String, Technique> words = new LinkedHashMap<>();
     all.forEach(t -> words.put(t.text(), t));
     // Players say fret 4 for 3.9, 9 for 8.8: the lowest overtone near a whole fret.
@@ -85,7 +87,8 @@ public final class TechniqueText {
         && bends <= 1
         && vibratos <= 1
         && (harmonics == 0 || bends + vibratos == 0)
-        && !(techniques.contains(Technique.Plain.SLAP) && techniques.contains(Technique.Plain.POP));
+        && !techniques.containsAll(Set.of(Technique.Plain.SLAP, Technique.Plain.POP))
+        && !techniques.containsAll(Set.of(Technique.Plain.NEAR_BRIDGE, Technique.Plain.NEAR_NECK));
   }
 
   /** Whether a technique makes an overtone sound. */
@@ -99,7 +102,13 @@ public final class TechniqueText {
     return technique == Technique.Plain.PALM_MUTE
         || technique == Technique.Plain.SLAP
         || technique == Technique.Plain.POP
+        || isPlace(technique)
         || technique instanceof Technique.TouchedHarmonic;
+  }
+
+  /** Whether it says where along the string it is plucked. */
+  public static boolean isPlace(Technique technique) {
+    return technique == Technique.Plain.NEAR_BRIDGE || technique == Technique.Plain.NEAR_NECK;
   }
 
   /** The words of techniques as they are read back, in brackets; nothing where there are none. */

@@ -2,6 +2,7 @@ package phalanx.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static phalanx.desktop.OpenWindow.click;
+import static phalanx.desktop.OpenWindow.text;
 import static phalanx.desktop.OpenWindow.until;
 
 import java.nio.file.Files;
@@ -30,6 +31,7 @@ import phalanx.desktop.model.HeardPlace;
 import phalanx.desktop.model.LoopBars;
 import phalanx.desktop.model.PlaybackController;
 import phalanx.desktop.model.Screen;
+import phalanx.desktop.model.SoundPreset;
 import phalanx.performance.Performance;
 import phalanx.sound.Layer;
 import phalanx.sound.render.RenderOptions;
@@ -267,6 +269,24 @@ class SoundTest {
     robot.interact(() -> window.workspace().screenProperty().set(Screen.MELODY));
     click(robot, "#tune-neck");
     until(() -> sound().isHeard());
+  }
+
+  /** What is taken up from a kept sound stands in the panel and goes into the file. */
+  @Test
+  void aKeptSoundIsTakenUp(FxRobot robot) throws Exception {
+    click(robot, "#sound-panel-button");
+    Slider freedom = robot.lookup("#freedom").query();
+    Slider room = robot.lookup("#room").query();
+    assertThat(freedom.getValue()).isEqualTo(50);
+    SoundPreset kept = sound().settings().preset();
+    robot.interact(() -> freedom.setValue(0));
+    robot.interact(() -> room.setValue(100));
+    assertThat(sound().settings().interpretationProperty().get().freedom()).isZero();
+    assertThat(sound().settings().fileOptions().playing().room()).isEqualTo(1);
+    robot.interact(() -> sound().settings().use(kept));
+    assertThat(freedom.getValue()).isEqualTo(50);
+    assertThat(room.getValue()).isEqualTo(30);
+    assertThat(text(robot, "#guitar-words")).isEqualTo("steel strings, level");
   }
 
   @Test

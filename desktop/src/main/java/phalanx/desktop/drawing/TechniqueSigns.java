@@ -5,6 +5,7 @@ import java.util.Set;
 import java.util.function.Predicate;
 import javafx.scene.canvas.GraphicsContext;
 import phalanx.technique.Technique;
+import phalanx.technique.TechniqueText;
 
 /** Draws the signs of techniques behind a note; that a note is a harmonic its diamond says. */
 public final class TechniqueSigns {
@@ -88,7 +89,8 @@ public final class TechniqueSigns {
   private static boolean isBelow(Technique technique) {
     return technique == Technique.Plain.PALM_MUTE
         || technique == Technique.Plain.SLAP
-        || technique == Technique.Plain.POP;
+        || technique == Technique.Plain.POP
+        || TechniqueText.isPlace(technique);
   }
 
   private void wave(double from, double to, double y, double height) {

@@ -3,6 +3,7 @@ package phalanx.desktop.frame;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import phalanx.desktop.model.PlaybackController;
+import phalanx.sound.strings.Levels;
 import phalanx.text.Phrase;
 
 /** How high the sound is just now, from 48 dB below full scale. */
@@ -33,7 +34,7 @@ final class LevelMeter extends Pane {
   }
 
   private void show() {
-    double decibels = 20 * Math.log10(Math.max(1e-6, sound.levelProperty().get()));
+    double decibels = Levels.decibels(sound.levelProperty().get());
     double share = Math.max(0, Math.min(1, 1 + decibels / LOWEST));
     filled.setMinSize(share * WIDTH, HEIGHT);
     filled.setMaxSize(share * WIDTH, HEIGHT);

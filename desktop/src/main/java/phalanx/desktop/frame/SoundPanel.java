@@ -19,6 +19,7 @@ import phalanx.desktop.device.AudioDevices;
 import phalanx.desktop.drawing.Wording;
 import phalanx.desktop.model.PlaybackController;
 import phalanx.desktop.model.SoundSettings;
+import phalanx.desktop.model.Workspace;
 import phalanx.sound.Layer;
 import phalanx.sound.play.AudioDevice;
 import phalanx.sound.render.RenderOptions;
@@ -39,8 +40,8 @@ final class SoundPanel extends FlowPane {
   private final PlaybackController sound;
   private final SoundSettings settings;
 
-  SoundPanel(PlaybackController sound) {
-    this.sound = sound;
+  SoundPanel(Workspace workspace) {
+    sound = workspace.models().sound();
     settings = sound.settings();
     setId("sound-panel");
     getStyleClass().add("sound-panel");
@@ -50,6 +51,7 @@ final class SoundPanel extends FlowPane {
     }
     getChildren().addAll(volume(), device(), files());
     getChildren().addAll(freedom(), place(), thumb(), fingers(), room(), level());
+    getChildren().add(lower(new Label("Sound"), new SoundFilesMenu(workspace)));
   }
 
   /** From as planned to as players play. */
@@ -61,6 +63,9 @@ final class SoundPanel extends FlowPane {
     freedom
         .valueProperty()
         .addListener((o, before, now) -> play(played().free(now.doubleValue() / 100)));
+    settings
+        .interpretationProperty()
+        .addListener((o, before, now) -> freedom.setValue(100 * now.freedom()));
     return lower(new Label("Exact – free"), freedom);
   }
 
@@ -72,6 +77,7 @@ final class SoundPanel extends FlowPane {
     place.setTooltip(
         new Tooltip("where the strings are plucked: near the bridge bright, near the neck round"));
     place.valueProperty().addListener((o, before, now) -> play(played().at(now.doubleValue())));
+    settings.interpretationProperty().addListener((o, before, now) -> place.setValue(now.place()));
     return lower(new Label("Bridge – neck"), place);
   }
 
@@ -79,6 +85,7 @@ final class SoundPanel extends FlowPane {
     ComboBox<Plucker> box = choice("thumb-touch", List.of(Plucker.values()), Plucker::word);
     box.setValue(played().thumb());
     box.setOnAction(e -> play(played().with(Optional.of(box.getValue()), Optional.empty())));
+    settings.interpretationProperty().addListener((o, before, now) -> box.setValue(now.thumb()));
     return lower(new Label("Thumb plucks with"), box);
   }
 
@@ -86,6 +93,7 @@ final class SoundPanel extends FlowPane {
     ComboBox<Plucker> box = choice("finger-touch", List.of(Plucker.values()), Plucker::word);
     box.setValue(played().fingers());
     box.setOnAction(e -> play(played().with(Optional.empty(), Optional.of(box.getValue()))));
+    settings.interpretationProperty().addListener((o, before, now) -> box.setValue(now.fingers()));
     return lower(new Label("Fingers pluck with"), box);
   }
 
@@ -95,6 +103,7 @@ final class SoundPanel extends FlowPane {
     room.setValue(100 * settings.roomProperty().get());
     room.valueProperty()
         .addListener((o, before, now) -> settings.roomProperty().set(now.doubleValue() / 100));
+    settings.roomProperty().addListener(o -> room.setValue(100 * settings.roomProperty().get()));
     return lower(new Label("Dry – hall"), room);
   }
 
@@ -215,6 +224,9 @@ final class SoundPanel extends FlowPane {
               set(levels().with(layer, decibel));
               show.run();
             });
+    settings
+        .levelsProperty()
+        .addListener((o, before, now) -> slider.setValue(now.decibels().get(layer)));
     show.run();
     ToggleButton mute = toggle("mute-" + id, "Mute", "leave " + id + " out");
     mute.setOnAction(e -> set(levels().muting(layer, mute.isSelected())));

@@ -62,7 +62,7 @@ public final class Workbench extends StackPane {
     cursor = new ChartCursor(workspace, workspace.chord());
     screens = new Screens(workspace, cursor, trials, documents, palette, songs);
     transport = new Transport(workspace.models().sound(), this::toggleLoop);
-    SoundPanel panel = new SoundPanel(workspace.models().sound());
+    SoundPanel panel = new SoundPanel(workspace);
     panel.visibleProperty().bind(transport.panelButton().selectedProperty());
     panel.managedProperty().bind(panel.visibleProperty());
     SongMenu menu = new SongMenu(songs, documents, workspace.viewing());

@@ -20,6 +20,7 @@ import phalanx.arrangement.Slot;
 import phalanx.desktop.background.NewestAnswer;
 import phalanx.desktop.background.PlanService;
 import phalanx.desktop.device.AudioDevices;
+import phalanx.desktop.model.SoundPreset.OwnResponse;
 import phalanx.embellishment.HarpRun;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
@@ -39,6 +40,7 @@ import phalanx.sound.sequence.Sequencer;
 import phalanx.sound.sequence.Sequencer.Clicks;
 import phalanx.sound.sequence.Sequencer.Loop;
 import phalanx.sound.sequence.Sketch;
+import phalanx.sound.strings.ImpulseResponse;
 import phalanx.sound.strings.Levels;
 import phalanx.sound.strings.Material;
 
@@ -69,6 +71,7 @@ public final class PlaybackController {
   private final LoopChoice loop;
 
   private final NewestAnswer measuring;
+  private final NewestAnswer reading;
   private final Consumer<Throwable> measuringFault;
 
   /** What brings the song to the loudness songs have; that of before until it is known. */
@@ -87,6 +90,7 @@ public final class PlaybackController {
   PlaybackController(OpenSong open, ChordChoice chords, SlotRange selected, PlanService planner) {
     Executor interfaceThread = planner.interfaceThread();
     measuring = planner.questions();
+    reading = planner.questions();
     measuringFault = planner.fault("How loud the song is could not be measured");
     this.open = open;
     this.chords = chords;
@@ -104,6 +108,8 @@ public final class PlaybackController {
     settings.levelsProperty().addListener((o, before, now) -> player.levels(now));
     settings.roomProperty().addListener(o -> player.room(settings.roomProperty().get()));
     settings.interpretationProperty().addListener(o -> follow());
+    settings.bodyProperty().addListener(o -> otherPlace());
+    settings.hallProperty().addListener(o -> otherPlace());
     open.historyProperty().addListener(o -> tellGuitar());
     playing.addListener(o -> level.set(0));
     tellGuitar();
@@ -112,8 +118,17 @@ public final class PlaybackController {
   /** Listens to the song away from the player, and makes it as loud as songs are. */
   private void measure(Performance performance) {
     Interpretation interpretation = settings.interpretationProperty().get();
+    Optional<ImpulseResponse> ownBody = body();
+    Optional<ImpulseResponse> ownHall = hall();
     measuring.ask(
-        () -> SongLoudness.gain(EventSequence.of(performance, interpretation), SongLoudness.USUAL),
+        () ->
+            SongLoudness.gain(
+                EventSequence.of(performance, interpretation),
+                SongLoudness.USUAL,
+                i -> {
+                  i.body(ownBody);
+                  i.room(ownHall);
+                }),
         found -> {
           gain = found;
           player.gain(found);
@@ -136,7 +151,29 @@ public final class PlaybackController {
   }
 
   private Stage stage() {
-    return new Stage(settings.a4Property().get(), settings.roomProperty().get(), gain);
+    return new Stage(
+        settings.a4Property().get(), settings.roomProperty().get(), body(), hall(), gain);
+  }
+
+  private Optional<ImpulseResponse> body() {
+    return settings.bodyProperty().get().map(OwnResponse::response);
+  }
+
+  private Optional<ImpulseResponse> hall() {
+    return settings.hallProperty().get().map(OwnResponse::response);
+  }
+
+  private void otherPlace() {
+    player.sounding(body(), hall());
+    Performance now = open.performanceProperty().get();
+    if (playing.get() && now != null) {
+      measure(now);
+    }
+  }
+
+  /** Works away from the interface, and does there what comes of it. */
+  public void inBackground(Supplier<Runnable> work) {
+    reading.ask(work, Runnable::run, measuringFault);
   }
 
   /** Another chord is selected by the player, not by a new plan: it begins there. */

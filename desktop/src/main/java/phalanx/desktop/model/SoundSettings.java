@@ -1,11 +1,13 @@
 package phalanx.desktop.model;
 
+import java.util.Optional;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import phalanx.desktop.model.SoundPreset.OwnResponse;
 import phalanx.sound.play.Stage;
 import phalanx.sound.render.RenderOptions;
 import phalanx.sound.sequence.Interpretation;
@@ -34,7 +36,37 @@ public final class SoundSettings {
       new SimpleObjectProperty<>(Interpretation.USUAL);
   private final DoubleProperty room = new SimpleDoubleProperty(Stage.USUAL_ROOM);
 
+  private final ObjectProperty<Optional<OwnResponse>> body =
+      new SimpleObjectProperty<>(Optional.empty());
+  private final ObjectProperty<Optional<OwnResponse>> hall =
+      new SimpleObjectProperty<>(Optional.empty());
+
   SoundSettings() {}
+
+  /** A guitar’s body of the player’s own; empty for ours. */
+  public ObjectProperty<Optional<OwnResponse>> bodyProperty() {
+    return body;
+  }
+
+  /** A room of the player’s own; empty for ours. */
+  public ObjectProperty<Optional<OwnResponse>> hallProperty() {
+    return hall;
+  }
+
+  /** How it sounds now. */
+  public SoundPreset preset() {
+    return new SoundPreset(levels.get(), interpretation.get(), room.get(), body.get(), hall.get());
+  }
+
+  /** Sounds as was kept; volume and what is muted stay. */
+  public void use(SoundPreset preset) {
+    Levels now = levels.get();
+    levels.set(new Levels(preset.levels().decibels(), now.muted(), now.solo(), now.volume()));
+    interpretation.set(preset.interpretation());
+    room.set(preset.room());
+    body.set(preset.body());
+    hall.set(preset.hall());
+  }
 
   /** How freely, and with what, it is played. */
   public ObjectProperty<Interpretation> interpretationProperty() {
@@ -86,6 +118,13 @@ public final class SoundSettings {
     return fileFormat
         .get()
         .asHeard(levels.get())
-        .played(p -> p.by(interpretation.get()).in(room.get()).tunedTo(a4.get()));
+        .played(
+            p ->
+                p.by(interpretation.get())
+                    .in(room.get())
+                    .tunedTo(a4.get())
+                    .sounding(
+                        body.get().map(OwnResponse::response),
+                        hall.get().map(OwnResponse::response)));
   }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import phalanx.arrangement.Note;
 import phalanx.technique.Technique;
+import phalanx.technique.TechniqueText;
 
 /** How tablature writes what is special about a note (common practice, no source). */
 final class TabSigns {
@@ -53,6 +54,8 @@ final class TabSigns {
       return Optional.of("slap");
     } else if (technique == Technique.Plain.POP) {
       return Optional.of("pop");
+    } else if (TechniqueText.isPlace(technique)) {
+      return Optional.of(technique.sign());
     }
     return Optional.empty();
   }

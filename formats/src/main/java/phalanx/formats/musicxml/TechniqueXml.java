@@ -73,7 +73,7 @@ final class TechniqueXml {
             .getTrillMarkOrTurnOrDelayedTurn()
             .add(FACTORY.createOrnamentsOtherOrnament(other(t)));
       }
-    } else if (t == Technique.Plain.SLAP || t == Technique.Plain.POP) {
+    } else if (t == Technique.Plain.SLAP || t == Technique.Plain.POP || TechniqueText.isPlace(t)) {
       technical.getUpBowOrDownBowOrHarmonic().add(FACTORY.createTechnicalOtherTechnical(other(t)));
     } else if (t == Technique.Plain.PALM_MUTE) {
       Play play = FACTORY.createPlay();

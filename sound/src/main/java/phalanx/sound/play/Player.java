@@ -12,6 +12,7 @@ import phalanx.sound.sequence.EventSequence;
 import phalanx.sound.sequence.Sequencer;
 import phalanx.sound.sequence.Sequencer.Clicks;
 import phalanx.sound.sequence.Sequencer.Loop;
+import phalanx.sound.strings.ImpulseResponse;
 import phalanx.sound.strings.Instrument;
 import phalanx.sound.strings.Levels;
 
@@ -159,6 +160,11 @@ public final class Player implements AutoCloseable {
     order(s -> s.room(size));
   }
 
+  /** With a body and a room of the player’s own; empty for ours. */
+  public void sounding(Optional<ImpulseResponse> body, Optional<ImpulseResponse> hall) {
+    order(s -> s.sounding(body, hall));
+  }
+
   /** Everything louder or softer by a factor. */
   public void gain(double factor) {
     order(s -> s.gain(factor));
@@ -274,6 +280,8 @@ public final class Player implements AutoCloseable {
       Instrument instrument = new Instrument(start.score().guitar(), RATE, start.levels());
       instrument.tuneTo(start.stage().a4());
       instrument.room(start.stage().room());
+      instrument.body(start.stage().body());
+      instrument.room(start.stage().hall());
       instrument.gain(start.stage().gain());
       Sequencer sequencer = new Sequencer(start.score(), instrument, start.levels());
       sequencer.tempo(start.tempo());

@@ -3,6 +3,7 @@ package phalanx.sound.sequence;
 import java.util.Optional;
 import phalanx.sound.Layer;
 import phalanx.sound.strings.Beat;
+import phalanx.sound.strings.ImpulseResponse;
 import phalanx.sound.strings.Instrument;
 import phalanx.sound.strings.Levels;
 
@@ -121,6 +122,12 @@ public final class Sequencer {
   /** In another room, 0 for none, to 1 for a hall. */
   public void room(double size) {
     instrument.room(size);
+  }
+
+  /** With a body and a room of the player’s own; empty for ours. */
+  public void sounding(Optional<ImpulseResponse> body, Optional<ImpulseResponse> hall) {
+    instrument.body(body);
+    instrument.room(hall);
   }
 
   /** Everything louder or softer by a factor. */

@@ -44,6 +44,11 @@ final class TechniqueEvents {
   /** The thumb’s blow itself, against a slap without a note. */
   private static final double SLAPS = 0.6;
 
+  /** Near the bridge, and over the end of the neck, mm from the bridge. */
+  private static final double PONTICELLO = 45;
+
+  private static final double TASTO = 215;
+
   /** A string is drawn up here, mm from the bridge. */
   private static final double POP_PLACE = 75;
 
@@ -69,6 +74,10 @@ final class TechniqueEvents {
         stroke = struck(stroke, SLAP, stroke.place()).touching(Excitation.Contact.SLAPPED);
       } else if (technique == Technique.Plain.POP) {
         stroke = struck(stroke, POP, POP_PLACE).touching(Excitation.Contact.POPPED);
+      } else if (technique == Technique.Plain.NEAR_BRIDGE) {
+        stroke = stroke.at(PONTICELLO);
+      } else if (technique == Technique.Plain.NEAR_NECK) {
+        stroke = stroke.at(TASTO);
       }
     }
     return stroke;

@@ -41,6 +41,11 @@ public record Levels(
     volume = Math.max(0, Math.min(1, volume));
   }
 
+  /** How high a sample is against full scale, dB; −120 for none. */
+  public static double decibels(double sample) {
+    return 20 * Math.log10(Math.max(1e-6, Math.abs(sample)));
+  }
+
   /** Whether a layer is heard at all. */
   public boolean isHeard(Layer layer) {
     boolean alone = solo.isEmpty() || solo.contains(layer) || layer == Layer.CLICK;

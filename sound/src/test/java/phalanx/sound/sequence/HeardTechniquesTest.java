@@ -182,4 +182,15 @@ class HeardTechniquesTest {
     double cents = played.cents(note.onset() + 0.35, note.onset() + 1.2, midi);
     assertThat(cents).isBetween(-8.0 - off, 8.0 + off);
   }
+
+  /** Near the bridge a note is brighter, over the end of the neck it is not. */
+  @Test
+  void whereAStringIsPluckedIsHeard() {
+    double[] bright =
+        List.of("d4(tasto) . . .", "d4 . . .", "d4(pont) . . .").stream()
+            .mapToDouble(
+                t -> new Spectrum(Arrays.copyOf(new Played(t).sound, 65536), Heard.RATE).centroid())
+            .toArray();
+    assertThat(bright[2]).isGreaterThan(1.08 * Math.max(bright[0], bright[1]));
+  }
 }

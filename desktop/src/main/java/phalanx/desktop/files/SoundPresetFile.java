@@ -1,0 +1,120 @@
+package phalanx.desktop.files;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import phalanx.desktop.model.SoundPreset;
+import phalanx.desktop.model.SoundPreset.OwnResponse;
+import phalanx.formats.disk.AtomicFile;
+import phalanx.formats.disk.DiskTrouble;
+import phalanx.sound.Layer;
+import phalanx.sound.render.ImpulseFile;
+import phalanx.sound.sequence.Interpretation;
+import phalanx.sound.strings.Levels;
+import phalanx.sound.strings.Plucker;
+
+/**
+ * How songs sound, as a small file: levels, hand, place, room, and where a body or a room of the
+ * player’s own lies. What is out of range is drawn in, what is missing is as usual.
+ */
+public final class SoundPresetFile {
+
+  /** The ending of such files. */
+  public static final String ENDING = ".phalanx-sound.json";
+
+  private static final String FORMAT = "phalanx-sound";
+
+  private SoundPresetFile() {}
+
+  /** Why a file could not be used, in words for the player. */
+  public static final class Refused extends IOException {
+    private static final long serialVersionUID = 1;
+
+    Refused(String words) {
+      super(words);
+    }
+  }
+
+  /** Writes one, whole or not at all. */
+  public static void write(Path file, SoundPreset preset) throws IOException {
+    ObjectNode root = JsonNodeFactory.instance.objectNode();
+    root.put("format", FORMAT);
+    ObjectNode levels = root.putObject("levelsDb");
+    for (Layer layer : Layer.values()) {
+      levels.put(layer.word(), preset.levels().decibels().get(layer));
+    }
+    root.put("freedom", preset.interpretation().freedom());
+    root.put("thumb", preset.interpretation().thumb().word());
+    root.put("fingers", preset.interpretation().fingers().word());
+    root.put("placeMm", preset.interpretation().place());
+    root.put("room", preset.room());
+    preset.body().ifPresent(b -> root.put("bodyResponse", b.file().toString()));
+    preset.hall().ifPresent(h -> root.put("roomResponse", h.file().toString()));
+    AtomicFile.write(file, root.toPrettyString());
+  }
+
+  /**
+   * Reads one.
+   *
+   * @throws Refused if it is none, or what it names cannot be read
+   */
+  public static SoundPreset read(Path file) throws IOException {
+    JsonNode root = tree(file);
+    if (!root.path("format").asText().equals(FORMAT)) {
+      throw new Refused(file.getFileName() + " is no file of a sound");
+    }
+    SoundPreset usual = SoundPreset.USUAL;
+    Levels levels = usual.levels();
+    for (Layer layer : Layer.values()) {
+      double decibels =
+          root.path("levelsDb").path(layer.word()).asDouble(levels.decibels().get(layer));
+      levels = levels.with(layer, decibels);
+    }
+    Interpretation hand = usual.interpretation();
+    hand =
+        hand.free(root.path("freedom").asDouble(hand.freedom()))
+            .with(
+                Plucker.worded(root.path("thumb").asText()),
+                Plucker.worded(root.path("fingers").asText()))
+            .at(root.path("placeMm").asDouble(0));
+    double room = Math.max(0, Math.min(1, root.path("room").asDouble(usual.room())));
+    return new SoundPreset(
+        levels, hand, room, named(root, "bodyResponse"), named(root, "roomResponse"));
+  }
+
+  private static JsonNode tree(Path file) throws IOException {
+    try {
+      return new ObjectMapper().readTree(Files.readString(file));
+    } catch (JsonProcessingException e) {
+      throw new Refused(file.getFileName() + " is no file of a sound");
+    } catch (IOException e) {
+      throw new Refused(file.getFileName() + ": " + DiskTrouble.reading(e));
+    }
+  }
+
+  private static Optional<OwnResponse> named(JsonNode root, String name) throws IOException {
+    String text = root.path(name).asText();
+    return text.isEmpty() ? Optional.empty() : Optional.of(response(Path.of(text)));
+  }
+
+  /**
+   * Reads a body or a room.
+   *
+   * @throws Refused if it is none
+   */
+  public static OwnResponse response(Path file) throws IOException {
+    try {
+      return new OwnResponse(file.toAbsolutePath(), ImpulseFile.read(file));
+    } catch (ImpulseFile.Unreadable e) {
+      throw new Refused(file.getFileName() + ": " + e.getMessage());
+    } catch (IOException e) {
+      throw new Refused(file.getFileName() + ": " + DiskTrouble.reading(e));
+    }
+  }
+}
