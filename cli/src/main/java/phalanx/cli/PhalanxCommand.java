@@ -29,6 +29,8 @@ import picocli.CommandLine.Command;
       HarmonicsCommand.class,
       HarpCommand.class,
       FillsCommand.class,
+      LevelCommand.class,
+      DraftCommand.class,
       WalkCommand.class,
       AdviseCommand.class,
       PracticeCommand.class,

@@ -82,6 +82,18 @@ public record TuneSetting(SettingSuggestion way, Advised now, Advised then) {
     return cancelled.getAsBoolean() ? List.of() : List.copyOf(better);
   }
 
+  /**
+   * Other shapes that sound the same and are clearly easier; empty where there are none.
+   *
+   * @param cancelled asked often; nothing is found then
+   */
+  public static Optional<TuneSetting> sameSound(Song song, BooleanSupplier cancelled) {
+    return better(song, cancelled).stream()
+        .filter(s -> s.way().soundsAs(song) && s.way().tuneHigher(song) == 0)
+        .filter(s -> s.way().semitones() != 0)
+        .findFirst();
+  }
+
   /** The lowest capo of those that are nearly as easy as the easiest. */
   private static Optional<Advised> handiest(List<Advised> planned) {
     double least = planned.stream().mapToDouble(Advised::costPerBar).min().orElse(0);

@@ -88,7 +88,9 @@ class ArrowsTest {
           "phalanx.suggestion",
           "phalanx.advice",
           "phalanx.practice",
-          "phalanx.review");
+          "phalanx.review",
+          "phalanx.level",
+          "phalanx.draft");
 
   @ArchTest
   static void layersKnowOnlyWhatLiesBelow(JavaClasses all) {

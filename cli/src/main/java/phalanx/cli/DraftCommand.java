@@ -1,0 +1,162 @@
+package phalanx.cli;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
+import phalanx.draft.Draft;
+import phalanx.draft.Drafts;
+import phalanx.draft.Manner;
+import phalanx.formats.SongFiles;
+import phalanx.formats.manners.MannerShelf;
+import phalanx.formats.songfile.SongFileWriter;
+import phalanx.level.PlanLevel;
+import phalanx.song.Song;
+import phalanx.text.Phrase;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Spec;
+
+/** {@code phalanx draft SONG}: the song arranged in several manners, the best first. */
+@Command(
+    name = "draft",
+    description = "a lead sheet arranged in several manners, the best first",
+    mixinStandardHelpOptions = true)
+final class DraftCommand implements Callable<Integer> {
+
+  @Spec private CommandSpec spec;
+
+  @Mixin private SongOptions options;
+
+  @Mixin private SongArgument song;
+
+  @Option(names = "--level", paramLabel = "1-5", description = "how hard it is to be")
+  private Double level;
+
+  @Option(names = "--manner", paramLabel = "NAME", description = "one manner only")
+  private String manner;
+
+  @Option(
+      names = "--limit",
+      paramLabel = "N",
+      defaultValue = "3",
+      description = "so many at most; 0 for all")
+  private int limit;
+
+  @Option(
+      names = "--out",
+      paramLabel = "FILE.phalanx.json",
+      description = "writes the first as a song")
+  private Path out;
+
+  @Option(names = "--json", description = "answer in JSON")
+  private boolean json;
+
+  @Override
+  public Integer call() throws UnusableInput {
+    Drafts.Wish wish = new Drafts.Wish(level(), manners(), limit == 0 ? Integer.MAX_VALUE : limit);
+    if (out != null) {
+      if (!out.toString().endsWith(SongFiles.ENDING)) {
+        throw usage("--out " + out + ": expected a name ending in " + SongFiles.ENDING);
+      }
+      WrittenFile.check(out, song.file());
+    }
+    Song adjusted = options.adjusted(song.read());
+    List<Draft> drafts = Drafts.of(adjusted, wish, d -> {}, () -> false);
+    if (drafts.isEmpty()) {
+      throw new UnusableInput(song.file() + ": no manner has a pattern in " + adjusted.meter());
+    }
+    if (out != null) {
+      byte[] text = SongFileWriter.write(drafts.get(0).song()).getBytes(StandardCharsets.UTF_8);
+      WrittenFile.write(out, file -> file.write(text));
+    }
+    PrintWriter printed = spec.commandLine().getOut();
+    printed.println(json ? tree(drafts) : text(drafts));
+    return 0;
+  }
+
+  private OptionalDouble level() {
+    if (level == null) {
+      return OptionalDouble.empty();
+    }
+    if (!(level >= PlanLevel.LOWEST && level <= PlanLevel.HIGHEST)) {
+      throw usage("--level: expected 1 to 5");
+    }
+    return OptionalDouble.of(level);
+  }
+
+  private List<Manner> manners() {
+    if (limit < 0) {
+      throw usage("--limit: expected 0 or more");
+    }
+    if (manner == null) {
+      return MannerShelf.all();
+    }
+    return List.of(
+        MannerShelf.named(manner)
+            .orElseThrow(
+                () ->
+                    usage(
+                        "--manner: expected one of "
+                            + MannerShelf.all().stream()
+                                .map(Manner::name)
+                                .collect(Collectors.joining(", "))
+                            + ", found "
+                            + manner)));
+  }
+
+  private static String text(List<Draft> drafts) {
+    return drafts.stream().map(DraftCommand::text).collect(Collectors.joining("\n"));
+  }
+
+  private static String text(Draft draft) {
+    String holds =
+        draft.ceiling().map(c -> Phrase.of(", hands hold to %.0f", Math.floor(c))).orElse("");
+    String head =
+        Phrase.of(
+            "%s: level %s, %.1f notes a beat%s; %s",
+            draft.manner().name(),
+            draft.level().words(),
+            draft.notesABeat(),
+            holds,
+            draft.tally().words());
+    return head
+        + draft.sections().stream()
+            .map(s -> "\n    " + (s.label().isEmpty() ? "" : s.label() + ": ") + s.did())
+            .collect(Collectors.joining());
+  }
+
+  private static ObjectNode tree(List<Draft> drafts) {
+    ObjectNode root = JsonNodeFactory.instance.objectNode();
+    ArrayNode all = root.putArray("drafts");
+    for (Draft draft : drafts) {
+      ObjectNode node = all.addObject();
+      node.put("manner", draft.manner().name());
+      node.put("level", Math.round(10 * draft.level().level()) / 10.0);
+      node.put("tempoCeiling", draft.ceiling().map(Math::floor).orElse(null));
+      ObjectNode grades = node.putObject("grades");
+      grades.put("cannot", draft.tally().cannot());
+      grades.put("heard", draft.tally().heard());
+      grades.put("note", draft.tally().notes());
+      node.put("notesABeat", Math.round(100 * draft.notesABeat()) / 100.0);
+      ArrayNode sections = node.putArray("sections");
+      for (Draft.Section section : draft.sections()) {
+        sections.addObject().put("label", section.label()).put("did", section.did());
+      }
+    }
+    return root;
+  }
+
+  private ParameterException usage(String message) {
+    return new ParameterException(spec.commandLine(), message);
+  }
+}
