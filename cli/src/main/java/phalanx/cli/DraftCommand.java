@@ -68,7 +68,7 @@ final class DraftCommand implements Callable<Integer> {
       if (!out.toString().endsWith(SongFiles.ENDING)) {
         throw usage("--out " + out + ": expected a name ending in " + SongFiles.ENDING);
       }
-      WrittenFile.check(out, song.file());
+      WrittenFile.checkSong(out, song.file());
     }
     Song adjusted = options.adjusted(song.read());
     List<Draft> drafts = Drafts.of(adjusted, wish, d -> {}, () -> false);

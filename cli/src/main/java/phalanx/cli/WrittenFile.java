@@ -23,6 +23,15 @@ final class WrittenFile {
     }
   }
 
+  /** The same for a song: over no other. */
+  static void checkSong(Path out, Path song) throws UnusableInput {
+    try {
+      SafeTarget.checkSong(out, Optional.of(song));
+    } catch (DiskTrouble e) {
+      throw new UnusableInput(out + ": " + e.getMessage());
+    }
+  }
+
   /** Writes it. */
   static void write(Path out, AtomicFile.Content content) throws UnusableInput {
     try {

@@ -19,6 +19,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.BeforeEach;
@@ -34,6 +35,7 @@ import phalanx.arrangement.Slot;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.strip.StripView;
 import phalanx.picking.Density;
+import phalanx.song.Song;
 
 /** Drives the window as a player does and looks at what the player sees. */
 @ExtendWith(ApplicationExtension.class)
@@ -119,13 +121,37 @@ class ArrangeScreenTest {
     assertThat(workspace().song().picking().densities().bars()).isEmpty();
   }
 
+  /** Three arrangements: heard, one taken, undone at once; an edit drops them. */
+  @Test
+  void aSongIsArrangedThreeWaysAndOneIsTaken(FxRobot robot) throws TimeoutException {
+    window.untilPlanned();
+    Song before = window.workspace().song();
+    click(robot, "#part-drafts");
+    Button make = robot.lookup("#make-drafts").queryButton();
+    robot.interact(make::fire);
+    until(() -> robot.lookup("#draft-2").tryQuery().isPresent());
+    Button take = robot.lookup("#take-draft").queryButton();
+    assertThat(take.isDisabled()).isTrue();
+    ToggleButton second = robot.lookup("#draft-1").query();
+    robot.interact(second::fire);
+    assertThat(window.workspace().song()).isEqualTo(before);
+    robot.interact(take::fire);
+    Song taken = window.workspace().song();
+    assertThat(taken.pattern()).isNotEqualTo(before.pattern());
+    assertThat(taken.pins()).isEqualTo(before.pins());
+    assertThat(robot.lookup("#draft-2").tryQuery()).isEmpty();
+    robot.interact(window.workspace()::undo);
+    assertThat(window.workspace().song()).isEqualTo(before);
+  }
+
   /** The gauge names the tempo the hands hold to and leads to the bar that sets it. */
   @Test
   void theGaugeLeadsToTheBarThatSetsTheTempo(FxRobot robot) throws TimeoutException {
     until(() -> workspace().reviewProperty().get().isPresent());
     int bar = workspace().reviewProperty().get().orElseThrow().ceiling().bar().orElseThrow();
     assertThat(robot.lookup("#tempo-gauge .gauge-words").queryAs(Label.class).getText())
-        .startsWith("Hands hold to ");
+        .startsWith("Level ")
+        .contains("hands hold to ");
     click(robot, "#tempo-gauge");
     until(() -> selected().played().bar() == bar);
   }

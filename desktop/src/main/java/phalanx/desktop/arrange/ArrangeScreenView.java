@@ -62,7 +62,8 @@ public final class ArrangeScreenView extends ScreenView<ArrangeView, SideTabs> {
             List.of(
                 new SideTabs.Tab("part-chord", "Chord", () -> inspector),
                 new SideTabs.Tab(
-                    "part-fills", "Fills", () -> new FillPanel(workspace, fills, palette)))));
+                    "part-fills", "Fills", () -> new FillPanel(workspace, fills, palette)),
+                new SideTabs.Tab("part-drafts", "Drafts", () -> new DraftPanel(workspace)))));
     this.workspace = workspace;
     this.inspector = inspector;
   }

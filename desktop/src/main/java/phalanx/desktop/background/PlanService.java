@@ -21,6 +21,8 @@ import phalanx.arrangement.board.PatternFall;
 import phalanx.arrangement.board.ShapeFilter;
 import phalanx.arrangement.board.SlotBoard;
 import phalanx.arrangement.board.TuneBoard;
+import phalanx.draft.Draft;
+import phalanx.draft.Drafts;
 import phalanx.embellishment.Ending;
 import phalanx.embellishment.Fill;
 import phalanx.embellishment.Frame;
@@ -29,6 +31,7 @@ import phalanx.engraving.Engraver;
 import phalanx.engraving.SheetOptions;
 import phalanx.findings.Found;
 import phalanx.findings.Review;
+import phalanx.level.PlanLevel;
 import phalanx.performance.Performance;
 import phalanx.picking.WrittenPattern;
 import phalanx.planning.Arranger;
@@ -61,6 +64,7 @@ public final class PlanService {
   private final NewestAnswer tuneSettings;
   private final NewestAnswer frames;
   private final NewestAnswer variations;
+  private final NewestAnswer drafts;
   private final NewestAnswer pages;
 
   /** For single chords, so that the song's plan stays known to the other. */
@@ -94,6 +98,7 @@ public final class PlanService {
     tuneSettings = new NewestAnswer(worker, interfaceThread);
     frames = new NewestAnswer(worker, interfaceThread);
     variations = new NewestAnswer(worker, interfaceThread);
+    drafts = new NewestAnswer(worker, interfaceThread);
     pages = new NewestAnswer(worker, interfaceThread);
   }
 
@@ -140,10 +145,11 @@ public final class PlanService {
   /** A fault in looking for hard spots leaves the plan itself as it is. */
   private PlannedSong reviewed(Performance played) {
     try {
-      return new PlannedSong(played, Optional.of(Review.of(played)));
+      return new PlannedSong(
+          played, Optional.of(Review.of(played)), Optional.of(PlanLevel.of(played)));
     } catch (RuntimeException e) {
       faults.accept("The hard spots could not be found", e);
-      return new PlannedSong(played, Optional.empty());
+      return new PlannedSong(played, Optional.empty(), Optional.empty());
     }
   }
 
@@ -230,6 +236,19 @@ public final class PlanService {
   public void frames(Song song, Consumer<Set<Frame>> answer) {
     frames.ask(
         () -> Frame.possible(song), answer, fault("Beginnings and endings could not be tried"));
+  }
+
+  /** Arranges a song in several manners. */
+  public void drafts(Song song, Drafts.Wish wish, Consumer<List<Draft>> answer) {
+    drafts.ask(
+        outdated -> Drafts.of(song, wish, d -> {}, outdated),
+        answer,
+        fault("The song could not be arranged in other manners"));
+  }
+
+  /** No draft is asked for any more. */
+  public void forgetDrafts() {
+    drafts.forget();
   }
 
   /** Plans a section that comes again otherwise. */

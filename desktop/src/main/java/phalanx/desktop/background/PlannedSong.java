@@ -3,6 +3,7 @@ package phalanx.desktop.background;
 import java.util.Optional;
 import phalanx.arrangement.Arrangement;
 import phalanx.findings.Review;
+import phalanx.level.PlanLevel;
 import phalanx.performance.Performance;
 
 /**
@@ -11,8 +12,10 @@ import phalanx.performance.Performance;
  *
  * @param performance the plan in time
  * @param review what is hard in it; empty where that could not be found out
+ * @param level how hard it is to play; empty where that could not be found out
  */
-public record PlannedSong(Performance performance, Optional<Review> review) {
+public record PlannedSong(
+    Performance performance, Optional<Review> review, Optional<PlanLevel> level) {
 
   /** The plan. */
   public Arrangement arrangement() {

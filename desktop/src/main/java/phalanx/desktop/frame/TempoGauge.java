@@ -1,14 +1,17 @@
 package phalanx.desktop.frame;
 
 import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import phalanx.desktop.model.Workspace;
 import phalanx.findings.Review;
 import phalanx.findings.TempoCeiling;
+import phalanx.level.PlanLevel;
 import phalanx.song.Pulse;
 import phalanx.text.Phrase;
 
@@ -24,7 +27,11 @@ final class TempoGauge extends Button {
   /** Tempo at the right end of the gauge, quarter notes a minute. */
   private static final double MOST = 200;
 
+  /** So many reasons of the level are named. */
+  private static final int PARTS = 4;
+
   private final Workspace workspace;
+  private final Tooltip tip = new Tooltip();
   private final Label words = new Label();
   private final Region filled = new Region();
   private final Region tick = new Region();
@@ -51,6 +58,7 @@ final class TempoGauge extends Button {
     row.getStyleClass().add("arrange-header");
     setGraphic(row);
     setMinWidth(Region.USE_PREF_SIZE);
+    setTooltip(tip);
     setOnAction(
         e -> ceiling().flatMap(TempoCeiling::bar).ifPresent(workspace.chord()::selectPlayedBar));
     workspace.reviewProperty().addListener(o -> show());
@@ -72,7 +80,15 @@ final class TempoGauge extends Button {
     double tempo = workspace.song().tempo();
     boolean enough = holds.get() >= tempo;
     double beats = Pulse.of(workspace.song()).beats(holds.get());
-    words.setText(Phrase.of("Hands hold to %.0f", Math.floor(beats)));
+    String level =
+        workspace.levelProperty().get().map(l -> "Level " + l.words() + " · ").orElse("");
+    words.setText(level + Phrase.of("hands hold to %.0f", Math.floor(beats)));
+    tip.setText(
+        workspace
+            .levelProperty()
+            .get()
+            .map(TempoGauge::parts)
+            .orElse("up to which tempo both hands hold"));
     filled.getStyleClass().remove("gauge-short");
     if (!enough) {
       filled.getStyleClass().add("gauge-short");
@@ -82,6 +98,14 @@ final class TempoGauge extends Button {
     tick.setLayoutX(place(tempo) - 1);
     int bar = ceiling().flatMap(TempoCeiling::bar).orElse(0);
     setAccessibleText(words.getText() + ", bar " + bar + " sets it");
+  }
+
+  /** What the level comes from, the most first. */
+  private static String parts(PlanLevel level) {
+    return level.parts().stream()
+        .limit(PARTS)
+        .map(p -> Phrase.of("%.0f %% %s", 100 * p.share(), p.words()))
+        .collect(Collectors.joining("\n", "How hard it is, 1 to 5, by\n", ""));
   }
 
   private static double place(double tempo) {

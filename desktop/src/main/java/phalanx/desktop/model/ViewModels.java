@@ -3,6 +3,7 @@ package phalanx.desktop.model;
 import java.util.function.Supplier;
 import phalanx.desktop.background.PlanService;
 import phalanx.formats.fills.FillShelf;
+import phalanx.formats.manners.MannerShelf;
 
 /**
  * What the player does with the open song, a model for each kind of work. Those that only one
@@ -24,6 +25,7 @@ public final class ViewModels {
   private final Supplier<ShareViewModel> share;
   private final Supplier<FrameViewModel> frame;
   private final Supplier<VariationViewModel> variations;
+  private final Supplier<DraftViewModel> drafts;
   private final Supplier<PracticeViewModel> practice;
 
   ViewModels(
@@ -40,6 +42,7 @@ public final class ViewModels {
     walks = once(() -> new WalkViewModel(open, chord, sound, planner));
     practice = once(() -> new PracticeViewModel(open, sound, planner, hands));
     share = once(() -> new ShareViewModel(open, planner));
+    drafts = once(() -> new DraftViewModel(open, sound, planner, MannerShelf.all()));
     frame = once(() -> new FrameViewModel(open, sound, planner));
     variations = once(() -> new VariationViewModel(open, chord, sound, planner, FillShelf.all()));
     fills = once(() -> new FillViewModel(open, chord, range, sound, planner, FillShelf.all()));
@@ -102,6 +105,11 @@ public final class ViewModels {
   /** How a section could be played otherwise when it comes again. */
   public VariationViewModel variations() {
     return variations.get();
+  }
+
+  /** Whole arrangements to choose from. */
+  public DraftViewModel drafts() {
+    return drafts.get();
   }
 
   /** Today's practice of the song. */

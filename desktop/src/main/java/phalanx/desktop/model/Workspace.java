@@ -20,6 +20,7 @@ import phalanx.chart.Retuning;
 import phalanx.desktop.background.PlanService;
 import phalanx.desktop.background.PlannedSong;
 import phalanx.findings.Review;
+import phalanx.level.PlanLevel;
 import phalanx.performance.Performance;
 import phalanx.song.History;
 import phalanx.song.Song;
@@ -41,6 +42,8 @@ public final class Workspace implements OpenSong {
       new PartProperty<>(() -> planned.map(PlannedSong::performance).orElse(null));
   private final PartProperty<Arrangement> arrangement =
       new PartProperty<>(() -> planned.map(PlannedSong::arrangement).orElse(null));
+  private final PartProperty<Optional<PlanLevel>> level =
+      new PartProperty<>(() -> planned.flatMap(PlannedSong::level));
   private final PartProperty<Optional<Review>> review =
       new PartProperty<>(() -> planned.flatMap(PlannedSong::review));
   private final ReadOnlyObjectWrapper<Optional<SlotBoard>> board =
@@ -192,6 +195,7 @@ public final class Workspace implements OpenSong {
     notes.settle(done.arrangement());
     chord.select(place);
     range.fit();
+    level.changed();
     review.changed();
     settling = false;
   }
@@ -315,6 +319,11 @@ public final class Workspace implements OpenSong {
   public boolean isBoardOfNow() {
     return boardOf.filter(a -> a == arrangement.get()).isPresent()
         && board.get().filter(b -> b.slot() == chord.placeProperty().get()).isPresent();
+  }
+
+  /** How hard the plan is to play; empty where that is not known. */
+  public ReadOnlyObjectProperty<Optional<PlanLevel>> levelProperty() {
+    return level;
   }
 
   /** What is hard in the newest plan that was looked through. */
