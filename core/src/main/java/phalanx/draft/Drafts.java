@@ -209,7 +209,12 @@ public final class Drafts {
             .orElse(tried.density());
     boolean own = draft.patterns().has(new Scope.OfSection(section.id()));
     List<String> parts = new ArrayList<>();
-    parts.add(own ? "its own pattern, as it was" : tried.manner().about());
+    boolean first = section.equals(draft.sections().get(0));
+    if (own) {
+      parts.add("its own pattern, as it was");
+    } else if (first || draft.tune().isEmpty()) {
+      parts.add(tried.manner().about());
+    }
     if (!draft.tune().isEmpty()) {
       parts.add(density.words());
     }
@@ -252,8 +257,19 @@ public final class Drafts {
     return order
         .thenComparingDouble(d -> -d.heard())
         .thenComparingInt(d -> d.tally().notes())
-        .thenComparing(d -> d.manner().name())
+        .thenComparingInt(d -> wish.manners().indexOf(d.manner()))
         .thenComparingDouble(d -> d.level().level());
+  }
+
+  /** Whether it is not heard as one that is offered already. */
+  private static boolean isAnother(Draft draft, List<Draft> chosen) {
+    return chosen.stream().noneMatch(c -> struck(c).equals(struck(draft)));
+  }
+
+  private static List<List<Integer>> struck(Draft draft) {
+    return draft.arrangement().notes().stream()
+        .map(n -> List.of(n.tick(), n.string(), n.fret()))
+        .toList();
   }
 
   /** Each manner once, as long as there are others as playable. */
@@ -264,7 +280,7 @@ public final class Drafts {
     for (int round = 0; round < Density.values().length; round++) {
       for (Draft draft : drafts) {
         boolean free = often.get(draft.manner().name()) == round;
-        if (chosen.size() < wish.limit() && free && !chosen.contains(draft)) {
+        if (chosen.size() < wish.limit() && free && isAnother(draft, chosen)) {
           chosen.add(draft);
           often.merge(draft.manner().name(), 1, Integer::sum);
         }

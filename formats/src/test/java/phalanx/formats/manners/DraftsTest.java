@@ -65,6 +65,7 @@ class DraftsTest {
     List<Draft> drafts = drafts(SONG, USUAL);
     assertThat(drafts).hasSize(3);
     assertThat(drafts).extracting(d -> d.manner().name()).doesNotHaveDuplicates();
+    assertThat(drafts).extracting(d -> d.arrangement().notes()).doesNotHaveDuplicates();
     for (Draft draft : drafts) {
       assertThat(draft.tally().cannot()).isZero();
       assertThat(draft.sections()).hasSize(2);
