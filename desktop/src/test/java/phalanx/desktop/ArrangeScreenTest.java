@@ -121,6 +121,20 @@ class ArrangeScreenTest {
     assertThat(workspace().song().picking().densities().bars()).isEmpty();
   }
 
+  /** A key makes the selected bars easier, says how, and Ctrl Z takes it back. */
+  @Test
+  void theSelectedBarsAreMadeEasierByAKey(FxRobot robot) throws TimeoutException {
+    window.untilPlanned();
+    Song before = window.workspace().song();
+    robot.type(KeyCode.RIGHT, 4).type(KeyCode.OPEN_BRACKET);
+    until(() -> !text(robot, "#step-words").isEmpty());
+    assertThat(text(robot, "#step-words")).contains("level");
+    assertThat(window.workspace().song()).isNotEqualTo(before);
+    press(robot, KeyCode.CONTROL, KeyCode.Z);
+    assertThat(window.workspace().song()).isEqualTo(before);
+    assertThat(text(robot, "#step-words")).isEmpty();
+  }
+
   /** Three arrangements: heard, one taken, undone at once; an edit drops them. */
   @Test
   void aSongIsArrangedThreeWaysAndOneIsTaken(FxRobot robot) throws TimeoutException {

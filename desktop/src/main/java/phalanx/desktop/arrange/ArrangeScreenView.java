@@ -32,6 +32,7 @@ public final class ArrangeScreenView extends ScreenView<ArrangeView, SideTabs> {
           new Shortcut(", .", "note before, note after (or click one)"),
           new Shortcut("Page Up, Down", "pin the note to another string; Delete: let go"),
           new Shortcut("D", "more, less in the bars selected: density"),
+          new Shortcut("[ ]", "the bars selected one step easier, fuller"),
           new Shortcut("B", "fills: major or bluesy"),
           new Shortcut("+ − 0", "larger, smaller, usual size"));
 
@@ -86,6 +87,8 @@ public final class ArrangeScreenView extends ScreenView<ArrangeView, SideTabs> {
       inspector.pinCard(digit(code));
     } else if (code == KeyCode.D) {
       workspace.models().density().next();
+    } else if (code == KeyCode.OPEN_BRACKET || code == KeyCode.CLOSE_BRACKET) {
+      workspace.models().levelSteps().step(code == KeyCode.OPEN_BRACKET);
     } else if (code == KeyCode.B) {
       workspace.models().fills().switchColour();
     } else {

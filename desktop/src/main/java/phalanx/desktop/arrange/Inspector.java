@@ -78,6 +78,7 @@ public final class Inspector extends VBox {
             span,
             details,
             new FlowPane(6, 6, plays, new PartsMenu(workspace)),
+            new LevelStepRow(workspace),
             new DampRow(workspace),
             heading,
             scroll);

@@ -23,6 +23,8 @@ import phalanx.arrangement.board.SlotBoard;
 import phalanx.arrangement.board.TuneBoard;
 import phalanx.draft.Draft;
 import phalanx.draft.Drafts;
+import phalanx.draft.LevelStep;
+import phalanx.draft.LevelSteps;
 import phalanx.embellishment.Ending;
 import phalanx.embellishment.Fill;
 import phalanx.embellishment.Frame;
@@ -65,6 +67,7 @@ public final class PlanService {
   private final NewestAnswer frames;
   private final NewestAnswer variations;
   private final NewestAnswer drafts;
+  private final NewestAnswer steps;
   private final NewestAnswer pages;
 
   /** For single chords, so that the song's plan stays known to the other. */
@@ -99,6 +102,7 @@ public final class PlanService {
     frames = new NewestAnswer(worker, interfaceThread);
     variations = new NewestAnswer(worker, interfaceThread);
     drafts = new NewestAnswer(worker, interfaceThread);
+    steps = new NewestAnswer(worker, interfaceThread);
     pages = new NewestAnswer(worker, interfaceThread);
   }
 
@@ -244,6 +248,20 @@ public final class PlanService {
         outdated -> Drafts.of(song, wish, d -> {}, outdated),
         answer,
         fault("The song could not be arranged in other manners"));
+  }
+
+  /** Makes some bars easier or fuller by a step. */
+  public void levelStep(
+      Song song, List<Integer> bars, boolean easier, Consumer<Optional<LevelStep>> answer) {
+    steps.ask(
+        outdated -> LevelSteps.next(song, bars, easier, outdated),
+        answer,
+        fault("The bars could not be made " + (easier ? "easier" : "fuller")));
+  }
+
+  /** No step is asked for any more. */
+  public void forgetSteps() {
+    steps.forget();
   }
 
   /** No draft is asked for any more. */

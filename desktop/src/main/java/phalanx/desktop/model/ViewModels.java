@@ -17,6 +17,7 @@ public final class ViewModels {
   private final PlaybackController sound;
   private final HandViewModel hands;
   private final DensityViewModel density;
+  private final LevelStepViewModel levelSteps;
   private final Supplier<GuitarBench> bench;
   private final Supplier<AdviceViewModel> advice;
   private final Supplier<HarpRunViewModel> harp;
@@ -32,6 +33,7 @@ public final class ViewModels {
       OpenSong open, ChordChoice chord, SlotRange range, PlanService planner, HandViewModel hands) {
     this.hands = hands;
     density = new DensityViewModel(open, range);
+    levelSteps = new LevelStepViewModel(open, range, planner);
     sound = new PlaybackController(open, chord, range, planner);
     patterns = new PatternViewModel(open, chord, sound, planner);
     melody = new MelodyViewModel(open, chord, planner);
@@ -85,6 +87,11 @@ public final class ViewModels {
   /** How much is played where. */
   public DensityViewModel density() {
     return density;
+  }
+
+  /** The selected bars easier or fuller. */
+  public LevelStepViewModel levelSteps() {
+    return levelSteps;
   }
 
   /** The player's hand. */
