@@ -1,7 +1,6 @@
 package phalanx.draft;
 
 import phalanx.arrangement.Arrangement;
-import phalanx.level.PlanLevel;
 import phalanx.song.Song;
 
 /**
@@ -10,8 +9,8 @@ import phalanx.song.Song;
  * @param words what was done, in the player’s words
  * @param song the song with it
  * @param arrangement its plan
- * @param before the level before
- * @param after the level with it
+ * @param before how hard the bars were, on average, 1.0 to 5.0
+ * @param after how hard they are with it
  */
 public record LevelStep(
-    String words, Song song, Arrangement arrangement, PlanLevel before, PlanLevel after) {}
+    String words, Song song, Arrangement arrangement, double before, double after) {}

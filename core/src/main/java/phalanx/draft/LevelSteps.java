@@ -39,7 +39,10 @@ import phalanx.theory.Meter;
 public final class LevelSteps {
 
   /** A level that moves less than this is not worth a step. */
-  private static final double LEAST = 0.005;
+  private static final double LEAST = 0.02;
+
+  /** What the whole song may move the other way, as where a change before the bars is longer. */
+  private static final double WRONG = 0.005;
 
   /** In longer selections single strokes are not looked at one by one. */
   private static final int FEW_BARS = 2;
@@ -76,32 +79,44 @@ public final class LevelSteps {
     Arrangement now = arranger.arrange(song);
     PlanLevel level = PlanLevel.of(now);
     Tally hard = Review.of(now).tally();
+    double here = here(now, level);
     return (easier ? easier(level) : fuller())
         .stream()
             .filter(e -> !cancelled.getAsBoolean())
-            .map(e -> tried(e, now, level, hard))
+            .map(e -> tried(e, now, level, here, hard))
             .filter(Objects::nonNull)
             .max(Comparator.comparingDouble(s -> worth(s, now)));
   }
 
-  private LevelStep tried(Edit edit, Arrangement now, PlanLevel level, Tally hard) {
+  /** How hard the bars are, on average: in a long song one bar hardly moves the whole. */
+  private double here(Arrangement a, PlanLevel level) {
+    return a.timeline().bars().stream()
+        .filter(b -> bars.contains(b.written()))
+        .mapToDouble(b -> level.bars().get(b.number()))
+        .average()
+        .orElse(level.level());
+  }
+
+  private LevelStep tried(Edit edit, Arrangement now, PlanLevel level, double here, Tally hard) {
     Arrangement then = arranger.arrange(edit.song());
     PlanLevel after = PlanLevel.of(then);
-    double moved = (easier ? -1 : 1) * (after.level() - level.level());
+    int way = easier ? -1 : 1;
+    double there = here(then, after);
     Tally tally = Review.of(then).tally();
     boolean holds =
-        moved >= LEAST
+        way * (there - here) >= LEAST
+            && way * (after.level() - level.level()) >= -WRONG
             && tally.cannot() <= hard.cannot()
             && tally.heard() <= hard.heard()
             && tune(then).containsAll(tune(now))
             && downbeats(then).equals(downbeats(now));
-    return holds ? new LevelStep(edit.words(), edit.song(), then, level, after) : null;
+    return holds ? new LevelStep(edit.words(), edit.song(), then, here, there) : null;
   }
 
   /** How far the level moves for each note that is there no more, or new. */
   private static double worth(LevelStep step, Arrangement now) {
     int changed = Math.abs(step.arrangement().notes().size() - now.notes().size());
-    double moved = Math.abs(step.after().level() - step.before().level());
+    double moved = Math.abs(step.after() - step.before());
     return moved / (1 + changed);
   }
 

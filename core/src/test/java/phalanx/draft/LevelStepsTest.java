@@ -50,13 +50,13 @@ class LevelStepsTest {
           break;
         }
         LevelStep taken = step.get();
-        double moved = taken.after().level() - taken.before().level();
+        double moved = taken.after() - taken.before();
         assertThat(easier ? -moved : moved).as(taken.words()).isPositive();
         Arrangement before = new Arranger().arrange(now);
         assertThat(tune(taken.arrangement())).as(taken.words()).containsAll(tune(before));
         assertThat(Review.of(taken.arrangement()).tally().heard())
             .isLessThanOrEqualTo(Review.of(before).tally().heard());
-        assertThat(said.add(taken.words() + taken.after().level())).isTrue();
+        assertThat(said.add(taken.words() + taken.after())).isTrue();
         assertThat(taken.song()).isNotEqualTo(now);
         now = taken.song();
       }

@@ -75,8 +75,7 @@ public final class LevelStepViewModel {
     made = Optional.of(step.song());
     open.edit(s -> step.song());
     words.set(
-        Phrase.of(
-            "%s · level %s, was %s", step.words(), step.after().words(), step.before().words()));
+        Phrase.of("%s · level %.2f here, was %.2f", step.words(), step.after(), step.before()));
   }
 
   /** What the last step did, or that there is none. */
