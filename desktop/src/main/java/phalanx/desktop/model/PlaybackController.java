@@ -5,7 +5,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.concurrent.Executor;
-import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
@@ -17,10 +16,8 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
-import phalanx.desktop.background.NewestAnswer;
 import phalanx.desktop.background.PlanService;
 import phalanx.desktop.device.AudioDevices;
-import phalanx.desktop.model.SoundPreset.OwnResponse;
 import phalanx.embellishment.HarpRun;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
@@ -32,7 +29,6 @@ import phalanx.sound.play.Heard;
 import phalanx.sound.play.Player;
 import phalanx.sound.play.Stage;
 import phalanx.sound.play.Start;
-import phalanx.sound.render.SongLoudness;
 import phalanx.sound.sequence.CountIn;
 import phalanx.sound.sequence.EventSequence;
 import phalanx.sound.sequence.Interpretation;
@@ -40,7 +36,6 @@ import phalanx.sound.sequence.Sequencer;
 import phalanx.sound.sequence.Sequencer.Clicks;
 import phalanx.sound.sequence.Sequencer.Loop;
 import phalanx.sound.sequence.Sketch;
-import phalanx.sound.strings.ImpulseResponse;
 import phalanx.sound.strings.Levels;
 import phalanx.sound.strings.Material;
 
@@ -70,12 +65,7 @@ public final class PlaybackController {
   private final SoundSettings settings = new SoundSettings();
   private final LoopChoice loop;
 
-  private final NewestAnswer measuring;
-  private final NewestAnswer reading;
-  private final Consumer<Throwable> measuringFault;
-
-  /** What brings the song to the loudness songs have; that of before until it is known. */
-  private double gain = 1;
+  private final PlayedStage stage;
 
   /** Where it paused, in ticks, so that a change of tempo does not move it. */
   private OptionalInt resume = OptionalInt.empty();
@@ -89,9 +79,6 @@ public final class PlaybackController {
 
   PlaybackController(OpenSong open, ChordChoice chords, SlotRange selected, PlanService planner) {
     Executor interfaceThread = planner.interfaceThread();
-    measuring = planner.questions();
-    reading = planner.questions();
-    measuringFault = planner.fault("How loud the song is could not be measured");
     this.open = open;
     this.chords = chords;
     loop = new LoopChoice(open, selected);
@@ -99,6 +86,7 @@ public final class PlaybackController {
         new AudioDevices(
             interfaceThread, f -> open.faults().tell("Sound devices could not be looked for", f));
     player = new Player(devices.silent(), new Told(interfaceThread));
+    stage = new PlayedStage(settings, player, planner);
     devices.chosenProperty().addListener((o, before, now) -> use(now));
     open.performanceProperty().addListener(o -> follow());
     chords.placeProperty().addListener(o -> moved());
@@ -106,34 +94,12 @@ public final class PlaybackController {
     settings.percentProperty().addListener(o -> player.tempo(settings.tempo()));
     settings.clicksProperty().addListener((o, before, now) -> player.clicks(now));
     settings.levelsProperty().addListener((o, before, now) -> player.levels(now));
-    settings.roomProperty().addListener(o -> player.room(settings.roomProperty().get()));
     settings.interpretationProperty().addListener(o -> follow());
     settings.bodyProperty().addListener(o -> otherPlace());
     settings.hallProperty().addListener(o -> otherPlace());
     open.historyProperty().addListener(o -> tellGuitar());
     playing.addListener(o -> level.set(0));
     tellGuitar();
-  }
-
-  /** Listens to the song away from the player, and makes it as loud as songs are. */
-  private void measure(Performance performance) {
-    Interpretation interpretation = settings.interpretationProperty().get();
-    Optional<ImpulseResponse> ownBody = body();
-    Optional<ImpulseResponse> ownHall = hall();
-    measuring.ask(
-        () ->
-            SongLoudness.gain(
-                EventSequence.of(performance, interpretation),
-                SongLoudness.USUAL,
-                i -> {
-                  i.body(ownBody);
-                  i.room(ownHall);
-                }),
-        found -> {
-          gain = found;
-          player.gain(found);
-        },
-        measuringFault);
   }
 
   /** How high the sound is just now, 0 to 1; it falls more slowly than it rises, as meters do. */
@@ -150,30 +116,17 @@ public final class PlaybackController {
     guitarWords.set(Material.of(open.song().guitar()).words());
   }
 
-  private Stage stage() {
-    return new Stage(
-        settings.a4Property().get(), settings.roomProperty().get(), body(), hall(), gain);
-  }
-
-  private Optional<ImpulseResponse> body() {
-    return settings.bodyProperty().get().map(OwnResponse::response);
-  }
-
-  private Optional<ImpulseResponse> hall() {
-    return settings.hallProperty().get().map(OwnResponse::response);
-  }
-
   private void otherPlace() {
-    player.sounding(body(), hall());
+    stage.change();
     Performance now = open.performanceProperty().get();
     if (playing.get() && now != null) {
-      measure(now);
+      stage.measure(now);
     }
   }
 
   /** Works away from the interface, and does there what comes of it. */
   public void inBackground(Supplier<Runnable> work) {
-    reading.ask(work, Runnable::run, measuringFault);
+    stage.inBackground(work);
   }
 
   /** Another chord is selected by the player, not by a new plan: it begins there. */
@@ -263,7 +216,7 @@ public final class PlaybackController {
     }
     sketching = false;
     playing.set(true);
-    measure(performance);
+    stage.measure(performance);
     Interpretation interpretation = settings.interpretationProperty().get();
     int mine = ++asked;
     double from = from(performance);
@@ -272,7 +225,7 @@ public final class PlaybackController {
     double tempo = settings.tempo();
     Clicks clicked = settings.clicksProperty().get();
     Levels loud = settings.levelsProperty().get();
-    Stage stage = stage();
+    Stage where = stage.now();
     ifStillWanted(
         mine,
         () ->
@@ -288,7 +241,7 @@ public final class PlaybackController {
                       tempo,
                       clicked,
                       loud,
-                      stage);
+                      where);
                 }));
   }
 
@@ -331,7 +284,7 @@ public final class PlaybackController {
     if (playing.get() && empty) {
       stop();
     } else if (playing.get()) {
-      measure(next);
+      stage.measure(next);
       Interpretation interpretation = settings.interpretationProperty().get();
       player.change(() -> plans.score(next, interpretation), s -> LoopBars.in(next, round));
     }
@@ -393,10 +346,10 @@ public final class PlaybackController {
       return;
     }
     Levels loud = settings.levelsProperty().get();
-    Stage stage = stage();
+    Stage where = stage.now();
     sketching = true;
     int mine = ++asked;
-    ifStillWanted(mine, () -> player.play(() -> Start.plain(score.get(), tempo, loud, stage)));
+    ifStillWanted(mine, () -> player.play(() -> Start.plain(score.get(), tempo, loud, where)));
   }
 
   /** Plays a drill round and round after a bar of clicks, at a share of its tempo. */
@@ -404,7 +357,7 @@ public final class PlaybackController {
     stop();
     sketching = true;
     Levels loud = settings.levelsProperty().get();
-    Stage stage = stage();
+    Stage where = stage.now();
     double tempo = Math.max(Sequencer.SLOWEST, Math.min(Sequencer.FASTEST, share));
     int mine = ++asked;
     ifStillWanted(
@@ -421,7 +374,7 @@ public final class PlaybackController {
                       tempo,
                       Clicks.BEATS,
                       loud,
-                      stage);
+                      where);
                 }));
   }
 
