@@ -73,7 +73,7 @@ final class DraftCommand implements Callable<Integer> {
     Song adjusted = options.adjusted(song.read());
     List<Draft> drafts = Drafts.of(adjusted, wish, d -> {}, () -> false);
     if (drafts.isEmpty()) {
-      throw new UnusableInput(song.file() + ": no manner has a pattern in " + adjusted.meter());
+      throw new UnusableInput(song.file() + ": there is nothing to arrange");
     }
     if (out != null) {
       byte[] text = SongFileWriter.write(drafts.get(0).song()).getBytes(StandardCharsets.UTF_8);

@@ -85,13 +85,7 @@ public final class Drafts {
   private List<Draft> all(Consumer<Draft> news) {
     List<Try> tries = new ArrayList<>();
     for (Song set : settings()) {
-      List<Manner> suiting = wish.manners().stream().filter(m -> m.suits(set)).toList();
-      // Where none suits the tempo, those that suit the metre are better than nothing.
-      List<Manner> manners =
-          suiting.isEmpty()
-              ? wish.manners().stream().filter(m -> m.in(set.meter()).isPresent()).toList()
-              : suiting;
-      for (Manner manner : manners) {
+      for (Manner manner : manners(set)) {
         for (Density density : densities(manner)) {
           tries.add(new Try(set, manner, density));
         }
@@ -106,6 +100,20 @@ public final class Drafts {
             .collect(Collectors.toCollection(ArrayList::new));
     drafts.sort(order());
     return varied(drafts);
+  }
+
+  /**
+   * Those that suit a song; where none suits its tempo those of its metre, and in a rare metre the
+   * plain ways that every metre has.
+   */
+  private List<Manner> manners(Song set) {
+    List<Manner> suiting = wish.manners().stream().filter(m -> m.suits(set)).toList();
+    if (!suiting.isEmpty()) {
+      return suiting;
+    }
+    List<Manner> inMetre =
+        wish.manners().stream().filter(m -> m.in(set.meter()).isPresent()).toList();
+    return inMetre.isEmpty() ? Manner.plain(set.meter()) : inMetre;
   }
 
   private record Try(Song set, Manner manner, Density density) {}

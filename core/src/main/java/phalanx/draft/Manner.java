@@ -3,10 +3,14 @@ package phalanx.draft;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import phalanx.embellishment.Frame;
+import phalanx.picking.AlternatingThumb;
 import phalanx.picking.Density;
+import phalanx.picking.PatternEdits;
 import phalanx.picking.ThumbRoute;
 import phalanx.picking.WrittenPattern;
+import phalanx.song.Feel;
 import phalanx.song.Song;
 import phalanx.theory.Meter;
 
@@ -52,5 +56,24 @@ public record Manner(
   /** Whether it suits a song’s metre and tempo. */
   public boolean suits(Song song) {
     return in(song.meter()).isPresent() && song.tempo() >= slowest && song.tempo() <= fastest;
+  }
+
+  /** The plain ways of the thumb and the fingers, which every metre has. */
+  static List<Manner> plain(Meter meter) {
+    return Stream.of(AlternatingThumb.values())
+        .map(
+            style ->
+                new Manner(
+                    style.title(),
+                    style.words(),
+                    ThumbRoute.ALTERNATING,
+                    Feel.SLOWEST,
+                    Feel.FASTEST,
+                    Density.TUNE,
+                    Density.FULL,
+                    false,
+                    Set.of(Frame.SLOWER),
+                    List.of(PatternEdits.written(style, meter))))
+        .toList();
   }
 }

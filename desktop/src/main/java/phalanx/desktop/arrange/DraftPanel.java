@@ -124,7 +124,7 @@ final class DraftPanel extends VBox {
         searching
             ? "Planning every manner in full …"
             : none
-                ? "No manner has a pattern in this metre."
+                ? "There is nothing to arrange yet: type some chords."
                 : model.draftsProperty().get().isEmpty()
                     ? "A teacher plays it three ways and says: choose. Nothing is changed yet."
                     : "Hear them; the tune is the same in all.");

@@ -177,10 +177,13 @@ class DraftsTest {
   }
 
   @Test
-  void aMetreWithoutMannersHasNoDrafts() {
+  void aRareMetreHasThePlainWays() {
     Song song = TestSongs.of("G | C");
-    song = song.withFeel(song.feel().withMeter(Meter.parse("7/8").orElseThrow()));
-    assertThat(drafts(song, USUAL)).isEmpty();
+    song = song.withFeel(song.feel().withMeter(Meter.parse("5/4").orElseThrow()));
+    List<Draft> drafts = drafts(song, USUAL);
+    assertThat(drafts).isNotEmpty();
+    assertThat(drafts.get(0).song().pattern().in(song.meter()).lengthTicks())
+        .isEqualTo(song.meter().barTicks());
   }
 
   @Test
