@@ -157,7 +157,7 @@ class DraftsTest {
   }
 
   static Stream<Map.Entry<String, Song>> songs() {
-    return OwnSongs.all().entrySet().stream().limit(6);
+    return OwnSongs.all().entrySet().stream().limit(3);
   }
 
   @ParameterizedTest
