@@ -2,6 +2,8 @@ package phalanx.desktop.files;
 
 import java.io.IOException;
 import java.util.concurrent.Executor;
+import java.util.concurrent.RejectedExecutionException;
+import org.slf4j.LoggerFactory;
 import phalanx.desktop.model.Workspace;
 import phalanx.formats.disk.DiskTrouble;
 
@@ -29,16 +31,22 @@ final class DiskTasks {
    * @param what what did not work then, as the start of a sentence
    */
   void run(String what, Work work) {
-    disk.execute(
-        () -> {
-          try {
-            work.run();
-          } catch (IOException e) {
-            answer(() -> tell(what + ": " + DiskTrouble.why(e) + "."));
-          } catch (RuntimeException | Error e) {
-            workspace.faults().tell(what, e);
-          }
-        });
+    try {
+      disk.execute(() -> done(what, work));
+    } catch (RejectedExecutionException e) {
+      // An answer that was on its way asked for more when the window had closed.
+      LoggerFactory.getLogger(DiskTasks.class).warn("{}: the window has closed", what, e);
+    }
+  }
+
+  private void done(String what, Work work) {
+    try {
+      work.run();
+    } catch (IOException e) {
+      answer(() -> tell(what + ": " + DiskTrouble.why(e) + "."));
+    } catch (RuntimeException | Error e) {
+      workspace.faults().tell(what, e);
+    }
   }
 
   /** Does something on the interface's thread. */
