@@ -27,7 +27,7 @@ final class SoundFilesMenu extends MenuButton {
     super("This sound");
     this.workspace = workspace;
     setId("sound-files");
-    getStyleClass().add("tool");
+    getStyleClass().add("chip-button");
     setTooltip(new Tooltip("keep it as a file, take one up, a body or a room of your own"));
     getItems()
         .addAll(
