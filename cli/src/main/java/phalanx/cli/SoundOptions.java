@@ -92,6 +92,11 @@ final class SoundOptions {
   private List<String> touch = List.of();
 
   @Option(
+      names = "--rest-strokes",
+      description = "the fingers that play the tune come to rest on the next string")
+  private boolean rested;
+
+  @Option(
       names = "--place",
       paramLabel = "MM",
       defaultValue = "0",
@@ -121,6 +126,7 @@ final class SoundOptions {
         Interpretation.USUAL
             .free(exact ? 0 : freedom / PERCENT)
             .with(plucker("thumb", spec), plucker("fingers", spec))
+            .resting(rested)
             .at(place);
     Playing playing =
         Playing.USUAL

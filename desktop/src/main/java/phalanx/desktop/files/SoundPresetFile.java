@@ -52,6 +52,7 @@ public final class SoundPresetFile {
     root.put("freedom", preset.interpretation().freedom());
     root.put("thumb", preset.interpretation().thumb().word());
     root.put("fingers", preset.interpretation().fingers().word());
+    root.put("restStrokes", preset.interpretation().rested());
     root.put("placeMm", preset.interpretation().place());
     root.put("room", preset.room());
     preset.body().ifPresent(b -> root.put("bodyResponse", b.file().toString()));
@@ -82,6 +83,7 @@ public final class SoundPresetFile {
             .with(
                 Plucker.worded(root.path("thumb").asText()),
                 Plucker.worded(root.path("fingers").asText()))
+            .resting(root.path("restStrokes").asBoolean())
             .at(root.path("placeMm").asDouble(0));
     double room = Math.max(0, Math.min(1, root.path("room").asDouble(usual.room())));
     return new SoundPreset(

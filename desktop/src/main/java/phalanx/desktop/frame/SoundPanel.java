@@ -94,7 +94,14 @@ final class SoundPanel extends FlowPane {
     box.setValue(played().fingers());
     box.setOnAction(e -> play(played().with(Optional.empty(), Optional.of(box.getValue()))));
     settings.interpretationProperty().addListener((o, before, now) -> box.setValue(now.fingers()));
-    return lower(new Label("Fingers pluck with"), box);
+    ToggleButton rest = toggle("rest-strokes", "rest", "the tune in rest strokes: fuller, rounder");
+    rest.setSelected(played().rested());
+    rest.setOnAction(e -> play(played().resting(rest.isSelected())));
+    settings
+        .interpretationProperty()
+        .addListener((o, before, now) -> rest.setSelected(now.rested()));
+    HBox row = new HBox(4, box, rest);
+    return lower(new Label("Fingers pluck with"), row);
   }
 
   private VBox room() {

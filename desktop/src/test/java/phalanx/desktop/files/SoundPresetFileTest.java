@@ -38,7 +38,7 @@ class SoundPresetFileTest {
     SoundPreset kept =
         new SoundPreset(
             Levels.USUAL.with(Layer.HITS, -7),
-            new Interpretation(0.8, Plucker.PICK, Plucker.FINGERTIP, -40),
+            new Interpretation(0.8, Plucker.PICK, Plucker.FINGERTIP, true, -40),
             0.9,
             Optional.of(SoundPresetFile.response(response)),
             Optional.empty());

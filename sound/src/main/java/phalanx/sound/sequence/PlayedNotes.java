@@ -135,7 +135,13 @@ final class PlayedNotes {
             .times(nuance.strength())
             .at(usual.place() + interpretation.place() + nuance.place())
             .seeded(nuance.seed());
-    return TechniqueEvents.stroke(note, placed);
+    boolean rested =
+        interpretation.rested()
+            && note.part() == Note.Part.TUNE
+            && !note.isPickedBy(PickFinger.P)
+            && note.attack() == Attack.PLUCKED;
+    return TechniqueEvents.stroke(
+        note, rested ? placed.touching(Excitation.Contact.RESTED) : placed);
   }
 
   /** Fret by fret, so that the last is reached when its note is due, and sounds on from there. */

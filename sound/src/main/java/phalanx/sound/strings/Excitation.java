@@ -25,6 +25,8 @@ public record Excitation(
   /** What else touches the string. */
   public enum Contact {
     FREE,
+    /** The finger comes to rest on the next string: it leaves downwards, fuller and rounder. */
+    RESTED,
     /** The heel of the hand lies on it at the bridge. */
     MUTED,
     /** The thumb strikes it against the frets. */

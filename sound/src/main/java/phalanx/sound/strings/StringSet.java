@@ -164,15 +164,16 @@ final class StringSet {
             rate,
             stroke.seed() ^ (31L * string + (long) (midi * 100)));
     boolean muted = stroke.contact() == Excitation.Contact.MUTED;
+    boolean rested = stroke.contact() == Excitation.Contact.RESTED;
     strings[string].pluck(
-        muted ? tuned(string, midi, MUTED) : tuned(string, midi, open), bend, loudness);
+        muted ? tuned(string, midi, MUTED) : tuned(string, midi, open), bend, loudness, rested);
   }
 
   private static double rattle(Excitation stroke, boolean open) {
     return switch (stroke.contact()) {
       case SLAPPED -> SLAPPED;
       case POPPED -> POPPED;
-      case MUTED -> 0;
+      case MUTED, RESTED -> 0;
       case FREE -> open ? 0 : BUZZ * Math.max(0, stroke.strength() - HARD);
     };
   }

@@ -30,6 +30,10 @@ final class StringVoice {
 
   private static final double ALONG = 0.5;
 
+  private static final double RESTED_UP = 1.05;
+
+  private static final double RESTED_ALONG = 0.15;
+
   /** How much of the motion along the top is heard. */
   private static final double ALONG_HEARD = 0.22;
 
@@ -48,6 +52,8 @@ final class StringVoice {
   private double level = 1;
   private double goalLevel = 1;
   private final double levelStep;
+  private double upShare = UP;
+  private double alongShare = ALONG;
   private boolean silent = true;
   private boolean idle = true;
   private int still;
@@ -89,8 +95,14 @@ final class StringVoice {
       LoopFilter alongLosses,
       Stiffness stiffness) {}
 
-  /** Plucks it: what was there is gone. */
-  void pluck(Tuned note, double[] struck, double loudness) {
+  /**
+   * Plucks it: what was there is gone.
+   *
+   * @param rested whether the finger leaves it downwards, to the next string
+   */
+  void pluck(Tuned note, double[] struck, double loudness, boolean rested) {
+    upShare = rested ? RESTED_UP : UP;
+    alongShare = rested ? RESTED_ALONG : ALONG;
     if (silent || idle) {
       up.clear();
       along.clear();
@@ -192,7 +204,7 @@ final class StringVoice {
     up.read(wave, count);
     int struck = Math.min(count, burst.length - burstAt);
     for (int n = 0; n < struck; n++) {
-      wave[n] += UP * burst[burstAt + n];
+      wave[n] += upShare * burst[burstAt + n];
     }
     double twice = 2 * share;
     for (int n = 0; n < count; n++) {
@@ -210,7 +222,7 @@ final class StringVoice {
       along.read(other, count);
       int struck = Math.min(count, burst.length - burstAt);
       for (int n = 0; n < struck; n++) {
-        other[n] += ALONG * burst[burstAt + n];
+        other[n] += alongShare * burst[burstAt + n];
       }
       burstAt += struck;
       along.write(other, count);

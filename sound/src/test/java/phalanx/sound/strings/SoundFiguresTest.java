@@ -291,6 +291,16 @@ class SoundFiguresTest {
     assertThat(centroids[3]).isGreaterThan(1.1 * centroids[0]);
   }
 
+  /** A rest stroke moves the bridge more, and the string less along it. */
+  @Test
+  void aRestStrokeIsFuller() {
+    double[] free = struck(Excitation.Contact.FREE);
+    double[] rested = struck(Excitation.Contact.RESTED);
+    double louder = 20 * Math.log10(Heard.loudness(rested, 0, 0.2) / Heard.loudness(free, 0, 0.2));
+    assertThat(louder).isBetween(0.5, 4.0);
+    assertThat(rested).isNotEqualTo(free);
+  }
+
   /** Near the bridge bright, near the neck round. */
   @Test
   void thePlaceIsHeard() {
