@@ -31,8 +31,8 @@ import phalanx.theory.Ticks;
 /**
  * Arranges a song in several manners, as a teacher plays it three ways and says: choose. Every
  * manner that suits its metre and tempo is planned in full with as much of its pattern as it may
- * have, on all cores; what comes first is the same on every machine. Of sections that come one
- * after the other the first is sparser and the last fullest (common practice, no source).
+ * have, on all cores; what comes first is the same on every machine. Where there are several
+ * sections the first with a tune is sparser (common practice, no source).
  */
 public final class Drafts {
 
@@ -269,11 +269,7 @@ public final class Drafts {
         .thenComparingDouble(d -> d.level().level());
   }
 
-  /** Whether it is not heard as one that is offered already. */
-  private static boolean isAnother(Draft draft, List<Draft> chosen) {
-    return chosen.stream().noneMatch(c -> struck(c).equals(struck(draft)));
-  }
-
+  /** What is heard of it: two that strike the same are one. */
   private static List<List<Integer>> struck(Draft draft) {
     return draft.arrangement().notes().stream()
         .map(n -> List.of(n.tick(), n.string(), n.fret()))
@@ -283,12 +279,13 @@ public final class Drafts {
   /** Each manner once, as long as there are others as playable. */
   private List<Draft> varied(List<Draft> drafts) {
     List<Draft> chosen = new ArrayList<>();
+    Set<List<List<Integer>>> heard = new HashSet<>();
     Map<String, Integer> often =
         drafts.stream().collect(Collectors.toMap(d -> d.manner().name(), d -> 0, (a, b) -> a));
     for (int round = 0; round < Density.values().length; round++) {
       for (Draft draft : drafts) {
         boolean free = often.get(draft.manner().name()) == round;
-        if (chosen.size() < wish.limit() && free && isAnother(draft, chosen)) {
+        if (chosen.size() < wish.limit() && free && heard.add(struck(draft))) {
           chosen.add(draft);
           often.merge(draft.manner().name(), 1, Integer::sum);
         }

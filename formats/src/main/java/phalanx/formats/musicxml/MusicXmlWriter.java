@@ -161,22 +161,25 @@ public final class MusicXmlWriter {
   }
 
   private static Direction words(String words) {
-    FormattedTextId text = FACTORY.createFormattedTextId();
-    text.setValue(words);
     DirectionType type = FACTORY.createDirectionType();
-    type.getWordsOrSymbol().add(text);
-    Direction direction = FACTORY.createDirection();
-    direction.setPlacement(AboveBelow.ABOVE);
-    direction.getDirectionType().add(type);
-    return direction;
+    type.getWordsOrSymbol().add(text(words));
+    return above(type);
   }
 
   /** The name of a section. */
   private static Direction rehearsal(String label) {
-    FormattedTextId mark = FACTORY.createFormattedTextId();
-    mark.setValue(label);
     DirectionType type = FACTORY.createDirectionType();
-    type.getRehearsal().add(mark);
+    type.getRehearsal().add(text(label));
+    return above(type);
+  }
+
+  private static FormattedTextId text(String value) {
+    FormattedTextId text = FACTORY.createFormattedTextId();
+    text.setValue(value);
+    return text;
+  }
+
+  private static Direction above(DirectionType type) {
     Direction direction = FACTORY.createDirection();
     direction.setPlacement(AboveBelow.ABOVE);
     direction.getDirectionType().add(type);

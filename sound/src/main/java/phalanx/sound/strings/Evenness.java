@@ -1,6 +1,7 @@
 package phalanx.sound.strings;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 
 /**
@@ -21,7 +22,8 @@ final class Evenness {
 
   private static final int PARTIALS = 40;
 
-  private final Modes body;
+  private final List<Modes.Radiating> modes;
+  private final List<Resonance> resonances;
   private final double rate;
   private final double usual;
   private final Map<Long, Double> known = new HashMap<>();
@@ -32,8 +34,9 @@ final class Evenness {
    * <p>Takes how they come out on average as the measure.
    */
   Evenness(Modes body, double rate) {
-    this.body = body;
     this.rate = rate;
+    modes = body.radiating();
+    resonances = modes.stream().map(m -> Resonance.of(m.hertz(), m.sharpness(), rate)).toList();
     double sum = 0;
     int count = 0;
     for (double hertz = 82.4; hertz < 800; hertz *= Math.pow(2, 1 / 12.0)) {
@@ -79,8 +82,9 @@ final class Evenness {
     double leftIm = 0;
     double rightRe = 0;
     double rightIm = 0;
-    for (Modes.Radiating mode : body.radiating()) {
-      double[] at = Resonance.of(mode.hertz(), mode.sharpness(), rate).at(omega);
+    for (int n = 0; n < modes.size(); n++) {
+      Modes.Radiating mode = modes.get(n);
+      double[] at = resonances.get(n).at(omega);
       leftRe += mode.left() * at[0];
       leftIm += mode.left() * at[1];
       rightRe += mode.right() * at[0];
