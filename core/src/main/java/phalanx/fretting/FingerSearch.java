@@ -1,5 +1,9 @@
 package phalanx.fretting;
 
+import java.util.Set;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import phalanx.instrument.Finger;
 import phalanx.instrument.Tuning;
 
 /**
@@ -40,6 +44,7 @@ final class FingerSearch {
   };
 
   private final ShapeMeasure measure;
+  private final int[][][] subsets;
   private final boolean thumbAllowed;
   private final GripTable grips = new GripTable();
   private final int[] notes = new int[Tuning.STRINGS];
@@ -50,7 +55,22 @@ final class FingerSearch {
 
   FingerSearch(ShapeMeasure measure, boolean thumbAllowed) {
     this.measure = measure;
+    Set<Finger> missing = measure.reach().hand().missing();
+    subsets = missing.isEmpty() ? SUBSETS : without(missing);
     this.thumbAllowed = thumbAllowed;
+  }
+
+  /** The rows of fingers of a hand that lacks some. */
+  private static int[][][] without(Set<Finger> missing) {
+    return Stream.of(SUBSETS)
+        .map(
+            rows ->
+                Stream.of(rows)
+                    .filter(
+                        row ->
+                            IntStream.of(row).noneMatch(f -> missing.contains(Finger.numbered(f))))
+                    .toArray(int[][]::new))
+        .toArray(int[][][]::new);
   }
 
   /** Hands every allowed fingering of the frets to the sink. */
@@ -117,7 +137,7 @@ final class FingerSearch {
 
   private void assign(int count) {
     grips.measure(measure.reach(), count);
-    for (int[] subset : SUBSETS[count]) {
+    for (int[] subset : subsets[count]) {
       System.arraycopy(subset, 0, grips.finger, 0, count);
       tryFingers(count);
       for (int g = 0; g + 1 < count; g++) {

@@ -30,7 +30,7 @@ public final class ShapePlan {
   }
 
   /** What the best plan through a candidate of a slot costs in all. */
-  double through(int slot, int candidate) {
+  public double through(int slot, int candidate) {
     return before[slot][candidate] + shapeCost(slot, candidate) + after[slot][candidate];
   }
 

@@ -1,6 +1,7 @@
 package phalanx.instrument;
 
 import java.util.Locale;
+import java.util.Set;
 
 /**
  * How far the fingers of a fretting hand reach from each other.
@@ -16,10 +17,17 @@ import java.util.Locale;
  * @param thumbOver whether the thumb may come over the neck to hold string ⑥
  * @param stretches whether spans beyond the limit, up to {@link #STRETCH} times, are allowed
  * @param pace how quickly the fingers change place
+ * @param missing fingers, never the thumb, that press nothing: hurt or not there; one at least is
  * @throws IllegalArgumentException if a measure is out of range
  */
 public record Hand(
-    Size size, double scale, double comfort, boolean thumbOver, boolean stretches, Pace pace) {
+    Size size,
+    double scale,
+    double comfort,
+    boolean thumbOver,
+    boolean stretches,
+    Pace pace,
+    Set<Finger> missing) {
 
   /** The three hands to choose from before measuring one's own. */
   public enum Size {
@@ -87,6 +95,9 @@ public record Hand(
   /** Largest spread that can be entered, mm. */
   public static final double MOST_SPREAD = 1.4 * MEDIUM_SPREAD;
 
+  /** So many fingers may be missing. */
+  public static final int MOST_MISSING = 3;
+
   /** Comfortable spans of a medium hand, mm, by finger numbers less one. */
   private static final double[][] COMFORTABLE = {
     {0, 38, 60, 75}, {38, 0, 34, 48}, {60, 34, 0, 34}, {75, 48, 34, 0}
@@ -105,6 +116,10 @@ public record Hand(
     if (!(comfort >= LEAST_COMFORT_FACTOR && comfort <= most)) {
       throw new IllegalArgumentException("comfort of the hand out of range: " + comfort);
     }
+    missing = Set.copyOf(missing);
+    if (missing.contains(Finger.THUMB) || missing.size() > MOST_MISSING) {
+      throw new IllegalArgumentException("a hand has one finger at least beside its thumb");
+    }
   }
 
   /** The hand of a size. */
@@ -118,7 +133,7 @@ public record Hand(
   }
 
   private static Hand of(Size size, double scale) {
-    return new Hand(size, scale, scale, true, false, Pace.USUAL);
+    return new Hand(size, scale, scale, true, false, Pace.USUAL, Set.of());
   }
 
   /**
@@ -143,7 +158,7 @@ public record Hand(
     double most = Math.min(MOST_COMFORT_FACTOR, MOST_COMFORT * scale);
     double factor = easy / COMFORTABLE[0][Finger.LITTLE.ordinal() - 1];
     double comfort = Math.max(LEAST_COMFORT_FACTOR, Math.min(most, factor));
-    return new Hand(Size.MEASURED, scale, comfort, true, false, Pace.USUAL);
+    return new Hand(Size.MEASURED, scale, comfort, true, false, Pace.USUAL, Set.of());
   }
 
   /** What the player calls it: {@code small}. */
@@ -158,22 +173,32 @@ public record Hand(
 
   /** The same player with a hand of another size. */
   public Hand sizedAs(Hand other) {
-    return new Hand(other.size, other.scale, other.comfort, thumbOver, stretches, pace);
+    return new Hand(other.size, other.scale, other.comfort, thumbOver, stretches, pace, missing);
   }
 
   /** With or without the thumb over the neck. */
   public Hand withThumbOver(boolean over) {
-    return new Hand(size, scale, comfort, over, stretches, pace);
+    return new Hand(size, scale, comfort, over, stretches, pace, missing);
   }
 
   /** With or without spans beyond the limit. */
   public Hand withStretches(boolean allowed) {
-    return new Hand(size, scale, comfort, thumbOver, allowed, pace);
+    return new Hand(size, scale, comfort, thumbOver, allowed, pace, missing);
   }
 
   /** With quicker or slower fingers. */
   public Hand withPace(Pace other) {
-    return new Hand(size, scale, comfort, thumbOver, stretches, other);
+    return new Hand(size, scale, comfort, thumbOver, stretches, other, missing);
+  }
+
+  /** Without some fingers; the thumb is another matter, {@link #withThumbOver}. */
+  public Hand without(Set<Finger> fingers) {
+    return new Hand(size, scale, comfort, thumbOver, stretches, pace, fingers);
+  }
+
+  /** Whether a finger presses strings. */
+  public boolean has(Finger finger) {
+    return !missing.contains(finger);
   }
 
   /** Span between two fingers that costs nothing, mm. The thumb has no measured span. */

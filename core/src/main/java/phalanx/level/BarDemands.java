@@ -153,7 +153,7 @@ final class BarDemands {
               .widestSpan(asked)
               .map(s -> SPREAD * Math.max(0, s.millimetres() / s.comfortable() - CLOSE))
               .orElse(0.0);
-      int down = asked.grips().size();
+      int down = asked.grips().size() - slot.resting().size();
       put(Demand.SPANS, bar.number(), spread + 0.08 * Math.max(0, down - 1));
       double time =
           (double) (Math.min(slot.toTick(), bar.endTick()) - slot.fromTick()) / bar.lengthTicks();

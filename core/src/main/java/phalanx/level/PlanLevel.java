@@ -14,7 +14,8 @@ import phalanx.text.Phrase;
  * How hard a plan is to play: 1.0 for what somebody plays in the first weeks, 5.0 for what hardly
  * anybody does. Each demand counts half by its mean over the bars and half by the hardest quarter
  * of them, so that one hard bar is not lost in a long song; what all add up to goes into 1 + 4·(1 −
- * e^(−0.55·sum)). Whatever is slower, shorter or less of something never has a higher level.
+ * e^(−(sum/1.35)²)): flat for beginners and for virtuosos, steep between them, where players ask.
+ * Whatever is slower, shorter or less of something never has a higher level.
  *
  * @param level 1.0 to 5.0
  * @param parts what it comes from, the most first; those that add nothing are left out
@@ -26,7 +27,7 @@ public record PlanLevel(double level, List<Part> parts, Map<Integer, Double> bar
   public static final double HIGHEST = 5;
 
   /** So that a song of four open chords with an easy figure lies near 2. */
-  private static final double STEEP = 0.55;
+  private static final double MIDDLE = 1.35;
 
   /** A bar belongs to a part that has this share of the part’s hardest bar. */
   private static final double HARD = 0.75;
@@ -78,7 +79,7 @@ public record PlanLevel(double level, List<Part> parts, Map<Integer, Double> bar
   }
 
   private static double level(double sum) {
-    return LOWEST + (HIGHEST - LOWEST) * (1 - Math.exp(-STEEP * sum));
+    return LOWEST + (HIGHEST - LOWEST) * (1 - Math.exp(-Math.pow(sum / MIDDLE, 2)));
   }
 
   private static Map<Integer, Double> byBar(BarDemands demands) {

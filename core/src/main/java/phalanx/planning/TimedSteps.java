@@ -164,7 +164,7 @@ public final class TimedSteps {
             && slot.harmony() instanceof Harmony.Sounding
             && !slot.harmony().equals(timeline.slots().get(index - 1).harmony());
     boolean players = book.changes(bar).stream().anyMatch(s -> s.tick() == from);
-    if (!comes || players || first.early() || row.isEmpty() || thumb(first).isPresent()) {
+    if (!comes || players || first.early() || thumb(first).isPresent()) {
       return;
     }
     Optional<Pattern.Step> nearest =

@@ -47,7 +47,6 @@ public record ChangeLateness(int count, double late) {
       return Optional.empty();
     }
     Hand.Pace pace = new Hand.Pace(Math.round(reaction), now.pace().doublingMs());
-    return Optional.of(
-        new Hand(now.size(), now.scale(), now.comfort(), now.thumbOver(), now.stretches(), pace));
+    return Optional.of(now.withPace(pace));
   }
 }

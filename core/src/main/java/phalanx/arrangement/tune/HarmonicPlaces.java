@@ -95,7 +95,7 @@ final class HarmonicPlaces {
             .filter(n -> note.string().filter(s -> s != n.string()).isEmpty())
             .filter(n -> places.stream().noneMatch(p -> p.string() == n.string()))
             .findFirst()
-            .ifPresent(n -> places.add(laid(n)));
+            .ifPresent(n -> places.add(laid(n, reach)));
       }
       if (places.size() == notes.size()) {
         ways.add(places);
@@ -104,11 +104,19 @@ final class HarmonicPlaces {
     return ways;
   }
 
-  private static TunePlace laid(HarmonicNode node) {
+  private static TunePlace laid(HarmonicNode node, Reach reach) {
     int fret = (int) Math.round(node.fret());
     double cost = cost(node, Set.of()) + TOUCH;
     return new TunePlace(
-        node.string(), fret, Optional.of(Finger.RING), false, Set.of(), cost, Optional.of(node));
+        node.string(), fret, Optional.of(layable(reach)), false, Set.of(), cost, Optional.of(node));
+  }
+
+  /** The finger that is laid across strings: the ring finger, if the hand has it. */
+  private static Finger layable(Reach reach) {
+    return Stream.of(Finger.RING, Finger.MIDDLE, Finger.INDEX, Finger.LITTLE)
+        .filter(reach.hand()::has)
+        .findFirst()
+        .orElseThrow();
   }
 
   private static boolean isBarred(Shape shape, int string) {

@@ -171,7 +171,7 @@ public final class TuneAlone {
       }
       for (int f = 0; fret > 0 && f < FINGERS.size(); f++) {
         int position = fret - f;
-        if (position >= 1) {
+        if (position >= 1 && reach.hand().has(FINGERS.get(f))) {
           TunePlace place = place(string, fret, Optional.of(FINGERS.get(f)));
           double high = HIGH * fret + HIGHER * Math.max(0, fret - LOW_FRETS);
           double cost = high + (FINGERS.get(f) == Finger.LITTLE ? LITTLE : 0);

@@ -1,6 +1,7 @@
 package phalanx.formats.songfile;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.Optional;
 import phalanx.instrument.Hand;
@@ -19,6 +20,10 @@ public final class HandFields {
     node.put("stretches", hand.stretches());
     node.put("reactionMs", hand.pace().reactionMs());
     node.put("doublingMs", hand.pace().doublingMs());
+    if (!hand.missing().isEmpty()) {
+      ArrayNode missing = node.putArray("missing");
+      hand.missing().stream().sorted().forEach(f -> missing.add(f.ordinal()));
+    }
     return node;
   }
 

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import phalanx.instrument.Finger;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.instrument.Tuning;
@@ -89,7 +90,21 @@ final class PlayerField {
         has(field, "stretches", false),
         new Hand.Pace(
             millis(field, "reactionMs", usual.reactionMs(), 0),
-            millis(field, "doublingMs", usual.doublingMs(), 10)));
+            millis(field, "doublingMs", usual.doublingMs(), 10)),
+        faults.or(Set.of(), () -> missing(field)));
+  }
+
+  private static Set<Finger> missing(Field field) {
+    Optional<Field> said = field.maybe("missing");
+    Set<Finger> missing =
+        said.stream()
+            .flatMap(f -> f.list().stream())
+            .map(f -> Finger.numbered(f.whole(1, Finger.LITTLE.ordinal())))
+            .collect(Collectors.toSet());
+    if (missing.size() > Hand.MOST_MISSING) {
+      throw said.orElseThrow().fault("three fingers at most");
+    }
+    return missing;
   }
 
   /** Whether the song asks for its hand; one that does not say so does if it is none of a kind. */

@@ -30,6 +30,7 @@ import phalanx.chart.Notation;
 import phalanx.formats.FileProblem;
 import phalanx.formats.patterns.PatternShelf;
 import phalanx.fretting.Shape;
+import phalanx.instrument.Finger;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.instrument.Tuning;
@@ -138,7 +139,8 @@ class SongFileTest {
                     (thumb ? Hand.measured(spread) : Hand.measured(spread, spread / 2))
                         .withThumbOver(thumb)
                         .withStretches(!thumb)
-                        .withPace(new Hand.Pace(40, 120)));
+                        .withPace(new Hand.Pace(40, 120))
+                        .without(thumb ? Set.of(Finger.LITTLE, Finger.INDEX) : Set.of()));
     Arbitrary<Feel> feels =
         Combinators.combine(
                 Arbitraries.of("4/4", "6/8", "5/4"),
