@@ -28,7 +28,7 @@ import phalanx.theory.Ticks;
 /**
  * A fill in the last bar of a phrase, where the tune holds or rests: no note of the tune gives way.
  */
-final class PhraseFill {
+public final class PhraseFill {
 
   /** So many fills are tried in a bar; more take longer than a player waits. */
   private static final int TRIED = 12;
@@ -39,7 +39,13 @@ final class PhraseFill {
   private final List<Fill> fills;
   private final BooleanSupplier cancelled;
 
-  PhraseFill(
+  /**
+   * For a section.
+   *
+   * @param fills what may go there
+   * @param cancelled asked often; nothing is found then
+   */
+  public PhraseFill(
       Arranger arranger, Song song, Section section, List<Fill> fills, BooleanSupplier cancelled) {
     this.arranger = arranger;
     this.song = song;
@@ -53,13 +59,13 @@ final class PhraseFill {
    *
    * @param words which one, and where
    */
-  record Filled(Song song, String words) {}
+  public record Filled(Song song, String words) {}
 
   /** The end of a phrase, and how much room the tune leaves there, ticks. */
   private record Place(SlotRef at, Chord chord, int room) {}
 
   /** The first that fits, from the last phrase on. */
-  Optional<Filled> best() {
+  public Optional<Filled> best() {
     return places().stream()
         .takeWhile(p -> !cancelled.getAsBoolean())
         .flatMap(p -> at(p).stream())

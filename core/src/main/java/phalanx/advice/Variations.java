@@ -73,7 +73,8 @@ public final class Variations {
         .isPresent();
   }
 
-  private static boolean hasChordsOfEarlier(Chart chart, Section section) {
+  /** Whether a section has the chords of one before it, and any at all. */
+  public static boolean hasChordsOfEarlier(Chart chart, Section section) {
     List<List<ChordChange>> own = chords(chart, section);
     boolean sounds = own.stream().anyMatch(b -> !b.isEmpty());
     return sounds

@@ -1,6 +1,7 @@
 package phalanx.draft;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -25,7 +26,9 @@ import phalanx.theory.Meter;
  * @param least the least of the pattern it is played with
  * @param most the most
  * @param rings whether the tune’s notes ring into each other
- * @param endings what it does at the end, where the song allows it
+ * @param thirds whether the tune may have a second voice in thirds and sixths under it
+ * @param repeats how a section that comes again may differ, the first that fits is taken
+ * @param endings what it does at the beginning and the end, where the song allows it
  * @param patterns one for each metre it suits
  */
 public record Manner(
@@ -37,10 +40,30 @@ public record Manner(
     Density least,
     Density most,
     boolean rings,
+    boolean thirds,
+    List<Repeat> repeats,
     Set<Frame> endings,
     List<WrittenPattern> patterns) {
 
+  /** How a section differs when it comes again. */
+  public enum Repeat {
+    /** A fill where the tune holds at the end of a phrase. */
+    FILL,
+    /** The bass leads into the next phrase by steps. */
+    WALK,
+    /** The fingers’ strings between tune and bass are exchanged. */
+    INNER,
+    /** More is played, or less. */
+    DENSITY;
+
+    /** Its word in files. */
+    public String word() {
+      return name().toLowerCase(Locale.ROOT);
+    }
+  }
+
   public Manner {
+    repeats = List.copyOf(repeats);
     endings = Set.copyOf(endings);
     patterns = List.copyOf(patterns);
     if (patterns.isEmpty()) {
@@ -72,6 +95,8 @@ public record Manner(
                     Density.TUNE,
                     Density.FULL,
                     false,
+                    false,
+                    List.of(Repeat.INNER, Repeat.DENSITY),
                     Set.of(Frame.SLOWER),
                     List.of(PatternEdits.written(style, meter))))
         .toList();

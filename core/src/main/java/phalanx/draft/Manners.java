@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import phalanx.draft.Manner.Repeat;
 import phalanx.embellishment.Frame;
 import phalanx.picking.Density;
 import phalanx.picking.PatternReader;
@@ -21,13 +22,18 @@ public final class Manners {
   private static final String MANNER = "manner";
   private static final String METRE = "metre";
 
-  /** What each word of an ending means. */
-  private static final Map<String, Frame> ENDINGS =
+  /** What each word of a beginning means, and of an ending. */
+  static final Map<String, Frame> BEGINNINGS =
+      Map.of("two bars", Frame.INTRO_OF_TWO, "four bars", Frame.INTRO_OF_FOUR);
+
+  static final Map<String, Frame> ENDINGS =
       Map.of(
           "slower", Frame.SLOWER,
           "rolled", Frame.ROLLED,
           "brushed", Frame.BRUSHED,
           "harmonic", Frame.HARMONIC);
+
+  private static final String YES = "yes";
 
   private final List<Manner> manners = new ArrayList<>();
   private final List<Problem> problems = new ArrayList<>();
@@ -115,8 +121,10 @@ public final class Manners {
         tempo[1],
         density(density[0]),
         density(density[1]),
-        words.getOrDefault("rings", "no").equals("yes"),
-        endings(),
+        words.getOrDefault("rings", "").equals(YES),
+        words.getOrDefault("thirds", "").equals(YES),
+        repeats(),
+        frames(),
         written);
   }
 
@@ -133,17 +141,38 @@ public final class Manners {
         .orElseThrow(() -> new IllegalArgumentException("a density is 0 to 3"));
   }
 
-  private Set<Frame> endings() {
-    Set<Frame> endings = EnumSet.noneOf(Frame.class);
-    for (String word : words.getOrDefault("ending", "").split(",")) {
-      String plain = word.strip().toLowerCase(Locale.ROOT);
-      if (!plain.isEmpty()) {
-        endings.add(
-            Optional.ofNullable(ENDINGS.get(plain))
-                .orElseThrow(() -> new IllegalArgumentException("there is no ending " + plain)));
-      }
+  private List<String> list(String key) {
+    return Stream.of(words.getOrDefault(key, "").split(","))
+        .map(w -> w.strip().toLowerCase(Locale.ROOT))
+        .filter(w -> !w.isEmpty())
+        .toList();
+  }
+
+  private List<Repeat> repeats() {
+    List<Repeat> repeats = new ArrayList<>();
+    for (String word : list("repeats")) {
+      repeats.add(
+          Stream.of(Repeat.values())
+              .filter(r -> r.word().equals(word))
+              .findFirst()
+              .orElseThrow(
+                  () ->
+                      new IllegalArgumentException(
+                          "repeats: expected fill, walk, inner or density, found " + word)));
     }
-    return endings;
+    return repeats;
+  }
+
+  private Set<Frame> frames() {
+    Set<Frame> frames = EnumSet.noneOf(Frame.class);
+    list("beginning").forEach(w -> frames.add(frame(BEGINNINGS, "beginning", w)));
+    list("ending").forEach(w -> frames.add(frame(ENDINGS, "ending", w)));
+    return frames;
+  }
+
+  private static Frame frame(Map<String, Frame> words, String kind, String word) {
+    return Optional.ofNullable(words.get(word))
+        .orElseThrow(() -> new IllegalArgumentException("there is no " + kind + " " + word));
   }
 
   private double[] range(String key, String usual) {

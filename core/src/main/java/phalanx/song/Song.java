@@ -74,6 +74,14 @@ public record Song(
             .noneMatch(c -> c.harmony() instanceof Harmony.Sounding);
   }
 
+  /**
+   * Whether nothing was decided yet about what the hands play: chords and tune are all there is.
+   */
+  public boolean isUndecided() {
+    return picking.withSchool(PickingHand.USUAL.school()).equals(PickingHand.USUAL)
+        && pins.equals(Pins.NONE);
+  }
+
   /** What planning depends on: songs with the same have the same plan. */
   public Song planned() {
     return new Song(

@@ -13,10 +13,12 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import phalanx.arrangement.Arrangement;
 import phalanx.findings.Review;
+import phalanx.fretting.Grip;
 import phalanx.planning.Arranger;
 import phalanx.song.Bar;
 import phalanx.song.OwnSongs;
 import phalanx.song.Song;
+import phalanx.song.TestSongs;
 
 /** One step easier or fuller: laws over songs of our own. */
 class LevelStepsTest {
@@ -45,7 +47,7 @@ class LevelStepsTest {
       List<Integer> bars = now.chart().bars().stream().map(Bar::id).limit(2).toList();
       Set<String> said = new HashSet<>();
       for (int n = 0; n < MOST_STEPS; n++) {
-        Optional<LevelStep> step = LevelSteps.next(now, bars, easier, () -> false);
+        Optional<LevelStep> step = LevelSteps.next(now, bars, easier, List.of(), () -> false);
         if (step.isEmpty()) {
           break;
         }
@@ -63,12 +65,40 @@ class LevelStepsTest {
     }
   }
 
+  /** The whole song fuller has other steps than less: a second voice, or a thumb that walks. */
+  @Test
+  void aFullSongIsMadeFuller() {
+    Song song = OwnSongs.all().get("Gravel Lane");
+    List<Integer> all = song.chart().bars().stream().map(Bar::id).toList();
+    Set<String> words = new HashSet<>();
+    for (int n = 0; n < 3; n++) {
+      Optional<LevelStep> step = LevelSteps.next(song, all, false, List.of(), () -> false);
+      if (step.isPresent()) {
+        words.add(step.get().words());
+        song = step.get().song();
+      }
+    }
+    assertThat(words).anyMatch(w -> w.contains("thirds and sixths") || w.contains("walks"));
+  }
+
+  /** A barre gives way to a shape of first position with the same bass. */
+  @Test
+  void aBarreIsMadeEasier() {
+    Song song = TestSongs.of("C | F | C | F");
+    assertThat(OpenShapes.in(new Arranger().arrange(song)))
+        .hasValueSatisfying(
+            s ->
+                assertThat(new Arranger().arrange(s).slots())
+                    .allMatch(
+                        slot -> slot.asked().grips().values().stream().noneMatch(Grip::isBarre)));
+  }
+
   @Test
   void aStepSaysWhatItDid() {
     Song song = OwnSongs.all().get("Gravel Lane");
     List<Integer> first = List.of(song.chart().bars().get(0).id());
-    LevelStep step = LevelSteps.next(song, first, true, () -> false).orElseThrow();
+    LevelStep step = LevelSteps.next(song, first, true, List.of(), () -> false).orElseThrow();
     assertThat(step.words()).contains("bar 1");
-    assertThat(LevelSteps.next(song, first, true, () -> true)).isEmpty();
+    assertThat(LevelSteps.next(song, first, true, List.of(), () -> true)).isEmpty();
   }
 }

@@ -13,16 +13,22 @@ import phalanx.formats.disk.RegularFile;
 import phalanx.text.Phrase;
 
 /**
- * A player's own texts, each begun by a line {@code name:}, any number in every file of a folder
- * with some ending. What is saved from the program goes to one of the files; the others are the
- * player's to write by hand.
+ * A player's own texts, each begun by a line such as {@code name:}, any number in every file of a
+ * folder with some ending. What is saved from the program goes to one of the files; the others are
+ * the player's to write by hand.
  *
  * @param ending what the names of the files end in
+ * @param begins what the line begins with that names a text
  */
-public record NamedTexts(Path folder, String ending) {
+public record NamedTexts(Path folder, String ending, String begins) {
 
   /** The largest file that is read, bytes: thousands of texts. */
   private static final long MOST_BYTES = 2_000_000;
+
+  /** Texts that begin with their {@code name:}. */
+  public NamedTexts(Path folder, String ending) {
+    this(folder, ending, "name:");
+  }
 
   /** The files, by name; none where the folder is not there. */
   public List<Path> files() {
@@ -73,12 +79,12 @@ public record NamedTexts(Path folder, String ending) {
     }
   }
 
-  private static String without(String text, String name) {
+  private String without(String text, String name) {
     List<String> kept = new ArrayList<>();
     boolean mine = false;
     for (String line : text.lines().toList()) {
-      if (line.strip().startsWith("name:")) {
-        mine = line.strip().substring("name:".length()).strip().equals(name);
+      if (line.strip().startsWith(begins)) {
+        mine = line.strip().substring(begins.length()).strip().equals(name);
       }
       if (!mine) {
         kept.add(line);

@@ -19,6 +19,7 @@ import phalanx.draft.Manner;
 import phalanx.fretting.FretRow;
 import phalanx.level.PlanLevel;
 import phalanx.picking.AlternatingThumb;
+import phalanx.picking.ThumbRoute;
 import phalanx.song.OwnSongs;
 import phalanx.song.Patterns.Scope;
 import phalanx.song.SlotRef;
@@ -51,7 +52,7 @@ class DraftsTest {
   }
 
   private static Drafts.Wish level(double level) {
-    return new Drafts.Wish(OptionalDouble.of(level), MannerShelf.all(), 3);
+    return new Drafts.Wish(OptionalDouble.of(level), MannerShelf.all(), List.of(), 3);
   }
 
   private static Set<List<Integer>> tune(Arrangement a) {
@@ -81,7 +82,7 @@ class DraftsTest {
 
   @Test
   void theBestComesFirstAndTheAnswerIsAlwaysTheSame() {
-    Drafts.Wish all = new Drafts.Wish(OptionalDouble.empty(), MannerShelf.all(), 100);
+    Drafts.Wish all = new Drafts.Wish(OptionalDouble.empty(), MannerShelf.all(), List.of(), 100);
     List<Draft> drafts = drafts(SONG, all);
     assertThat(drafts).hasSizeGreaterThan(12);
     assertThat(drafts.get(0).tally())
@@ -94,7 +95,7 @@ class DraftsTest {
   /** Every draft sings the same tune, note for note. */
   @Test
   void noDraftTouchesTheTune() {
-    Drafts.Wish all = new Drafts.Wish(OptionalDouble.empty(), MannerShelf.all(), 100);
+    Drafts.Wish all = new Drafts.Wish(OptionalDouble.empty(), MannerShelf.all(), List.of(), 100);
     List<Draft> drafts = drafts(SONG, all);
     Set<List<Integer>> sung = tune(drafts.get(0).arrangement());
     assertThat(sung).hasSizeGreaterThan(15);
@@ -119,6 +120,21 @@ class DraftsTest {
           .isEqualTo(AlternatingThumb.THUMB_ALONE);
       assertThat(draft.sections().get(1).did()).contains("its own pattern, as it was");
     }
+  }
+
+  /** A thumb of a section’s own stays, also where the drafts of a high level walk. */
+  @Test
+  void aThumbOfASectionsOwnStaysAtEveryLevel() {
+    int second = SONG.sections().get(1).id();
+    Song decided = SONG.withThumb(SONG.picking().thumb().with(second, ThumbRoute.STEADY));
+    Drafts.Wish all =
+        new Drafts.Wish(OptionalDouble.of(5), MannerShelf.all(), List.of(), Integer.MAX_VALUE);
+    assertThat(drafts(decided, all))
+        .hasSizeGreaterThan(20)
+        .allSatisfy(
+            d ->
+                assertThat(d.song().picking().thumb().sections())
+                    .containsEntry(second, ThumbRoute.STEADY));
   }
 
   @Test
