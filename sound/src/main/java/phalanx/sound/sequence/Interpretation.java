@@ -1,19 +1,15 @@
 package phalanx.sound.sequence;
 
-import java.util.Optional;
-import phalanx.sound.strings.Plucker;
+import java.util.function.UnaryOperator;
 
 /**
  * How a player plays what is planned.
  *
  * @param freedom from 0, exactly as planned, to 1, as freely as a good player does
- * @param thumb what of the thumb leaves the string; a pick where the hand holds one
- * @param fingers what of the fingers does
- * @param rested whether fingers that play the tune come to rest on the next string
+ * @param hand with what each finger plucks, and how
  * @param place how much nearer the bridge (less than 0) or the neck than usual they pluck, mm
  */
-public record Interpretation(
-    double freedom, Plucker thumb, Plucker fingers, boolean rested, double place) {
+public record Interpretation(double freedom, PickingHand hand, double place) {
 
   /** Nearest to the bridge and to the neck, mm from the usual place. */
   public static final double BRIDGE = -90;
@@ -21,8 +17,7 @@ public record Interpretation(
   public static final double NECK = 120;
 
   /** As planned, to the sample: for measurements. */
-  public static final Interpretation EXACT =
-      new Interpretation(0, Plucker.FLESH, Plucker.NAIL, false, 0);
+  public static final Interpretation EXACT = new Interpretation(0, PickingHand.USUAL, 0);
 
   /** As players play. */
   public static final Interpretation USUAL = EXACT.free(0.5);
@@ -34,22 +29,16 @@ public record Interpretation(
 
   /** More or less freely. */
   public Interpretation free(double other) {
-    return new Interpretation(other, thumb, fingers, rested, place);
+    return new Interpretation(other, hand, place);
   }
 
-  /** With other fingertips. */
-  public Interpretation with(Optional<Plucker> otherThumb, Optional<Plucker> otherFingers) {
-    return new Interpretation(
-        freedom, otherThumb.orElse(thumb), otherFingers.orElse(fingers), rested, place);
+  /** With a hand that is changed. */
+  public Interpretation with(UnaryOperator<PickingHand> change) {
+    return new Interpretation(freedom, change.apply(hand), place);
   }
 
   /** Nearer the bridge or the neck, mm. */
   public Interpretation at(double other) {
-    return new Interpretation(freedom, thumb, fingers, rested, other);
-  }
-
-  /** With rest strokes for the tune, or free ones. */
-  public Interpretation resting(boolean other) {
-    return new Interpretation(freedom, thumb, fingers, other, place);
+    return new Interpretation(freedom, hand, other);
   }
 }

@@ -1,14 +1,13 @@
 package phalanx.sound.sequence;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
+import java.util.Set;
 import phalanx.arrangement.Attack;
-import phalanx.arrangement.Hold;
 import phalanx.arrangement.Note;
-import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
 import phalanx.performance.Ending;
 import phalanx.performance.Performance;
@@ -18,7 +17,6 @@ import phalanx.picking.PickFinger;
 import phalanx.sound.Layer;
 import phalanx.sound.strings.Excitation;
 import phalanx.sound.strings.HandNoise;
-import phalanx.sound.strings.Material;
 import phalanx.sound.strings.Plucker;
 import phalanx.technique.Technique;
 
@@ -43,10 +41,8 @@ final class PlayedNotes {
   /** A slide takes at most this share of the time of the note it comes from. */
   private static final double SLIDING = 0.6;
 
-  /** Contact of nail or pick and a finger’s way along a wound string, against a pluck. */
+  /** Contact of nail or pick, against a pluck. */
   private static final double CONTACT = 0.05;
-
-  private static final double SQUEAK = 0.03;
 
   /** A pluck comes no earlier after what ends the note before it, s. */
   private static final double APART = 0.001;
@@ -54,8 +50,13 @@ final class PlayedNotes {
   private final Performance performance;
   private final Interpretation interpretation;
   private final Nuances nuances;
-  private final Plucker thumb;
+  private final PickingHand hand;
   private final List<Event> events = new ArrayList<>();
+
+  /** What is struck when. */
+  private final Set<Struck> struck = new HashSet<>();
+
+  private record Struck(int tick, int string) {}
 
   /** What is played next on the same string. */
   private final Map<Sounded, Sounded> next = new IdentityHashMap<>();
@@ -65,13 +66,15 @@ final class PlayedNotes {
     this.interpretation = interpretation;
     nuances = new Nuances(performance, interpretation.freedom());
     boolean pick = performance.arrangement().song().school().hasPick();
-    thumb = pick ? Plucker.PICK : interpretation.thumb();
+    PickingHand own = interpretation.hand();
+    hand = pick ? own.with(List.of(PickFinger.P), Plucker.PICK) : own;
   }
 
   /** All of them, in no order. */
   List<Event> events() {
     Sounded[] before = new Sounded[Tuning.STRINGS];
     for (Sounded note : performance.notes()) {
+      struck.add(new Struck(note.note().tick(), note.note().string()));
       Sounded last = before[note.note().string()];
       if (last != null) {
         next.put(last, note);
@@ -94,9 +97,7 @@ final class PlayedNotes {
                         h.hit().kind(),
                         Excitation.strength(h.hit().force()),
                         nuances.seed(h.hit().tick(), 50 + h.hit().kind().ordinal()))));
-    if (interpretation.freedom() > 0) {
-      squeaks();
-    }
+    events.addAll(new WoundStringNoise(performance, nuances, interpretation.freedom()).events());
     return events;
   }
 
@@ -125,23 +126,28 @@ final class PlayedNotes {
 
   private Excitation stroke(Sounded sounded) {
     Note note = sounded.note();
-    Plucker plucker = note.isPickedBy(PickFinger.P) ? thumb : interpretation.fingers();
+    PickFinger finger = note.pick().orElse(PickFinger.I);
     // Where a slur lost the note it came from it is a soft note of its own.
     Force force = note.attack().isSlur() ? Force.SOFT : note.force();
     Nuances.Nuance nuance = nuances.of(sounded);
-    Excitation usual = Excitation.of(plucker, force);
+    Excitation usual = Excitation.of(hand.of(finger), force);
     Excitation placed =
         usual
             .times(nuance.strength())
             .at(usual.place() + interpretation.place() + nuance.place())
             .seeded(nuance.seed());
-    boolean rested =
-        interpretation.rested()
-            && note.part() == Note.Part.TUNE
-            && !note.isPickedBy(PickFinger.P)
-            && note.attack() == Attack.PLUCKED;
     return TechniqueEvents.stroke(
-        note, rested ? placed.touching(Excitation.Contact.RESTED) : placed);
+        note, isRested(note, finger) ? placed.touching(Excitation.Contact.RESTED) : placed);
+  }
+
+  /** A finger that follows through is stopped by the next string, which nobody else plucks then. */
+  private boolean isRested(Note note, PickFinger finger) {
+    boolean thumb = finger == PickFinger.P;
+    int next = note.string() + (thumb ? 1 : -1);
+    return hand.rests(finger)
+        && (thumb || note.part() == Note.Part.TUNE)
+        && note.attack() == Attack.PLUCKED
+        && !struck.contains(new Struck(note.tick(), next));
   }
 
   /** Fret by fret, so that the last is reached when its note is due, and sounds on from there. */
@@ -149,8 +155,7 @@ final class PlayedNotes {
     Note note = sounded.note();
     int from = before.note().midi();
     int frets = Math.abs(note.midi() - from);
-    double room = SLIDING * (sounded.onset() - before.onset());
-    double each = frets == 0 ? 0 : Math.min(FRET, room / frets);
+    double each = frets == 0 ? 0 : slideSeconds(before, sounded) / frets;
     for (int f = 1; f < frets; f++) {
       double at = sounded.onset() - each * (frets - f);
       int midi = from + (note.midi() > from ? f : -f);
@@ -158,6 +163,12 @@ final class PlayedNotes {
     }
     double at = sounded.onset();
     events.add(new Event.Arrival(at, note.string(), note.midi(), Layer.of(note)));
+  }
+
+  /** How long the finger is on its way from one note to the next, s. */
+  static double slideSeconds(Sounded from, Sounded to) {
+    int frets = Math.abs(to.note().midi() - from.note().midi());
+    return Math.min(frets * FRET, SLIDING * (to.onset() - from.onset()));
   }
 
   private void end(Sounded sounded) {
@@ -196,29 +207,5 @@ final class PlayedNotes {
     events.add(
         new Event.Noise(
             at, HandNoise.CONTACT, strength, stroke.seed() + 1, Layer.of(coming.note())));
-  }
-
-  /** A guide finger that moves along a wound string is heard. */
-  private void squeaks() {
-    Guitar guitar = performance.arrangement().song().guitar();
-    List<Hold> holds = performance.arrangement().holds();
-    for (Hold hold : holds) {
-      boolean wound = Material.of(guitar).isWound(hold.lowString());
-      Optional<Hold> to =
-          hold.guides() && wound
-              ? holds.stream()
-                  .filter(h -> h.finger() == hold.finger() && h.fromTick() >= hold.toTick())
-                  .filter(h -> h.lowString() == hold.lowString() && h.fret() != hold.fret())
-                  .findFirst()
-              : Optional.empty();
-      to.ifPresent(
-          h -> {
-            double at = performance.clock().seconds(hold.toTick(), 0);
-            double strength =
-                SQUEAK * interpretation.freedom() * Math.min(3, Math.abs(h.fret() - hold.fret()));
-            long seed = nuances.seed(hold.toTick(), 70 + hold.lowString());
-            events.add(new Event.Noise(at, HandNoise.SQUEAK, strength, seed, Layer.FINGERS));
-          });
-    }
   }
 }

@@ -37,7 +37,7 @@ record Modes(List<Coupled> coupled, List<Radiating> radiating) {
 
   static final Modes STEEL = of(98, 188, 0.9, 41);
 
-  static final Modes NYLON = of(103, 214, 0.55, 44);
+  static final Modes NYLON = of(103, 214, 0.42, 44);
 
   /** From here on the field is drawn, up to the top, Hz. */
   private static final double FIELD = 330;
