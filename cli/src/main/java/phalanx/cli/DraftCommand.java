@@ -3,9 +3,12 @@ package phalanx.cli;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
@@ -13,7 +16,11 @@ import java.util.stream.Collectors;
 import phalanx.draft.Draft;
 import phalanx.draft.Drafts;
 import phalanx.draft.Manner;
+import phalanx.draft.Manners;
+import phalanx.formats.NamedTexts;
 import phalanx.formats.SongFiles;
+import phalanx.formats.disk.DiskTrouble;
+import phalanx.formats.fills.FillShelf;
 import phalanx.formats.manners.MannerShelf;
 import phalanx.formats.songfile.SongFileWriter;
 import phalanx.level.PlanLevel;
@@ -46,6 +53,12 @@ final class DraftCommand implements Callable<Integer> {
   private String manner;
 
   @Option(
+      names = "--manners",
+      paramLabel = "FILE",
+      description = "with manners of your own (docs/drafts.md)")
+  private Path ownManners;
+
+  @Option(
       names = "--limit",
       paramLabel = "N",
       defaultValue = "3",
@@ -63,7 +76,9 @@ final class DraftCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws UnusableInput {
-    Drafts.Wish wish = new Drafts.Wish(level(), manners(), limit == 0 ? Integer.MAX_VALUE : limit);
+    Drafts.Wish wish =
+        new Drafts.Wish(
+            level(), manners(), FillShelf.all(), limit == 0 ? Integer.MAX_VALUE : limit);
     if (out != null) {
       if (!out.toString().endsWith(SongFiles.ENDING)) {
         throw usage("--out " + out + ": expected a name ending in " + SongFiles.ENDING);
@@ -94,24 +109,41 @@ final class DraftCommand implements Callable<Integer> {
     return OptionalDouble.of(level);
   }
 
-  private List<Manner> manners() {
+  private List<Manner> manners() throws UnusableInput {
     if (limit < 0) {
       throw usage("--limit: expected 0 or more");
     }
+    List<Manner> all = new ArrayList<>(own());
+    all.addAll(MannerShelf.all());
     if (manner == null) {
-      return MannerShelf.all();
+      return all;
     }
+    String names = all.stream().map(Manner::name).collect(Collectors.joining(", "));
     return List.of(
-        MannerShelf.named(manner)
-            .orElseThrow(
-                () ->
-                    usage(
-                        "--manner: expected one of "
-                            + MannerShelf.all().stream()
-                                .map(Manner::name)
-                                .collect(Collectors.joining(", "))
-                            + ", found "
-                            + manner)));
+        all.stream()
+            .filter(m -> m.name().equalsIgnoreCase(manner.strip()))
+            .findFirst()
+            .orElseThrow(() -> usage("--manner: expected one of " + names + ", found " + manner)));
+  }
+
+  /** The player’s own, all of a file or none. */
+  private List<Manner> own() throws UnusableInput {
+    if (ownManners == null) {
+      return List.of();
+    }
+    if (!Files.isRegularFile(ownManners)) {
+      throw usage("--manners: there is no file " + ownManners);
+    }
+    try {
+      Manners.Result read = Manners.read(NamedTexts.read(ownManners));
+      if (!read.problems().isEmpty()) {
+        Manners.Problem first = read.problems().get(0);
+        throw new UnusableInput(ownManners + ":" + first.line() + ": " + first.message());
+      }
+      return read.manners();
+    } catch (IOException e) {
+      throw new UnusableInput(ownManners + ": " + DiskTrouble.reading(e));
+    }
   }
 
   private static String text(List<Draft> drafts) {
@@ -130,6 +162,7 @@ final class DraftCommand implements Callable<Integer> {
             holds,
             draft.tally().words());
     return head
+        + draft.reason().map(r -> "\n    " + r).orElse("")
         + draft.sections().stream()
             .map(s -> "\n    " + (s.label().isEmpty() ? "" : s.label() + ": ") + s.did())
             .collect(Collectors.joining());
@@ -152,6 +185,7 @@ final class DraftCommand implements Callable<Integer> {
       for (Draft.Section section : draft.sections()) {
         sections.addObject().put("label", section.label()).put("did", section.did());
       }
+      draft.reason().ifPresent(r -> node.put("reason", r));
     }
     return root;
   }

@@ -1,5 +1,8 @@
 package phalanx.cli;
 
+import java.util.List;
+import java.util.stream.Collectors;
+import phalanx.instrument.Finger;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.instrument.Tuning;
@@ -26,6 +29,13 @@ final class GuitarOptions {
   @Option(names = "--hand", description = "${COMPLETION-CANDIDATES}")
   private Hand.Size hand;
 
+  @Option(
+      names = "--without-fingers",
+      paramLabel = "1-4",
+      split = ",",
+      description = "fingers that press nothing: hurt, or not there")
+  private List<Integer> missing = List.of();
+
   /** The guitar asked for, starting from another. */
   Guitar guitar(Guitar from) {
     Guitar guitar = from;
@@ -49,7 +59,14 @@ final class GuitarOptions {
 
   /** The hand asked for, or another. */
   Hand hand(Hand otherwise) {
-    return hand == null ? otherwise : Hand.of(hand);
+    Hand asked = hand == null ? otherwise : Hand.of(hand);
+    boolean fingers = missing.stream().allMatch(f -> f >= 1 && f <= Finger.LITTLE.ordinal());
+    if (!fingers || missing.stream().distinct().count() > Hand.MOST_MISSING) {
+      throw usage("--without-fingers: expected up to three of 1 to 4");
+    }
+    return missing.isEmpty()
+        ? asked
+        : asked.without(missing.stream().map(Finger::numbered).collect(Collectors.toSet()));
   }
 
   private ParameterException usage(String message) {

@@ -5,6 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import org.slf4j.LoggerFactory;
+import phalanx.text.ProductVersion;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -16,7 +17,7 @@ import picocli.CommandLine.Command;
       "Without a command: phalanx [FILE] opens the window, phalanx demo the demo song."
     },
     mixinStandardHelpOptions = true,
-    version = "Phalanx 0.1",
+    versionProvider = PhalanxCommand.Version.class,
     subcommands = {
       PlanCommand.class,
       CheckCommand.class,
@@ -38,7 +39,15 @@ import picocli.CommandLine.Command;
     })
 public final class PhalanxCommand {
 
-  private PhalanxCommand() {}
+  PhalanxCommand() {}
+
+  /** Says which version it is. */
+  static final class Version implements CommandLine.IVersionProvider {
+    @Override
+    public String[] getVersion() {
+      return new String[] {"Phalanx " + ProductVersion.words()};
+    }
+  }
 
   /** Runs the command line and ends the program with its exit code. */
   public static void main(String[] args) {

@@ -10,11 +10,13 @@ import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import phalanx.formats.disk.DiskTrouble;
+import phalanx.picking.PickFinger;
 import phalanx.sound.Layer;
 import phalanx.sound.render.ImpulseFile;
 import phalanx.sound.render.Playing;
 import phalanx.sound.render.RenderOptions;
 import phalanx.sound.sequence.Interpretation;
+import phalanx.sound.sequence.PickingHand;
 import phalanx.sound.strings.ImpulseResponse;
 import phalanx.sound.strings.Levels;
 import phalanx.sound.strings.Plucker;
@@ -26,6 +28,7 @@ import picocli.CommandLine.ParameterException;
 final class SoundOptions {
 
   private static final String OFF = "off";
+  private static final String LETTERS = "p, i, m, a or c";
   private static final double PERCENT = 100;
 
   @Option(
@@ -88,13 +91,22 @@ final class SoundOptions {
       names = "--touch",
       paramLabel = "WHAT",
       split = ",",
-      description = "thumb=flesh, fingers=nail: flesh, fingertip, nail or pick")
+      description =
+          "thumb=flesh, fingers=nail, or a finger by its letter, m=flesh: flesh, fingertip, nail or"
+              + " pick")
   private List<String> touch = List.of();
 
   @Option(
       names = "--rest-strokes",
       description = "the fingers that play the tune come to rest on the next string")
   private boolean rested;
+
+  @Option(
+      names = "--rest-fingers",
+      paramLabel = "FINGER",
+      split = ",",
+      description = "of p, i, m, a, c: these come to rest on the next string, the others do not")
+  private List<String> resting = List.of();
 
   @Option(
       names = "--place",
@@ -123,11 +135,7 @@ final class SoundOptions {
       throw usage(spec, "--place: expected -90 to 120");
     }
     Interpretation hand =
-        Interpretation.USUAL
-            .free(exact ? 0 : freedom / PERCENT)
-            .with(plucker("thumb", spec), plucker("fingers", spec))
-            .resting(rested)
-            .at(place);
+        Interpretation.USUAL.free(exact ? 0 : freedom / PERCENT).with(h -> hand(h, spec)).at(place);
     Playing playing =
         Playing.USUAL
             .by(hand)
@@ -179,23 +187,48 @@ final class SoundOptions {
     return Map.entry(text.substring(0, sign).strip(), text.substring(sign + 1).strip());
   }
 
-  private Optional<Plucker> plucker(String who, CommandSpec spec) {
-    Optional<Plucker> found = Optional.empty();
+  private PickingHand hand(PickingHand usual, CommandSpec spec) {
+    PickingHand hand = usual;
     for (String one : touch) {
       Map.Entry<String, String> said = pair("--touch", one, "thumb=flesh or fingers=nail", spec);
-      if (!List.of("thumb", "fingers").contains(said.getKey())) {
-        throw usage(spec, "--touch: expected thumb or fingers, found " + said.getKey());
-      }
-      if (said.getKey().equals(who)) {
-        found = Plucker.worded(said.getValue());
-        if (found.isEmpty()) {
-          String words =
-              Stream.of(Plucker.values()).map(Plucker::word).collect(Collectors.joining(", "));
-          throw usage(spec, "--touch: expected one of " + words + ", found " + said.getValue());
-        }
-      }
+      hand = hand.with(fingers(said.getKey(), spec), plucker(said.getValue(), spec));
     }
-    return found;
+    hand = rested ? hand.resting(PickingHand.FINGERS, true) : hand;
+    for (String one : resting) {
+      Optional<PickFinger> finger = PickFinger.lettered(one.strip());
+      hand =
+          hand.resting(
+              List.of(
+                  finger.orElseThrow(
+                      () -> usage(spec, "--rest-fingers: expected " + LETTERS + ", found " + one))),
+              true);
+    }
+    return hand;
+  }
+
+  private static List<PickFinger> fingers(String who, CommandSpec spec) {
+    return switch (who) {
+      case "thumb" -> List.of(PickFinger.P);
+      case "fingers" -> PickingHand.FINGERS;
+      default ->
+          List.of(
+              PickFinger.lettered(who)
+                  .orElseThrow(
+                      () ->
+                          usage(
+                              spec,
+                              "--touch: expected thumb, fingers, " + LETTERS + ", found " + who)));
+    };
+  }
+
+  private static Plucker plucker(String word, CommandSpec spec) {
+    return Plucker.worded(word)
+        .orElseThrow(
+            () -> {
+              String words =
+                  Stream.of(Plucker.values()).map(Plucker::word).collect(Collectors.joining(", "));
+              return usage(spec, "--touch: expected one of " + words + ", found " + word);
+            });
   }
 
   private Levels levels(Levels usual, CommandSpec spec) {

@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.PrintWriter;
 import java.io.StringWriter;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -75,11 +76,35 @@ class DraftAndLevelTest {
       value = {
         "--level|9|--level: expected 1 to 5",
         "--limit|-1|--limit: expected 0 or more",
-        "--manner|Loud|--manner: expected one of Thumb and tune, Quiet roll",
+        "--manner|Loud|--manner: expected one of Thumb and tune, One bass a bar, Quiet roll",
+        "--manners|nowhere.manners|nowhere.manners",
         "--out|x.pdf|expected a name ending in .phalanx.json"
       })
   void whatCannotBeIsSaidInASentence(String option, String value, String said) {
     assertThat(run("draft", DEMO, option, value)).isEqualTo(2);
     assertThat(err.toString()).contains(said).doesNotContain("Usage:");
+  }
+
+  /** A player’s own manners come from a file; what is wrong in one is said with its line. */
+  @Test
+  void ownMannersAreReadFromAFile(@TempDir Path folder) throws Exception {
+    Path file = folder.resolve("mine.manners");
+    String rows = "metre: 4/4\nupper | . | o | . | o |\nthumb | o | . | o | . |\n";
+    Files.writeString(file, "manner: Mine\n" + rows);
+    JsonNode drafts =
+        json("draft", DEMO, "--json", "--manners", file.toString(), "--manner", "mine");
+    assertThat(drafts.get("drafts").get(0).get("manner").asText()).isEqualTo("Mine");
+    Files.writeString(file, "manner: Mine\nthumb: sideways\n" + rows);
+    assertThat(run("draft", DEMO, "--manners", file.toString())).isEqualTo(1);
+    assertThat(err.toString()).contains("mine.manners:1: there is no way of the thumb sideways");
+  }
+
+  /** A level that no manner reaches is explained. */
+  @Test
+  void aDraftFarFromTheLevelSaysWhy() throws Exception {
+    for (JsonNode draft : json("draft", DEMO, "--json", "--level", "5").get("drafts")) {
+      double off = Math.abs(draft.get("level").asDouble() - 5);
+      assertThat(draft.has("reason")).isEqualTo(off > 0.5);
+    }
   }
 }

@@ -362,6 +362,8 @@ class PhalanxCommandTest {
         "shapes C --tuning E",
         "shapes C --capo 40",
         "shapes C --hand huge",
+        "shapes C --without-fingers 5",
+        "shapes C --without-fingers 1,2,3,4",
         "shapes C --frets 99",
         "tuning standard --strings rope",
         "tuning standard --scale 300",

@@ -170,6 +170,22 @@ class RenderCommandTest {
     assertThat(Files.readAllBytes(Path.of(wave()))).isNotEqualTo(first);
   }
 
+  /** Each finger has a touch of its own; what is said of all fingers is said of each. */
+  @Test
+  void aFingerHasATouchOfItsOwn() throws Exception {
+    byte[] all = bytes("--touch", "fingers=flesh");
+    assertThat(bytes("--touch", "i=flesh,m=flesh,a=flesh,c=flesh")).isEqualTo(all);
+    assertThat(bytes("--touch", "i=flesh")).isNotEqualTo(all).isNotEqualTo(bytes());
+    byte[] rested = bytes("--rest-strokes");
+    assertThat(bytes("--rest-fingers", "i,m,a,c")).isEqualTo(rested).isNotEqualTo(bytes());
+    assertThat(bytes("--rest-fingers", "p")).isNotEqualTo(rested).isNotEqualTo(bytes());
+  }
+
+  private byte[] bytes(String... more) throws Exception {
+    rendered(Stream.concat(Stream.of("--bars", "1-2"), Stream.of(more)).toArray(String[]::new));
+    return Files.readAllBytes(Path.of(wave()));
+  }
+
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',
@@ -178,7 +194,8 @@ class RenderCommandTest {
         "--loudness|3|expected a loudness of -40 to -6 LUFS",
         "--room|200|--room and --freedom: expected 0 to 100",
         "--place|500|--place: expected -90 to 120",
-        "--touch|foot=nail|--touch: expected thumb or fingers, found foot",
+        "--touch|foot=nail|--touch: expected thumb, fingers, p, i, m, a or c, found foot",
+        "--rest-fingers|x|--rest-fingers: expected p, i, m, a or c, found x",
         "--touch|thumb=spoon|--touch: expected one of flesh, fingertip, nail, pick, found spoon",
         "--levels|brass=3|--levels: expected some of tune, fingers, thumb, hits, click, found brass",
         "--rate|8000|expected 44100, 48000 or 96000 frames a second",

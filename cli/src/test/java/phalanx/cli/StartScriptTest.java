@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.w3c.dom.Document;
 import org.w3c.dom.NodeList;
+import picocli.CommandLine;
 
 class StartScriptTest {
 
@@ -51,5 +52,8 @@ class StartScriptTest {
     assertThat(said)
         .startsWith("“practise” is neither a word nor a file.")
         .contains("plan", "check", "convert", "shapes", "name", "chord");
+    assertThat(said.split("\\s+"))
+        .as("every word of the command line")
+        .containsAll(new CommandLine(PhalanxCommand.class).getSubcommands().keySet());
   }
 }
