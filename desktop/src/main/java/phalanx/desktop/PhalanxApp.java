@@ -1,5 +1,6 @@
 package phalanx.desktop;
 
+import atlantafx.base.theme.PrimerDark;
 import atlantafx.base.theme.PrimerLight;
 import java.io.File;
 import java.io.IOException;
@@ -8,6 +9,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
@@ -19,11 +21,13 @@ import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.Scene;
+import javafx.scene.image.Image;
 import javafx.stage.FileChooser;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import phalanx.desktop.background.NewestAnswer;
 import phalanx.desktop.background.PlanService;
+import phalanx.desktop.device.SystemTheme;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.TypeFace;
 import phalanx.desktop.files.DemoSongs;
@@ -32,6 +36,7 @@ import phalanx.desktop.files.PlayerFolder;
 import phalanx.desktop.frame.NoticeBar;
 import phalanx.desktop.frame.SongController;
 import phalanx.desktop.frame.Workbench;
+import phalanx.desktop.model.Appearance;
 import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.ShapeTrialModel;
 import phalanx.desktop.model.Workspace;
@@ -41,8 +46,12 @@ import phalanx.formats.SongFiles;
 /** Starts the window, with the song named as the first argument if there is one. */
 public final class PhalanxApp extends Application {
 
-  private static final String TOKENS = "theme-light.css";
+  private static final String LIGHT = "theme-light.css";
+  private static final String DARK = "theme-dark.css";
   private static final String RULES = "phalanx.css";
+
+  /** Sides of the pictures of the program's icon, px. */
+  private static final List<Integer> ICONS = List.of(16, 32, 48, 128);
 
   /** An unsaved song is kept for recovery this often. */
   private static final Duration KEEP_EVERY = Duration.seconds(4);
@@ -72,11 +81,6 @@ public final class PhalanxApp extends Application {
           thread.setDaemon(true);
           return thread;
         });
-  }
-
-  /** Starts the program. */
-  public static void main(String[] args) {
-    launch(args);
   }
 
   @Override
@@ -114,7 +118,7 @@ public final class PhalanxApp extends Application {
         new ShapeTrialModel(
             workspace, workspace.chord(), new NewestAnswer(worker, Platform::runLater));
     workspace.screenProperty().set(song.isPresent() ? Screen.ARRANGE : Screen.CHART);
-    Palette palette = Palette.of(resource(TOKENS));
+    Palette palette = Palette.of(resource(LIGHT));
     Workbench bench = new Workbench(workspace, trials, documents, palette, notices, songs);
     // On a screen smaller than the window needs, or with text twice as large, it scrolls.
     Rectangle2D room = javafx.stage.Screen.getPrimary().getVisualBounds();
@@ -122,12 +126,20 @@ public final class PhalanxApp extends Application {
         new Scene(bench, Math.min(WIDTH, room.getWidth()), Math.min(HEIGHT, room.getHeight()));
     scene
         .getStylesheets()
-        .setAll(resource(TOKENS).toExternalForm(), resource(RULES).toExternalForm());
+        .setAll(resource(LIGHT).toExternalForm(), resource(RULES).toExternalForm());
+    workspace
+        .viewing()
+        .appearanceProperty()
+        .addListener((o, before, now) -> show(now.theme(), scene, palette, bench));
+    show(workspace.viewing().appearanceProperty().get().theme(), scene, palette, bench);
     stage
         .titleProperty()
         .bind(
             Bindings.createStringBinding(
                 () -> workspace.song().title() + " – Phalanx", workspace.historyProperty()));
+    for (int side : ICONS) {
+      stage.getIcons().add(new Image(resource("icons/phalanx-" + side + ".png").toExternalForm()));
+    }
     stage.setMinWidth(Math.min(Workbench.LEAST_WIDTH, room.getWidth()));
     stage.setMinHeight(Math.min(Workbench.LEAST_HEIGHT, room.getHeight()));
     stage.setScene(scene);
@@ -144,6 +156,33 @@ public final class PhalanxApp extends Application {
     keeping.setCycleCount(Animation.INDEFINITE);
     keeping.play();
     documents.findLeft(songs::offerLeft);
+  }
+
+  /** Takes up a theme; what the system has is asked away from plans and interface. */
+  private void show(Appearance.Theme theme, Scene scene, Palette palette, Workbench bench) {
+    if (theme == Appearance.Theme.SYSTEM) {
+      CompletableFuture.supplyAsync(SystemTheme::isDark)
+          .thenAcceptAsync(
+              dark -> {
+                if (workspace.viewing().appearanceProperty().get().theme() == theme) {
+                  show(dark, scene, palette, bench);
+                }
+              },
+              Platform::runLater);
+    } else {
+      show(theme == Appearance.Theme.DARK, scene, palette, bench);
+    }
+  }
+
+  private void show(boolean dark, Scene scene, Palette palette, Workbench bench) {
+    URL tokens = resource(dark ? DARK : LIGHT);
+    if (!scene.getStylesheets().get(0).equals(tokens.toExternalForm())) {
+      setUserAgentStylesheet(
+          (dark ? new PrimerDark() : new PrimerLight()).getUserAgentStylesheet());
+      palette.become(tokens);
+      scene.getStylesheets().set(0, tokens.toExternalForm());
+      bench.redraw();
+    }
   }
 
   @Override

@@ -158,7 +158,59 @@ class ArrangeScreenTest {
     assertThat(window.workspace().song()).isEqualTo(before);
   }
 
-  /** The gauge names the tempo the hands hold to and leads to the bar that sets it. */
+  /** Each section from another draft: the others stay there until the song changes otherwise. */
+  @Test
+  void sectionsAreTakenFromDifferentDraftsAndTheMannerIsKept(FxRobot robot)
+      throws TimeoutException {
+    window.untilPlanned();
+    Song before = workspace().song();
+    press(robot, KeyCode.W);
+    // The first is there before the best are known.
+    until(() -> robot.lookup("#draft-0").tryQuery().isPresent());
+    until(() -> robot.lookup("#draft-2").tryQuery().isPresent());
+    ToggleButton first = robot.lookup("#draft-0").query();
+    robot.interact(first::fire);
+    Button section = robot.lookup("#take-draft-section").queryButton();
+    robot.interact(section::fire);
+    Song mixed = workspace().song();
+    assertThat(mixed).isNotEqualTo(before);
+    assertThat(mixed.pattern()).isEqualTo(before.pattern());
+    assertThat(robot.lookup("#draft-2").tryQuery()).isPresent();
+    ToggleButton second = robot.lookup("#draft-1").query();
+    robot.interact(second::requestFocus);
+    press(robot, KeyCode.ENTER);
+    assertThat(workspace().song().pattern()).isNotEqualTo(before.pattern());
+    robot.interact(workspace()::undo);
+    assertThat(workspace().song()).isEqualTo(mixed);
+    robot.interact(workspace()::undo);
+    assertThat(workspace().song()).isEqualTo(before);
+    click(robot, "#keep-manner");
+    until(() -> !workspace().models().drafts().ownProperty().get().isEmpty());
+    assertThat(workspace().models().drafts().ownProperty().get().get(0).name())
+        .isEqualTo(before.title());
+  }
+
+  /** Four bars a line, then the lanes of the fretting fingers folded: more of the song is seen. */
+  @Test
+  void moreOfTheSongIsSeenAtOnce(FxRobot robot) throws TimeoutException {
+    window.untilPlanned();
+    StripView strip = robot.lookup("#strip").queryAs(StripView.class);
+    Note later = workspace().arrangementProperty().get().notesFrom(3 * 20160 + 15120, 99999).get(0);
+    double usual = strip.pointOf(later, 0).getY();
+    robot.clickOn("#strip-view").clickOn("4 bars a line");
+    double four = strip.pointOf(later, 0).getY();
+    assertThat(four).isLessThan(usual);
+    robot.interact(strip::requestFocus);
+    press(robot, KeyCode.H);
+    assertThat(strip.isFolded()).isTrue();
+    assertThat(strip.pointOf(later, 0).getY()).isLessThan(four);
+    press(robot, KeyCode.H);
+    press(robot, KeyCode.DIGIT0);
+    assertThat(strip.isFolded()).isFalse();
+    assertThat(strip.pointOf(later, 0).getY()).isEqualTo(usual);
+  }
+
+  /** The gauge names the tempo the hands hold to and lists what level and tempo come from. */
   @Test
   void theGaugeLeadsToTheBarThatSetsTheTempo(FxRobot robot) throws TimeoutException {
     until(() -> workspace().reviewProperty().get().isPresent());
@@ -167,6 +219,10 @@ class ArrangeScreenTest {
         .startsWith("Level ")
         .contains("hands hold to ");
     click(robot, "#tempo-gauge");
+    until(() -> robot.lookup("the tempo is set by bar " + bar).tryQuery().isPresent());
+    assertThat(robot.lookup(n -> n instanceof Label l && l.getText().contains(" %  ")).queryAll())
+        .isNotEmpty();
+    robot.clickOn("the tempo is set by bar " + bar);
     until(() -> selected().played().bar() == bar);
   }
 
@@ -342,9 +398,9 @@ class ArrangeScreenTest {
   @Test
   void theKeySheetComesAndGoes(FxRobot robot) {
     robot.type(KeyCode.F1);
-    assertThat(robot.lookup("#shortcuts").query().isVisible()).isTrue();
+    assertThat(robot.lookup("#manual").query().isVisible()).isTrue();
     robot.type(KeyCode.ESCAPE);
-    assertThat(robot.lookup("#shortcuts").query().isVisible()).isFalse();
+    assertThat(robot.lookup("#manual").query().isVisible()).isFalse();
   }
 
   @Test

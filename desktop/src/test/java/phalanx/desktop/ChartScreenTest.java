@@ -24,6 +24,7 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
+import org.testfx.robot.Motion;
 import phalanx.desktop.chart.ChartView;
 import phalanx.desktop.model.Screen;
 import phalanx.form.Phrases;
@@ -256,7 +257,7 @@ class ChartScreenTest {
     assertThat(text(robot, "#bar-about")).startsWith("Bar 1 · H7");
     click(robot, "#song-menu");
     robot.clickOn("Note names");
-    robot.clickOn("solfège");
+    robot.clickOn("solfège", Motion.HORIZONTAL_FIRST);
     assertThat(text(robot, "#bar-about")).startsWith("Bar 1 · Si7");
     assertThat(text(robot, "#tuning-chip")).isEqualTo("Mi La Re Sol Si Mi");
   }

@@ -31,6 +31,7 @@ class NoticeIT {
           "(The Apache Software License, Version 2.0)",
           "(The Apache Software License, version 2.0)",
           "(BSD 2-Clause)",
+          "(BSD-2-Clause)",
           "(MIT)",
           "(MIT License)",
           "(EDL 1.0)",

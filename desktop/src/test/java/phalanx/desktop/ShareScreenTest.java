@@ -11,10 +11,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.TimeoutException;
+import javafx.event.Event;
+import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -81,6 +84,36 @@ class ShareScreenTest {
   private static boolean says(FxRobot robot, String within, String words) {
     return robot.lookup(within + " .label").queryAllAs(Labeled.class).stream()
         .anyMatch(l -> l.getText().contains(words));
+  }
+
+  /** The pages over the whole screen: a foot switch turns them, back and not beyond the end. */
+  @Test
+  void aSongIsPlayedFromTheWholeScreen(FxRobot robot) throws TimeoutException {
+    press(robot, KeyCode.F);
+    until(() -> robot.listWindows().size() > 1);
+    Node stand = robot.listWindows().get(1).getScene().lookup("#stand");
+    until(() -> stand.getAccessibleText() != null);
+    String first = stand.getAccessibleText();
+    assertThat(first).startsWith("page 1 of ");
+    robot.interact(() -> stand.getScene().getWindow().setWidth(400));
+    robot.interact(() -> turn(stand, KeyCode.PAGE_DOWN));
+    assertThat(stand.getAccessibleText()).startsWith("page 2 of ");
+    robot.interact(() -> turn(stand, KeyCode.END));
+    robot.interact(() -> turn(stand, KeyCode.SPACE));
+    int pages = model().sheetProperty().get().orElseThrow().pages().size();
+    assertThat(stand.getAccessibleText()).isEqualTo("page " + pages + " of " + pages);
+    robot.interact(() -> turn(stand, KeyCode.HOME));
+    robot.interact(() -> turn(stand, KeyCode.PAGE_DOWN));
+    robot.interact(() -> turn(stand, KeyCode.LEFT));
+    robot.interact(() -> turn(stand, KeyCode.LEFT));
+    assertThat(stand.getAccessibleText()).isEqualTo(first);
+    robot.interact(() -> turn(stand, KeyCode.ESCAPE));
+    until(() -> robot.listWindows().size() == 1);
+  }
+
+  private static void turn(Node stand, KeyCode code) {
+    Event.fireEvent(
+        stand, new KeyEvent(KeyEvent.KEY_PRESSED, "", "", code, false, false, false, false));
   }
 
   @Test

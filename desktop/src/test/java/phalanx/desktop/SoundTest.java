@@ -13,7 +13,10 @@ import java.util.concurrent.TimeoutException;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuButton;
 import javafx.scene.control.Slider;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -33,9 +36,12 @@ import phalanx.desktop.model.PlaybackController;
 import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.SoundPreset;
 import phalanx.performance.Performance;
+import phalanx.picking.PickFinger;
 import phalanx.sound.Layer;
 import phalanx.sound.render.RenderOptions;
+import phalanx.sound.sequence.PickingHand;
 import phalanx.sound.sequence.Sequencer.Clicks;
+import phalanx.sound.strings.Plucker;
 
 /**
  * The transport, driven; on the card that nobody hears, as the machine of the tests has no other.
@@ -287,6 +293,27 @@ class SoundTest {
     assertThat(freedom.getValue()).isEqualTo(50);
     assertThat(room.getValue()).isEqualTo(30);
     assertThat(text(robot, "#guitar-words")).isEqualTo("steel strings, level");
+  }
+
+  /** One finger plucks otherwise than the others; then all again at once. */
+  @Test
+  void aFingerHasAStrokeOfItsOwn(FxRobot robot) throws Exception {
+    click(robot, "#sound-panel-button");
+    robot.clickOn("#each-finger").clickOn("#stroke-of-m").clickOn("#stroke-of-m-flesh");
+    MenuButton each = robot.lookup("#each-finger").queryAs(MenuButton.class);
+    Menu thumb = (Menu) each.getItems().get(0);
+    robot.interact(() -> thumb.getItems().get(thumb.getItems().size() - 1).fire());
+    assertThat(thumb.getText()).isEqualTo("p   flesh, rest strokes");
+    PickingHand hand = sound().settings().interpretationProperty().get().hand();
+    assertThat(hand.of(PickFinger.M)).isEqualTo(Plucker.FLESH);
+    assertThat(hand.of(PickFinger.I)).isEqualTo(Plucker.NAIL);
+    assertThat(hand.resting()).containsExactly(PickFinger.P);
+    ComboBox<Plucker> fingers = robot.lookup("#finger-touch").queryComboBox();
+    assertThat(fingers.getValue()).isNull();
+    robot.interact(() -> fingers.setValue(Plucker.PICK));
+    hand = sound().settings().interpretationProperty().get().hand();
+    assertThat(hand.common()).contains(Plucker.PICK);
+    assertThat(hand.rests(PickFinger.P)).isTrue();
   }
 
   @Test

@@ -7,9 +7,13 @@ import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -31,6 +35,9 @@ import phalanx.text.Phrase;
 
 /** The Arrange screen: a line that says where one is, the two-hand strip. */
 public final class ArrangeView extends VBox {
+
+  /** Bars in a line to choose from. */
+  private static final List<Integer> BARS_A_LINE = List.of(1, 2, 4, 8);
 
   private final Workspace workspace;
   private final ChartCursor cursor;
@@ -62,6 +69,9 @@ public final class ArrangeView extends VBox {
         };
     workspace.range().property().addListener(o -> tell.run());
     workspace.arrangementProperty().addListener(o -> tell.run());
+    if (workspace.arrangementProperty().get() != null) {
+      tell.run();
+    }
     Label busy = new Label("planning …");
     busy.getStyleClass().add("where");
     busy.visibleProperty().bind(workspace.planningProperty());
@@ -110,12 +120,38 @@ public final class ArrangeView extends VBox {
     where.setMinWidth(Region.USE_PREF_SIZE);
     pin.setMinWidth(Region.USE_PREF_SIZE);
     MenuButton thumb = chips.thumb("thumb");
-    Label keys = new Label("F1 keys");
-    keys.setMinWidth(Region.USE_PREF_SIZE);
-    keys.getStyleClass().add("where");
-    HBox header = new ToolRow(section, where, busy, grow, keys, school, thumb, pattern, pin);
+    HBox header = new ToolRow(section, where, busy, grow, view(), school, thumb, pattern, pin);
     header.getStyleClass().add("arrange-header");
     return header;
+  }
+
+  /** How much of the song is seen at once. */
+  private MenuButton view() {
+    MenuButton view = new MenuButton("View");
+    view.setId("strip-view");
+    view.getStyleClass().add("chip-button");
+    view.setMinWidth(Region.USE_PREF_SIZE);
+    view.setTooltip(new Tooltip("bars a line, and the lanes of the fretting fingers · H, + − 0"));
+    for (int bars : BARS_A_LINE) {
+      MenuItem item = new MenuItem(bars == 1 ? "one bar a line" : bars + " bars a line");
+      item.setId("bars-a-line-" + bars);
+      item.setOnAction(e -> strip.lines(bars));
+      view.getItems().add(item);
+    }
+    MenuItem usual = new MenuItem("as many as fit");
+    usual.setId("bars-a-line-0");
+    usual.setOnAction(e -> strip.lines(0));
+    CheckMenuItem lanes = new CheckMenuItem("lanes of the fretting fingers    H");
+    lanes.setId("finger-lanes");
+    lanes.setOnAction(e -> fold());
+    view.getItems().addAll(usual, new SeparatorMenuItem(), lanes);
+    view.setOnShowing(e -> lanes.setSelected(!strip.isFolded()));
+    return view;
+  }
+
+  /** Leaves the lanes of the fretting fingers out, or shows them again. */
+  void fold() {
+    strip.fold(!strip.isFolded());
   }
 
   private static String patternWords(PickingStyle style) {

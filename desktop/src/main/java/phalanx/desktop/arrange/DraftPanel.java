@@ -2,7 +2,6 @@ package phalanx.desktop.arrange;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -12,46 +11,62 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import phalanx.desktop.drawing.Controls;
+import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.files.OwnShelf;
 import phalanx.desktop.model.DraftViewModel;
 import phalanx.desktop.model.Workspace;
 import phalanx.draft.Draft;
-import phalanx.text.Phrase;
+import phalanx.draft.Manner;
+import phalanx.formats.manners.OwnManners;
+import phalanx.song.Section;
 
 /** The song arranged in three manners: a card each, heard by a click, taken by another. */
 final class DraftPanel extends VBox {
 
   private static final double GAP = 8;
-  private static final int LEVELS = 4;
+  private static final int LEVELS = 5;
 
   private final DraftViewModel model;
+  private final Palette palette;
   private final Label words = Controls.wrapped("", "where");
   private final VBox cards = new VBox(GAP);
   private final Button make;
   private final Button take;
+  private final Button takeSection;
 
-  DraftPanel(Workspace workspace) {
+  DraftPanel(Workspace workspace, OwnShelf<OwnManners, Manner> own, Palette palette) {
     super(GAP);
     model = workspace.models().drafts();
+    this.palette = palette;
     setId("draft-panel");
     words.setId("draft-words");
     make = Controls.smallTool("make-drafts", "Arrange it three ways", model::search);
-    make.setTooltip(new Tooltip("pins, and what has a pattern of its own, stay as they are"));
-    take = Controls.smallTool("take-draft", "Take what was heard", model::take);
-    take.setTooltip(new Tooltip("into the song; one step to undo"));
+    make.setTooltip(new Tooltip("pins, and what has a pattern of its own, stay as they are · W"));
+    Button keep =
+        Controls.smallTool("keep-manner", "Keep mine", () -> own.put(model.mannerOfSong()));
+    keep.setTooltip(new Tooltip("keep this song’s manner, to arrange other songs in it"));
+    take = Controls.smallTool("take-draft", "Take it", model::take);
+    take.setTooltip(new Tooltip("what was heard, into the song; one step to undo · Enter"));
+    takeSection = Controls.smallTool("take-draft-section", "Section only", model::takeSection);
+    takeSection.setTooltip(
+        new Tooltip("what was heard into the section selected; then choose for another"));
+    own.property().addListener(o -> model.ownProperty().set(own.property().get().manners()));
+    model.ownProperty().set(own.property().get().manners());
     ScrollPane scroll = Controls.scroll(cards);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren()
         .addAll(
             Controls.styled("Whole arrangements", "form-title"),
             levels(),
-            make,
+            new HBox(GAP, make, keep),
             words,
             scroll,
-            take);
+            new HBox(GAP, take, takeSection));
     model.searchingProperty().addListener(o -> show());
     model.chosenProperty().addListener(o -> show());
     model.searchedProperty().addListener(o -> show());
     model.draftsProperty().addListener(o -> list());
+    model.placeProperty().addListener(o -> show());
     list();
   }
 
@@ -80,58 +95,61 @@ final class DraftPanel extends VBox {
     cards.getChildren().clear();
     List<Draft> drafts = model.draftsProperty().get();
     for (int n = 0; n < drafts.size(); n++) {
-      cards.getChildren().add(card(drafts.get(n), n));
+      Draft draft = drafts.get(n);
+      int place = n;
+      cards
+          .getChildren()
+          .add(
+              new DraftCard(
+                  draft,
+                  n,
+                  model.shown(draft),
+                  palette,
+                  () -> {
+                    model.hear(draft);
+                    show();
+                  },
+                  model::take,
+                  by -> pass(place + by)));
     }
     show();
+    if (model.takesKeyboard() && !drafts.isEmpty()) {
+      ((DraftCard) cards.getChildren().get(0)).takeKeyboard();
+    }
   }
 
-  private VBox card(Draft draft, int place) {
-    ToggleButton hear = new ToggleButton(draft.manner().name());
-    hear.setId("draft-" + place);
-    hear.getStyleClass().addAll("tool", "small-tool");
-    hear.setMaxWidth(Double.MAX_VALUE);
-    hear.setUserData(draft);
-    hear.setTooltip(new Tooltip("hear its beginning"));
-    hear.setOnAction(
-        e -> {
-          model.hear(draft);
-          show();
-        });
-    String holds =
-        draft.ceiling().map(c -> Phrase.of(", hands hold to %.0f", Math.floor(c))).orElse("");
-    Label figures =
-        Controls.wrapped(
-            Phrase.of(
-                "level %s, %.1f notes a beat%s; %s",
-                draft.level().words(), draft.notesABeat(), holds, draft.tally().words()),
-            "where");
-    Label did =
-        Controls.wrapped(
-            draft.sections().stream()
-                .map(s -> (s.label().isEmpty() ? "" : s.label() + ": ") + s.did())
-                .collect(Collectors.joining("\n")),
-            "where");
-    VBox card = new VBox(2, hear, figures, did);
-    card.getStyleClass().add("draft-card");
-    return card;
+  /** The keyboard goes to another card, if there is one. */
+  private void pass(int place) {
+    if (place >= 0 && place < cards.getChildren().size()) {
+      ((DraftCard) cards.getChildren().get(place)).takeKeyboard();
+    }
   }
 
   private void show() {
     boolean searching = model.searchingProperty().get();
-    boolean none = model.searchedProperty().get() && model.draftsProperty().get().isEmpty();
+    List<Draft> drafts = model.draftsProperty().get();
+    boolean none = model.searchedProperty().get() && drafts.isEmpty();
     make.setDisable(searching);
     words.setText(
         searching
-            ? "Planning every manner in full …"
+            ? drafts.isEmpty() ? "Planning …" : "A first one; the best are being planned …"
             : none
                 ? "There is nothing to arrange yet: type some chords."
-                : model.draftsProperty().get().isEmpty()
+                : drafts.isEmpty()
                     ? "A teacher plays it three ways and says: choose. Nothing is changed yet."
                     : "Hear them; the tune is the same in all.");
-    take.setDisable(model.chosenProperty().get().isEmpty());
     Optional<Draft> chosen = model.chosenProperty().get();
+    take.setDisable(chosen.isEmpty());
+    takeSection.setText(
+        model
+            .section()
+            .map(Section::label)
+            .filter(l -> !l.isBlank())
+            .map(l -> "For " + l + " only")
+            .orElse("Section only"));
+    takeSection.setDisable(chosen.isEmpty() || model.section().isEmpty());
     cards
-        .lookupAll(".small-tool")
-        .forEach(n -> ((ToggleButton) n).setSelected(chosen.equals(Optional.of(n.getUserData()))));
+        .getChildren()
+        .forEach(n -> ((DraftCard) n).show(chosen.equals(Optional.of(((DraftCard) n).draft()))));
   }
 }

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Executor;
 import java.util.function.BiConsumer;
+import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import phalanx.advice.Advised;
 import phalanx.advice.Advisor;
@@ -33,6 +34,7 @@ import phalanx.engraving.Engraver;
 import phalanx.engraving.SheetOptions;
 import phalanx.findings.Found;
 import phalanx.findings.Review;
+import phalanx.formats.fills.FillShelf;
 import phalanx.level.PlanLevel;
 import phalanx.performance.Performance;
 import phalanx.picking.WrittenPattern;
@@ -242,19 +244,33 @@ public final class PlanService {
         () -> Frame.possible(song), answer, fault("Beginnings and endings could not be tried"));
   }
 
-  /** Arranges a song in several manners. */
-  public void drafts(Song song, Drafts.Wish wish, Consumer<List<Draft>> answer) {
+  /**
+   * Arranges a song in several manners.
+   *
+   * @param news hears of drafts as they are planned, before the best of them are known
+   */
+  public void drafts(
+      Song song, Drafts.Wish wish, Consumer<Draft> news, Consumer<List<Draft>> answer) {
     drafts.ask(
-        outdated -> Drafts.of(song, wish, d -> {}, outdated),
+        outdated -> Drafts.of(song, wish, d -> tell(news, d, outdated), outdated),
         answer,
         fault("The song could not be arranged in other manners"));
+  }
+
+  private <T> void tell(Consumer<T> news, T what, BooleanSupplier outdated) {
+    interfaceThread.execute(
+        () -> {
+          if (!outdated.getAsBoolean()) {
+            news.accept(what);
+          }
+        });
   }
 
   /** Makes some bars easier or fuller by a step. */
   public void levelStep(
       Song song, List<Integer> bars, boolean easier, Consumer<Optional<LevelStep>> answer) {
     steps.ask(
-        outdated -> LevelSteps.next(song, bars, easier, outdated),
+        outdated -> LevelSteps.next(song, bars, easier, FillShelf.all(), outdated),
         answer,
         fault("The bars could not be made " + (easier ? "easier" : "fuller")));
   }

@@ -20,7 +20,9 @@ public final class Palette {
 
   private final Map<String, Color> tokens = new HashMap<>();
 
-  private Palette(Stylesheet sheet) {
+  private Palette() {}
+
+  private void read(Stylesheet sheet) {
     sheet
         .getRules()
         .forEach(
@@ -35,8 +37,15 @@ public final class Palette {
 
   /** Reads the tokens of a theme's stylesheet. */
   public static Palette of(URL tokens) {
+    Palette palette = new Palette();
+    palette.become(tokens);
+    return palette;
+  }
+
+  /** Takes another theme's colours; what is painted from now on has them. */
+  public void become(URL theme) {
     try {
-      return new Palette(new CssParser().parse(tokens));
+      read(new CssParser().parse(theme));
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

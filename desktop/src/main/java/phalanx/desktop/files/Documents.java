@@ -29,6 +29,7 @@ import phalanx.desktop.document.Question;
 import phalanx.desktop.document.Request;
 import phalanx.desktop.model.PracticeRecords;
 import phalanx.desktop.model.Workspace;
+import phalanx.draft.Manner;
 import phalanx.embellishment.Fill;
 import phalanx.engraving.SheetOptions;
 import phalanx.formats.FileFormat;
@@ -37,6 +38,7 @@ import phalanx.formats.disk.AtomicFile;
 import phalanx.formats.disk.DiskTrouble;
 import phalanx.formats.disk.SafeTarget;
 import phalanx.formats.fills.OwnFills;
+import phalanx.formats.manners.OwnManners;
 import phalanx.formats.patterns.OwnPatterns;
 import phalanx.picking.WrittenPattern;
 import phalanx.practicelog.LogCsv;
@@ -64,6 +66,7 @@ public final class Documents {
   private final NewestAnswer importing;
   private final OwnShelf<OwnPatterns, WrittenPattern> shelf;
   private final OwnShelf<OwnFills, Fill> fills;
+  private final OwnShelf<OwnManners, Manner> manners;
   private final ReadOnlyObjectWrapper<OpenDocument> document;
   private final Queue<DocumentEvent> events = new ArrayDeque<>();
   private boolean busy;
@@ -88,6 +91,7 @@ public final class Documents {
     importing = new NewestAnswer(executor, interfaceThread);
     shelf = new OwnShelf<>(folder, OwnShelf.Kept.PATTERNS, executor, interfaceThread, tasks::tell);
     fills = new OwnShelf<>(folder, OwnShelf.Kept.FILLS, executor, interfaceThread, tasks::tell);
+    manners = new OwnShelf<>(folder, OwnShelf.Kept.MANNERS, executor, interfaceThread, tasks::tell);
     remembered = new Remembered(workspace, folder, tasks);
     practice =
         new PracticeStore(
@@ -95,12 +99,22 @@ public final class Documents {
             tasks,
             () -> demo && workspace.fileProperty().get().isEmpty(),
             () -> remembered.property().get().recent());
+    workspace.levelProperty().addListener(o -> rememberLevel());
+    workspace.unsaved().addListener(o -> rememberLevel());
     this.isPattern = isPattern;
     document = new ReadOnlyObjectWrapper<>(OpenDocument.begun(workspace.song()));
     workspace.faults().logLiesAt(folder.log());
     workspace
         .historyProperty()
         .addListener(o -> happened(new DocumentEvent.Edited(workspace.song())));
+  }
+
+  /** How hard the song is as it stands in its file, for the list of songs. */
+  private void rememberLevel() {
+    Optional<Path> file = workspace.fileProperty().get();
+    if (!workspace.unsaved().get() && file.isPresent()) {
+      workspace.levelProperty().get().ifPresent(l -> remembered.level(file.get(), l.level()));
+    }
   }
 
   /** What only the window can do. */
@@ -170,6 +184,11 @@ public final class Documents {
   /** The window is gone: what was kept open is given back. */
   public void end() {
     practice.close();
+  }
+
+  /** The player's own manners of arranging. */
+  public OwnShelf<OwnManners, Manner> manners() {
+    return manners;
   }
 
   /** The player's own fills. */

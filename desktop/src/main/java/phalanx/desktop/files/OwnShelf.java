@@ -8,15 +8,17 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import phalanx.draft.Manner;
 import phalanx.embellishment.Fill;
 import phalanx.formats.NamedTexts;
 import phalanx.formats.disk.DiskTrouble;
 import phalanx.formats.fills.OwnFills;
+import phalanx.formats.manners.OwnManners;
 import phalanx.formats.patterns.OwnPatterns;
 import phalanx.picking.WrittenPattern;
 
 /**
- * The player's own patterns or fills, in a folder of the player's folder.
+ * The player's own patterns, fills or manners, in a folder of the player's folder.
  *
  * @param <S> what is on the shelf
  * @param <T> one thing of it
@@ -61,6 +63,15 @@ public final class OwnShelf<S, T> {
             OwnFills::problems,
             OwnFills::save,
             OwnFills::remove);
+
+    static final Kept<OwnManners, Manner> MANNERS =
+        new Kept<>(
+            "manners",
+            OwnManners.NONE,
+            OwnManners::read,
+            OwnManners::problems,
+            OwnManners::save,
+            OwnManners::remove);
   }
 
   /** Something done in a folder. */

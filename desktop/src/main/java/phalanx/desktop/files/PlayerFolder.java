@@ -3,9 +3,13 @@ package phalanx.desktop.files;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Map;
 
 /** The folder where the program keeps what is the player's and in no song. */
 public final class PlayerFolder {
+
+  /** The system property that names another folder; the log’s settings read it, too. */
+  public static final String PROPERTY = "phalanx.home";
 
   private final Path folder;
 
@@ -14,20 +18,41 @@ public final class PlayerFolder {
   }
 
   /**
-   * The usual folder: that of the system property {@code phalanx.home}, or the one the XDG base
-   * directory specification names for state.
+   * The usual folder: that of the system property {@code phalanx.home}, or the one that the system
+   * has for programs: the XDG base directory specification’s for state, {@code Library/Application
+   * Support} on macOS, {@code %LOCALAPPDATA%} on Windows.
    */
   public static PlayerFolder usual() {
-    String own = System.getProperty("phalanx.home");
-    if (own != null) {
-      return new PlayerFolder(Path.of(own));
+    String own = System.getProperty(PROPERTY);
+    return own != null
+        ? new PlayerFolder(Path.of(own))
+        : new PlayerFolder(
+            of(
+                System.getProperty("os.name"),
+                Path.of(System.getProperty("user.home")),
+                System.getenv()));
+  }
+
+  static Path of(String system, Path home, Map<String, String> environment) {
+    if (system.startsWith("Mac")) {
+      return home.resolve(Path.of("Library", "Application Support", "Phalanx"));
     }
-    String state = System.getenv("XDG_STATE_HOME");
-    Path base =
-        state == null || state.isBlank()
-            ? Path.of(System.getProperty("user.home"), ".local", "state")
-            : Path.of(state);
-    return new PlayerFolder(base.resolve("phalanx"));
+    if (system.startsWith("Windows")) {
+      return in(environment, "LOCALAPPDATA", home.resolve(Path.of("AppData", "Local")))
+          .resolve("Phalanx");
+    }
+    return in(environment, "XDG_STATE_HOME", home.resolve(Path.of(".local", "state")))
+        .resolve("phalanx");
+  }
+
+  private static Path in(Map<String, String> environment, String name, Path usual) {
+    String said = environment.getOrDefault(name, "");
+    return said.isBlank() ? usual : Path.of(said);
+  }
+
+  /** The folder itself; it may not be there yet. */
+  public Path path() {
+    return folder;
   }
 
   /** Where the program notes what went wrong; named in logback.xml as well. */

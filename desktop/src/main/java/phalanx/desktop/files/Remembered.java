@@ -33,6 +33,7 @@ public final class Remembered {
     Viewing viewing = workspace.viewing();
     viewing.namingProperty().addListener((o, before, now) -> keep(p -> p.withNaming(now)));
     viewing.leftHandedProperty().addListener((o, before, now) -> keep(p -> p.withLeftHanded(now)));
+    viewing.appearanceProperty().addListener((o, before, now) -> keep(p -> p.withAppearance(now)));
     workspace
         .models()
         .hands()
@@ -65,6 +66,7 @@ public final class Remembered {
     }
     workspace.viewing().namingProperty().set(now.naming());
     workspace.viewing().leftHandedProperty().set(now.leftHanded());
+    workspace.viewing().appearanceProperty().set(now.appearance());
     workspace.models().hands().playersProperty().set(now.hand());
     workspace.models().sound().settings().a4Property().set(now.a4());
     workspace.models().practice().settingsProperty().set(now.practice());
@@ -101,6 +103,15 @@ public final class Remembered {
   /** A file was opened or saved. */
   void opened(Path file) {
     keep(p -> p.opened(file));
+  }
+
+  /** How hard the song in a file is, 1 to 5. */
+  void level(Path file, double level) {
+    double rounded = Math.round(10 * level) / 10.0;
+    boolean known = preferences.get().recent().contains(file.toAbsolutePath().normalize());
+    if (known) {
+      keep(p -> p.withLevel(file, rounded));
+    }
   }
 
   /** The steps of a first start were done, or put away. */

@@ -3,19 +3,23 @@ package phalanx.desktop.files;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import phalanx.desktop.model.SoundPreset;
 import phalanx.desktop.model.SoundPreset.OwnResponse;
 import phalanx.formats.disk.AtomicFile;
 import phalanx.formats.disk.DiskTrouble;
+import phalanx.picking.PickFinger;
 import phalanx.sound.Layer;
 import phalanx.sound.render.ImpulseFile;
 import phalanx.sound.sequence.Interpretation;
+import phalanx.sound.sequence.PickingHand;
 import phalanx.sound.strings.Levels;
 import phalanx.sound.strings.Plucker;
 
@@ -50,9 +54,15 @@ public final class SoundPresetFile {
       levels.put(layer.word(), preset.levels().decibels().get(layer));
     }
     root.put("freedom", preset.interpretation().freedom());
-    root.put("thumb", preset.interpretation().thumb().word());
-    root.put("fingers", preset.interpretation().fingers().word());
-    root.put("restStrokes", preset.interpretation().rested());
+    ObjectNode plucks = root.putObject("plucks");
+    ArrayNode rests = root.putArray("restStrokes");
+    PickingHand hand = preset.interpretation().hand();
+    for (PickFinger finger : PickFinger.values()) {
+      plucks.put(finger.letter(), hand.of(finger).word());
+      if (hand.rests(finger)) {
+        rests.add(finger.letter());
+      }
+    }
     root.put("placeMm", preset.interpretation().place());
     root.put("room", preset.room());
     preset.body().ifPresent(b -> root.put("bodyResponse", b.file().toString()));
@@ -80,14 +90,23 @@ public final class SoundPresetFile {
     Interpretation hand = usual.interpretation();
     hand =
         hand.free(root.path("freedom").asDouble(hand.freedom()))
-            .with(
-                Plucker.worded(root.path("thumb").asText()),
-                Plucker.worded(root.path("fingers").asText()))
-            .resting(root.path("restStrokes").asBoolean())
+            .with(h -> hand(h, root))
             .at(root.path("placeMm").asDouble(0));
     double room = Math.max(0, Math.min(1, root.path("room").asDouble(usual.room())));
     return new SoundPreset(
         levels, hand, room, named(root, "bodyResponse"), named(root, "roomResponse"));
+  }
+
+  private static PickingHand hand(PickingHand usual, JsonNode root) {
+    PickingHand hand = usual;
+    for (PickFinger finger : PickFinger.values()) {
+      Optional<Plucker> said = Plucker.worded(root.path("plucks").path(finger.letter()).asText());
+      hand = hand.with(List.of(finger), said.orElse(usual.of(finger)));
+    }
+    for (JsonNode letter : root.path("restStrokes")) {
+      hand = hand.resting(PickFinger.lettered(letter.asText()).stream().toList(), true);
+    }
+    return hand;
   }
 
   private static JsonNode tree(Path file) throws IOException {

@@ -76,7 +76,9 @@ final class Screens {
                 Screen.ARRANGE,
                 "Arrange",
                 "both hands",
-                () -> new ArrangeScreenView(workspace, cursor, documents.fills(), palette)),
+                () ->
+                    new ArrangeScreenView(
+                        workspace, cursor, documents.fills(), documents.manners(), palette)),
             new Entry(
                 Screen.PRACTICE,
                 "Practice",

@@ -2,13 +2,11 @@ package phalanx.desktop.frame;
 
 import java.util.List;
 import java.util.stream.Stream;
-import javafx.geometry.Pos;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import phalanx.desktop.arrange.ArrangeScreenView;
 import phalanx.desktop.chart.ChartScreenView;
@@ -21,12 +19,12 @@ import phalanx.desktop.screen.Shortcut;
 import phalanx.desktop.shapes.ShapesScreenView;
 import phalanx.desktop.share.ShareScreenView;
 
-/** What every key does, over the window; any key or click puts it away. */
-final class ShortcutSheet extends StackPane {
+/** What every key does: the first page of the manual. */
+final class ShortcutSheet extends VBox {
 
   private static final List<Shortcut> EVERYWHERE =
       List.of(
-          new Shortcut("Ctrl 1 to 6", "the screens, from Chart to Guitar"),
+          new Shortcut("Ctrl 1 to 8", "the screens, from Chart to Share"),
           new Shortcut("Ctrl Z, Ctrl Y", "undo, redo (or Ctrl Shift Z)"),
           new Shortcut("Ctrl N, Ctrl O", "new song, open"),
           new Shortcut("Ctrl S", "save (with Shift: save as)"),
@@ -34,7 +32,7 @@ final class ShortcutSheet extends StackPane {
           new Shortcut("Space", "play, pause (Shift: stop; Ctrl: while typing)"),
           new Shortcut("Ctrl L, Ctrl M", "loop the selection, sound"),
           new Shortcut("Tab", "next control"),
-          new Shortcut("F1", "this sheet"));
+          new Shortcut("F1", "this manual"));
 
   private static final List<Shortcut> SIGNS =
       Stream.concat(
@@ -46,7 +44,6 @@ final class ShortcutSheet extends StackPane {
 
   ShortcutSheet() {
     setId("shortcuts");
-    getStyleClass().add("sheet-back");
     HBox columns =
         new HBox(
             grid(
@@ -63,24 +60,14 @@ final class ShortcutSheet extends StackPane {
                 new Group("Practice", PracticeScreenView.SHORTCUTS),
                 new Group("Signs on strip and staff", SIGNS)));
     columns.getStyleClass().add("sheet-columns");
-    Label title = new Label("Keys");
-    title.getStyleClass().add("section-name");
+    columns.getChildren().forEach(c -> HBox.setHgrow(c, Priority.ALWAYS));
     Label caution =
         new Label(
             "Warm up before wide stretches and long barres. Stop when it hurts; pain, tingling or"
                 + " numbness that lasts is for a doctor or physiotherapist.");
     caution.setWrapText(true);
     caution.getStyleClass().add("where");
-    VBox sheet = new VBox(title, columns, caution);
-    sheet.getStyleClass().add("sheet");
-    // In a small window the sheet scrolls.
-    ScrollPane scroll = new ScrollPane(sheet);
-    scroll.getStyleClass().add("sheet-scroll");
-    scroll.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
-    getChildren().add(scroll);
-    setAlignment(Pos.CENTER);
-    setVisible(false);
-    setOnMousePressed(e -> setVisible(false));
+    getChildren().addAll(columns, caution);
   }
 
   private static GridPane grid(Group... groups) {
@@ -90,7 +77,11 @@ final class ShortcutSheet extends StackPane {
     for (Group group : groups) {
       grid.add(label(group.title(), "sheet-heading"), 0, row++, 2, 1);
       for (Shortcut key : group.keys()) {
-        grid.addRow(row++, label(key.keys(), "sheet-key"), new Label(key.does()));
+        Label keys = label(key.keys(), "sheet-key");
+        keys.setMinWidth(Region.USE_PREF_SIZE);
+        Label does = new Label(key.does());
+        does.setWrapText(true);
+        grid.addRow(row++, keys, does);
       }
     }
     return grid;

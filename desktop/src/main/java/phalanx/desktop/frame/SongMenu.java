@@ -2,6 +2,8 @@ package phalanx.desktop.frame;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -10,7 +12,10 @@ import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.ToggleGroup;
 import phalanx.desktop.files.DemoSongs;
 import phalanx.desktop.files.Documents;
+import phalanx.desktop.files.Preferences;
+import phalanx.desktop.model.Appearance;
 import phalanx.desktop.model.Viewing;
+import phalanx.text.Phrase;
 import phalanx.theory.NoteNaming;
 
 /** Opens and saves songs. */
@@ -19,7 +24,7 @@ public final class SongMenu extends MenuButton {
   private final Menu recent = new Menu("Recent");
   private final SongController songs;
 
-  SongMenu(SongController songs, Documents documents, Viewing viewing) {
+  SongMenu(SongController songs, Documents documents, Viewing viewing, Runnable manual) {
     super("Song");
     this.songs = songs;
     setId("song-menu");
@@ -37,7 +42,11 @@ public final class SongMenu extends MenuButton {
             item("Save as …    Ctrl Shift S", songs::saveAs),
             item("Export …    Ctrl E", songs::export),
             new SeparatorMenuItem(),
-            names(viewing));
+            names(viewing),
+            themes(viewing),
+            sizes(viewing),
+            item("Manual and keys    F1", manual),
+            item("About Phalanx", () -> About.show(getScene().getWindow())));
     documents.remembered().property().addListener(o -> list(documents));
     list(documents);
   }
@@ -76,14 +85,70 @@ public final class SongMenu extends MenuButton {
     return menu;
   }
 
+  /** Light, dark, or as the system has it. */
+  private static Menu themes(Viewing viewing) {
+    Menu menu = new Menu("Colours");
+    menu.setId("themes");
+    ToggleGroup group = new ToggleGroup();
+    for (Appearance.Theme theme : Appearance.Theme.values()) {
+      RadioMenuItem item = new RadioMenuItem(theme.words());
+      item.setId("theme-" + theme.name().toLowerCase(Locale.ROOT));
+      item.setToggleGroup(group);
+      item.setOnAction(e -> viewing.appearanceProperty().set(now(viewing).with(theme)));
+      menu.getItems().add(item);
+    }
+    menu.setOnShowing(
+        e ->
+            ((RadioMenuItem) menu.getItems().get(now(viewing).theme().ordinal()))
+                .setSelected(true));
+    return menu;
+  }
+
+  /** How large everything is, from the next start on. */
+  private static Menu sizes(Viewing viewing) {
+    Menu menu = new Menu("Size, from the next start on");
+    menu.setId("sizes");
+    ToggleGroup group = new ToggleGroup();
+    for (int percent : Appearance.SIZES) {
+      RadioMenuItem item = new RadioMenuItem(percent + " %");
+      item.setId("size-" + percent);
+      item.setToggleGroup(group);
+      item.setOnAction(e -> viewing.appearanceProperty().set(now(viewing).sized(percent)));
+      menu.getItems().add(item);
+    }
+    menu.setOnShowing(
+        e -> {
+          int at = Appearance.SIZES.indexOf(now(viewing).percent());
+          if (at >= 0) {
+            ((RadioMenuItem) menu.getItems().get(at)).setSelected(true);
+          }
+        });
+    return menu;
+  }
+
+  private static Appearance now(Viewing viewing) {
+    return viewing.appearanceProperty().get();
+  }
+
   private void list(Documents documents) {
-    List<Path> files = documents.remembered().property().get().recent();
+    Preferences known = documents.remembered().property().get();
+    List<Path> files = known.recent();
     recent.setDisable(files.isEmpty());
     recent
         .getItems()
         .setAll(
             files.stream()
-                .map(f -> item(f.getFileName() + "    " + f.getParent(), () -> songs.open(f)))
+                .map(
+                    f ->
+                        item(
+                            f.getFileName() + level(known, f) + "    " + f.getParent(),
+                            () -> songs.open(f)))
                 .toList());
+  }
+
+  private static String level(Preferences known, Path file) {
+    return Optional.ofNullable(known.levels().get(file))
+        .map(l -> Phrase.of("    level %.1f", l))
+        .orElse("");
   }
 }

@@ -1,7 +1,6 @@
 package phalanx.desktop.frame;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.function.Function;
 import javafx.beans.value.ObservableValue;
 import javafx.collections.FXCollections;
@@ -26,7 +25,6 @@ import phalanx.sound.render.RenderOptions;
 import phalanx.sound.sequence.Interpretation;
 import phalanx.sound.sequence.Sequencer.Clicks;
 import phalanx.sound.strings.Levels;
-import phalanx.sound.strings.Plucker;
 import phalanx.text.Phrase;
 
 /** How fast, how loud, with which clicks, on which device: a row under the top bar. */
@@ -50,7 +48,9 @@ final class SoundPanel extends FlowPane {
       getChildren().add(strip(layer));
     }
     getChildren().addAll(volume(), device(), files());
-    getChildren().addAll(freedom(), place(), thumb(), fingers(), room(), level());
+    PickingHandControls hand = new PickingHandControls(settings);
+    getChildren().addAll(freedom(), place(), lower(new Label("Thumb plucks with"), hand.thumb()));
+    getChildren().addAll(lower(new Label("Fingers pluck with"), hand.fingers()), room(), level());
     getChildren().add(lower(new Label("Sound"), new SoundFilesMenu(workspace)));
   }
 
@@ -79,29 +79,6 @@ final class SoundPanel extends FlowPane {
     place.valueProperty().addListener((o, before, now) -> play(played().at(now.doubleValue())));
     settings.interpretationProperty().addListener((o, before, now) -> place.setValue(now.place()));
     return lower(new Label("Bridge – neck"), place);
-  }
-
-  private VBox thumb() {
-    ComboBox<Plucker> box = choice("thumb-touch", List.of(Plucker.values()), Plucker::word);
-    box.setValue(played().thumb());
-    box.setOnAction(e -> play(played().with(Optional.of(box.getValue()), Optional.empty())));
-    settings.interpretationProperty().addListener((o, before, now) -> box.setValue(now.thumb()));
-    return lower(new Label("Thumb plucks with"), box);
-  }
-
-  private VBox fingers() {
-    ComboBox<Plucker> box = choice("finger-touch", List.of(Plucker.values()), Plucker::word);
-    box.setValue(played().fingers());
-    box.setOnAction(e -> play(played().with(Optional.empty(), Optional.of(box.getValue()))));
-    settings.interpretationProperty().addListener((o, before, now) -> box.setValue(now.fingers()));
-    ToggleButton rest = toggle("rest-strokes", "rest", "the tune in rest strokes: fuller, rounder");
-    rest.setSelected(played().rested());
-    rest.setOnAction(e -> play(played().resting(rest.isSelected())));
-    settings
-        .interpretationProperty()
-        .addListener((o, before, now) -> rest.setSelected(now.rested()));
-    HBox row = new HBox(4, box, rest);
-    return lower(new Label("Fingers pluck with"), row);
   }
 
   private VBox room() {
@@ -203,7 +180,7 @@ final class SoundPanel extends FlowPane {
     return titled(new Label("Count-in"), box);
   }
 
-  private static <T> ComboBox<T> choice(String id, List<T> values, Function<T, String> words) {
+  static <T> ComboBox<T> choice(String id, List<T> values, Function<T, String> words) {
     ComboBox<T> box = new ComboBox<>(FXCollections.observableArrayList(values));
     box.setId(id);
     box.getStyleClass().add("form-field");
@@ -255,7 +232,7 @@ final class SoundPanel extends FlowPane {
     settings.levelsProperty().set(next);
   }
 
-  private static ToggleButton toggle(String id, String words, String tip) {
+  static ToggleButton toggle(String id, String words, String tip) {
     ToggleButton button = new ToggleButton(words);
     button.setId(id);
     button.getStyleClass().addAll("tool", "tiny-tool");

@@ -1,9 +1,12 @@
 package phalanx.desktop.frame;
 
+import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
+import javafx.geometry.Side;
 import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
@@ -16,8 +19,8 @@ import phalanx.song.Pulse;
 import phalanx.text.Phrase;
 
 /**
- * Up to which tempo both hands hold, with a tick at the song's own. A click goes to the bar that
- * sets it.
+ * How hard the song is and up to which tempo both hands hold, with a tick at the song's own. A
+ * click lists what it comes from, each of which leads to its bar.
  */
 final class TempoGauge extends Button {
 
@@ -28,10 +31,11 @@ final class TempoGauge extends Button {
   private static final double MOST = 200;
 
   /** So many reasons of the level are named. */
-  private static final int PARTS = 4;
+  private static final int PARTS = 6;
 
   private final Workspace workspace;
-  private final Tooltip tip = new Tooltip();
+  private final Tooltip tip = new Tooltip("how hard it is, 1 to 5, and why");
+  private final ContextMenu parts = new ContextMenu();
   private final Label words = new Label();
   private final Region filled = new Region();
   private final Region tick = new Region();
@@ -59,8 +63,8 @@ final class TempoGauge extends Button {
     setGraphic(row);
     setMinWidth(Region.USE_PREF_SIZE);
     setTooltip(tip);
-    setOnAction(
-        e -> ceiling().flatMap(TempoCeiling::bar).ifPresent(workspace.chord()::selectPlayedBar));
+    parts.setId("level-parts");
+    setOnAction(e -> toggleParts());
     workspace.reviewProperty().addListener(o -> show());
     workspace.historyProperty().addListener(o -> show());
     show();
@@ -83,12 +87,6 @@ final class TempoGauge extends Button {
     String level =
         workspace.levelProperty().get().map(l -> "Level " + l.words() + " · ").orElse("");
     words.setText(level + Phrase.of("hands hold to %.0f", Math.floor(beats)));
-    tip.setText(
-        workspace
-            .levelProperty()
-            .get()
-            .map(TempoGauge::parts)
-            .orElse("up to which tempo both hands hold"));
     filled.getStyleClass().remove("gauge-short");
     if (!enough) {
       filled.getStyleClass().add("gauge-short");
@@ -100,12 +98,35 @@ final class TempoGauge extends Button {
     setAccessibleText(words.getText() + ", bar " + bar + " sets it");
   }
 
-  /** What the level comes from, the most first. */
-  private static String parts(PlanLevel level) {
-    return level.parts().stream()
+  /** What the tempo is set by and the level comes from, the most first; each leads to its bar. */
+  private void toggleParts() {
+    if (parts.isShowing()) {
+      parts.hide();
+      return;
+    }
+    parts.getItems().clear();
+    ceiling()
+        .flatMap(TempoCeiling::bar)
+        .ifPresent(
+            bar ->
+                parts
+                    .getItems()
+                    .add(item(Phrase.of("the tempo is set by bar %d", bar), Optional.of(bar))));
+    workspace.levelProperty().get().map(PlanLevel::parts).orElse(List.of()).stream()
         .limit(PARTS)
-        .map(p -> Phrase.of("%.0f %% %s", 100 * p.share(), p.words()))
-        .collect(Collectors.joining("\n", "How hard it is, 1 to 5, by\n", ""));
+        .map(
+            p ->
+                item(
+                    Phrase.of("%.0f %%  %s", 100 * p.share(), p.words()),
+                    p.bars().stream().findFirst()))
+        .forEach(parts.getItems()::add);
+    parts.show(this, Side.BOTTOM, 0, 0);
+  }
+
+  private MenuItem item(String text, Optional<Integer> bar) {
+    MenuItem item = new MenuItem(text);
+    item.setOnAction(e -> bar.ifPresent(workspace.chord()::selectPlayedBar));
+    return item;
   }
 
   private static double place(double tempo) {

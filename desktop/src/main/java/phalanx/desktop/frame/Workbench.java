@@ -23,6 +23,7 @@ import javafx.scene.layout.VBox;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.WholeScroll;
 import phalanx.desktop.files.Documents;
+import phalanx.desktop.manual.ManualSheet;
 import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.ShapeTrialModel;
@@ -42,7 +43,7 @@ public final class Workbench extends StackPane {
   private static final double WIDE = 1280;
 
   private final Workspace workspace;
-  private final ShortcutSheet sheet = new ShortcutSheet();
+  private final ManualSheet sheet = new ManualSheet(new ShortcutSheet());
   private final BorderPane regions = new BorderPane();
   private final SongController songs;
   private final Transport transport;
@@ -65,7 +66,7 @@ public final class Workbench extends StackPane {
     SoundPanel panel = new SoundPanel(workspace);
     panel.visibleProperty().bind(transport.panelButton().selectedProperty());
     panel.managedProperty().bind(panel.visibleProperty());
-    SongMenu menu = new SongMenu(songs, documents, workspace.viewing());
+    SongMenu menu = new SongMenu(songs, documents, workspace.viewing(), sheet::open);
     regions.setTop(
         new VBox(
             new TopBar(workspace, menu, transport),
@@ -102,6 +103,13 @@ public final class Workbench extends StackPane {
     regions.setRight(now.beside());
     now.shown();
     start();
+  }
+
+  /** Draws every screen anew: the theme has changed. */
+  public void redraw() {
+    places.values().forEach(ScreenView::hidden);
+    places.clear();
+    showScreen();
   }
 
   /** Puts the keyboard where a player starts. */
@@ -160,10 +168,25 @@ public final class Workbench extends StackPane {
   }
 
   private void key(KeyEvent event) {
-    boolean handled = event.isShortcutDown() ? command(event) : plain(event);
+    boolean handled =
+        sheet.isVisible() || event.getCode() == KeyCode.F1
+            ? manual(event)
+            : event.isShortcutDown() ? command(event) : plain(event);
     if (handled) {
       event.consume();
     }
+  }
+
+  /** While it is open the keyboard is the manual’s. */
+  private boolean manual(KeyEvent event) {
+    boolean ends = event.getCode() == KeyCode.F1 || event.getCode() == KeyCode.ESCAPE;
+    if (ends && sheet.isVisible()) {
+      sheet.setVisible(false);
+      start();
+    } else if (ends) {
+      sheet.open();
+    }
+    return ends;
   }
 
   private boolean command(KeyEvent event) {
@@ -233,10 +256,6 @@ public final class Workbench extends StackPane {
 
   private boolean plain(KeyEvent event) {
     KeyCode code = event.getCode();
-    if (sheet.isVisible() || code == KeyCode.F1) {
-      sheet.setVisible(!sheet.isVisible());
-      return true;
-    }
     if (event.getTarget() instanceof TextInputControl) {
       return false;
     }

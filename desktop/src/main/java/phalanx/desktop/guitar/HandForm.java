@@ -1,12 +1,15 @@
 package phalanx.desktop.guitar;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import phalanx.desktop.form.Form;
 import phalanx.desktop.model.Workspace;
+import phalanx.instrument.Finger;
 import phalanx.instrument.Hand;
 import phalanx.song.Song;
 import phalanx.text.Phrase;
@@ -65,6 +68,14 @@ final class HandForm {
         "beyond the limit, warmed up",
         s -> s.hand().stretches(),
         (s, on) -> s.withHand(s.hand().withStretches(on)));
+    for (Finger finger : List.of(Finger.INDEX, Finger.MIDDLE, Finger.RING, Finger.LITTLE)) {
+      form.tick(
+          "finger-" + finger.sign(),
+          finger == Finger.INDEX ? "Fingers" : "",
+          finger.sign() + " presses strings",
+          s -> s.hand().has(finger),
+          (s, on) -> s.withHand(pressing(s.hand(), finger, on)));
+    }
     form.tick(
         "own-hand", "This song", "has a hand of its own", Song::hasOwnHand, Song::withOwnHand);
     form.tick(
@@ -73,5 +84,17 @@ final class HandForm {
         "for a left-handed player",
         workspace.viewing().leftHandedProperty());
     return form.done();
+  }
+
+  /** With or without a finger; the last one stays. */
+  private static Hand pressing(Hand hand, Finger finger, boolean presses) {
+    Set<Finger> missing = EnumSet.noneOf(Finger.class);
+    missing.addAll(hand.missing());
+    if (presses) {
+      missing.remove(finger);
+    } else if (missing.size() < Hand.MOST_MISSING) {
+      missing.add(finger);
+    }
+    return hand.without(missing);
   }
 }

@@ -6,6 +6,7 @@ import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import phalanx.arrangement.Arrangement;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.files.OwnShelf;
 import phalanx.desktop.fills.FillPanel;
@@ -60,6 +61,16 @@ public final class MelodyScreenView extends ScreenView<MelodyScreen, SideTabs> {
   @Override
   public Node keyboard() {
     return middle().field();
+  }
+
+  /** A tune begins where the song begins, though its chords were typed to the end. */
+  @Override
+  public void shown() {
+    Arrangement plan = workspace.arrangementProperty().get();
+    int last = plan == null ? 0 : plan.slots().size() - 1;
+    if (workspace.song().tune().isEmpty() && workspace.chord().placeProperty().get() >= last) {
+      workspace.chord().select(0);
+    }
   }
 
   /** With the keyboard on a card of the shelf the colour is switched. */

@@ -15,6 +15,14 @@ public final class Viewing {
   private final BooleanProperty sounding = new SimpleBooleanProperty();
   private final ObjectProperty<ShapeFilter> filter = new SimpleObjectProperty<>(ShapeFilter.ALL);
 
+  private final ObjectProperty<Appearance> appearance =
+      new SimpleObjectProperty<>(Appearance.USUAL);
+
+  /** How the window looks. */
+  public ObjectProperty<Appearance> appearanceProperty() {
+    return appearance;
+  }
+
   /** How notes are called. */
   public ObjectProperty<NoteNaming> namingProperty() {
     return naming;

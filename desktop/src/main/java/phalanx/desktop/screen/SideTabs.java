@@ -1,5 +1,6 @@
 package phalanx.desktop.screen;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,6 +31,7 @@ public final class SideTabs extends VBox {
   private final List<Tab> tabs;
   private final IntegerProperty open = new SimpleIntegerProperty();
   private final Map<Integer, Node> made = new HashMap<>();
+  private final List<ToggleButton> buttons = new ArrayList<>();
   private final StackPane room = new StackPane();
 
   /** The first tab is open. */
@@ -62,9 +64,15 @@ public final class SideTabs extends VBox {
             open.set(mine);
           });
       open.addListener(o -> tab.setSelected(open.get() == mine));
+      buttons.add(tab);
       row.getChildren().add(tab);
     }
     return row;
+  }
+
+  /** The button of a part, by its place. */
+  public ToggleButton tab(int place) {
+    return buttons.get(place);
   }
 
   /** The place of the part that is open. */

@@ -193,6 +193,7 @@ final class PageForm extends VBox {
       String id, Function<Credits, String> now, BiFunction<Credits, String, Credits> with) {
     TextField field = new TextField(now.apply(workspace.song().credits()));
     field.setId(id);
+    field.setAccessibleText(id);
     field.setPrefColumnCount(14);
     GridPane.setHgrow(field, Priority.ALWAYS);
     Runnable put =

@@ -21,15 +21,16 @@ public final class ShareScreen extends VBox {
 
   private final PageView pages;
 
-  ShareScreen(ShareViewModel model, Palette palette, Runnable print, Runnable copy) {
+  ShareScreen(
+      ShareViewModel model, Palette palette, Runnable print, Runnable copy, Runnable stand) {
     setId("share");
     getStyleClass().add("arrange");
     pages = new PageView(model, palette);
     VBox.setVgrow(pages, Priority.ALWAYS);
-    getChildren().addAll(tools(model, print, copy), pages);
+    getChildren().addAll(tools(model, print, copy, stand), pages);
   }
 
-  private HBox tools(ShareViewModel model, Runnable print, Runnable copy) {
+  private HBox tools(ShareViewModel model, Runnable print, Runnable copy, Runnable stand) {
     HBox row = new ToolRow();
     row.getStyleClass().add("chart-tools");
     ToggleGroup group = new ToggleGroup();
@@ -64,7 +65,8 @@ public final class ShareScreen extends VBox {
             count,
             gap,
             Controls.smallTool("copy-tab", "Copy as text tab Y", copy),
-            Controls.smallTool("print", "Print … P", print));
+            Controls.smallTool("print", "Print … P", print),
+            Controls.smallTool("stand-view", "Full screen F", stand));
     return row;
   }
 

@@ -43,6 +43,7 @@ public final class ShareScreenView extends ScreenView<ShareScreen, SideTabs> {
           new Shortcut("1, 2, 3", "tab, chart, the page to learn by"),
           new Shortcut("Page Up, Page Down", "a page back, a page on"),
           new Shortcut("P, Y", "print, copy as text tab"),
+          new Shortcut("F", "full screen, to play from: a foot switch turns"),
           new Shortcut("I, V", "choose a file to bring in, paste a text"),
           new Shortcut("O, T", "open what came in, take its tune"));
 
@@ -67,7 +68,8 @@ public final class ShareScreenView extends ScreenView<ShareScreen, SideTabs> {
       Documents documents,
       Actions actions) {
     super(
-        new ShareScreen(workspace.models().share(), palette, actions::print, actions::copy),
+        new ShareScreen(
+            workspace.models().share(), palette, actions::print, actions::copy, actions::stand),
         side(workspace, songs, documents, actions));
     this.workspace = workspace;
     this.songs = songs;
@@ -86,6 +88,10 @@ public final class ShareScreenView extends ScreenView<ShareScreen, SideTabs> {
 
     void copy() {
       view.copy();
+    }
+
+    void stand() {
+      view.stand();
     }
 
     @Override
@@ -153,6 +159,7 @@ public final class ShareScreenView extends ScreenView<ShareScreen, SideTabs> {
     switch (event.getCode()) {
       case PAGE_DOWN -> middle().pages().turn(1);
       case PAGE_UP -> middle().pages().turn(-1);
+      case F -> stand();
       case P -> print();
       case Y -> copy();
       case I -> songs.chooseFile().ifPresent(this::take);
@@ -164,6 +171,18 @@ public final class ShareScreenView extends ScreenView<ShareScreen, SideTabs> {
       }
     }
     return true;
+  }
+
+  /** The pages over the whole screen, to play from. */
+  private void stand() {
+    model
+        .sheetProperty()
+        .get()
+        .filter(sheet -> !sheet.pages().isEmpty())
+        .ifPresent(
+            sheet ->
+                StandView.open(
+                    middle().getScene().getWindow(), workspace.song().title(), sheet.pages()));
   }
 
   /** A file that is dropped here is looked into first. */

@@ -36,6 +36,11 @@ public final class StripLayout {
   /** Width of a bar at zoom 1. */
   private static final double BAR = 380;
 
+  /** No bar is narrower, unless so many are wanted in a line, px. */
+  private static final double NARROW = 120;
+
+  private static final double NARROWEST = 60;
+
   /** Where the marks of hard spots are, from the top of a system. */
   static final double MARK_Y = 36;
 
@@ -96,17 +101,24 @@ public final class StripLayout {
    * @param zoom 1 for the usual size of a bar
    */
   public StripLayout(Performance performance, double width, double zoom) {
+    this(performance, width, StripScale.USUAL.times(zoom));
+  }
+
+  StripLayout(Performance performance, double width, StripScale scale) {
     this.performance = performance;
     arrangement = performance.arrangement();
-    int perSystem = (int) Math.max(1, (width - LEFT) / (BAR * zoom));
-    barWidth = Math.max(120, (width - LEFT) / perSystem);
+    int fitting = (int) Math.max(1, (width - LEFT) / (BAR * scale.zoom()));
+    int perSystem = scale.barsALine() > 0 ? scale.barsALine() : fitting;
+    barWidth = Math.max(scale.barsALine() > 0 ? NARROWEST : NARROW, (width - LEFT) / perSystem);
     hits = arrangement.gestures().stream().anyMatch(Gesture.Hit.class::isInstance);
     words = arrangement.song().words().played(arrangement.timeline());
     boolean thumb = arrangement.holds().stream().anyMatch(h -> h.finger() == Finger.THUMB);
     lanes =
-        thumb
-            ? List.of(Finger.values())
-            : List.of(Finger.INDEX, Finger.MIDDLE, Finger.RING, Finger.LITTLE);
+        scale.folded()
+            ? List.of()
+            : thumb
+                ? List.of(Finger.values())
+                : List.of(Finger.INDEX, Finger.MIDDLE, Finger.RING, Finger.LITTLE);
     layOut(perSystem);
   }
 
@@ -167,7 +179,7 @@ public final class StripLayout {
 
   /** The holds that show in a system. */
   List<Hold> holds(StripSystem system) {
-    return holds.getOrDefault(system, List.of());
+    return lanes.isEmpty() ? List.of() : holds.getOrDefault(system, List.of());
   }
 
   /** Height of the whole strip, px. */

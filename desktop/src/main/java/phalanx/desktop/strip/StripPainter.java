@@ -31,6 +31,12 @@ final class StripPainter {
   /** Size of the words, and the least that is still read, px. */
   private static final double WORDS = 13;
 
+  /** Sizes of chords' names, and the smallest that is read. */
+  private static final double NAME = 17;
+
+  private static final double PART = 12;
+  private static final double LEAST_NAME = 9;
+
   private static final double LEAST_WORDS = 10;
 
   private final GraphicsContext gc;
@@ -222,15 +228,17 @@ final class StripPainter {
       gc.strokeLine(early, 32, early, 42);
     }
     boolean part = slot.played().isPart();
-    Font font = part ? TypeFace.plain(12) : TypeFace.bold(17);
     String label = part ? "then " + harmony.label(naming) : harmony.label(naming);
+    double room = layout.x(system, Math.min(slot.toTick(), system.endTick())) - x - 16;
+    Font font = fitting(label, part, room);
     ink.left(label, x + 8, 24, font, wrong ? "attention" : part ? "text-2" : "text");
     double after = x + 8 + Lettering.width(label, font) + 8;
     Optional<String> numeral =
         harmony instanceof Harmony.Sounding s && !part
             ? arrangement.song().key().map(k -> k.numeral(s.chord()))
             : Optional.empty();
-    if (numeral.isPresent()) {
+    if (numeral.isPresent()
+        && after + Lettering.width(numeral.get(), TypeFace.plain(11)) < x + room + 16) {
       ink.left(numeral.get(), after, 24, TypeFace.plain(11), "muted");
       after += Lettering.width(numeral.get(), TypeFace.plain(11)) + 8;
     }
@@ -243,6 +251,19 @@ final class StripPainter {
       double y = layout.laneY(Finger.MIDDLE) + 14;
       ink.left("nothing held", x + 8, y, TypeFace.plain(11), "attention");
     }
+  }
+
+  /** A chord's name is as large as the time that it has allows. */
+  private static Font fitting(String label, boolean part, double room) {
+    double size = part ? PART : NAME;
+    while (size > LEAST_NAME && Lettering.width(label, font(part, size)) > room) {
+      size--;
+    }
+    return font(part, size);
+  }
+
+  private static Font font(boolean part, double size) {
+    return part ? TypeFace.plain(size) : TypeFace.bold(size);
   }
 
   private void paintHold(StripSystem system, Hold hold) {

@@ -12,6 +12,7 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
+import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.desktop.drawing.Palette;
@@ -24,13 +25,10 @@ import phalanx.desktop.model.Workspace;
 import phalanx.findings.Found;
 import phalanx.findings.Grade;
 import phalanx.instrument.Finger;
-import phalanx.text.Phrase;
 
 /** The two-hand strip on the screen, a picture each system: scrolls, zooms and selects. */
 public final class StripView extends ScrolledPictures {
 
-  private static final double SMALLEST = 0.4;
-  private static final double LARGEST = 2.2;
   private static final double ZOOM_STEP = 1.15;
 
   private final Workspace workspace;
@@ -43,7 +41,7 @@ public final class StripView extends ScrolledPictures {
   private Optional<Integer> dragFrom = Optional.empty();
 
   private boolean looping;
-  private double zoom = 1;
+  private StripScale scale = StripScale.USUAL;
 
   public StripView(Workspace workspace, Palette palette) {
     super("strip");
@@ -59,6 +57,10 @@ public final class StripView extends ScrolledPictures {
     workspace.models().findings().currentProperty().addListener(o -> repaint());
     workspace.models().sound().placeProperty().addListener((o, before, now) -> follow(now));
     workspace.models().sound().loop().property().addListener(o -> repaint());
+    workspace.arrangementProperty().addListener(o -> describe());
+    workspace.chord().placeProperty().addListener(o -> describe());
+    workspace.notes().property().addListener(o -> describe());
+    describe();
     setOnMousePressed(this::press);
     setOnMouseDragged(this::drag);
     setOnMouseReleased(e -> drop());
@@ -70,7 +72,7 @@ public final class StripView extends ScrolledPictures {
     if (workspace.performanceProperty().get() == null) {
       return -1;
     }
-    layout = new StripLayout(workspace.performanceProperty().get(), width, zoom);
+    layout = new StripLayout(workspace.performanceProperty().get(), width, scale);
     return layout.height();
   }
 
@@ -84,22 +86,17 @@ public final class StripView extends ScrolledPictures {
     painters
         .computeIfAbsent(on, g -> new StripPainter(g, palette))
         .paint(layout, choice(), workspace.viewing().namingProperty().get(), top, width, height);
-    describe();
   }
 
   /** For those who hear the screen instead of seeing it. */
   private void describe() {
-    workspace
-        .chord()
-        .slot()
-        .ifPresent(
-            s ->
-                setAccessibleText(
-                    Phrase.of(
-                        "bar %d, %s, %s",
-                        s.played().bar(),
-                        s.played().harmony().label(),
-                        s.shape().map(Object::toString).orElse("nothing held"))));
+    Arrangement a = workspace.arrangementProperty().get();
+    Optional<Note> note = workspace.notes().property().get();
+    if (a != null && note.isPresent()) {
+      setAccessibleText(StripWords.of(a, note.get()));
+    } else if (a != null) {
+      workspace.chord().slot().ifPresent(s -> setAccessibleText(StripWords.of(a, s)));
+    }
   }
 
   private void showSelected() {
@@ -275,7 +272,7 @@ public final class StripView extends ScrolledPictures {
       case END -> workspace.chord().select(Integer.MAX_VALUE);
       case PLUS, ADD, EQUALS -> zoomBy(ZOOM_STEP);
       case MINUS, SUBTRACT -> zoomBy(1 / ZOOM_STEP);
-      case DIGIT0, NUMPAD0 -> zoomBy(1 / zoom);
+      case DIGIT0, NUMPAD0 -> scale(StripScale.USUAL.folding(scale.folded()));
       default -> {
         return;
       }
@@ -298,14 +295,33 @@ public final class StripView extends ScrolledPictures {
   }
 
   private void zoomBy(double factor) {
-    zoom = Math.max(SMALLEST, Math.min(LARGEST, zoom * factor));
+    scale(scale.times(factor));
+  }
+
+  private void scale(StripScale other) {
+    scale = other;
     rebuild();
     showSelected();
   }
 
   /** How large bars are drawn; 1 is the usual size. */
   public double zoom() {
-    return zoom;
+    return scale.zoom();
+  }
+
+  /** Draws so many bars in a line; 0 for as many as fit at the usual size. */
+  public void lines(int bars) {
+    scale(scale.lines(bars));
+  }
+
+  /** Leaves the lanes of the fretting fingers out, or shows them. */
+  public void fold(boolean folded) {
+    scale(scale.folding(folded));
+  }
+
+  /** Whether the lanes of the fretting fingers are left out. */
+  public boolean isFolded() {
+    return scale.folded();
   }
 
   private StripTouch touch() {

@@ -5,8 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import phalanx.desktop.model.Appearance;
+import phalanx.instrument.Finger;
 import phalanx.instrument.Hand;
 import phalanx.theory.NoteNaming;
 
@@ -15,6 +18,7 @@ class PreferencesTest {
   @Test
   void whatIsRememberedIsReadBack(@TempDir Path folder) throws IOException {
     Hand mine = Hand.measured(150, 80).withThumbOver(false).withPace(new Hand.Pace(50, 80));
+    mine = mine.without(Set.of(Finger.LITTLE));
     Preferences kept =
         Preferences.NONE
             .withHand(mine)
@@ -22,10 +26,26 @@ class PreferencesTest {
             .withLeftHanded(true)
             .withA4(442)
             .knowingSteps()
-            .opened(folder.resolve("a.phalanx.json"));
+            .opened(folder.resolve("a.phalanx.json"))
+            .withLevel(folder.resolve("a.phalanx.json"), 2.4)
+            .withAppearance(new Appearance(Appearance.Theme.DARK, 150));
     PlayerFolder place = new PlayerFolder(folder);
     kept.write(place);
     assertThat(Preferences.read(place)).isEqualTo(kept);
+  }
+
+  /**
+   * What nobody can mean is as usual: a size of 9000 %, a theme of another version, a level of 40.
+   */
+  @Test
+  void aStrangeAppearanceIsDrawnIn(@TempDir Path folder) throws IOException {
+    Files.writeString(
+        folder.resolve("preferences.json"),
+        "{\"appearance\": {\"theme\": \"SEPIA\", \"percent\": 9000},"
+            + " \"recent\": [\"/a\"], \"levels\": {\"/a\": 40}}");
+    Preferences read = Preferences.read(new PlayerFolder(folder));
+    assertThat(read.appearance()).isEqualTo(new Appearance(Appearance.Theme.SYSTEM, 200));
+    assertThat(read.levels()).isEmpty();
   }
 
   /** Nobody tunes to 4400 Hz: a damaged figure is the usual pitch. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -13,11 +14,13 @@ import org.junit.jupiter.params.provider.ValueSource;
 import phalanx.desktop.model.SoundPreset;
 import phalanx.formats.chordpro.ChordProReader;
 import phalanx.performance.Performance;
+import phalanx.picking.PickFinger;
 import phalanx.planning.Arranger;
 import phalanx.sound.Layer;
 import phalanx.sound.render.RenderOptions;
 import phalanx.sound.render.Rendering;
 import phalanx.sound.sequence.Interpretation;
+import phalanx.sound.sequence.PickingHand;
 import phalanx.sound.strings.Levels;
 import phalanx.sound.strings.Plucker;
 
@@ -38,7 +41,13 @@ class SoundPresetFileTest {
     SoundPreset kept =
         new SoundPreset(
             Levels.USUAL.with(Layer.HITS, -7),
-            new Interpretation(0.8, Plucker.PICK, Plucker.FINGERTIP, true, -40),
+            new Interpretation(
+                0.8,
+                PickingHand.USUAL
+                    .with(List.of(PickFinger.P, PickFinger.A), Plucker.PICK)
+                    .with(List.of(PickFinger.M), Plucker.FINGERTIP)
+                    .resting(List.of(PickFinger.P, PickFinger.M), true),
+                -40),
             0.9,
             Optional.of(SoundPresetFile.response(response)),
             Optional.empty());
@@ -70,11 +79,11 @@ class SoundPresetFileTest {
         Files.writeString(
             folder.resolve("x.json"),
             "{\"format\":\"phalanx-sound\",\"levelsDb\":{\"tune\":900},\"freedom\":7,"
-                + "\"thumb\":\"spoon\",\"placeMm\":-4000,\"room\":\"large\"}");
+                + "\"plucks\":{\"p\":\"spoon\",\"q\":3},\"restStrokes\":[\"toe\"],\"placeMm\":-4000,\"room\":\"large\"}");
     SoundPreset read = SoundPresetFile.read(file);
     assertThat(read.levels().decibels().get(Layer.TUNE)).isEqualTo(Levels.LOUDEST);
     assertThat(read.interpretation().freedom()).isEqualTo(1);
-    assertThat(read.interpretation().thumb()).isEqualTo(Plucker.FLESH);
+    assertThat(read.interpretation().hand()).isEqualTo(PickingHand.USUAL);
     assertThat(read.interpretation().place()).isEqualTo(Interpretation.BRIDGE);
     assertThat(read.room()).isEqualTo(SoundPreset.USUAL.room());
   }

@@ -1,0 +1,105 @@
+package phalanx.desktop.strip;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Note;
+import phalanx.arrangement.Slot;
+import phalanx.fretting.Grip;
+import phalanx.fretting.Shape;
+import phalanx.instrument.Finger;
+import phalanx.instrument.Tuning;
+import phalanx.picking.PickFinger;
+import phalanx.song.Timeline.PlayedBar;
+import phalanx.text.Phrase;
+
+/** What stands on the strip in words, for those who hear the screen instead of seeing it. */
+final class StripWords {
+
+  private StripWords() {}
+
+  /**
+   * A chord and how it is held: {@code bar 3, beat 1, G, finger 2 on string 5 fret 2, open 4 3 2}.
+   */
+  static String of(Arrangement a, Slot slot) {
+    List<String> parts = new ArrayList<>();
+    parts.add(place(a, slot.played().tick()));
+    parts.add(slot.played().harmony().label());
+    slot.shape().ifPresentOrElse(s -> parts.addAll(held(s)), () -> parts.add("nothing held"));
+    if (slot.pinned()) {
+      parts.add("pinned");
+    }
+    return String.join(", ", parts);
+  }
+
+  /** A note: {@code bar 3, beat 2, G, finger 3 on string 6 fret 3, thumb}. */
+  static String of(Arrangement a, Note note) {
+    List<String> parts = new ArrayList<>();
+    parts.add(place(a, note.tick()));
+    int slot = a.slotAt(note.tick());
+    if (slot >= 0 && slot < a.slots().size()) {
+      parts.add(a.slots().get(slot).played().harmony().label());
+    }
+    parts.add(
+        note.fret() == 0
+            ? "open string " + number(note.string())
+            : on(note.place().finger(), note.string(), note.fret()));
+    parts.add(
+        note.attack().isSlur()
+            ? "slurred"
+            : note.pick().map(p -> p == PickFinger.P ? "thumb" : p.words()).orElse("not plucked"));
+    if (a.isOfTune(note)) {
+      parts.add("tune");
+    }
+    return String.join(", ", parts);
+  }
+
+  private static String place(Arrangement a, int tick) {
+    PlayedBar bar = a.timeline().barAt(tick);
+    int beat = bar.meter().beatTicks();
+    int at = bar.inMetre(tick);
+    String after = at % beat == 0 ? "" : "after ";
+    return Phrase.of("bar %d, %sbeat %d", bar.number(), after, 1 + at / beat);
+  }
+
+  private static List<String> held(Shape shape) {
+    List<String> parts =
+        shape.grips().entrySet().stream()
+            .sorted(Map.Entry.comparingByKey())
+            .map(e -> grip(e.getKey(), e.getValue()))
+            .collect(Collectors.toCollection(ArrayList::new));
+    List<String> open = new ArrayList<>();
+    for (int s = 0; s < shape.frets().size(); s++) {
+      if (shape.frets().get(s) == 0) {
+        open.add(number(s));
+      }
+    }
+    if (!open.isEmpty()) {
+      parts.add("open " + String.join(" ", open));
+    }
+    return parts;
+  }
+
+  private static String grip(Finger finger, Grip grip) {
+    return grip.isBarre()
+        ? Phrase.of(
+            "finger %s across strings %s to %s fret %d",
+            finger.sign(), number(grip.lowString()), number(grip.highString()), grip.fret())
+        : on(Optional.of(finger), grip.lowString(), grip.fret());
+  }
+
+  private static String on(Optional<Finger> finger, int string, int fret) {
+    String who =
+        finger
+            .map(f -> f == Finger.THUMB ? "thumb of the fretting hand" : "finger " + f.sign())
+            .orElse("a finger");
+    return Phrase.of("%s on string %s fret %d", who, number(string), fret);
+  }
+
+  private static String number(int string) {
+    return String.valueOf(Tuning.STRINGS - string);
+  }
+}
