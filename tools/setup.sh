@@ -1,6 +1,6 @@
 # Sourced by ./phalanx and ./check: installs what the machine lacks, where it may.
 
-WINDOW_PACKAGES="libgtk-3-0 libgl1 libxtst6 libxxf86vm1 libfreetype6 libpango-1.0-0 fontconfig xvfb xauth"
+WINDOW_PACKAGES="libgtk-3-0 libgl1 libxtst6 libxxf86vm1 libfreetype6 libpango-1.0-0 fontconfig xvfb xauth x11-utils"
 
 # Runs a command as root if that needs no password; fails otherwise.
 as_root() {
@@ -54,5 +54,20 @@ need_sox() {
     if ! { as_root apt-get update -qq &&
         as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq sox; } >/dev/null 2>&1; then
         echo "sox is not installed: sound files are not read by another program." >&2
+    fi
+}
+
+# What makes packages: jpackage is in the JDK, a .deb needs Debian’s own tools.
+need_packaging() {
+    if ! command -v jpackage >/dev/null || ! command -v jlink >/dev/null; then
+        echo "Packages need the whole JDK 17 (jpackage, jlink, jmods); on Debian: apt-get install openjdk-17-jdk" >&2
+        exit 1
+    fi
+    if [ "$(uname -s)" = Linux ] && ! command -v dpkg-deb >/dev/null; then
+        echo "A .deb needs dpkg-deb; on Debian it is there, elsewhere install dpkg." >&2
+        exit 1
+    fi
+    if [ "$(uname -s)" = Linux ] && ! command -v objcopy >/dev/null && command -v apt-get >/dev/null; then
+        { as_root apt-get update -qq && as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq binutils; } >/dev/null 2>&1 || true
     fi
 }
