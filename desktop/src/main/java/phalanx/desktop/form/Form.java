@@ -6,6 +6,8 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import javafx.application.Platform;
 import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
@@ -65,6 +67,9 @@ public final class Form extends GridPane {
     TextField field = new TextField(show.apply(workspace.song()));
     field.setId(id);
     field.getStyleClass().add("form-field");
+    // What is being typed stays while something else of the song changes.
+    StringProperty shown = new SimpleStringProperty(field.getText());
+    shown.addListener((o, before, now) -> field.setText(now));
     Runnable take =
         () -> {
           String typed = field.getText().strip();
@@ -89,13 +94,13 @@ public final class Form extends GridPane {
         .historyProperty()
         .addListener(
             o -> {
-              field.setText(show.apply(workspace.song()));
-              settle(field, Optional.empty());
+              shown.set(show.apply(workspace.song()));
+              if (!field.isFocused()) {
+                field.setText(shown.get());
+                settle(field, Optional.empty());
+              }
             });
-    workspace
-        .viewing()
-        .namingProperty()
-        .addListener(o -> field.setText(show.apply(workspace.song())));
+    workspace.viewing().namingProperty().addListener(o -> shown.set(show.apply(workspace.song())));
     place(name, field);
     return field;
   }

@@ -25,7 +25,6 @@ public final class MelodyScreen extends VBox {
   private final MelodyViewModel desk;
   private final TextField field = new TextField();
   private final Label where = new Label();
-  private boolean filling;
 
   /**
    * For a workspace.
@@ -42,7 +41,7 @@ public final class MelodyScreen extends VBox {
     field.getStyleClass().add("tune-text");
     field.setPromptText("type the tune of this bar, as g4 . b d'");
     HBox.setHgrow(field, Priority.ALWAYS);
-    field.textProperty().addListener((o, before, now) -> typed(now));
+    field.textProperty().addListener((o, before, now) -> desk.type(now));
     field.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     field
         .focusedProperty()
@@ -96,24 +95,16 @@ public final class MelodyScreen extends VBox {
     VBox.setVgrow(staves, Priority.ALWAYS);
     getChildren().addAll(entry, hint, trouble, staves, new NeckEntry(workspace, palette));
     desk.textProperty().addListener(o -> fill());
-    workspace.chord().placeProperty().addListener(o -> fill());
+    workspace.chord().placeProperty().addListener(o -> tell());
     workspace.arrangementProperty().addListener(o -> tell());
     fill();
   }
 
-  private void typed(String text) {
-    if (!filling) {
-      desk.type(text);
-    }
-  }
-
   private void fill() {
-    filling = true;
     if (!field.getText().equals(desk.textProperty().get())) {
       field.setText(desk.textProperty().get());
       field.end();
     }
-    filling = false;
     tell();
   }
 
@@ -128,12 +119,7 @@ public final class MelodyScreen extends VBox {
     switch (event.getCode()) {
       case ENTER, DOWN -> desk.step(1);
       case UP -> desk.step(-1);
-      case ESCAPE -> {
-        filling = true;
-        field.setText(desk.textProperty().get());
-        filling = false;
-        desk.type(field.getText());
-      }
+      case ESCAPE -> desk.reload();
       default -> {
         return;
       }

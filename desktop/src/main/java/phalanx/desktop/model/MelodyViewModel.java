@@ -43,6 +43,13 @@ public final class MelodyViewModel implements TuneBars {
   private Optional<Song> settled = Optional.empty();
 
   private final TuneEntry entry;
+
+  /** What the song has in the bar, as it was when the bar was opened or kept last. */
+  private BarTune written = BarTune.SILENT;
+
+  /** The text of that. */
+  private String opened = "";
+
   private boolean dirty;
   private Meter meter = Meter.FOUR_FOUR;
   private Optional<Pitch> before = Optional.empty();
@@ -53,7 +60,7 @@ public final class MelodyViewModel implements TuneBars {
     this.chords = chords;
     this.planner = planner;
     entry = new TuneEntry(open, this, planner);
-    open.historyProperty().addListener(o -> reload());
+    open.historyProperty().addListener(o -> changed());
     open.arrangementProperty().addListener(o -> arranged());
     chords.placeProperty().addListener(o -> arranged());
     open.screenProperty().addListener(o -> arranged());
@@ -87,14 +94,31 @@ public final class MelodyViewModel implements TuneBars {
     }
   }
 
-  private void reload() {
+  /** The song has changed: what is being typed stays, unless this very bar is another now. */
+  private void changed() {
+    boolean same = written.equals(tune(bar)) && meter.equals(meterHere());
+    if (same && !text.get().equals(opened)) {
+      before = Optional.empty();
+      type(text.get());
+    } else {
+      reload();
+    }
+  }
+
+  private Meter meterHere() {
+    return song().chart().meters(song().meter()).getOrDefault(bar, song().meter());
+  }
+
+  /** Back to what the song has in this bar. */
+  public void reload() {
     dirty = false;
-    meter = song().chart().meters(song().meter()).getOrDefault(bar, song().meter());
+    meter = meterHere();
     before = Optional.empty();
-    BarTune tune = tune(bar);
-    preview.set(tune);
+    written = tune(bar);
+    preview.set(written);
     trouble.set("");
-    text.set(bar == 0 ? "" : TuneWriter.write(tune, TuneWriter.roomFor(tune, cells())));
+    opened = bar == 0 ? "" : TuneWriter.write(written, TuneWriter.roomFor(written, cells()));
+    text.set(opened);
   }
 
   private Song song() {
@@ -122,6 +146,7 @@ public final class MelodyViewModel implements TuneBars {
 
   /** Takes in what stands in the field now. */
   public void type(String typed) {
+    text.set(typed);
     TuneReader.Result read = TuneReader.read(typed, cells(), before());
     dirty = !read.tune().equals(tune(bar));
     preview.set(read.tune());
@@ -266,7 +291,7 @@ public final class MelodyViewModel implements TuneBars {
     return of == bar ? preview.get() : tune(of);
   }
 
-  /** The text of the bar. */
+  /** The text of the bar: as it is typed, or as the song has it. */
   public ReadOnlyStringProperty textProperty() {
     return text.getReadOnlyProperty();
   }

@@ -190,10 +190,11 @@ public final class Workspace implements OpenSong {
     int place = chord.placeIn(done.arrangement());
     settling = true;
     planned = Optional.of(done);
+    // First the place: a view told of the plan would else look at another bar for a moment.
+    chord.select(place);
     performance.changed();
     arrangement.changed();
     notes.settle(done.arrangement());
-    chord.select(place);
     range.fit();
     level.changed();
     review.changed();

@@ -9,6 +9,9 @@ import phalanx.desktop.Demo;
 import phalanx.desktop.background.PlanService;
 import phalanx.melody.BarTune;
 import phalanx.melody.Want;
+import phalanx.song.ChordChange;
+import phalanx.song.Song;
+import phalanx.theory.Meter;
 import phalanx.theory.Pitch;
 
 class MelodyViewModelTest {
@@ -30,6 +33,22 @@ class MelodyViewModelTest {
 
   private static Pitch first(BarTune tune) {
     return ((Want.Sound) tune.notes().get(0).wants().get(0)).pitch();
+  }
+
+  /** A second chord on beat 3 of a bar. */
+  private static Song twoChords(Song song, int bar) {
+    return song.withChart(
+        song.chart()
+            .mapBars(
+                b ->
+                    b.id() != bar
+                        ? b
+                        : b.withChanges(
+                            List.of(
+                                b.changes().get(0),
+                                new ChordChange(
+                                    2 * Meter.FOUR_FOUR.beatTicks(),
+                                    song.chart().bars().get(1).changes().get(0).harmony())))));
   }
 
   @Test
@@ -70,6 +89,62 @@ class MelodyViewModelTest {
     workspace.chord().select(Integer.MAX_VALUE);
     assertThat(first(kept(bar)).octave()).isEqualTo(5);
     workspace.undo();
+    assertThat(kept(bar).isSilent()).isTrue();
+  }
+
+  @Test
+  void whatIsBeingTypedStaysWhileSomethingElseOfTheSongChanges() {
+    int bar = desk.bar();
+    desk.type("a4 . ");
+    workspace.edit(song -> song.withTitle("Another name"));
+    assertThat(desk.textProperty().get()).isEqualTo("a4 . ");
+    assertThat(first(desk.previewProperty().get()).octave()).isEqualTo(4);
+    desk.type("a4 . f#");
+    workspace.undo();
+    desk.step(1);
+    assertThat(kept(bar).notes()).hasSize(2);
+  }
+
+  @Test
+  void whatCannotBeReadYetStaysToo() {
+    desk.type("q");
+    workspace.edit(song -> song.withTitle("Another name"));
+    assertThat(desk.textProperty().get()).isEqualTo("q");
+    assertThat(desk.troubleProperty().get()).startsWith("at sign 1: ");
+  }
+
+  @Test
+  void aBarThatChangesUnderWhatIsTypedIsShownAsItIsNow() {
+    int bar = desk.bar();
+    desk.type("g4 . b d");
+    desk.keep();
+    desk.type("g4 . b ");
+    workspace.undo();
+    assertThat(desk.textProperty().get()).isEmpty();
+    assertThat(kept(bar).isSilent()).isTrue();
+  }
+
+  @Test
+  void anotherChordOfTheSameBarLeavesWhatIsTyped() {
+    int bar = desk.bar();
+    workspace.edit(song -> twoChords(song, bar));
+    workspace.chord().select(0);
+    desk.type("a4 . ");
+    workspace.chord().select(1);
+    assertThat(desk.bar()).isEqualTo(bar);
+    assertThat(desk.textProperty().get()).isEqualTo("a4 . ");
+    assertThat(kept(bar).isSilent()).isTrue();
+  }
+
+  @Test
+  void aPlanWithMoreChordsBeforeTheBarDoesNotBreakInOnTheTyping() {
+    int first = desk.bar();
+    desk.step(1);
+    int bar = desk.bar();
+    desk.type("a4 . ");
+    workspace.edit(song -> twoChords(song, first));
+    assertThat(desk.bar()).isEqualTo(bar);
+    assertThat(desk.textProperty().get()).isEqualTo("a4 . ");
     assertThat(kept(bar).isSilent()).isTrue();
   }
 }
