@@ -40,6 +40,7 @@ import phalanx.desktop.model.Appearance;
 import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.ShapeTrialModel;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.formats.FileFormat;
 import phalanx.formats.SongFiles;
 
@@ -106,7 +107,8 @@ public final class PhalanxApp extends Application {
   void show(Stage stage, Optional<Path> song, PlayerFolder folder, SongController.FileAsker asker) {
     window = stage;
     Thread.setDefaultUncaughtExceptionHandler(
-        (thread, fault) -> workspace.faults().tell("Something did not work", fault));
+        (thread, fault) ->
+            workspace.faults().tell(Texts.of("phalanxApp.somethingDidNotWork"), fault));
     TypeFace.load();
     setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
     documents =
@@ -241,27 +243,29 @@ public final class PhalanxApp extends Application {
 
     @Override
     public Optional<Path> toOpen() {
-      FileChooser chooser = chooser("Open a song");
+      FileChooser chooser = chooser(Texts.of("phalanxApp.openASong"));
       String[] endings = FileFormat.endingsRead().stream().map(e -> "*" + e).toArray(String[]::new);
       chooser
           .getExtensionFilters()
-          .add(new FileChooser.ExtensionFilter("Songs, charts and scores", endings));
+          .add(
+              new FileChooser.ExtensionFilter(
+                  Texts.of("phalanxApp.songsChartsAndScores"), endings));
       return Optional.ofNullable(chooser.showOpenDialog(window)).map(File::toPath);
     }
 
     @Override
     public Optional<Path> toImport() {
-      FileChooser chooser = chooser("Take the tune of a score");
+      FileChooser chooser = chooser(Texts.of("phalanxApp.takeTheTuneOf"));
       String[] endings = FileFormat.endingsRead().stream().map(e -> "*" + e).toArray(String[]::new);
       chooser
           .getExtensionFilters()
-          .add(new FileChooser.ExtensionFilter("Scores, tunes and MIDI files", endings));
+          .add(new FileChooser.ExtensionFilter(Texts.of("phalanxApp.scoresTunesAndMidi"), endings));
       return Optional.ofNullable(chooser.showOpenDialog(window)).map(File::toPath);
     }
 
     @Override
     public Optional<Path> toExport(String title) {
-      FileChooser chooser = chooser("Export the plan");
+      FileChooser chooser = chooser(Texts.of("phalanxApp.exportThePlan"));
       for (FileFormat format : FileFormat.taken()) {
         List<String> endings = format.endings().stream().map(e -> "*" + e).toList();
         chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(format.words(), endings));
@@ -285,7 +289,7 @@ public final class PhalanxApp extends Application {
 
     @Override
     public Optional<Path> toSave(String title) {
-      FileChooser chooser = chooser("Save the song");
+      FileChooser chooser = chooser(Texts.of("phalanxApp.saveTheSong"));
       chooser.setInitialFileName(named(title) + SongFiles.ENDING);
       return Optional.ofNullable(chooser.showSaveDialog(window)).map(File::toPath);
     }

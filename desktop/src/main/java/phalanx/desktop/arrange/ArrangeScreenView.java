@@ -14,6 +14,7 @@ import phalanx.desktop.model.Workspace;
 import phalanx.desktop.screen.ScreenView;
 import phalanx.desktop.screen.Shortcut;
 import phalanx.desktop.screen.SideTabs;
+import phalanx.desktop.texts.Texts;
 import phalanx.draft.Manner;
 import phalanx.embellishment.Fill;
 import phalanx.formats.fills.OwnFills;
@@ -28,22 +29,28 @@ public final class ArrangeScreenView extends ScreenView<ArrangeView, SideTabs> {
   /** Its keys. */
   public static final List<Shortcut> SHORTCUTS =
       List.of(
-          new Shortcut("← →", "chord before, after; with Shift: select several"),
-          new Shortcut("↑ ↓", "same place in the row above, below"),
-          new Shortcut("Home, End", "start and end of the song"),
-          new Shortcut("double click", "play from that chord; drag: loop bars"),
-          new Shortcut("1 to 9", "pin that card’s shape"),
-          new Shortcut("P", "pin or unpin the shapes selected"),
-          new Shortcut("F, Shift F", "next hard spot, the one before"),
-          new Shortcut("L", "list of hard spots"),
-          new Shortcut(", .", "note before, note after (or click one)"),
-          new Shortcut("Page Up, Down", "pin the note to another string; Delete: let go"),
-          new Shortcut("D", "more, less in the bars selected: density"),
-          new Shortcut("[ ]", "the bars selected one step easier, fuller"),
-          new Shortcut("W", "ways to begin: whole arrangements to choose from"),
-          new Shortcut("B", "fills: major or bluesy"),
-          new Shortcut("H", "lanes of the fretting fingers folded, open"),
-          new Shortcut("+ − 0", "larger, smaller, usual size"));
+          new Shortcut("← →", Texts.of("arrangeScreenView.chordBeforeAfterWith")),
+          new Shortcut("↑ ↓", Texts.of("arrangeScreenView.samePlaceInThe")),
+          new Shortcut(
+              Texts.of("arrangeScreenView.homeEnd"), Texts.of("arrangeScreenView.startAndEndOf")),
+          new Shortcut(
+              Texts.of("arrangeScreenView.doubleClick"),
+              Texts.of("arrangeScreenView.playFromThatChord")),
+          new Shortcut(
+              Texts.of("arrangeScreenView.to"), Texts.of("arrangeScreenView.pinThatCardS")),
+          new Shortcut("P", Texts.of("arrangeScreenView.pinOrUnpinThe")),
+          new Shortcut(
+              Texts.of("arrangeScreenView.fShiftF"), Texts.of("arrangeScreenView.nextHardSpotThe")),
+          new Shortcut("L", Texts.of("arrangeScreenView.listOfHardSpots")),
+          new Shortcut(", .", Texts.of("arrangeScreenView.noteBeforeNoteAfter")),
+          new Shortcut(
+              Texts.of("arrangeScreenView.pageUpDown"), Texts.of("arrangeScreenView.pinTheNoteTo")),
+          new Shortcut("D", Texts.of("arrangeScreenView.moreLessInThe")),
+          new Shortcut("[ ]", Texts.of("arrangeScreenView.theBarsSelectedOne")),
+          new Shortcut("W", Texts.of("arrangeScreenView.waysToBeginWhole")),
+          new Shortcut("B", Texts.of("arrangeScreenView.fillsMajorOrBluesy")),
+          new Shortcut("H", Texts.of("arrangeScreenView.lanesOfTheFretting")),
+          new Shortcut("+ − 0", Texts.of("arrangeScreenView.largerSmallerUsualSize")));
 
   private final Workspace workspace;
 
@@ -76,16 +83,24 @@ public final class ArrangeScreenView extends ScreenView<ArrangeView, SideTabs> {
         new SideTabs(
             "arrange-side",
             List.of(
-                new SideTabs.Tab("part-chord", "Chord", () -> inspector),
                 new SideTabs.Tab(
-                    "part-fills", "Fills", () -> new FillPanel(workspace, fills, palette)),
+                    "part-chord", Texts.of("arrangeScreenView.chord"), () -> inspector),
                 new SideTabs.Tab(
-                    "part-drafts", "Drafts", () -> new DraftPanel(workspace, manners, palette)))));
+                    "part-fills",
+                    Texts.of("arrangeScreenView.fills"),
+                    () -> new FillPanel(workspace, fills, palette)),
+                new SideTabs.Tab(
+                    "part-drafts",
+                    Texts.of("arrangeScreenView.drafts"),
+                    () -> new DraftPanel(workspace, manners, palette)))));
     BooleanBinding begins = workspace.models().drafts().undecidedProperty();
     beside()
         .tab(DRAFTS)
         .textProperty()
-        .bind(Bindings.when(begins).then("Ways to begin").otherwise("Drafts"));
+        .bind(
+            Bindings.when(begins)
+                .then(Texts.of("arrangeScreenView.waysToBegin"))
+                .otherwise(Texts.of("arrangeScreenView.drafts")));
     this.workspace = workspace;
     this.inspector = inspector;
   }

@@ -28,10 +28,10 @@ import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.strip.StripView;
+import phalanx.desktop.texts.Texts;
 import phalanx.formats.patterns.PatternShelf;
 import phalanx.picking.PickingStyle;
 import phalanx.song.Section;
-import phalanx.text.Phrase;
 
 /** The Arrange screen: a line that says where one is, the two-hand strip. */
 public final class ArrangeView extends VBox {
@@ -72,7 +72,7 @@ public final class ArrangeView extends VBox {
     if (workspace.arrangementProperty().get() != null) {
       tell.run();
     }
-    Label busy = new Label("planning …");
+    Label busy = new Label(Texts.of("arrangeView.planning"));
     busy.getStyleClass().add("where");
     busy.visibleProperty().bind(workspace.planningProperty());
     Region grow = new Region();
@@ -85,8 +85,8 @@ public final class ArrangeView extends VBox {
             Bindings.createStringBinding(
                 () ->
                     workspace.chord().slot().filter(Slot::pinned).isPresent()
-                        ? "Unpin shape"
-                        : "Pin shape",
+                        ? Texts.of("arrangeView.unpinShape")
+                        : Texts.of("arrangeView.pinShape"),
                 workspace.arrangementProperty(),
                 workspace.chord().placeProperty()));
     pin.setOnAction(e -> workspace.pins().toggle());
@@ -127,21 +127,25 @@ public final class ArrangeView extends VBox {
 
   /** How much of the song is seen at once. */
   private MenuButton view() {
-    MenuButton view = new MenuButton("View");
+    MenuButton view = new MenuButton(Texts.of("arrangeView.view"));
     view.setId("strip-view");
     view.getStyleClass().add("chip-button");
     view.setMinWidth(Region.USE_PREF_SIZE);
-    view.setTooltip(new Tooltip("bars a line, and the lanes of the fretting fingers · H, + − 0"));
+    view.setTooltip(new Tooltip(Texts.of("arrangeView.barsALineAnd")));
     for (int bars : BARS_A_LINE) {
-      MenuItem item = new MenuItem(bars == 1 ? "one bar a line" : bars + " bars a line");
+      MenuItem item =
+          new MenuItem(
+              bars == 1
+                  ? Texts.of("arrangeView.oneBarALine")
+                  : Texts.of("arrangeView.barsALine", bars));
       item.setId("bars-a-line-" + bars);
       item.setOnAction(e -> strip.lines(bars));
       view.getItems().add(item);
     }
-    MenuItem usual = new MenuItem("as many as fit");
+    MenuItem usual = new MenuItem(Texts.of("arrangeView.asManyAsFit"));
     usual.setId("bars-a-line-0");
     usual.setOnAction(e -> strip.lines(0));
-    CheckMenuItem lanes = new CheckMenuItem("lanes of the fretting fingers    H");
+    CheckMenuItem lanes = new CheckMenuItem(Texts.of("arrangeView.lanesOfTheFretting"));
     lanes.setId("finger-lanes");
     lanes.setOnAction(e -> fold());
     view.getItems().addAll(usual, new SeparatorMenuItem(), lanes);
@@ -162,7 +166,7 @@ public final class ArrangeView extends VBox {
 
   /** While there is no chart its chords are typed right here. */
   private VBox empty() {
-    Label heading = new Label("No bars yet. Type your chords, a bar line between bars:");
+    Label heading = new Label(Texts.of("arrangeView.noBarsYetType"));
     heading.setId("empty");
     Label fault = new Label();
     fault.setId("first-chords-fault");
@@ -182,8 +186,7 @@ public final class ArrangeView extends VBox {
             strip.requestFocus();
           }
         });
-    Label more =
-        new Label("Enter plans them. Or press Ctrl O and open a song or a ChordPro chart.");
+    Label more = new Label(Texts.of("arrangeView.enterPlansThemOr"));
     more.getStyleClass().add("where");
     VBox box = new VBox(10, heading, chords, fault, more);
     box.setAlignment(Pos.CENTER);
@@ -224,8 +227,8 @@ public final class ArrangeView extends VBox {
     int from = range.isEmpty() ? slot.played().bar() : range.get(0).played().bar();
     int to = range.isEmpty() ? from : range.get(range.size() - 1).played().bar();
     return from == to
-        ? Phrase.of("bar %d of %d", from, bars)
-        : Phrase.of("bars %d to %d of %d", from, to, bars);
+        ? Texts.of("arrangeView.barOf", from, bars)
+        : Texts.of("arrangeView.barsToOf", from, to, bars);
   }
 
   /** Opens or closes the list of what is hard. */

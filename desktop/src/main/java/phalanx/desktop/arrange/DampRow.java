@@ -11,14 +11,14 @@ import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.DampPins;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
 
 /** The strings to be stopped when the hand comes to the selected chord, a button each. */
 final class DampRow extends ToolRow {
 
-  private static final String STOPS =
-      "what still rings is stopped when the hand comes to this chord";
+  private static final String STOPS = Texts.of("dampRow.whatStillRingsIs");
 
   /** The plan stops the string by itself. */
   private static final PseudoClass PLANNED = PseudoClass.getPseudoClass("planned");
@@ -28,25 +28,25 @@ final class DampRow extends ToolRow {
 
   private final DampPins pins;
   private final List<ToggleButton> strings = new ArrayList<>();
-  private final ToggleButton all = button("damp-all", "all");
+  private final ToggleButton all = button("damp-all", Texts.of("dampRow.all"));
 
   DampRow(Workspace workspace) {
     pins = workspace.damps();
     setId("damp-row");
     setSpacing(3);
     getStyleClass().add("damp-row");
-    Label name = Controls.styled("Stop here", "row-word");
+    Label name = Controls.styled(Texts.of("dampRow.stopHere"), "row-word");
     name.setMinWidth(USE_PREF_SIZE);
     getChildren().add(name);
     for (int s = Tuning.STRINGS - 1; s >= 0; s--) {
       int string = s;
       ToggleButton one = button("damp-" + (Tuning.STRINGS - s), StringSign.of(s));
-      one.setAccessibleText("stop string " + (Tuning.STRINGS - s) + " here");
+      one.setAccessibleText(Texts.of("dampRow.stopStringHere", Tuning.STRINGS - s));
       one.setOnAction(e -> pins.toggle(string));
       strings.add(0, one);
       getChildren().add(one);
     }
-    all.setAccessibleText("stop all strings here");
+    all.setAccessibleText(Texts.of("dampRow.stopAllStringsHere"));
     all.setOnAction(e -> pins.toggleAll());
     getChildren().add(all);
     workspace.historyProperty().addListener(o -> show());
@@ -76,10 +76,8 @@ final class DampRow extends ToolRow {
       one.getTooltip()
           .setText(
               planned.contains(s)
-                  ? "the plan stops it here, for it is not in this chord; press to let it ring"
-                  : ringing.contains(s)
-                      ? "you let it ring here; press to leave it to the plan"
-                      : STOPS);
+                  ? Texts.of("dampRow.thePlanStopsIt")
+                  : ringing.contains(s) ? Texts.of("dampRow.youLetItRing") : STOPS);
     }
     all.setSelected(wanted.size() == Tuning.STRINGS);
   }

@@ -12,9 +12,9 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.VBox;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.texts.Texts;
 import phalanx.draft.Draft;
 import phalanx.song.Timeline.PlayedBar;
-import phalanx.text.Phrase;
 
 /** A draft: two bars of it, how hard it is, what was done. Space lets it be heard. */
 final class DraftCard extends VBox {
@@ -42,11 +42,12 @@ final class DraftCard extends VBox {
       IntConsumer passed) {
     super(GAP);
     this.draft = draft;
-    hear = new ToggleButton(draft.manner().name() + "   level " + draft.level().words());
+    hear =
+        new ToggleButton(Texts.of("draftCard.level", draft.manner().name(), draft.level().words()));
     hear.setId("draft-" + place);
     hear.getStyleClass().addAll("tool", "small-tool");
     hear.setMaxWidth(Double.MAX_VALUE);
-    hear.setTooltip(new Tooltip("hear some bars · Space; take it · Enter"));
+    hear.setTooltip(new Tooltip(Texts.of("draftCard.hearSomeBarsSpace")));
     hear.setOnAction(e -> heard.run());
     hear.addEventFilter(
         KeyEvent.KEY_PRESSED,
@@ -61,9 +62,9 @@ final class DraftCard extends VBox {
           }
         });
     String holds =
-        draft.ceiling().map(c -> Phrase.of(", hands hold to %.0f", Math.floor(c))).orElse("");
+        draft.ceiling().map(c -> Texts.of("draftCard.handsHoldTo", Math.floor(c))).orElse("");
     String figures =
-        Phrase.of("%.1f notes a beat%s; %s", draft.notesABeat(), holds, draft.tally().words());
+        Texts.of("draftCard.notesABeat", draft.notesABeat(), holds, draft.tally().words());
     Label did =
         Controls.wrapped(
             draft.sections().stream()

@@ -15,6 +15,7 @@ import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.files.OwnShelf;
 import phalanx.desktop.model.DraftViewModel;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.draft.Draft;
 import phalanx.draft.Manner;
 import phalanx.formats.manners.OwnManners;
@@ -40,23 +41,26 @@ final class DraftPanel extends VBox {
     this.palette = palette;
     setId("draft-panel");
     words.setId("draft-words");
-    make = Controls.smallTool("make-drafts", "Arrange it three ways", model::search);
-    make.setTooltip(new Tooltip("pins, and what has a pattern of its own, stay as they are · W"));
+    make =
+        Controls.smallTool("make-drafts", Texts.of("draftPanel.arrangeItThreeWays"), model::search);
+    make.setTooltip(new Tooltip(Texts.of("draftPanel.pinsAndWhatHas")));
     Button keep =
-        Controls.smallTool("keep-manner", "Keep mine", () -> own.put(model.mannerOfSong()));
-    keep.setTooltip(new Tooltip("keep this song’s manner, to arrange other songs in it"));
-    take = Controls.smallTool("take-draft", "Take it", model::take);
-    take.setTooltip(new Tooltip("what was heard, into the song; one step to undo · Enter"));
-    takeSection = Controls.smallTool("take-draft-section", "Section only", model::takeSection);
-    takeSection.setTooltip(
-        new Tooltip("what was heard into the section selected; then choose for another"));
+        Controls.smallTool(
+            "keep-manner", Texts.of("draftPanel.keepMine"), () -> own.put(model.mannerOfSong()));
+    keep.setTooltip(new Tooltip(Texts.of("draftPanel.keepThisSongS")));
+    take = Controls.smallTool("take-draft", Texts.of("draftPanel.takeIt"), model::take);
+    take.setTooltip(new Tooltip(Texts.of("draftPanel.whatWasHeardInto")));
+    takeSection =
+        Controls.smallTool(
+            "take-draft-section", Texts.of("draftPanel.sectionOnly"), model::takeSection);
+    takeSection.setTooltip(new Tooltip(Texts.of("draftPanel.whatWasHeardInto2")));
     own.property().addListener(o -> model.ownProperty().set(own.property().get().manners()));
     model.ownProperty().set(own.property().get().manners());
     ScrollPane scroll = Controls.scroll(cards);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren()
         .addAll(
-            Controls.styled("Whole arrangements", "form-title"),
+            Controls.styled(Texts.of("draftPanel.wholeArrangements"), "form-title"),
             levels(),
             new HBox(GAP, make, keep),
             words,
@@ -71,12 +75,12 @@ final class DraftPanel extends VBox {
   }
 
   private HBox levels() {
-    HBox row = new HBox(3, Controls.styled("Level", "row-word"));
+    HBox row = new HBox(3, Controls.styled(Texts.of("draftPanel.level"), "row-word"));
     for (int level = 1; level <= LEVELS; level++) {
       int wanted = level;
       ToggleButton one = new ToggleButton(String.valueOf(level));
       one.setId("draft-level-" + level);
-      one.setAccessibleText("level " + level);
+      one.setAccessibleText(Texts.of("draftPanel.level2", level));
       one.getStyleClass().addAll("tool", "small-tool");
       one.setOnAction(
           e ->
@@ -132,12 +136,14 @@ final class DraftPanel extends VBox {
     make.setDisable(searching);
     words.setText(
         searching
-            ? drafts.isEmpty() ? "Planning …" : "A first one; the best are being planned …"
+            ? drafts.isEmpty()
+                ? Texts.of("draftPanel.planning")
+                : Texts.of("draftPanel.aFirstOneThe")
             : none
-                ? "There is nothing to arrange yet: type some chords."
+                ? Texts.of("draftPanel.thereIsNothingTo")
                 : drafts.isEmpty()
-                    ? "A teacher plays it three ways and says: choose. Nothing is changed yet."
-                    : "Hear them; the tune is the same in all.");
+                    ? Texts.of("draftPanel.aTeacherPlaysIt")
+                    : Texts.of("draftPanel.hearThemTheTune"));
     Optional<Draft> chosen = model.chosenProperty().get();
     take.setDisable(chosen.isEmpty());
     takeSection.setText(
@@ -145,8 +151,8 @@ final class DraftPanel extends VBox {
             .section()
             .map(Section::label)
             .filter(l -> !l.isBlank())
-            .map(l -> "For " + l + " only")
-            .orElse("Section only"));
+            .map(l -> Texts.of("draftPanel.forOnly", l))
+            .orElse(Texts.of("draftPanel.sectionOnly")));
     takeSection.setDisable(chosen.isEmpty() || model.section().isEmpty());
     cards
         .getChildren()

@@ -21,6 +21,7 @@ import phalanx.desktop.model.FindingsViewModel;
 import phalanx.desktop.model.FindingsViewModel.Filter;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.neck.ShapePicture;
+import phalanx.desktop.texts.Texts;
 import phalanx.findings.Found;
 import phalanx.findings.Grade;
 import phalanx.findings.Tally;
@@ -50,9 +51,9 @@ final class FindingBar extends VBox {
     desk = workspace.models().findings();
     all = new FindingList(desk);
     close = Controls.smallTool("finding-close", "×", desk::close);
-    close.setAccessibleText("look at no finding");
-    list = Controls.smallTool("finding-list", "List L", this::toggleList);
-    leave = Controls.smallTool("finding-leave", "Leave it …", this::leave);
+    close.setAccessibleText(Texts.of("findingBar.lookAtNoFinding"));
+    list = Controls.smallTool("finding-list", Texts.of("findingBar.listL"), this::toggleList);
+    leave = Controls.smallTool("finding-leave", Texts.of("findingBar.leaveIt"), this::leave);
     setId("finding-bar");
     getStyleClass().add("finding-bar");
     words.setId("finding-words");
@@ -65,14 +66,15 @@ final class FindingBar extends VBox {
     kinds.setMinWidth(Region.USE_PREF_SIZE);
     kinds.setOnShowing(e -> fillKinds());
     note.setId("finding-note");
-    note.setPromptText("why, for yourself; may stay empty");
+    note.setPromptText(Texts.of("findingBar.whyForYourselfMay"));
     HBox.setHgrow(note, Priority.ALWAYS);
     note.setOnAction(e -> accept());
     noting =
         new HBox(
             note,
-            Controls.smallTool("finding-accept", "Leave it as it is", this::accept),
-            Controls.smallTool("finding-accept-all", "Leave all of this kind", this::acceptAll));
+            Controls.smallTool("finding-accept", Texts.of("findingBar.leaveItAsIt"), this::accept),
+            Controls.smallTool(
+                "finding-accept-all", Texts.of("findingBar.leaveAllOfThis"), this::acceptAll));
     noting.getStyleClass().add("arrange-header");
     HBox row =
         new ToolRow(
@@ -80,7 +82,7 @@ final class FindingBar extends VBox {
             kinds,
             list,
             Controls.smallTool("finding-before", "‹", () -> desk.step(-1)),
-            Controls.smallTool("finding-next", "Next F", () -> desk.step(1)),
+            Controls.smallTool("finding-next", Texts.of("findingBar.nextF"), () -> desk.step(1)),
             leave,
             close);
     row.getStyleClass().add("arrange-header");
@@ -138,7 +140,7 @@ final class FindingBar extends VBox {
   private void fillKinds() {
     List<MenuItem> items = new ArrayList<>();
     Tally tally = desk.tally();
-    items.add(kind(Phrase.of("all hard spots (%d)", tally.hard()), new Filter.Open()));
+    items.add(kind(Texts.of("findingBar.allHardSpots", tally.hard()), new Filter.Open()));
     grade(items, Grade.CANNOT, tally.cannot());
     grade(items, Grade.HEARD, tally.heard());
     grade(items, Grade.NOTE, tally.notes());
@@ -146,7 +148,7 @@ final class FindingBar extends VBox {
         .forEach(
             (rule, n) -> items.add(kind(Phrase.of("%s (%d)", rule, n), new Filter.OfRule(rule))));
     if (!desk.accepted().isEmpty()) {
-      String left = Phrase.of("left as they are (%d)", desk.accepted().size());
+      String left = Texts.of("findingBar.leftAsTheyAre", desk.accepted().size());
       items.add(kind(left, new Filter.Accepted()));
     }
     kinds.getItems().setAll(items);
@@ -171,7 +173,9 @@ final class FindingBar extends VBox {
     } else if (filter instanceof Filter.OfGrade g) {
       return g.grade().words();
     }
-    return filter instanceof Filter.Accepted ? "left as they are" : "all hard spots";
+    return filter instanceof Filter.Accepted
+        ? Texts.of("findingBar.leftAsTheyAre2")
+        : Texts.of("findingBar.allHardSpots2");
   }
 
   private void show() {
@@ -181,7 +185,10 @@ final class FindingBar extends VBox {
     setShown(close, looking);
     setShown(leave, looking);
     kinds.setText(words(desk.filterProperty().get()));
-    leave.setText(desk.note().isPresent() ? "Look at it again" : "Leave it …");
+    leave.setText(
+        desk.note().isPresent()
+            ? Texts.of("findingBar.lookAtItAgain")
+            : Texts.of("findingBar.leaveIt"));
     if (looking) {
       showFinding(desk.currentProperty().get().orElseThrow());
     } else {
@@ -194,10 +201,11 @@ final class FindingBar extends VBox {
   private String summary() {
     Tally tally = desk.tally();
     int left = desk.accepted().size();
-    return tally.words()
-        + " in this song"
-        + (left > 0 ? Phrase.of(", %d left as they are", left) : "")
-        + (tally.notes() > 0 ? Phrase.of(" · %d worth knowing", tally.notes()) : "");
+    return Texts.of(
+        "findingBar.inThisSong",
+        tally.words(),
+        left > 0 ? Texts.of("findingBar.leftAsTheyAre3", left) : "",
+        tally.notes() > 0 ? Texts.of("findingBar.worthKnowing", tally.notes()) : "");
   }
 
   /** What stands where ways out will be, or would be if there were one. */
@@ -205,9 +213,7 @@ final class FindingBar extends VBox {
     boolean tried = desk.remediesProperty().get().isPresent();
     Label label =
         new Label(
-            tried
-                ? "No way out was found: none of the changes tried takes it away."
-                : "Trying ways out …");
+            tried ? Texts.of("findingBar.noWayOutWas") : Texts.of("findingBar.tryingWaysOut"));
     label.setId("remedies-none");
     label.getStyleClass().add("where");
     return label;
@@ -223,10 +229,13 @@ final class FindingBar extends VBox {
 
   private void showFinding(Found found) {
     Tally before = desk.tally();
-    String noted = desk.note().map(n -> n.isEmpty() ? " (left)" : " (left: " + n + ")").orElse("");
+    String noted =
+        desk.note()
+            .map(n -> n.isEmpty() ? Texts.of("findingBar.left") : Texts.of("findingBar.left2", n))
+            .orElse("");
     words.setText(
-        Phrase.of(
-            "%d of %d · %s %s, %s: %s%s",
+        Texts.of(
+            "findingBar.of",
             desk.all().indexOf(found) + 1,
             desk.all().size(),
             found.finding().grade().sign(),

@@ -6,6 +6,7 @@ import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import phalanx.desktop.model.FindingsViewModel;
+import phalanx.desktop.texts.Texts;
 import phalanx.findings.Found;
 import phalanx.text.Phrase;
 
@@ -23,7 +24,7 @@ final class FindingList extends ListView<Found> {
     setId("findings");
     setFixedCellSize(ROW);
     setCellFactory(view -> new Row());
-    setPlaceholder(new Label("nothing of this kind"));
+    setPlaceholder(new Label(Texts.of("findingList.nothingOfThisKind")));
     visibleProperty().addListener(o -> fill());
     desk.filterProperty().addListener(o -> fill());
     desk.currentProperty().addListener(o -> fill());

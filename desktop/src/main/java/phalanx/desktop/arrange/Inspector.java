@@ -26,12 +26,12 @@ import phalanx.desktop.neck.NeckPicture;
 import phalanx.desktop.neck.NeckSize;
 import phalanx.desktop.neck.NeckView;
 import phalanx.desktop.shapes.ShapeCard;
+import phalanx.desktop.texts.Texts;
 import phalanx.fretting.Muting;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Finger;
 import phalanx.instrument.StringSign;
-import phalanx.text.Phrase;
 import phalanx.theory.NoteNaming;
 
 /** What is known of the selected slot: its shape on the neck, its span, and what else would do. */
@@ -42,8 +42,7 @@ public final class Inspector extends VBox {
   /** Cards shown; the digit keys reach as many. */
   public static final int CARDS = 9;
 
-  private static final String TUNE_ALONE =
-      "No chord is held here: the tune is played alone, one finger a fret.";
+  private static final String TUNE_ALONE = Texts.of("inspector.noChordIsHeld");
 
   private final Label heading = label("cards-title");
   private final Workspace workspace;
@@ -68,7 +67,7 @@ public final class Inspector extends VBox {
     getStyleClass().add("side-part");
     cards.getStyleClass().add("cards");
     ScrollPane scroll = Controls.scroll(cards);
-    heading.setText("Shapes, the best for the whole song first");
+    heading.setText(Texts.of("inspector.shapesTheBestFor"));
     DensityViewModel density = workspace.models().density();
     DensityMenu plays = new DensityMenu(workspace, density::selected, density::here);
     getChildren()
@@ -120,11 +119,21 @@ public final class Inspector extends VBox {
         index + 1 < arrangement.slots().size()
             ? Optional.of(arrangement.slots().get(index + 1))
             : Optional.empty();
-    String pinned = slot.pinned() ? " · pinned" : "";
+    String pinned = slot.pinned() ? Texts.of("inspector.pinned") : "";
     String from =
-        workspace.pins().parts().flatMap(ChordParts::fromBeat).map(b -> " from " + b).orElse("");
+        workspace
+            .pins()
+            .parts()
+            .flatMap(ChordParts::fromBeat)
+            .map(b -> Texts.of("inspector.from", b))
+            .orElse("");
     title.setText(
-        slot.played().harmony().label(naming()) + " · bar " + slot.played().bar() + from + pinned);
+        Texts.of(
+            "inspector.bar",
+            slot.played().harmony().label(naming()),
+            slot.played().bar(),
+            from,
+            pinned));
     neck.show(
         new NeckPicture(
                 arrangement.song().guitar(),
@@ -164,17 +173,20 @@ public final class Inspector extends VBox {
         widest
             .map(
                 s ->
-                    Phrase.of(
-                        "%s→%s span %.0f mm · at ease to %.0f, limit %.0f",
+                    Texts.of(
+                        "inspector.spanMmAtEase",
                         s.from().sign(),
                         s.to().sign(),
                         s.millimetres(),
                         s.comfortable(),
                         s.limit()))
-            .orElse("no span to stretch");
+            .orElse(Texts.of("inspector.noSpanToStretch"));
     return words
         + next.filter(n -> n.shape().isPresent())
-            .map(n -> "\ndashed: where fingers go for " + n.played().harmony().label(naming()))
+            .map(
+                n ->
+                    Texts.of(
+                        "inspector.dashedWhereFingersGo", n.played().harmony().label(naming())))
             .orElse("");
   }
 
@@ -185,7 +197,7 @@ public final class Inspector extends VBox {
             .map(m -> m.words())
             .collect(Collectors.joining(", "));
     if (!moves.isEmpty()) {
-      lines.add("Then " + moves + ".");
+      lines.add(Texts.of("inspector.then", moves));
     }
     if (slot.shape().isPresent()) {
       String muted =
@@ -210,18 +222,24 @@ public final class Inspector extends VBox {
   /** {@code Finger 3 may rest: nothing it presses is struck.} */
   private static String restWords(Slot slot) {
     String fingers =
-        slot.resting().stream().sorted().map(Finger::sign).collect(Collectors.joining(" and "));
+        slot.resting().stream()
+            .sorted()
+            .map(Finger::sign)
+            .collect(Collectors.joining(Texts.of("inspector.and")));
     boolean one = slot.resting().size() == 1;
-    return Phrase.of(
-        "%s %s may rest: nothing %s is struck.",
-        one ? "Finger" : "Fingers", fingers, one ? "it presses" : "they press");
+    return Texts.of(
+        "inspector.mayRestNothingIs",
+        one ? Texts.of("inspector.finger") : Texts.of("inspector.fingers"),
+        fingers,
+        one ? Texts.of("inspector.itPresses") : Texts.of("inspector.theyPress"));
   }
 
   private static String damped(Damp damp) {
-    return damp.strings().stream().map(StringSign::of).collect(Collectors.joining())
-        + " stopped"
-        + (damp.planned() ? ", not being in the chord: " : ": ")
-        + damp.by().words();
+    return Texts.of(
+        "inspector.stopped",
+        damp.strings().stream().map(StringSign::of).collect(Collectors.joining()),
+        damp.planned() ? Texts.of("inspector.notBeingInThe") : ": ",
+        damp.by().words());
   }
 
   private static String fingerWords(Arrangement a, FingerChoice choice) {
@@ -229,25 +247,29 @@ public final class Inspector extends VBox {
       FingerWork.PickingWork work = FingerWork.of(a, p.finger());
       String quick =
           work.quickestMillis()
-              .map(m -> Phrase.of(", again after %.0f ms at the soonest (bar %d)", m, work.bar()))
+              .map(m -> Texts.of("inspector.againAfterMsAt", m, work.bar()))
               .orElse("");
-      return Phrase.of("%s strikes %d times%s.", p.finger().letter(), work.strokes(), quick);
+      return Texts.of("inspector.strikesTimes", p.finger().letter(), work.strokes(), quick);
     }
     FingerWork.FrettingWork work = FingerWork.of(a, ((FingerChoice.Fretting) choice).finger());
     double share = 100.0 * work.busyTicks() / Math.max(1, a.timeline().lengthTicks());
-    return Phrase.of(
-        "Finger %s comes down %d times and is free %.0f %% of the song.",
-        ((FingerChoice.Fretting) choice).finger().sign(), work.holds(), Math.max(0, 100 - share));
+    return Texts.of(
+        "inspector.fingerComesDownTimes",
+        ((FingerChoice.Fretting) choice).finger().sign(),
+        work.holds(),
+        Math.max(0, 100 - share));
   }
 
   private String noteWords(Note note) {
     boolean pinned = OtherString.isWanted(workspace.song(), note);
-    return Phrase.of(
-        "Note on %s fret %d, %s%s. Drag it, or Page Up and Down: another string.",
+    return Texts.of(
+        "inspector.noteOnFretDrag",
         StringSign.of(note.string()),
         note.fret(),
-        note.pick().map(p -> "finger " + p.letter()).orElse("slurred"),
-        pinned ? ", pinned here (Delete: let go)" : "");
+        note.pick()
+            .map(p -> Texts.of("inspector.finger2", p.letter()))
+            .orElse(Texts.of("inspector.slurred")),
+        pinned ? Texts.of("inspector.pinnedHereDeleteLet") : "");
   }
 
   /** Pins the shape of a card, counted from 1; nothing where there is no such card. */

@@ -8,6 +8,7 @@ import javafx.scene.layout.VBox;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.model.LevelStepViewModel;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 
 /** The selected bars easier or fuller, and what the last step did. */
 final class LevelStepRow extends VBox {
@@ -17,10 +18,12 @@ final class LevelStepRow extends VBox {
   LevelStepRow(Workspace workspace) {
     super(GAP);
     LevelStepViewModel model = workspace.models().levelSteps();
-    Button easier = Controls.smallTool("easier", "Easier [", () -> model.step(true));
-    easier.setTooltip(new Tooltip("one step easier in the bars selected · ["));
-    Button fuller = Controls.smallTool("fuller", "Fuller ]", () -> model.step(false));
-    fuller.setTooltip(new Tooltip("one step fuller in the bars selected · ]"));
+    Button easier =
+        Controls.smallTool("easier", Texts.of("levelStepRow.easier"), () -> model.step(true));
+    easier.setTooltip(new Tooltip(Texts.of("levelStepRow.oneStepEasierIn")));
+    Button fuller =
+        Controls.smallTool("fuller", Texts.of("levelStepRow.fuller"), () -> model.step(false));
+    fuller.setTooltip(new Tooltip(Texts.of("levelStepRow.oneStepFullerIn")));
     easier.disableProperty().bind(model.searchingProperty());
     fuller.disableProperty().bind(model.searchingProperty());
     Label words = Controls.wrapped("", "where");

@@ -7,6 +7,7 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.Tooltip;
 import phalanx.arrangement.board.ChordParts;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 
 /** Whether the selected chord is held in one shape throughout, or in several. */
 final class PartsMenu extends MenuButton {
@@ -18,10 +19,7 @@ final class PartsMenu extends MenuButton {
     setId("parts");
     getStyleClass().add("chip-button");
     setMinWidth(USE_PREF_SIZE);
-    setTooltip(
-        new Tooltip(
-            "one chord may be held in several shapes, one after the other, where its tune leaves"
-                + " the hand’s place"));
+    setTooltip(new Tooltip(Texts.of("partsMenu.oneChordMayBe")));
     workspace.arrangementProperty().addListener(o -> tell());
     workspace.chord().placeProperty().addListener(o -> tell());
     tell();
@@ -36,13 +34,13 @@ final class PartsMenu extends MenuButton {
 
   private void show(ChordParts parts) {
     int count = parts.parts().size();
-    setText(count == 1 ? "In one shape" : "In " + count + " shapes");
+    setText(count == 1 ? Texts.of("partsMenu.inOneShape") : Texts.of("partsMenu.inShapes", count));
     List<MenuItem> items =
         parts.beats().stream()
             .map(
                 beat ->
                     item(
-                        "another shape from " + beat.word(),
+                        Texts.of("partsMenu.anotherShapeFrom", beat.word()),
                         "part-" + beat.word(),
                         () -> workspace.pins().beginPart(beat)))
             .toList();
@@ -51,7 +49,7 @@ final class PartsMenu extends MenuButton {
       getItems()
           .add(
               item(
-                  "this shape for the whole chord",
+                  Texts.of("partsMenu.thisShapeForThe"),
                   "part-whole",
                   () -> workspace.pins().holdWhole()));
     }

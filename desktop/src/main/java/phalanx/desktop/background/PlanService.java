@@ -22,6 +22,7 @@ import phalanx.arrangement.board.PatternFall;
 import phalanx.arrangement.board.ShapeFilter;
 import phalanx.arrangement.board.SlotBoard;
 import phalanx.arrangement.board.TuneBoard;
+import phalanx.desktop.texts.Texts;
 import phalanx.draft.Draft;
 import phalanx.draft.Drafts;
 import phalanx.draft.LevelStep;
@@ -154,7 +155,7 @@ public final class PlanService {
       return new PlannedSong(
           played, Optional.of(Review.of(played)), Optional.of(PlanLevel.of(played)));
     } catch (RuntimeException e) {
-      faults.accept("The hard spots could not be found", e);
+      faults.accept(Texts.of("planService.theHardSpotsCould"), e);
       return new PlannedSong(played, Optional.empty(), Optional.empty());
     }
   }
@@ -168,7 +169,7 @@ public final class PlanService {
     falls.ask(
         () -> PatternFall.of(alone, arrangement, pattern, slot, FALLS),
         answer,
-        fault("The pattern could not be laid on the chords"));
+        fault(Texts.of("planService.thePatternCouldNot")));
   }
 
   /** Says where the notes of a bar's tune lie. */
@@ -176,7 +177,7 @@ public final class PlanService {
     tunes.ask(
         () -> TuneBoard.of(arrangement, bar),
         answer,
-        fault("The places of the tune could not be found"));
+        fault(Texts.of("planService.thePlacesOfThe")));
   }
 
   /** Says where on the neck the tune can go on over the shape of a slot. */
@@ -184,7 +185,7 @@ public final class PlanService {
     places.ask(
         () -> NeckPlaces.of(arrangement, slot),
         answer,
-        fault("The places on the neck could not be found"));
+        fault(Texts.of("planService.thePlacesOnThe")));
   }
 
   /** Plans a song that is only looked at. */
@@ -192,7 +193,7 @@ public final class PlanService {
     previews.ask(
         () -> Performance.of(alone.arrange(song)),
         answer,
-        fault("This way to play it could not be planned"));
+        fault(Texts.of("planService.thisWayToPlay")));
   }
 
   /** Says how hard a song is, and how hard it would be otherwise. */
@@ -200,7 +201,7 @@ public final class PlanService {
     comparisons.ask(
         () -> List.of(Advisor.now(before), Advisor.now(after)),
         both -> answer.accept(both.get(0), both.get(1)),
-        fault("What would change could not be weighed"));
+        fault(Texts.of("planService.whatWouldChangeCould")));
   }
 
   /** What tries fills at the end of a bar. */
@@ -211,7 +212,10 @@ public final class PlanService {
   /** Tries a fill. */
   public void fill(
       FillFitting fitting, Fill fill, Fill.Colour colour, Ending ending, Consumer<FillTry> answer) {
-    fills.ask(() -> fitting.of(fill, colour, ending), answer, fault("The fill could not be tried"));
+    fills.ask(
+        () -> fitting.of(fill, colour, ending),
+        answer,
+        fault(Texts.of("planService.theFillCouldNot")));
   }
 
   /** What tries walks between two chords. */
@@ -222,7 +226,7 @@ public final class PlanService {
   /** Tries a walk. */
   public void walk(
       WalkFitting fitting, WalkFitting.Steps steps, Consumer<Optional<FittedRun>> answer) {
-    walks.ask(() -> fitting.of(steps), answer, fault("The walk could not be tried"));
+    walks.ask(() -> fitting.of(steps), answer, fault(Texts.of("planService.theWalkCouldNot")));
   }
 
   /** No fill is asked for any more. */
@@ -235,13 +239,15 @@ public final class PlanService {
     tuneSettings.ask(
         outdated -> TuneSetting.better(song, outdated),
         answer,
-        fault("Where the tune would lie better could not be weighed"));
+        fault(Texts.of("planService.whereTheTuneWould")));
   }
 
   /** Says which ways to begin and to end a song can take. */
   public void frames(Song song, Consumer<Set<Frame>> answer) {
     frames.ask(
-        () -> Frame.possible(song), answer, fault("Beginnings and endings could not be tried"));
+        () -> Frame.possible(song),
+        answer,
+        fault(Texts.of("planService.beginningsAndEndingsCould")));
   }
 
   /**
@@ -254,7 +260,7 @@ public final class PlanService {
     drafts.ask(
         outdated -> Drafts.of(song, wish, d -> tell(news, d, outdated), outdated),
         answer,
-        fault("The song could not be arranged in other manners"));
+        fault(Texts.of("planService.theSongCouldNot")));
   }
 
   private <T> void tell(Consumer<T> news, T what, BooleanSupplier outdated) {
@@ -272,7 +278,10 @@ public final class PlanService {
     steps.ask(
         outdated -> LevelSteps.next(song, bars, easier, FillShelf.all(), outdated),
         answer,
-        fault("The bars could not be made " + (easier ? "easier" : "fuller")));
+        fault(
+            Texts.of(
+                "planService.theBarsCouldNot",
+                easier ? Texts.of("planService.easier") : Texts.of("planService.fuller"))));
   }
 
   /** No step is asked for any more. */
@@ -291,7 +300,7 @@ public final class PlanService {
     variations.ask(
         outdated -> Variations.of(song, section, fills, outdated),
         answer,
-        fault("The section could not be varied"));
+        fault(Texts.of("planService.theSectionCouldNot")));
   }
 
   /** No variation is asked for any more. */
@@ -305,7 +314,7 @@ public final class PlanService {
     pages.ask(
         () -> Engraver.engrave(arrangement, options),
         answer,
-        fault("The page could not be laid out"));
+        fault(Texts.of("planService.thePageCouldNot")));
   }
 
   /** Drops pages that are still on their way. */
@@ -323,7 +332,7 @@ public final class PlanService {
     remedies.ask(
         () -> Suggestions.of(alone, arrangement, found),
         answer,
-        fault("Ways out could not be tried"));
+        fault(Texts.of("planService.waysOutCouldNot")));
   }
 
   /** Gathers what a player weighs at one chord. */
@@ -332,6 +341,6 @@ public final class PlanService {
     boards.ask(
         () -> SlotBoard.of(arrangement, slot, filter, CARDS),
         answer,
-        fault("The shapes could not be weighed"));
+        fault(Texts.of("planService.theShapesCouldNot")));
   }
 }

@@ -13,6 +13,7 @@ import phalanx.chart.ChartProblem;
 import phalanx.chart.Completion;
 import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.song.Bar;
 
 /**
@@ -191,7 +192,7 @@ final class BarEditor extends VBox {
     }
     cursor.read(field.getText(), at).problems().stream().findFirst().ifPresent(this::showProblem);
     if (offers.isEmpty() && list.getChildren().isEmpty()) {
-      Label hint = new Label("Enter keeps · | next bar · Esc leaves it");
+      Label hint = new Label(Texts.of("barEditor.enterKeepsNextBar"));
       hint.getStyleClass().add("offer-hint");
       hint.setMinWidth(Region.USE_PREF_SIZE);
       list.getChildren().add(hint);

@@ -12,6 +12,7 @@ import javafx.scene.text.Font;
 import phalanx.desktop.drawing.Lettering;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.TypeFace;
+import phalanx.desktop.texts.Texts;
 import phalanx.song.Bar;
 import phalanx.song.BarLyrics;
 import phalanx.song.ChordChange;
@@ -21,7 +22,6 @@ import phalanx.song.Section;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
 import phalanx.song.TempoMark;
-import phalanx.text.Phrase;
 import phalanx.theory.Borrowing;
 import phalanx.theory.Chord;
 import phalanx.theory.Interval;
@@ -158,7 +158,8 @@ final class ChartPainter {
   }
 
   private void paintHeading(Section section, double y) {
-    String label = section.label().isEmpty() ? "Part without a name" : section.label();
+    String label =
+        section.label().isEmpty() ? Texts.of("chartPainter.partWithoutAName") : section.label();
     String shade = section.label().isEmpty() ? "muted" : "text";
     ink.left(label, 4, y - 19, TypeFace.bold(14), shade);
     section
@@ -344,7 +345,7 @@ final class ChartPainter {
       freeBelow = paintDegree(cell, change.harmony(), x, freeBelow, limit);
     }
     if (hidden > 0) {
-      String words = Phrase.of("and %d more", hidden);
+      String words = Texts.of("chartPainter.andMore", hidden);
       ink.right(words, limit - 4, cell.y() + SOURCE, SMALL, "attention");
     }
   }

@@ -19,8 +19,8 @@ import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.song.Song;
-import phalanx.text.Phrase;
 import phalanx.theory.Interval;
 
 /** The Chart screen: a line that says what is shown, what can be done, the lead sheet. */
@@ -35,11 +35,7 @@ public final class ChartScreen extends VBox {
     this.cursor = cursor;
     sheet = new ChartView(workspace, cursor, palette);
     getStyleClass().add("arrange");
-    Label empty =
-        new Label(
-            "Type your chords:  G | D/F# . Em7 . | Cadd9 |\n"
-                + "A letter begins a bar, a bar line goes on to the next. F1 lists every key.\n"
-                + "Or open a song or a ChordPro chart from the Song menu, or drop one here.");
+    Label empty = new Label(Texts.of("chartScreen.typeYourChordsG"));
     empty.setId("chart-empty");
     empty.getStyleClass().add("empty");
     empty.setMouseTransparent(true);
@@ -54,7 +50,7 @@ public final class ChartScreen extends VBox {
   }
 
   private HBox header() {
-    Label title = new Label("Lead sheet");
+    Label title = new Label(Texts.of("chartScreen.leadSheet"));
     title.getStyleClass().add("section-name");
     Label shown = new Label();
     shown.setId("chart-shown");
@@ -64,7 +60,7 @@ public final class ChartScreen extends VBox {
     workspace.viewing().namingProperty().addListener(o -> tell.run());
     workspace.viewing().soundingProperty().addListener(o -> tell.run());
     tell.run();
-    ToggleButton sounding = new ToggleButton("As it sounds");
+    ToggleButton sounding = new ToggleButton(Texts.of("chartScreen.asItSounds"));
     sounding.setId("sounding");
     sounding.getStyleClass().add("tool");
     sounding.selectedProperty().bindBidirectional(workspace.viewing().soundingProperty());
@@ -85,31 +81,33 @@ public final class ChartScreen extends VBox {
             .map(
                 k ->
                     workspace.viewing().soundingProperty().get()
-                        ? " · sounds in "
-                            + k.up(up).text(workspace.viewing().namingProperty().get())
+                        ? Texts.of(
+                            "chartScreen.soundsIn",
+                            k.up(up).text(workspace.viewing().namingProperty().get()))
                         : "")
             .orElse("");
     String view =
         capo == 0
-            ? "no capo: shapes sound as written"
+            ? Texts.of("chartScreen.noCapoShapesSound")
             : workspace.viewing().soundingProperty().get()
-                ? "chords as they sound" + key
-                : "shapes counted from the capo on " + song.guitar().capoWords();
-    return Phrase.of("%d bars · %s", bars, view);
+                ? Texts.of("chartScreen.chordsAsTheySound", key)
+                : Texts.of("chartScreen.shapesCountedFromThe", song.guitar().capoWords());
+    return Texts.of("chartScreen.bars", bars, view);
   }
 
   private HBox tools() {
     HBox tools =
         new ToolRow(
-            tool("type-bar", "Type  Enter", () -> sheet.edit(Optional.empty())),
-            tool("new-bar", "New bar  |", cursor::insertBar),
-            tool("repeat-start", "Repeat from  [", cursor::toggleRepeatStart),
-            tool("repeat-end", "Repeat to  ]", cursor::cycleRepeatEnd),
-            tool("phrase", "Phrase  (", cursor::togglePhrase),
-            tool("first-ending", "Ending  1 2", () -> cursor.toggleEnding(1)),
-            tool("name-section", "Section  Ctrl Enter", sheet::nameSection),
-            tool("like-section", "Section like this  Ctrl D", cursor::repeatSection),
-            tool("bar-words-tool", "Words  F4", sheet::editWords),
+            tool("type-bar", Texts.of("chartScreen.typeEnter"), () -> sheet.edit(Optional.empty())),
+            tool("new-bar", Texts.of("chartScreen.newBar"), cursor::insertBar),
+            tool("repeat-start", Texts.of("chartScreen.repeatFrom"), cursor::toggleRepeatStart),
+            tool("repeat-end", Texts.of("chartScreen.repeatTo"), cursor::cycleRepeatEnd),
+            tool("phrase", Texts.of("chartScreen.phrase"), cursor::togglePhrase),
+            tool("first-ending", Texts.of("chartScreen.ending"), () -> cursor.toggleEnding(1)),
+            tool("name-section", Texts.of("chartScreen.sectionCtrlEnter"), sheet::nameSection),
+            tool(
+                "like-section", Texts.of("chartScreen.sectionLikeThisCtrl"), cursor::repeatSection),
+            tool("bar-words-tool", Texts.of("chartScreen.wordsF"), sheet::editWords),
             chordsABar());
     tools.getStyleClass().add("chart-tools");
     return tools;
@@ -117,13 +115,13 @@ public final class ChartScreen extends VBox {
 
   /** Lays the whole song anew where its bars were proposed wrongly. */
   private MenuButton chordsABar() {
-    MenuButton button = new MenuButton("Chords a bar");
+    MenuButton button = new MenuButton(Texts.of("chartScreen.chordsABar"));
     button.setId("chords-a-bar");
     button.getStyleClass().addAll("tool", "small-tool", "small-menu");
     button.setFocusTraversable(false);
     button.setMinWidth(USE_PREF_SIZE);
     for (int chords : new int[] {1, 2, 4}) {
-      MenuItem item = new MenuItem(Phrase.of("%d, in the whole song", chords));
+      MenuItem item = new MenuItem(Texts.of("chartScreen.inTheWholeSong", chords));
       item.setAccelerator(KeyCombination.valueOf("Alt+" + chords));
       item.setOnAction(e -> workspace.edit(s -> Rebarring.chordsABar(s, chords)));
       button.getItems().add(item);

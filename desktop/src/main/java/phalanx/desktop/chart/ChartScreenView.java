@@ -7,6 +7,7 @@ import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.screen.ScreenView;
 import phalanx.desktop.screen.Shortcut;
+import phalanx.desktop.texts.Texts;
 
 /** The Chart screen. */
 public final class ChartScreenView extends ScreenView<ChartScreen, SongPanel> {
@@ -14,25 +15,34 @@ public final class ChartScreenView extends ScreenView<ChartScreen, SongPanel> {
   /** Its keys. */
   public static final List<Shortcut> SHORTCUTS =
       List.of(
-          new Shortcut("a letter", "type the bar anew"),
-          new Shortcut("Enter, F2", "correct the bar"),
-          new Shortcut("| while typing", "keep it, on to the next bar"),
-          new Shortcut("=5 . . D7 .", "as bar 5, but D7 on beat 3"),
-          new Shortcut("3/4 G, q=80 G", "another metre, another tempo from here"),
-          new Shortcut("F4", "words under the bar; | next chord, // next verse"),
-          new Shortcut("< >", "the chord a step shorter, longer, its words along"),
-          new Shortcut("Alt 1, 2, 4", "so many chords a bar in the whole song"),
-          new Shortcut("|", "new bar behind"),
-          new Shortcut("[ ]", "repeat from here, to here"),
-          new Shortcut("1 2", "first, second ending"),
-          new Shortcut("(", "a phrase begins here, or goes on; drag its arc"),
-          new Shortcut("Shift and arrows", "select bars"),
-          new Shortcut("Ctrl C, X, V", "copy, cut, paste bars"),
-          new Shortcut("Alt ← →", "move bars"),
-          new Shortcut("Delete", "take bars out"),
-          new Shortcut("Ctrl Enter", "start or name a section"),
-          new Shortcut("Ctrl Backspace", "join with the section before"),
-          new Shortcut("Ctrl D", "section like this one"));
+          new Shortcut(
+              Texts.of("chartScreenView.aLetter"), Texts.of("chartScreenView.typeTheBarAnew")),
+          new Shortcut(
+              Texts.of("chartScreenView.enterF"), Texts.of("chartScreenView.correctTheBar")),
+          new Shortcut(
+              Texts.of("chartScreenView.whileTyping"), Texts.of("chartScreenView.keepItOnTo")),
+          new Shortcut("=5 . . D7 .", Texts.of("chartScreenView.asBarButD")),
+          new Shortcut("3/4 G, q=80 G", Texts.of("chartScreenView.anotherMetreAnotherTempo")),
+          new Shortcut("F4", Texts.of("chartScreenView.wordsUnderTheBar")),
+          new Shortcut("< >", Texts.of("chartScreenView.theChordAStep")),
+          new Shortcut(Texts.of("chartScreenView.alt"), Texts.of("chartScreenView.soManyChordsA")),
+          new Shortcut("|", Texts.of("chartScreenView.newBarBehind")),
+          new Shortcut("[ ]", Texts.of("chartScreenView.repeatFromHereTo")),
+          new Shortcut("1 2", Texts.of("chartScreenView.firstSecondEnding")),
+          new Shortcut("(", Texts.of("chartScreenView.aPhraseBeginsHere")),
+          new Shortcut(
+              Texts.of("chartScreenView.shiftAndArrows"), Texts.of("chartScreenView.selectBars")),
+          new Shortcut(
+              Texts.of("chartScreenView.ctrlCXV"), Texts.of("chartScreenView.copyCutPasteBars")),
+          new Shortcut(Texts.of("chartScreenView.alt2"), Texts.of("chartScreenView.moveBars")),
+          new Shortcut(Texts.of("chartScreenView.delete"), Texts.of("chartScreenView.takeBarsOut")),
+          new Shortcut(
+              Texts.of("chartScreenView.ctrlEnter"), Texts.of("chartScreenView.startOrNameA")),
+          new Shortcut(
+              Texts.of("chartScreenView.ctrlBackspace"),
+              Texts.of("chartScreenView.joinWithTheSection")),
+          new Shortcut(
+              Texts.of("chartScreenView.ctrlD"), Texts.of("chartScreenView.sectionLikeThisOne")));
 
   /** Puts the screen together. */
   public ChartScreenView(Workspace workspace, ChartCursor cursor, Palette palette) {

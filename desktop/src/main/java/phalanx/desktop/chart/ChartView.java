@@ -17,10 +17,10 @@ import phalanx.desktop.drawing.ScrolledCanvas;
 import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.HeardPlace;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.song.Bar;
 import phalanx.song.Section;
 import phalanx.song.Timeline.PlayedBar;
-import phalanx.text.Phrase;
 
 /**
  * The lead sheet on the screen: scrolls, selects, and is typed into. Only what can be seen is
@@ -71,7 +71,7 @@ public final class ChartView extends ScrolledCanvas {
   private void setUpSectionName() {
     sectionName.setId("section-name-field");
     sectionName.getStyleClass().add("bar-text");
-    sectionName.setPromptText("section name");
+    sectionName.setPromptText(Texts.of("chartView.sectionName"));
     sectionName.setManaged(false);
     sectionName.setVisible(false);
     sectionName.setOnAction(e -> keepSectionName());
@@ -128,8 +128,8 @@ public final class ChartView extends ScrolledCanvas {
     setAccessibleText(
         cursor
             .bar()
-            .map(b -> Phrase.of("bar %d: %s", workspace.song().barNumber(b.id()), cursor.text(b)))
-            .orElse("empty chart"));
+            .map(b -> Texts.of("chartView.bar", workspace.song().barNumber(b.id()), cursor.text(b)))
+            .orElse(Texts.of("chartView.emptyChart")));
   }
 
   private void showCursor() {
@@ -300,7 +300,7 @@ public final class ChartView extends ScrolledCanvas {
           .problems()
           .setAll(
               line.problems().stream()
-                  .map(p -> Phrase.of("pasted text, sign %d: %s", p.column() + 1, p.message()))
+                  .map(p -> Texts.of("chartView.pastedTextSign", p.column() + 1, p.message()))
                   .toList());
     }
   }

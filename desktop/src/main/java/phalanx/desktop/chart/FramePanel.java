@@ -14,6 +14,7 @@ import javafx.scene.layout.VBox;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.model.FrameViewModel;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.embellishment.Frame;
 
 /** Ways to begin and to end: a click lets one be heard, another key takes it. */
@@ -24,8 +25,7 @@ final class FramePanel extends VBox {
   private final FrameViewModel model;
   private final Map<Frame, ToggleButton> ways = new EnumMap<>(Frame.class);
   private final Button take;
-  private final Label pale =
-      Controls.wrapped("What is pale the song has already, or has no place for.", "where");
+  private final Label pale = Controls.wrapped(Texts.of("framePanel.whatIsPaleThe"), "where");
 
   FramePanel(Workspace workspace) {
     super(GAP);
@@ -37,7 +37,7 @@ final class FramePanel extends VBox {
       way.setId("frame-" + frame.name().toLowerCase(Locale.ROOT).replace('_', '-'));
       way.getStyleClass().addAll("tool", "small-tool");
       way.setMinWidth(Region.USE_PREF_SIZE);
-      way.setTooltip(new Tooltip("hear it; nothing is changed yet"));
+      way.setTooltip(new Tooltip(Texts.of("framePanel.hearItNothingIs")));
       way.setOnAction(
           e -> {
             model.hear(frame);
@@ -46,12 +46,14 @@ final class FramePanel extends VBox {
       ways.put(frame, way);
       row.getChildren().add(way);
     }
-    take = Controls.smallTool("take-frame", "Take what was heard", model::take);
-    take.setTooltip(new Tooltip("into the song; one step to undo"));
+    take = Controls.smallTool("take-frame", Texts.of("framePanel.takeWhatWasHeard"), model::take);
+    take.setTooltip(new Tooltip(Texts.of("framePanel.intoTheSongOne")));
     row.getChildren().add(take);
     pale.setId("frame-pale");
     pale.managedProperty().bind(pale.visibleProperty());
-    getChildren().addAll(Controls.styled("Beginning and ending", "form-title"), row, pale);
+    getChildren()
+        .addAll(
+            Controls.styled(Texts.of("framePanel.beginningAndEnding"), "form-title"), row, pale);
     model.chosenProperty().addListener(o -> show());
     model.possibleProperty().addListener(o -> show());
     show();

@@ -6,7 +6,7 @@ import javafx.application.Platform;
 import javafx.scene.control.ComboBox;
 import phalanx.chart.Transposition;
 import phalanx.desktop.model.Workspace;
-import phalanx.text.Phrase;
+import phalanx.desktop.texts.Texts;
 import phalanx.theory.Key;
 
 /** The keys the whole song can be moved to. */
@@ -23,7 +23,7 @@ final class MoveBox extends ComboBox<String> {
   MoveBox(Workspace workspace) {
     this.workspace = workspace;
     setId("move-to");
-    setPromptText("another key …");
+    setPromptText(Texts.of("moveBox.anotherKey"));
     getStyleClass().add("form-field");
     setMaxWidth(Double.MAX_VALUE);
     setOnAction(e -> move(getSelectionModel().getSelectedIndex()));
@@ -54,7 +54,7 @@ final class MoveBox extends ComboBox<String> {
     List<Key> keys = Transposition.keys(workspace.song());
     for (int up = 1; up < keys.size(); up++) {
       String name = keys.get(up).text(workspace.viewing().namingProperty().get());
-      words.add(Phrase.of("%s  (up %d, down %d)", name, up, 12 - up));
+      words.add(Texts.of("moveBox.upDown", name, up, 12 - up));
     }
     getItems().setAll(words);
     setValue(null);

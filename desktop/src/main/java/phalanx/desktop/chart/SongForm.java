@@ -13,11 +13,11 @@ import javafx.scene.layout.Region;
 import phalanx.chart.ProbableKey;
 import phalanx.desktop.form.Form;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.song.Feel;
 import phalanx.song.Ritard;
 import phalanx.song.Song;
 import phalanx.song.Swing;
-import phalanx.text.Phrase;
 import phalanx.theory.Key;
 import phalanx.theory.Meter;
 import phalanx.theory.Mode;
@@ -43,50 +43,50 @@ final class SongForm {
   }
 
   private Form form() {
-    Form form = new Form(workspace, "Song");
+    Form form = new Form(workspace, Texts.of("songForm.song"));
     form.text(
         "title",
-        "Title",
-        "a title",
+        Texts.of("songForm.title"),
+        Texts.of("songForm.aTitle"),
         Song::title,
         (s, t) -> Optional.of(s.withTitle(t)).filter(n -> !t.isEmpty()));
-    form.field("Key", keyRow());
-    form.field("Move to", new MoveBox(workspace));
+    form.field(Texts.of("songForm.key"), keyRow());
+    form.field(Texts.of("songForm.moveTo"), new MoveBox(workspace));
     form.text(
         "meter",
-        "Metre",
-        "a metre such as 4/4 or 6/8",
+        Texts.of("songForm.metre"),
+        Texts.of("songForm.aMetreSuchAs"),
         s -> s.meter().toString(),
         (s, t) -> Meter.parse(t).map(m -> s.withFeel(s.feel().withMeter(m))));
     form.text(
         "tempo-field",
-        "Tempo",
-        Phrase.of("%.0f to %.0f quarters a minute", Feel.SLOWEST, Feel.FASTEST),
+        Texts.of("songForm.tempo"),
+        Texts.of("songForm.toQuartersAMinute", Feel.SLOWEST, Feel.FASTEST),
         s -> plain(s.tempo()),
         (s, t) -> Optional.of(s.withTempo(Double.parseDouble(t.replace(',', '.')))));
     form.choice(
         "swing",
-        "Eighths",
+        Texts.of("songForm.eighths"),
         List.of(Swing.STRAIGHT, new Swing(58), Swing.TRIPLET, new Swing(72)),
         Swing::words,
         s -> s.feel().swing(),
         (s, v) -> s.withFeel(s.feel().withSwing(v)));
     form.choice(
         "pickup",
-        "Pick-up",
+        Texts.of("songForm.pickUp"),
         IntStream.range(0, 12).map(n -> n * Ticks.PER_QUARTER / 2).boxed().toList(),
         SongForm::pickupWords,
         s -> s.feel().pickupTicks(),
         (s, v) -> s.withFeel(s.feel().withPickup(v)));
     form.choice(
         "ritard",
-        "Ending",
+        Texts.of("songForm.ending"),
         List.of(
             Optional.<Ritard>empty(),
             Optional.of(new Ritard(1, Ritard.USUAL.to())),
             Optional.of(Ritard.USUAL),
             Optional.of(new Ritard(4, Ritard.USUAL.to()))),
-        r -> r.map(Ritard::words).orElse("in time"),
+        r -> r.map(Ritard::words).orElse(Texts.of("songForm.inTime")),
         s -> s.feel().ritard(),
         (s, v) -> s.withFeel(s.feel().withRitard(v)));
     return form.done();
@@ -98,7 +98,9 @@ final class SongForm {
 
   private static String pickupWords(int ticks) {
     int eighths = 2 * ticks / Ticks.PER_QUARTER;
-    return eighths == 0 ? "none" : eighths == 1 ? "1 eighth" : eighths + " eighths";
+    return eighths == 0
+        ? Texts.of("songForm.none")
+        : eighths == 1 ? Texts.of("songForm.eighth") : Texts.of("songForm.eighths2", eighths);
   }
 
   private HBox keyRow() {
@@ -109,8 +111,7 @@ final class SongForm {
     proposed.setId("propose-key");
     proposed.getStyleClass().addAll("tool", "small-tool");
     proposed.setMinWidth(Region.USE_PREF_SIZE);
-    proposed.setTooltip(
-        new Tooltip("The key these chords speak for; Enter in the empty field takes it too"));
+    proposed.setTooltip(new Tooltip(Texts.of("songForm.theKeyTheseChords")));
     proposed.managedProperty().bind(proposed.visibleProperty());
     proposed.setOnAction(
         e -> proposal().ifPresent(k -> workspace.edit(s -> s.withKey(Optional.of(k)))));
@@ -127,8 +128,9 @@ final class SongForm {
           tonic.setText(key.map(k -> naming().name(k.tonic())).orElse(""));
           Optional<Key> offer = proposal();
           proposed.setVisible(offer.isPresent());
-          proposed.setText(offer.map(k -> "Take " + k.text(naming())).orElse(""));
-          tonic.setPromptText(offer.map(k -> naming().name(k.tonic()) + "?").orElse("none"));
+          proposed.setText(offer.map(k -> Texts.of("songForm.take", k.text(naming()))).orElse(""));
+          tonic.setPromptText(
+              offer.map(k -> naming().name(k.tonic()) + "?").orElse(Texts.of("songForm.none")));
           mode.setValue(key.map(Key::mode).orElse(Mode.MAJOR).words());
         };
     Runnable take =

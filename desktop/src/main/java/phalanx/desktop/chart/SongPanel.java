@@ -9,11 +9,11 @@ import javafx.scene.layout.VBox;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.song.Bar;
 import phalanx.song.ChordChange;
 import phalanx.song.Harmony;
 import phalanx.song.Song;
-import phalanx.text.Phrase;
 import phalanx.theory.Borrowing;
 import phalanx.theory.Key;
 import phalanx.theory.NoteNaming;
@@ -57,7 +57,7 @@ public final class SongPanel extends VBox {
     Optional<Bar> bar = cursor.bar();
     bar.ifPresent(b -> lines.addAll(lines(song, b)));
     if (bar.isEmpty()) {
-      lines.add("Type chords to begin: G, a bar line, Em7 C, a bar line …");
+      lines.add(Texts.of("songPanel.typeChordsToBegin"));
     }
     about.setText(String.join("\n", lines));
   }
@@ -67,11 +67,13 @@ public final class SongPanel extends VBox {
     int number = song.barNumber(bar.id());
     String text = cursor.text(bar);
     lines.add(
-        "Bar " + number + " · " + (text.equals(".") ? "goes on with the chord before" : text));
+        Texts.of(
+            "songPanel.bar",
+            number,
+            text.equals(".") ? Texts.of("songPanel.goesOnWithThe") : text));
     bar.borrows()
         .map(song::barNumber)
-        .ifPresent(
-            n -> lines.add("Has the chords of bar " + n + "; what you type changes them here."));
+        .ifPresent(n -> lines.add(Texts.of("songPanel.hasTheChordsOf", n)));
     for (ChordChange change : song.chart().changes(bar)) {
       if (change.harmony() instanceof Harmony.Sounding s && song.key().isPresent()) {
         Key key = song.key().get();
@@ -79,11 +81,10 @@ public final class SongPanel extends VBox {
             .ifPresent(
                 b ->
                     lines.add(
-                        Phrase.of(
-                            "%s is %s, %s.",
-                            s.label(naming()), key.numeral(s.chord()), b.words())));
+                        Texts.of(
+                            "songPanel.is", s.label(naming()), key.numeral(s.chord()), b.words())));
       } else if (change.harmony() instanceof Harmony.Unread u) {
-        lines.add("“" + u.text() + "” is not a chord: the hands rest.");
+        lines.add(Texts.of("songPanel.isNotAChord", u.text()));
       }
     }
     return lines;

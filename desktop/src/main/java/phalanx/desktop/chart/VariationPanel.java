@@ -12,6 +12,7 @@ import phalanx.advice.Variation;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.model.VariationViewModel;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.song.Section;
 
 /** A section that comes again, otherwise: three ways beside what it is, each heard by a click. */
@@ -30,14 +31,21 @@ final class VariationPanel extends VBox {
     model = workspace.models().variations();
     setId("variation-panel");
     words.setId("variation-words");
-    search = Controls.smallTool("vary", "Vary it", model::search);
-    search.setTooltip(new Tooltip("three ways to play this section; nothing is changed yet"));
-    take = Controls.smallTool("take-variation", "Take what was heard", model::take);
-    take.setTooltip(new Tooltip("into the song; one step to undo"));
+    search = Controls.smallTool("vary", Texts.of("variationPanel.varyIt"), model::search);
+    search.setTooltip(new Tooltip(Texts.of("variationPanel.threeWaysToPlay")));
+    take =
+        Controls.smallTool(
+            "take-variation", Texts.of("variationPanel.takeWhatWasHeard"), model::take);
+    take.setTooltip(new Tooltip(Texts.of("variationPanel.intoTheSongOne")));
     take.managedProperty().bind(take.visibleProperty());
     search.managedProperty().bind(search.visibleProperty());
     getChildren()
-        .addAll(Controls.styled("When it comes again", "form-title"), words, search, ways, take);
+        .addAll(
+            Controls.styled(Texts.of("variationPanel.whenItComesAgain"), "form-title"),
+            words,
+            search,
+            ways,
+            take);
     managedProperty().bind(visibleProperty());
     model.sectionProperty().addListener(o -> show());
     model.searchingProperty().addListener(o -> show());
@@ -54,7 +62,7 @@ final class VariationPanel extends VBox {
       button.getStyleClass().addAll("tool", "small-tool");
       button.setMaxWidth(Double.MAX_VALUE);
       button.setUserData(way);
-      button.setTooltip(new Tooltip("hear the section so: " + way.words()));
+      button.setTooltip(new Tooltip(Texts.of("variationPanel.hearTheSectionSo", way.words())));
       button.setOnAction(
           e -> {
             model.hear(way);
@@ -81,17 +89,15 @@ final class VariationPanel extends VBox {
   }
 
   private static String words(String label, boolean searching, int offered) {
-    String name = label.isEmpty() ? "this section" : "“" + label + "”";
+    String name = label.isEmpty() ? Texts.of("variationPanel.thisSection") : "“" + label + "”";
     if (searching) {
-      return "Planning " + name + " otherwise …";
+      return Texts.of("variationPanel.planningOtherwise", name);
     }
     if (offered == 0) {
-      return "The second time differs in one thing. Three ways to play "
-          + name
-          + " otherwise, tune and bass as they are.";
+      return Texts.of("variationPanel.theSecondTimeDiffers", name);
     }
     return offered == 1
-        ? "Nothing else can be heard in " + name + " without changing tune or bass."
-        : "Hear them side by side; tune and bass are the same in all.";
+        ? Texts.of("variationPanel.nothingElseCanBe", name)
+        : Texts.of("variationPanel.hearThemSideBy");
   }
 }

@@ -7,6 +7,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.song.Bar;
 import phalanx.song.BarLyrics;
 import phalanx.song.ChordChange;
@@ -28,7 +29,7 @@ final class WordsField extends TextField {
     this.workspace = workspace;
     setId("bar-words");
     getStyleClass().add("bar-text");
-    setPromptText("words · | next chord · // next verse");
+    setPromptText(Texts.of("wordsField.wordsNextChordNext"));
     setManaged(false);
     setVisible(false);
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);

@@ -11,6 +11,7 @@ import phalanx.desktop.document.OpenDocument.Content;
 import phalanx.desktop.document.OpenDocument.Copy;
 import phalanx.desktop.document.OpenDocument.Home;
 import phalanx.desktop.document.OpenDocument.Reading;
+import phalanx.desktop.texts.Texts;
 import phalanx.formats.disk.FileStamp;
 import phalanx.song.Song;
 import phalanx.song.SongId;
@@ -206,9 +207,7 @@ public final class DocumentMachine {
     if (chosen.naming().document() != now.id()) {
       ask(
           new Request.Tell(
-              "Another song came up meanwhile; nothing was saved as "
-                  + chosen.file().getFileName()
-                  + "."));
+              Texts.of("documentMachine.anotherSongCameUp", chosen.file().getFileName())));
       return;
     }
     boolean own = now.file().filter(chosen.file()::equals).isPresent();
@@ -265,7 +264,9 @@ public final class DocumentMachine {
   private void refused(Refused answer) {
     Optional<Save> asked = answered(answer.number(), Optional.empty());
     if (asked.filter(s -> !isOpen(s)).isPresent()) {
-      ask(new Request.Tell(asked.get().file().getFileName() + " was not written over."));
+      ask(
+          new Request.Tell(
+              Texts.of("documentMachine.wasNotWrittenOver", asked.get().file().getFileName())));
     }
     asked.filter(this::isOpen).ifPresent(s -> now = now.asking(about(s, answer)));
   }

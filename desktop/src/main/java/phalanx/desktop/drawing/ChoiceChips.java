@@ -11,6 +11,7 @@ import javafx.scene.control.RadioMenuItem;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.Region;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.picking.HandSchool;
 import phalanx.picking.ThumbRoute;
 import phalanx.song.Song;
@@ -43,7 +44,7 @@ public final class ChoiceChips {
   public MenuButton thumb(String id) {
     return of(
         id,
-        s -> "Thumb: " + s.thumb().words(),
+        s -> Texts.of("choiceChips.thumb", s.thumb().words()),
         List.of(ThumbRoute.values()),
         ThumbRoute::words,
         Song::withThumb);

@@ -8,6 +8,7 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.Tooltip;
 import phalanx.desktop.model.DensityViewModel;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.picking.Density;
 import phalanx.song.Patterns.Scope;
 
@@ -32,13 +33,10 @@ public final class DensityMenu extends MenuButton {
     setId("density");
     getStyleClass().add("chip-button");
     setMinWidth(USE_PREF_SIZE);
-    setTooltip(
-        new Tooltip(
-            "how much is played beside bass and tune; by itself: inner notes give way to a quick"
-                + " tune"));
+    setTooltip(new Tooltip(Texts.of("densityMenu.howMuchIsPlayed")));
     for (Optional<Density> choice : DensityViewModel.choices()) {
       MenuItem item = new MenuItem(DensityViewModel.words(choice));
-      item.setId("density-" + choice.map(Density::word).orElse("itself"));
+      item.setId("density-" + choice.map(Density::word).orElse(Texts.of("densityMenu.itself")));
       item.setOnAction(e -> model.play(this.scopes.get(), choice));
       getItems().add(item);
     }
@@ -50,6 +48,6 @@ public final class DensityMenu extends MenuButton {
 
   /** What it is for has changed. */
   public void tell() {
-    setText("Plays: " + DensityViewModel.words(now.get()));
+    setText(Texts.of("densityMenu.plays", DensityViewModel.words(now.get())));
   }
 }

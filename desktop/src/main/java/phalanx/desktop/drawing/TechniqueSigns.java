@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.Predicate;
 import javafx.scene.canvas.GraphicsContext;
+import phalanx.desktop.texts.Texts;
 import phalanx.technique.Technique;
 import phalanx.technique.TechniqueText;
 
@@ -33,22 +34,24 @@ public final class TechniqueSigns {
   public static final List<Legend> LEGEND =
       List.of(
           new Legend(
-              "◇ round a fret",
-              "the string is touched: a harmonic",
+              Texts.of("techniqueSigns.roundAFret"),
+              Texts.of("techniqueSigns.theStringIsTouched"),
               Technique.NaturalHarmonic.class::isInstance),
           new Legend(
               "+12 +7 +5",
-              "the picking hand touches so far above",
+              Texts.of("techniqueSigns.thePickingHandTouches"),
               Technique.TouchedHarmonic.class::isInstance),
           new Legend(
               "↑ 1/2  1",
-              "bent by so many tones; ↓ and let back",
+              Texts.of("techniqueSigns.bentBySoMany"),
               Technique.Bend.class::isInstance),
           new Legend(
-              "~ over a note", "vibrato; higher waves: wide", Technique.Vibrato.class::isInstance),
+              Texts.of("techniqueSigns.overANote"),
+              Texts.of("techniqueSigns.vibratoHigherWavesWide"),
+              Technique.Vibrato.class::isInstance),
           new Legend(
-              "PM · sl · pop",
-              "palm mute · slapped · snapped from below",
+              Texts.of("techniqueSigns.pmSlPop"),
+              Texts.of("techniqueSigns.palmMuteSlappedSnapped"),
               TechniqueSigns::isBelow));
 
   public TechniqueSigns(GraphicsContext gc, Palette palette) {

@@ -29,6 +29,7 @@ import phalanx.desktop.document.Question;
 import phalanx.desktop.document.Request;
 import phalanx.desktop.model.PracticeRecords;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.draft.Manner;
 import phalanx.embellishment.Fill;
 import phalanx.engraving.SheetOptions;
@@ -233,7 +234,7 @@ public final class Documents {
     try {
       carryOut(request);
     } catch (RuntimeException e) {
-      workspace.faults().tell("Something about the song’s file did not work", e);
+      workspace.faults().tell(Texts.of("documents.somethingAboutTheSong"), e);
     }
   }
 
@@ -346,7 +347,7 @@ public final class Documents {
   /** Finds what windows left behind that ended without saying so. */
   public void findLeft(Consumer<List<LeftCopy>> answer) {
     tasks.run(
-        "Songs left behind could not be looked for",
+        Texts.of("documents.songsLeftBehindCould"),
         () -> {
           List<LeftCopy> left = disk.recovery().left();
           tasks.answer(() -> answer.accept(left));
@@ -363,13 +364,16 @@ public final class Documents {
     importing.ask(
         () -> SongFiles.open(file),
         opened -> putIn(into, file, opened, then),
-        fault -> workspace.faults().tell(file.getFileName() + " could not be read", fault));
+        fault ->
+            workspace
+                .faults()
+                .tell(Texts.of("documents.couldNotBeRead", file.getFileName()), fault));
   }
 
   private void putIn(long into, Path file, SongFiles.Opened opened, Consumer<TuneImport> then) {
     String name = file.getFileName().toString();
     if (document.get().id() != into) {
-      tasks.tell(name + ": another song came up meanwhile; its tune was not put in.");
+      tasks.tell(Texts.of("documents.anotherSongCameUp", name));
       return;
     }
     workspace.problems().setAll(opened.told().stream().map(p -> p.in(name)).toList());
@@ -377,7 +381,7 @@ public final class Documents {
       return;
     }
     if (opened.song().get().tune().isEmpty()) {
-      workspace.problems().add(name + ": there is no tune in it");
+      workspace.problems().add(Texts.of("documents.thereIsNoTune", name));
       return;
     }
     int bar = workspace.chord().bar().map(Bar::id).orElse(0);
@@ -402,7 +406,7 @@ public final class Documents {
     practice.read(
         entries ->
             tasks.run(
-                file.getFileName() + " could not be exported",
+                Texts.of("documents.couldNotBeExported", file.getFileName()),
                 () -> {
                   SafeTarget.check(file, song);
                   String table = LogCsv.of(entries, ZoneId.systemDefault());
@@ -421,12 +425,14 @@ public final class Documents {
       Arrangement plan, SheetOptions sheet, Path file, Runnable then, Consumer<String> other) {
     Optional<FileFormat> format = FileFormat.toWrite(file);
     if (format.isEmpty() && !SafeTarget.isSongName(file)) {
-      tasks.tell(file.getFileName() + ": expected a name ending in " + FileFormat.endingsWritten());
+      tasks.tell(
+          Texts.of(
+              "documents.expectedANameEnding", file.getFileName(), FileFormat.endingsWritten()));
       return;
     }
     Optional<Path> song = document.get().file();
     tasks.run(
-        file.getFileName() + " could not be exported",
+        Texts.of("documents.couldNotBeExported", file.getFileName()),
         () -> {
           try {
             SafeTarget.check(file, song);
@@ -450,7 +456,10 @@ public final class Documents {
     importing.ask(
         () -> SongFiles.open(file, part),
         then,
-        fault -> workspace.faults().tell(file.getFileName() + " could not be read", fault));
+        fault ->
+            workspace
+                .faults()
+                .tell(Texts.of("documents.couldNotBeRead", file.getFileName()), fault));
   }
 
   /** Writes the plan where it can be dragged from. */
@@ -460,7 +469,7 @@ public final class Documents {
         plan.song().title().toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\d]+", "-")
             + format.endings().get(0);
     tasks.run(
-        name + " could not be written",
+        Texts.of("documents.couldNotBeWritten", name),
         () -> {
           try {
             Path file = Files.createTempDirectory("phalanx").resolve(name);
@@ -479,6 +488,6 @@ public final class Documents {
     return new SoundExport(
         tasks::answer,
         document.get().file(),
-        f -> workspace.faults().tell("The sound could not be written", f));
+        f -> workspace.faults().tell(Texts.of("documents.theSoundCouldNot"), f));
   }
 }

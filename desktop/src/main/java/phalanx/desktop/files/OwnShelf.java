@@ -8,6 +8,7 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import phalanx.desktop.texts.Texts;
 import phalanx.draft.Manner;
 import phalanx.embellishment.Fill;
 import phalanx.formats.NamedTexts;
@@ -129,7 +130,7 @@ public final class OwnShelf<S, T> {
             S read = kept.read().apply(place);
             interfaceThread.execute(() -> show(read));
           } catch (IOException e) {
-            String words = "Your " + kept.name() + " could not be saved: " + DiskTrouble.why(e);
+            String words = Texts.of("ownShelf.yourCouldNotBe", kept.name(), DiskTrouble.why(e));
             interfaceThread.execute(() -> trouble.accept(words));
           }
         });

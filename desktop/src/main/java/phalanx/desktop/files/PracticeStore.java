@@ -12,6 +12,7 @@ import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import phalanx.desktop.model.PracticeRecords;
+import phalanx.desktop.texts.Texts;
 import phalanx.formats.SongFiles;
 import phalanx.practice.PracticeEntry;
 import phalanx.practicelog.PracticeLog;
@@ -74,7 +75,7 @@ final class PracticeStore implements PracticeRecords {
   public void otherSongs(Consumer<List<Song>> answer) {
     List<Path> files = isDemo() ? DemoSongs.files() : recent.get();
     tasks.run(
-        "Other songs could not be read",
+        Texts.of("practiceStore.otherSongsCouldNot"),
         () -> {
           List<Song> songs = new ArrayList<>();
           files.stream()
@@ -90,7 +91,7 @@ final class PracticeStore implements PracticeRecords {
   public void read(Consumer<List<PracticeEntry>> answer) {
     String name = name();
     tasks.run(
-        "The practice log could not be read",
+        Texts.of("practiceStore.thePracticeLogCould"),
         () -> {
           List<PracticeEntry> entries = log(name).entries();
           tasks.answer(() -> answer.accept(entries));
@@ -100,13 +101,13 @@ final class PracticeStore implements PracticeRecords {
   @Override
   public void addAll(List<PracticeEntry> entries) {
     String name = name();
-    tasks.run("The attempt could not be kept", () -> log(name).addAll(entries));
+    tasks.run(Texts.of("practiceStore.theAttemptCouldNot"), () -> log(name).addAll(entries));
   }
 
   /** The program ends. */
   void close() {
     tasks.run(
-        "The practice log was not closed",
+        Texts.of("practiceStore.thePracticeLogWas"),
         () -> {
           logs.values().forEach(PracticeLog::close);
           logs.clear();

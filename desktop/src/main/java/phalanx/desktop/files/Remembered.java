@@ -8,6 +8,7 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import phalanx.desktop.model.Viewing;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 
 /** What is remembered from one start to the next, read once and written whenever it changes. */
 public final class Remembered {
@@ -25,7 +26,7 @@ public final class Remembered {
     this.folder = folder;
     this.disk = disk;
     disk.run(
-        "What was remembered could not be read",
+        Texts.of("remembered.whatWasRememberedCould"),
         () -> {
           Preferences found = Preferences.read(folder);
           disk.answer(() -> recall(found));
@@ -87,7 +88,7 @@ public final class Remembered {
   }
 
   private void write(Preferences next) {
-    disk.run("Preferences could not be remembered", () -> next.write(folder));
+    disk.run(Texts.of("remembered.preferencesCouldNotBe"), () -> next.write(folder));
   }
 
   /** Whether the disk was asked; before that nothing is known. */

@@ -14,6 +14,7 @@ import phalanx.desktop.document.DocumentEvent;
 import phalanx.desktop.document.OpenedSong;
 import phalanx.desktop.document.Request;
 import phalanx.desktop.document.Save;
+import phalanx.desktop.texts.Texts;
 import phalanx.formats.SongFiles;
 import phalanx.formats.disk.AtomicFile;
 import phalanx.formats.disk.DiskTrouble;
@@ -72,20 +73,20 @@ final class SongDisk implements Disk {
     if (request instanceof Request.Read read) {
       return Optional.of(
           guarded(
-              read.file().getFileName() + " could not be read",
+              Texts.of("songDisk.couldNotBeRead", read.file().getFileName()),
               () -> new DocumentEvent.Read(read.number(), read(read.file(), read.part())),
               why -> new DocumentEvent.Read(read.number(), Optional.empty())));
     } else if (request instanceof Request.Write write) {
       Save save = write.save();
       return Optional.of(
           guarded(
-              save.file().getFileName() + " could not be saved",
+              Texts.of("songDisk.couldNotBeSaved", save.file().getFileName()),
               () -> write(save),
               why -> new DocumentEvent.NotSaved(save.number(), why)));
     } else if (request instanceof Request.Look look) {
       return Optional.of(
           guarded(
-              look.file().getFileName() + " could not be looked at",
+              Texts.of("songDisk.couldNotBeLooked", look.file().getFileName()),
               () -> new DocumentEvent.Looked(look.number(), look.known().outdatedBy(look.file())),
               why -> new DocumentEvent.Looked(look.number(), Optional.empty())));
     }
@@ -93,7 +94,7 @@ final class SongDisk implements Disk {
   }
 
   private Optional<DocumentEvent> ofCopies(Request.OfDisk request) {
-    String what = "The recovery copy could not be kept";
+    String what = Texts.of("songDisk.theRecoveryCopyCould");
     if (request instanceof Request.Keep keep) {
       return Optional.of(
           guarded(
@@ -149,10 +150,10 @@ final class SongDisk implements Disk {
     boolean whole = opened.problems().isEmpty();
     if (SongFiles.isOwn(file) && !whole) {
       // Saved over, it would lose what could not be read of it.
-      told.add(0, name + " was read in part and stays as it is: saving asks for another name.");
+      told.add(0, Texts.of("songDisk.wasReadInPart", name));
     }
     if (opened.song().get().isTuneAlone()) {
-      told.add(0, name + ": there are no chords in it: the tune is planned alone.");
+      told.add(0, Texts.of("songDisk.thereAreNoChords", name));
     }
     boolean saved = SongFiles.isOwn(file) && whole && !isPattern.test(file);
     return Optional.of(
@@ -186,7 +187,7 @@ final class SongDisk implements Disk {
           save.number(), DocumentEvent.Reason.READ_ONLY, Optional.empty());
     } catch (IOException e) {
       return new DocumentEvent.NotSaved(
-          save.number(), save.file() + " " + DiskTrouble.writing(e) + "; nothing is lost.");
+          save.number(), Texts.of("songDisk.nothingIsLost", save.file(), DiskTrouble.writing(e)));
     }
     return new DocumentEvent.Saved(save.number(), FileStamp.of(save.file()));
   }
@@ -199,12 +200,7 @@ final class SongDisk implements Disk {
 
   private DocumentEvent keep(Request.Keep keep) throws IOException {
     Optional<Path> raw = recovery.keep(keep.song(), keep.home(), keep.stamp());
-    raw.ifPresent(
-        r ->
-            tell(
-                "This song cannot be saved as it is; what of it cannot be is kept as text in "
-                    + r
-                    + "."));
+    raw.ifPresent(r -> tell(Texts.of("songDisk.thisSongCannotBe", r)));
     return new DocumentEvent.Kept(keep.number(), true, raw.isEmpty());
   }
 }

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Optional;
 import phalanx.desktop.model.SoundPreset;
 import phalanx.desktop.model.SoundPreset.OwnResponse;
+import phalanx.desktop.texts.Texts;
 import phalanx.formats.disk.AtomicFile;
 import phalanx.formats.disk.DiskTrouble;
 import phalanx.picking.PickFinger;
@@ -78,7 +79,7 @@ public final class SoundPresetFile {
   public static SoundPreset read(Path file) throws IOException {
     JsonNode root = tree(file);
     if (!root.path("format").asText().equals(FORMAT)) {
-      throw new Refused(file.getFileName() + " is no file of a sound");
+      throw new Refused(Texts.of("soundPresetFile.isNoFileOf", file.getFileName()));
     }
     SoundPreset usual = SoundPreset.USUAL;
     Levels levels = usual.levels();
@@ -113,7 +114,7 @@ public final class SoundPresetFile {
     try {
       return new ObjectMapper().readTree(Files.readString(file));
     } catch (JsonProcessingException e) {
-      throw new Refused(file.getFileName() + " is no file of a sound");
+      throw new Refused(Texts.of("soundPresetFile.isNoFileOf", file.getFileName()));
     } catch (IOException e) {
       throw new Refused(file.getFileName() + ": " + DiskTrouble.reading(e));
     }

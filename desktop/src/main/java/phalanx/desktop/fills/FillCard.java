@@ -10,6 +10,7 @@ import javafx.scene.layout.VBox;
 import phalanx.advice.FillTry;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.texts.Texts;
 import phalanx.embellishment.Fill;
 
 /** A fill of the shelf: its name, its degrees, a small picture, whether it fits. */
@@ -64,10 +65,15 @@ final class FillCard extends VBox {
     }
     shown = now;
     degrees.setText(fill.lines().get(colour));
-    String beats = fill.beats() == 1 ? "1 beat" : fill.beats() + " beats";
+    String beats =
+        fill.beats() == 1 ? Texts.of("fillCard.beat") : Texts.of("fillCard.beats", fill.beats());
     String known =
         tried
-            .map(t -> t.fits() ? t.fitted().map(f -> where(f.position())).orElse("") : "not here")
+            .map(
+                t ->
+                    t.fits()
+                        ? t.fitted().map(f -> where(f.position())).orElse("")
+                        : Texts.of("fillCard.notHere"))
             .orElse("…");
     fits.setText(beats + " · " + known);
     picture.show(tried.flatMap(FillTry::fitted));
@@ -82,6 +88,6 @@ final class FillCard extends VBox {
   }
 
   private static String where(int fret) {
-    return fret == 0 ? "open strings" : "from fret " + fret;
+    return fret == 0 ? Texts.of("fillCard.openStrings") : Texts.of("fillCard.fromFret", fret);
   }
 }

@@ -25,6 +25,7 @@ import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.files.OwnShelf;
 import phalanx.desktop.model.FillViewModel;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.embellishment.Ending;
 import phalanx.embellishment.Fill;
 import phalanx.formats.fills.OwnFills;
@@ -45,7 +46,7 @@ public final class FillPanel extends VBox {
   private final Label over = Controls.wrapped("", "where");
   private final VBox cards = new VBox();
   private final Map<Fill, FillCard> made = new HashMap<>();
-  private final ToggleButton bluesy = toggle("fill-bluesy", "bluesy B");
+  private final ToggleButton bluesy = toggle("fill-bluesy", Texts.of("fillPanel.bluesyB"));
   private final Label says = Controls.wrapped("", "where");
   private final Button hear;
   private final Button put;
@@ -66,12 +67,12 @@ public final class FillPanel extends VBox {
     over.setId("fill-over");
     open.getStyleClass().add("chosen-way");
     bluesy.setOnAction(e -> desk.switchColour());
-    hear = Controls.smallTool("hear-fill", "Hear", desk::hear);
-    put = Controls.smallTool("put-fill", "Put into this bar", desk::put);
+    hear = Controls.smallTool("hear-fill", Texts.of("fillPanel.hear"), desk::hear);
+    put = Controls.smallTool("put-fill", Texts.of("fillPanel.putIntoThisBar"), desk::put);
     remove =
         Controls.smallTool(
             "remove-fill",
-            "Remove",
+            Texts.of("fillPanel.remove"),
             () -> desk.chosenProperty().get().ifPresent(f -> own.remove(f.name())));
     nearest =
         Controls.smallTool(
@@ -116,10 +117,10 @@ public final class FillPanel extends VBox {
   }
 
   private HBox lengths() {
-    HBox row = row("Beats");
+    HBox row = row(Texts.of("fillPanel.beats"));
     for (int beats : LENGTHS) {
       ToggleButton length = toggle("fill-beats-" + beats, beats + "");
-      length.setAccessibleText(beats + " beats");
+      length.setAccessibleText(Texts.of("fillPanel.beats2", beats));
       length.setOnAction(
           e ->
               desk.beatsProperty()
@@ -129,14 +130,14 @@ public final class FillPanel extends VBox {
               o -> length.setSelected(desk.beatsProperty().get().equals(Optional.of(beats))));
       row.getChildren().add(length);
     }
-    ToggleButton fitting = toggle("fill-fitting", "that fit");
+    ToggleButton fitting = toggle("fill-fitting", Texts.of("fillPanel.thatFit"));
     fitting.selectedProperty().bindBidirectional(desk.fittingOnlyProperty());
     row.getChildren().addAll(fitting, bluesy);
     return row;
   }
 
   private HBox positions() {
-    HBox row = row("Frets");
+    HBox row = row(Texts.of("fillPanel.frets"));
     choices(row, Position.values(), "position", FillPanel::inFrets, desk.positionProperty());
     return row;
   }
@@ -144,15 +145,15 @@ public final class FillPanel extends VBox {
   /** Short enough for a row. */
   private static String inFrets(Position position) {
     return switch (position) {
-      case ANY -> "any";
+      case ANY -> Texts.of("fillPanel.any");
       case LOW -> "1–4";
       case MIDDLE -> "5–8";
-      case HIGH -> "from 9";
+      case HIGH -> Texts.of("fillPanel.from");
     };
   }
 
   private HBox endings() {
-    HBox row = row("Ending");
+    HBox row = row(Texts.of("fillPanel.ending"));
     choices(row, Ending.values(), "ending", Ending::words, desk.endingProperty());
     return row;
   }
@@ -190,8 +191,8 @@ public final class FillPanel extends VBox {
     NoteNaming naming = workspace.viewing().namingProperty().get();
     over.setText(
         desk.chord()
-            .map(c -> "At the end of bar " + desk.barNumber() + ", over " + naming.name(c))
-            .orElse("This bar has no chord for a fill to go over."));
+            .map(c -> Texts.of("fillPanel.atTheEndOf", desk.barNumber(), naming.name(c)))
+            .orElse(Texts.of("fillPanel.thisBarHasNo")));
     List<Node> shown = new ArrayList<>();
     for (Fill fill : desk.shown()) {
       shown.add(card(fill));
@@ -226,7 +227,7 @@ public final class FillPanel extends VBox {
 
   private void tell() {
     Optional<FillTry> looked = desk.looked();
-    says.setText(looked.map(FillPanel::words).orElse("trying it in this bar …"));
+    says.setText(looked.map(FillPanel::words).orElse(Texts.of("fillPanel.tryingItInThis")));
     boolean playable = looked.flatMap(FillTry::fitted).isPresent();
     hear.setDisable(!playable);
     put.setDisable(!playable);
@@ -234,13 +235,18 @@ public final class FillPanel extends VBox {
     remove.setManaged(remove.isVisible());
     nearest.setVisible(desk.nearest().isPresent());
     nearest.setManaged(nearest.isVisible());
-    desk.nearest().ifPresent(n -> nearest.setText("Nearest that fits: " + n.fill().name()));
+    desk.nearest()
+        .ifPresent(n -> nearest.setText(Texts.of("fillPanel.nearestThatFits", n.fill().name())));
   }
 
   private static String words(FillTry tried) {
     String about = tried.fill().about();
     String places = tried.fitted().map(f -> f.places("  ")).orElse("");
-    String hard = tried.why().map(why -> "Not here: " + why).orElse("nothing is hard");
+    String hard =
+        tried
+            .why()
+            .map(why -> Texts.of("fillPanel.notHere", why))
+            .orElse(Texts.of("fillPanel.nothingIsHard"));
     String lands = tried.landing().map(FillTry.Landing::words).orElse("");
     return Stream.of(about, places, lands, hard)
         .filter(s -> !s.isEmpty())
@@ -256,8 +262,8 @@ public final class FillPanel extends VBox {
     SaveRow() {
       getStyleClass().add("save-row");
       name.setId("fill-name");
-      name.setPromptText("name");
-      name.setAccessibleText("name of the fill of one’s own");
+      name.setPromptText(Texts.of("fillPanel.name"));
+      name.setAccessibleText(Texts.of("fillPanel.nameOfTheFill"));
       name.setPrefColumnCount(10);
       name.setOnAction(e -> save());
       trouble.setId("fill-trouble");
@@ -265,7 +271,9 @@ public final class FillPanel extends VBox {
       HBox row = new ToolRow();
       row.setSpacing(6);
       row.getChildren()
-          .addAll(name, Controls.smallTool("save-fill", "Save bar as mine", this::save));
+          .addAll(
+              name,
+              Controls.smallTool("save-fill", Texts.of("fillPanel.saveBarAsMine"), this::save));
       getChildren().addAll(row, trouble);
       workspace.chord().placeProperty().addListener(o -> trouble.setText(""));
     }
@@ -273,11 +281,11 @@ public final class FillPanel extends VBox {
     private void save() {
       String called = name.getText().strip();
       if (called.isEmpty()) {
-        trouble.setText("Give it a name first.");
+        trouble.setText(Texts.of("fillPanel.giveItAName"));
         return;
       }
       var made = desk.make(called);
-      trouble.setText(made.trouble().isEmpty() ? "" : "No fill: " + made.trouble() + ".");
+      trouble.setText(made.trouble().isEmpty() ? "" : Texts.of("fillPanel.noFill", made.trouble()));
       made.fill().ifPresent(f -> keep(f));
     }
 

@@ -12,6 +12,7 @@ import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.WalkViewModel;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.embellishment.PairWalk;
 
 /** Two strings that walk to the next chord: tried, heard, put in. */
@@ -29,8 +30,8 @@ final class WalkRow extends VBox {
     this.workspace = workspace;
     desk = workspace.models().walks();
     says.setId("walk-says");
-    hear = Controls.smallTool("hear-walk", "Hear", desk::hear);
-    put = Controls.smallTool("put-walk", "Put into this bar", desk::put);
+    hear = Controls.smallTool("hear-walk", Texts.of("walkRow.hear"), desk::hear);
+    put = Controls.smallTool("put-walk", Texts.of("walkRow.putIntoThisBar"), desk::put);
     HBox tools = new ToolRow();
     tools.setSpacing(6);
     tools.getChildren().addAll(hear, put);
@@ -66,7 +67,7 @@ final class WalkRow extends VBox {
     one.setId("walk-" + kind.words());
     one.getStyleClass().addAll("tool", "small-tool", "string-tool");
     one.setMinWidth(USE_PREF_SIZE);
-    one.setAccessibleText("walk to the next chord in " + kind.words());
+    one.setAccessibleText(Texts.of("walkRow.walkToTheNext", kind.words()));
     one.setOnAction(
         e -> desk.kindProperty().set(one.isSelected() ? Optional.of(kind) : Optional.empty()));
     desk.kindProperty()
@@ -79,7 +80,7 @@ final class WalkRow extends VBox {
     one.setId(id);
     one.getStyleClass().addAll("tool", "small-tool", "string-tool");
     one.setMinWidth(USE_PREF_SIZE);
-    one.setAccessibleText("walk: " + words);
+    one.setAccessibleText(Texts.of("walkRow.walk", words));
     one.selectedProperty().bindBidirectional(chosen);
     return one;
   }
@@ -87,18 +88,16 @@ final class WalkRow extends VBox {
   private void show() {
     target.setText(
         desk.target()
-            .map(c -> "Walk to " + workspace.viewing().namingProperty().get().name(c))
-            .orElse("Walk: no chord follows"));
+            .map(
+                c -> Texts.of("walkRow.walkTo", workspace.viewing().namingProperty().get().name(c)))
+            .orElse(Texts.of("walkRow.walkNoChordFollows")));
     open.setVisible(desk.kindProperty().get().isPresent());
     open.setManaged(open.isVisible());
     WalkViewModel.Answer answer = desk.answerProperty().get();
     says.setText(
         !answer.known()
-            ? "trying it in this bar …"
-            : answer
-                .run()
-                .map(WalkRow::words)
-                .orElse("No two strings lead there from tones of this chord."));
+            ? Texts.of("walkRow.tryingItInThis")
+            : answer.run().map(WalkRow::words).orElse(Texts.of("walkRow.noTwoStringsLead")));
     hear.setDisable(answer.run().isEmpty());
     put.setDisable(answer.run().isEmpty());
   }
@@ -107,8 +106,8 @@ final class WalkRow extends VBox {
     String hard =
         run.hard().stream()
             .findFirst()
-            .map(f -> "But: " + f.finding().message())
-            .orElse("nothing is hard");
+            .map(f -> Texts.of("walkRow.but", f.finding().message()))
+            .orElse(Texts.of("walkRow.nothingIsHard"));
     return run.allPlaces(" · ") + "\n" + hard;
   }
 }

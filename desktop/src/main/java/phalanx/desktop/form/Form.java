@@ -17,6 +17,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import phalanx.desktop.drawing.Wording;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.song.Song;
 
 /** Rows of a name and a field, each of which shows and changes one thing of the song. */
@@ -78,7 +79,11 @@ public final class Form extends GridPane {
             return;
           }
           Optional<Song> next = attempt(read, typed);
-          settle(field, next.isPresent() ? Optional.empty() : Optional.of("expected " + expected));
+          settle(
+              field,
+              next.isPresent()
+                  ? Optional.empty()
+                  : Optional.of(Texts.of("form.expected", expected)));
           next.ifPresent(song -> workspace.edit(now -> song));
         };
     field.setOnAction(e -> take.run());

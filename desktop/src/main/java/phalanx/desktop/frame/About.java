@@ -8,6 +8,7 @@ import javafx.scene.control.Alert;
 import javafx.scene.control.ButtonType;
 import javafx.scene.control.TextArea;
 import javafx.stage.Window;
+import phalanx.desktop.texts.Texts;
 import phalanx.text.ProductVersion;
 
 /** Which version this is, and under which licences what ships with it is. */
@@ -21,8 +22,8 @@ final class About {
   static void show(Window owner) {
     Alert about = new Alert(Alert.AlertType.NONE, "", ButtonType.CLOSE);
     about.initOwner(owner);
-    about.setTitle("About Phalanx");
-    about.setHeaderText("Phalanx " + ProductVersion.words());
+    about.setTitle(Texts.of("about.aboutPhalanx"));
+    about.setHeaderText(Texts.of("about.phalanx", ProductVersion.words()));
     TextArea notice = new TextArea(notice());
     notice.setId("about-notice");
     notice.setEditable(false);

@@ -11,6 +11,7 @@ import javafx.scene.layout.Region;
 import phalanx.desktop.files.Remembered;
 import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.song.Harmony;
 import phalanx.song.Patterns;
 import phalanx.song.Song;
@@ -38,17 +39,17 @@ final class FirstSteps extends HBox {
     getStyleClass().add("first-steps");
     steps =
         List.of(
-            step(1, "Type chords", Screen.CHART, this::hasChords),
-            step(2, "Choose a pattern", Screen.PICKING, () -> patternLooked),
-            step(3, "Look at hard spots", Screen.ARRANGE, () -> spotLooked));
-    Label heading = new Label("To begin with");
+            step(1, Texts.of("firstSteps.typeChords"), Screen.CHART, this::hasChords),
+            step(2, Texts.of("firstSteps.chooseAPattern"), Screen.PICKING, () -> patternLooked),
+            step(3, Texts.of("firstSteps.lookAtHardSpots"), Screen.ARRANGE, () -> spotLooked));
+    Label heading = new Label(Texts.of("firstSteps.toBeginWith"));
     heading.getStyleClass().add("where");
     heading.setMinWidth(Region.USE_PREF_SIZE);
     Region grow = new Region();
     HBox.setHgrow(grow, Priority.ALWAYS);
     Button close = new Button("×");
     close.setId("first-steps-close");
-    close.setAccessibleText("put the first steps away");
+    close.setAccessibleText(Texts.of("firstSteps.putTheFirstSteps"));
     close.getStyleClass().addAll("tool", "small-tool");
     close.setOnAction(e -> remembered.knowsSteps());
     getChildren().add(heading);

@@ -3,8 +3,8 @@ package phalanx.desktop.frame;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import phalanx.desktop.model.PlaybackController;
+import phalanx.desktop.texts.Texts;
 import phalanx.sound.strings.Levels;
-import phalanx.text.Phrase;
 
 /** How high the sound is just now, from 48 dB below full scale. */
 final class LevelMeter extends Pane {
@@ -43,6 +43,8 @@ final class LevelMeter extends Pane {
       filled.getStyleClass().add("gauge-short");
     }
     setAccessibleText(
-        share == 0 ? "level: silent" : Phrase.of("level: %.0f decibels below full", -decibels));
+        share == 0
+            ? Texts.of("levelMeter.levelSilent")
+            : Texts.of("levelMeter.levelDecibelsBelowFull", -decibels));
   }
 }

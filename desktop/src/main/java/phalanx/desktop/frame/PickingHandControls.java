@@ -15,6 +15,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import phalanx.desktop.model.SoundSettings;
+import phalanx.desktop.texts.Texts;
 import phalanx.picking.PickFinger;
 import phalanx.sound.sequence.PickingHand;
 import phalanx.sound.strings.Plucker;
@@ -33,8 +34,11 @@ final class PickingHandControls {
   private final ComboBox<Plucker> fingers =
       SoundPanel.choice("finger-touch", List.of(Plucker.values()), Plucker::word);
   private final ToggleButton rest =
-      SoundPanel.toggle("rest-strokes", "rest", "the tune in rest strokes: fuller, rounder");
-  private final MenuButton each = new MenuButton("each");
+      SoundPanel.toggle(
+          "rest-strokes",
+          Texts.of("pickingHandControls.rest"),
+          Texts.of("pickingHandControls.theTuneInRest"));
+  private final MenuButton each = new MenuButton(Texts.of("pickingHandControls.each"));
 
   /** What shows the hand in the menu. */
   private final List<Consumer<PickingHand>> shown = new ArrayList<>();
@@ -44,11 +48,11 @@ final class PickingHandControls {
 
   PickingHandControls(SoundSettings settings) {
     this.settings = settings;
-    fingers.setPromptText("mixed");
+    fingers.setPromptText(Texts.of("pickingHandControls.mixed"));
     each.setId("each-finger");
     each.getStyleClass().add("chip-button");
-    each.setTooltip(new Tooltip("each finger with a stroke of its own"));
-    each.setAccessibleText("each finger with a stroke of its own");
+    each.setTooltip(new Tooltip(Texts.of("pickingHandControls.eachFingerWithA")));
+    each.setAccessibleText(Texts.of("pickingHandControls.eachFingerWithA"));
     thumb.setOnAction(e -> change(h -> h.with(THUMB, thumb.getValue())));
     fingers.setOnAction(
         e -> {
@@ -97,7 +101,9 @@ final class PickingHandControls {
     }
     CheckMenuItem rests =
         new CheckMenuItem(
-            finger == PickFinger.P ? "rests on the next string" : "rest strokes in the tune");
+            finger == PickFinger.P
+                ? Texts.of("pickingHandControls.restsOnTheNext")
+                : Texts.of("pickingHandControls.restStrokesInThe"));
     rests.setId(id + "-rest");
     rests.setOnAction(e -> change(h -> h.resting(List.of(finger), !h.rests(finger))));
     menu.getItems().addAll(new SeparatorMenuItem(), rests);
@@ -108,7 +114,7 @@ final class PickingHandControls {
                 finger.letter()
                     + "   "
                     + h.of(finger).word()
-                    + (h.rests(finger) ? ", rest strokes" : "")));
+                    + (h.rests(finger) ? Texts.of("pickingHandControls.restStrokes") : "")));
     return menu;
   }
 

@@ -8,6 +8,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 
 /** What of a file could not be read, each with its place; gone when all of it could. */
 final class ProblemList extends HBox {
@@ -29,11 +30,11 @@ final class ProblemList extends HBox {
                   int more = workspace.problems().size() - MOST_SHOWN;
                   String words =
                       String.join("\n", workspace.problems().stream().limit(MOST_SHOWN).toList());
-                  return more > 0 ? words + "\nand " + more + " more" : words;
+                  return more > 0 ? Texts.of("problemList.andMore", words, more) : words;
                 },
                 workspace.problems()));
     label.setMinHeight(Region.USE_PREF_SIZE);
-    Button close = new Button("Put away");
+    Button close = new Button(Texts.of("problemList.putAway"));
     close.setId("problems-away");
     close.getStyleClass().add("tool");
     close.setMinWidth(USE_PREF_SIZE);

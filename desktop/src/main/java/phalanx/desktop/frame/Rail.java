@@ -11,6 +11,7 @@ import javafx.scene.layout.VBox;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 
 /** The left rail: the screens in the order of the work, and the song's sections to jump to. */
 final class Rail extends VBox {
@@ -21,7 +22,7 @@ final class Rail extends VBox {
   Rail(Workspace workspace, Screens screens) {
     this.workspace = workspace;
     getStyleClass().add("rail");
-    Label heading = new Label("Jump to");
+    Label heading = new Label(Texts.of("rail.jumpTo"));
     heading.getStyleClass().add("rail-heading");
     heading.visibleProperty().bind(Bindings.isNotEmpty(sections.getChildren()));
     screens.all().forEach(s -> getChildren().add(screenButton(s)));
@@ -60,7 +61,7 @@ final class Rail extends VBox {
     List<Node> buttons = new ArrayList<>();
     for (int s = 0; s < arrangement.song().sections().size(); s++) {
       String label = arrangement.song().sections().get(s).label();
-      Button button = new Button(label.isEmpty() ? "Part " + (s + 1) : label);
+      Button button = new Button(label.isEmpty() ? Texts.of("rail.part", s + 1) : label);
       button.setId("section-" + (s + 1));
       button.getStyleClass().add("rail-section");
       button.setWrapText(true);

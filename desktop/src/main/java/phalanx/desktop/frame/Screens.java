@@ -19,6 +19,7 @@ import phalanx.desktop.practice.PracticeScreenView;
 import phalanx.desktop.screen.ScreenView;
 import phalanx.desktop.shapes.ShapesScreenView;
 import phalanx.desktop.share.ShareScreenView;
+import phalanx.desktop.texts.Texts;
 
 /**
  * The screens in the order of the work: what each is called, its key, what makes it. A new screen
@@ -48,23 +49,23 @@ final class Screens {
         List.of(
             new Entry(
                 Screen.CHART,
-                "Chart",
-                "chords, form",
+                Texts.of("screens.chart"),
+                Texts.of("screens.chordsForm"),
                 () -> new ChartScreenView(workspace, cursor, palette)),
             new Entry(
                 Screen.SHAPES,
-                "Shapes",
-                "fretting hand",
+                Texts.of("screens.shapes"),
+                Texts.of("screens.frettingHand"),
                 () -> new ShapesScreenView(workspace, trials, palette)),
             new Entry(
                 Screen.PICKING,
-                "Picking",
-                "right hand",
+                Texts.of("screens.picking"),
+                Texts.of("screens.rightHand"),
                 () -> new PickingScreenView(workspace, documents.shelf(), palette)),
             new Entry(
                 Screen.MELODY,
-                "Melody",
-                "tune on top",
+                Texts.of("screens.melody"),
+                Texts.of("screens.tuneOnTop"),
                 () ->
                     new MelodyScreenView(
                         workspace,
@@ -74,15 +75,15 @@ final class Screens {
                         songs::importTune)),
             new Entry(
                 Screen.ARRANGE,
-                "Arrange",
-                "both hands",
+                Texts.of("screens.arrange"),
+                Texts.of("screens.bothHands"),
                 () ->
                     new ArrangeScreenView(
                         workspace, cursor, documents.fills(), documents.manners(), palette)),
             new Entry(
                 Screen.PRACTICE,
-                "Practice",
-                "layers, log",
+                Texts.of("screens.practice"),
+                Texts.of("screens.layersLog"),
                 () ->
                     new PracticeScreenView(
                         workspace,
@@ -91,11 +92,14 @@ final class Screens {
                         palette,
                         songs::exportLog)),
             new Entry(
-                Screen.GUITAR, "Guitar", "strings", () -> new GuitarScreenView(workspace, palette)),
+                Screen.GUITAR,
+                Texts.of("screens.guitar"),
+                Texts.of("screens.strings"),
+                () -> new GuitarScreenView(workspace, palette)),
             new Entry(
                 Screen.SHARE,
-                "Share",
-                "page, files",
+                Texts.of("screens.share"),
+                Texts.of("screens.pageFiles"),
                 () -> new ShareScreenView(workspace, palette, songs, documents)));
   }
 

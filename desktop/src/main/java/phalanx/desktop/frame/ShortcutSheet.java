@@ -18,26 +18,37 @@ import phalanx.desktop.practice.PracticeScreenView;
 import phalanx.desktop.screen.Shortcut;
 import phalanx.desktop.shapes.ShapesScreenView;
 import phalanx.desktop.share.ShareScreenView;
+import phalanx.desktop.texts.Texts;
 
 /** What every key does: the first page of the manual. */
 final class ShortcutSheet extends VBox {
 
   private static final List<Shortcut> EVERYWHERE =
       List.of(
-          new Shortcut("Ctrl 1 to 8", "the screens, from Chart to Share"),
-          new Shortcut("Ctrl Z, Ctrl Y", "undo, redo (or Ctrl Shift Z)"),
-          new Shortcut("Ctrl N, Ctrl O", "new song, open"),
-          new Shortcut("Ctrl S", "save (with Shift: save as)"),
-          new Shortcut("Ctrl E", "export: score, tablature, data, sound"),
-          new Shortcut("Space", "play, pause (Shift: stop; Ctrl: while typing)"),
-          new Shortcut("Ctrl L, Ctrl M", "loop the selection, sound"),
-          new Shortcut("Tab", "next control"),
-          new Shortcut("F1", "this manual"));
+          new Shortcut(
+              Texts.of("shortcutSheet.ctrlTo"), Texts.of("shortcutSheet.theScreensFromChart")),
+          new Shortcut(
+              Texts.of("shortcutSheet.ctrlZCtrlY"), Texts.of("shortcutSheet.undoRedoOrCtrl")),
+          new Shortcut(Texts.of("shortcutSheet.ctrlNCtrlO"), Texts.of("shortcutSheet.newSongOpen")),
+          new Shortcut(
+              Texts.of("shortcutSheet.ctrlS"), Texts.of("shortcutSheet.saveWithShiftSave")),
+          new Shortcut(
+              Texts.of("shortcutSheet.ctrlE"), Texts.of("shortcutSheet.exportScoreTablatureData")),
+          new Shortcut(
+              Texts.of("shortcutSheet.space"), Texts.of("shortcutSheet.playPauseShiftStop")),
+          new Shortcut(
+              Texts.of("shortcutSheet.ctrlLCtrlM"),
+              Texts.of("shortcutSheet.loopTheSelectionSound")),
+          new Shortcut("Tab", Texts.of("shortcutSheet.nextControl")),
+          new Shortcut("F1", Texts.of("shortcutSheet.thisManual")));
 
   private static final List<Shortcut> SIGNS =
       Stream.concat(
               TechniqueSigns.LEGEND.stream().map(l -> new Shortcut(l.sign(), l.meaning())),
-              Stream.of(new Shortcut("‖ with a letter", "the string is stopped, and by what")))
+              Stream.of(
+                  new Shortcut(
+                      Texts.of("shortcutSheet.withALetter"),
+                      Texts.of("shortcutSheet.theStringIsStopped"))))
           .toList();
 
   private record Group(String title, List<Shortcut> keys) {}
@@ -47,24 +58,21 @@ final class ShortcutSheet extends VBox {
     HBox columns =
         new HBox(
             grid(
-                new Group("Everywhere", EVERYWHERE),
-                new Group("Arrange", ArrangeScreenView.SHORTCUTS)),
+                new Group(Texts.of("shortcutSheet.everywhere"), EVERYWHERE),
+                new Group(Texts.of("shortcutSheet.arrange"), ArrangeScreenView.SHORTCUTS)),
             grid(
-                new Group("Chart", ChartScreenView.SHORTCUTS),
-                new Group("Shapes", ShapesScreenView.SHORTCUTS),
-                new Group("Guitar", GuitarScreenView.SHORTCUTS),
-                new Group("Share", ShareScreenView.SHORTCUTS)),
+                new Group(Texts.of("shortcutSheet.chart"), ChartScreenView.SHORTCUTS),
+                new Group(Texts.of("shortcutSheet.shapes"), ShapesScreenView.SHORTCUTS),
+                new Group(Texts.of("shortcutSheet.guitar"), GuitarScreenView.SHORTCUTS),
+                new Group(Texts.of("shortcutSheet.share"), ShareScreenView.SHORTCUTS)),
             grid(
-                new Group("Picking", PickingScreenView.SHORTCUTS),
-                new Group("Melody", MelodyScreenView.SHORTCUTS),
-                new Group("Practice", PracticeScreenView.SHORTCUTS),
-                new Group("Signs on strip and staff", SIGNS)));
+                new Group(Texts.of("shortcutSheet.picking"), PickingScreenView.SHORTCUTS),
+                new Group(Texts.of("shortcutSheet.melody"), MelodyScreenView.SHORTCUTS),
+                new Group(Texts.of("shortcutSheet.practice"), PracticeScreenView.SHORTCUTS),
+                new Group(Texts.of("shortcutSheet.signsOnStripAnd"), SIGNS)));
     columns.getStyleClass().add("sheet-columns");
     columns.getChildren().forEach(c -> HBox.setHgrow(c, Priority.ALWAYS));
-    Label caution =
-        new Label(
-            "Warm up before wide stretches and long barres. Stop when it hurts; pain, tingling or"
-                + " numbness that lasts is for a doctor or physiotherapist.");
+    Label caution = new Label(Texts.of("shortcutSheet.warmUpBeforeWide"));
     caution.setWrapText(true);
     caution.getStyleClass().add("where");
     getChildren().addAll(columns, caution);

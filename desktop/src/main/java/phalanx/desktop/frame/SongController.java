@@ -17,11 +17,11 @@ import phalanx.desktop.frame.NoticeBar.Answer;
 import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.share.SongExchange;
+import phalanx.desktop.texts.Texts;
 import phalanx.engraving.SheetOptions;
 import phalanx.formats.FileFormat;
 import phalanx.formats.SongFiles;
 import phalanx.song.Song;
-import phalanx.text.Phrase;
 
 /** What a player does with songs as a whole: nothing unsaved goes without being asked about. */
 public final class SongController implements Documents.Window, SongExchange {
@@ -121,42 +121,86 @@ public final class SongController implements Documents.Window, SongExchange {
     if (question instanceof Question.Unsaved) {
       notices.ask(
           id(question),
-          Phrase.of("“%s” has changes that are not saved.", workspace.song().title()),
+          Texts.of("songController.hasChangesThatAre", workspace.song().title()),
           List.of(
-              answer(question, "unsaved-save", "Save", Question.Answer.SAVE),
-              answer(question, "unsaved-drop", "Don’t save", Question.Answer.DROP),
-              answer(question, "unsaved-keep", "Go on editing", Question.Answer.LEAVE)));
+              answer(
+                  question, "unsaved-save", Texts.of("songController.save"), Question.Answer.SAVE),
+              answer(
+                  question,
+                  "unsaved-drop",
+                  Texts.of("songController.donTSave"),
+                  Question.Answer.DROP),
+              answer(
+                  question,
+                  "unsaved-keep",
+                  Texts.of("songController.goOnEditing"),
+                  Question.Answer.LEAVE)));
     } else if (question instanceof Question.ReadOnly readOnly) {
       notices.ask(
           id(question),
-          name(readOnly.save()) + " is marked as a file that may only be read.",
+          Texts.of("songController.isMarkedAsA", name(readOnly.save())),
           List.of(
               answer(
-                  question, "read-only-as", "Save under another name", Question.Answer.OTHER_NAME),
-              answer(question, "read-only-over", "Save over it", Question.Answer.OVER),
-              answer(question, "read-only-not", "Don’t save", Question.Answer.LEAVE)));
+                  question,
+                  "read-only-as",
+                  Texts.of("songController.saveUnderAnotherName"),
+                  Question.Answer.OTHER_NAME),
+              answer(
+                  question,
+                  "read-only-over",
+                  Texts.of("songController.saveOverIt"),
+                  Question.Answer.OVER),
+              answer(
+                  question,
+                  "read-only-not",
+                  Texts.of("songController.donTSave"),
+                  Question.Answer.LEAVE)));
     } else if (question instanceof Question.Changed changed) {
       notices.ask(
           id(question),
-          name(changed.save()) + " was changed by another program.",
+          Texts.of("songController.wasChangedByAnother", name(changed.save())),
           List.of(
               answer(
                   question,
                   "changed-as",
-                  "Save mine under another name",
+                  Texts.of("songController.saveMineUnderAnother"),
                   Question.Answer.OTHER_NAME),
-              answer(question, "changed-mine", "Save mine over it", Question.Answer.OVER),
-              answer(question, "changed-theirs", "Take theirs", Question.Answer.THEIRS),
-              answer(question, "changed-later", "Later", Question.Answer.LEAVE)),
+              answer(
+                  question,
+                  "changed-mine",
+                  Texts.of("songController.saveMineOverIt"),
+                  Question.Answer.OVER),
+              answer(
+                  question,
+                  "changed-theirs",
+                  Texts.of("songController.takeTheirs"),
+                  Question.Answer.THEIRS),
+              answer(
+                  question,
+                  "changed-later",
+                  Texts.of("songController.later"),
+                  Question.Answer.LEAVE)),
           changed.asked());
     } else if (question instanceof Question.Taken taken) {
       notices.ask(
           id(question),
-          "There is a file " + name(taken.save()) + " already.",
+          Texts.of("songController.thereIsAFile", name(taken.save())),
           List.of(
-              answer(question, "taken-as", "Choose another name", Question.Answer.OTHER_NAME),
-              answer(question, "taken-over", "Replace it", Question.Answer.OVER),
-              answer(question, "taken-not", "Don’t save", Question.Answer.LEAVE)));
+              answer(
+                  question,
+                  "taken-as",
+                  Texts.of("songController.chooseAnotherName"),
+                  Question.Answer.OTHER_NAME),
+              answer(
+                  question,
+                  "taken-over",
+                  Texts.of("songController.replaceIt"),
+                  Question.Answer.OVER),
+              answer(
+                  question,
+                  "taken-not",
+                  Texts.of("songController.donTSave"),
+                  Question.Answer.LEAVE)));
     }
   }
 
@@ -198,14 +242,17 @@ public final class SongController implements Documents.Window, SongExchange {
     documents.importTune(
         file,
         done -> {
-          String words = Phrase.of("%d bars of tune are put in", done.bars());
+          String words = Texts.of("songController.barsOfTuneAre", done.bars());
           String more = done.remarks().isEmpty() ? "" : "; " + String.join("; ", done.remarks());
           notices.ask(
               "imported",
               words + more + ".",
               List.of(
-                  new Answer("imported-good", "Good", () -> {}),
-                  new Answer("imported-undo", "Take it out again", () -> takeOut(done.song())),
+                  new Answer("imported-good", Texts.of("songController.good"), () -> {}),
+                  new Answer(
+                      "imported-undo",
+                      Texts.of("songController.takeItOutAgain"),
+                      () -> takeOut(done.song())),
                   new Answer("imported-close", "×", () -> {})));
         });
   }
@@ -215,7 +262,7 @@ public final class SongController implements Documents.Window, SongExchange {
     if (workspace.song().equals(imported)) {
       workspace.undo();
     } else {
-      workspace.problems().add("The song was changed since; undo takes it back step by step.");
+      workspace.problems().add(Texts.of("songController.theSongWasChanged"));
     }
   }
 
@@ -284,7 +331,7 @@ public final class SongController implements Documents.Window, SongExchange {
   /** Asks where to write the practice log as a table; says when it lies there. */
   void exportLog() {
     asker
-        .toExport("practice log", FileFormat.TABLE)
+        .toExport(Texts.of("songController.practiceLog"), FileFormat.TABLE)
         .ifPresent(f -> documents.exportLog(f, () -> written(f)));
   }
 
@@ -293,22 +340,23 @@ public final class SongController implements Documents.Window, SongExchange {
         "export-refused",
         why,
         List.of(
-            new Answer("export-other", "Choose another name", this::export),
-            new Answer("export-not", "Don’t export", () -> {})));
+            new Answer("export-other", Texts.of("songController.chooseAnotherName"), this::export),
+            new Answer("export-not", Texts.of("songController.donTExport"), () -> {})));
   }
 
   private void written(Path file) {
     notices.ask(
         "exported",
-        file.getFileName() + " is written.",
-        List.of(new Answer("exported-good", "Good", () -> {})));
+        Texts.of("songController.isWritten", file.getFileName()),
+        List.of(new Answer("exported-good", Texts.of("songController.good"), () -> {})));
   }
 
   /** Sound takes its time: it is shown how far it is, and it can be cancelled. */
   private void exportSound(Path file) {
     SoundExport export = documents.soundExport();
-    Answer cancel = new Answer("rendering-cancel", "Cancel", export::cancel);
-    String words = file.getFileName() + " is being written …";
+    Answer cancel =
+        new Answer("rendering-cancel", Texts.of("songController.cancel"), export::cancel);
+    String words = Texts.of("songController.isBeingWritten", file.getFileName());
     ProgressBar bar = notices.progress("rendering", words, cancel);
     export.write(
         workspace.performanceProperty().get(),
@@ -344,16 +392,20 @@ public final class SongController implements Documents.Window, SongExchange {
     for (LeftCopy song : left) {
       notices.ask(
           "left-" + song.name(),
-          Phrase.of(
-              "Phalanx ended before “%s” was saved.%s",
+          Texts.of(
+              "songController.phalanxEndedBeforeWas",
               song.song().title(),
-              song.raw()
-                  .map(r -> " What could not be kept as a song lies as text in " + r + ".")
-                  .orElse("")),
+              song.raw().map(r -> Texts.of("songController.whatCouldNotBe", r)).orElse("")),
           List.of(
-              new Answer("recover", "Take it up again", () -> documents.recover(song)),
-              new Answer("recover-not", "Throw it away", () -> documents.discard(song)),
-              new Answer("recover-later", "Later", () -> {})));
+              new Answer(
+                  "recover",
+                  Texts.of("songController.takeItUpAgain"),
+                  () -> documents.recover(song)),
+              new Answer(
+                  "recover-not",
+                  Texts.of("songController.throwItAway"),
+                  () -> documents.discard(song)),
+              new Answer("recover-later", Texts.of("songController.later"), () -> {})));
     }
   }
 }

@@ -15,17 +15,17 @@ import phalanx.desktop.files.Documents;
 import phalanx.desktop.files.Preferences;
 import phalanx.desktop.model.Appearance;
 import phalanx.desktop.model.Viewing;
-import phalanx.text.Phrase;
+import phalanx.desktop.texts.Texts;
 import phalanx.theory.NoteNaming;
 
 /** Opens and saves songs. */
 public final class SongMenu extends MenuButton {
 
-  private final Menu recent = new Menu("Recent");
+  private final Menu recent = new Menu(Texts.of("songMenu.recent"));
   private final SongController songs;
 
   SongMenu(SongController songs, Documents documents, Viewing viewing, Runnable manual) {
-    super("Song");
+    super(Texts.of("songMenu.song"));
     this.songs = songs;
     setId("song-menu");
     setMinWidth(USE_PREF_SIZE);
@@ -33,20 +33,20 @@ public final class SongMenu extends MenuButton {
     recent.setId("recent");
     getItems()
         .addAll(
-            item("New    Ctrl N", songs::startNew),
-            item("Open …    Ctrl O", songs::chooseAndOpen),
+            item(Texts.of("songMenu.newCtrlN"), songs::startNew),
+            item(Texts.of("songMenu.openCtrlO"), songs::chooseAndOpen),
             recent,
             demo(),
             new SeparatorMenuItem(),
-            item("Save    Ctrl S", songs::save),
-            item("Save as …    Ctrl Shift S", songs::saveAs),
-            item("Export …    Ctrl E", songs::export),
+            item(Texts.of("songMenu.saveCtrlS"), songs::save),
+            item(Texts.of("songMenu.saveAsCtrlShift"), songs::saveAs),
+            item(Texts.of("songMenu.exportCtrlE"), songs::export),
             new SeparatorMenuItem(),
             names(viewing),
             themes(viewing),
             sizes(viewing),
-            item("Manual and keys    F1", manual),
-            item("About Phalanx", () -> About.show(getScene().getWindow())));
+            item(Texts.of("songMenu.manualAndKeysF"), manual),
+            item(Texts.of("songMenu.aboutPhalanx"), () -> About.show(getScene().getWindow())));
     documents.remembered().property().addListener(o -> list(documents));
     list(documents);
   }
@@ -59,7 +59,7 @@ public final class SongMenu extends MenuButton {
 
   /** The demo songs, where the start script says they lie. */
   private Menu demo() {
-    Menu menu = new Menu("Demo songs");
+    Menu menu = new Menu(Texts.of("songMenu.demoSongs"));
     for (Path file : DemoSongs.files()) {
       menu.getItems().add(item(DemoSongs.name(file), () -> songs.open(file)));
     }
@@ -69,7 +69,7 @@ public final class SongMenu extends MenuButton {
 
   /** How notes are called, wherever one is. */
   private static Menu names(Viewing viewing) {
-    Menu menu = new Menu("Note names");
+    Menu menu = new Menu(Texts.of("songMenu.noteNames"));
     ToggleGroup group = new ToggleGroup();
     for (NoteNaming naming : NoteNaming.values()) {
       RadioMenuItem item = new RadioMenuItem(naming.words());
@@ -87,7 +87,7 @@ public final class SongMenu extends MenuButton {
 
   /** Light, dark, or as the system has it. */
   private static Menu themes(Viewing viewing) {
-    Menu menu = new Menu("Colours");
+    Menu menu = new Menu(Texts.of("songMenu.colours"));
     menu.setId("themes");
     ToggleGroup group = new ToggleGroup();
     for (Appearance.Theme theme : Appearance.Theme.values()) {
@@ -106,7 +106,7 @@ public final class SongMenu extends MenuButton {
 
   /** How large everything is, from the next start on. */
   private static Menu sizes(Viewing viewing) {
-    Menu menu = new Menu("Size, from the next start on");
+    Menu menu = new Menu(Texts.of("songMenu.sizeFromTheNext"));
     menu.setId("sizes");
     ToggleGroup group = new ToggleGroup();
     for (int percent : Appearance.SIZES) {
@@ -148,7 +148,7 @@ public final class SongMenu extends MenuButton {
 
   private static String level(Preferences known, Path file) {
     return Optional.ofNullable(known.levels().get(file))
-        .map(l -> Phrase.of("    level %.1f", l))
+        .map(l -> Texts.of("songMenu.level", l))
         .orElse("");
   }
 }

@@ -12,6 +12,7 @@ import javafx.stage.FileChooser;
 import phalanx.desktop.files.SoundPresetFile;
 import phalanx.desktop.model.SoundPreset;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 
 /** Keeps a sound as a file and takes one up; a body and a room of the player’s own. */
 final class SoundFilesMenu extends MenuButton {
@@ -24,18 +25,30 @@ final class SoundFilesMenu extends MenuButton {
   }
 
   SoundFilesMenu(Workspace workspace) {
-    super("This sound");
+    super(Texts.of("soundFilesMenu.thisSound"));
     this.workspace = workspace;
     setId("sound-files");
     getStyleClass().add("chip-button");
-    setTooltip(new Tooltip("keep it as a file, take one up, a body or a room of your own"));
+    setTooltip(new Tooltip(Texts.of("soundFilesMenu.keepItAsA")));
     getItems()
         .addAll(
-            item("sound-keep", "Keep as a file …", () -> choose(true, "sound", this::keep)),
-            item("sound-take", "Take up from a file …", () -> choose(false, "sound", this::take)),
-            item("own-body", "A body of your own …", () -> choose(false, "wav", this::body)),
-            item("own-room", "A room of your own …", () -> choose(false, "wav", this::hall)),
-            item("sound-usual", "As it came", () -> use(SoundPreset.USUAL)));
+            item(
+                "sound-keep",
+                Texts.of("soundFilesMenu.keepAsAFile"),
+                () -> choose(true, "sound", this::keep)),
+            item(
+                "sound-take",
+                Texts.of("soundFilesMenu.takeUpFromA"),
+                () -> choose(false, "sound", this::take)),
+            item(
+                "own-body",
+                Texts.of("soundFilesMenu.aBodyOfYour"),
+                () -> choose(false, "wav", this::body)),
+            item(
+                "own-room",
+                Texts.of("soundFilesMenu.aRoomOfYour"),
+                () -> choose(false, "wav", this::hall)),
+            item("sound-usual", Texts.of("soundFilesMenu.asItCame"), () -> use(SoundPreset.USUAL)));
   }
 
   private static MenuItem item(String id, String words, Runnable does) {
@@ -52,9 +65,12 @@ final class SoundFilesMenu extends MenuButton {
         .getExtensionFilters()
         .add(
             new FileChooser.ExtensionFilter(
-                wave ? "Impulse responses" : "Sounds",
+                wave
+                    ? Texts.of("soundFilesMenu.impulseResponses")
+                    : Texts.of("soundFilesMenu.sounds"),
                 wave ? "*.wav" : "*" + SoundPresetFile.ENDING));
-    chooser.setInitialFileName(saves ? "my sound" + SoundPresetFile.ENDING : "");
+    chooser.setInitialFileName(
+        saves ? Texts.of("soundFilesMenu.mySound", SoundPresetFile.ENDING) : "");
     File chosen =
         saves
             ? chooser.showSaveDialog(getScene().getWindow())

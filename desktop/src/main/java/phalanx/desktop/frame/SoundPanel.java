@@ -19,13 +19,13 @@ import phalanx.desktop.drawing.Wording;
 import phalanx.desktop.model.PlaybackController;
 import phalanx.desktop.model.SoundSettings;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.sound.Layer;
 import phalanx.sound.play.AudioDevice;
 import phalanx.sound.render.RenderOptions;
 import phalanx.sound.sequence.Interpretation;
 import phalanx.sound.sequence.Sequencer.Clicks;
 import phalanx.sound.strings.Levels;
-import phalanx.text.Phrase;
 
 /** How fast, how loud, with which clicks, on which device: a row under the top bar. */
 final class SoundPanel extends FlowPane {
@@ -49,52 +49,64 @@ final class SoundPanel extends FlowPane {
     }
     getChildren().addAll(volume(), device(), files());
     PickingHandControls hand = new PickingHandControls(settings);
-    getChildren().addAll(freedom(), place(), lower(new Label("Thumb plucks with"), hand.thumb()));
-    getChildren().addAll(lower(new Label("Fingers pluck with"), hand.fingers()), room(), level());
-    getChildren().add(lower(new Label("Sound"), new SoundFilesMenu(workspace)));
+    getChildren()
+        .addAll(
+            freedom(),
+            place(),
+            lower(new Label(Texts.of("soundPanel.thumbPlucksWith")), hand.thumb()));
+    getChildren()
+        .addAll(
+            lower(new Label(Texts.of("soundPanel.fingersPluckWith")), hand.fingers()),
+            room(),
+            level());
+    getChildren()
+        .add(lower(new Label(Texts.of("soundPanel.sound")), new SoundFilesMenu(workspace)));
   }
 
   /** From as planned to as players play. */
   private VBox freedom() {
-    Slider freedom = slider("freedom", "from exact to free, per cent", 0, 100);
+    Slider freedom = slider("freedom", Texts.of("soundPanel.fromExactToFree"), 0, 100);
     freedom.setBlockIncrement(10);
     freedom.setValue(100 * played().freedom());
-    freedom.setTooltip(new Tooltip("from exactly as planned to as freely as a good player plays"));
+    freedom.setTooltip(new Tooltip(Texts.of("soundPanel.fromExactlyAsPlanned")));
     freedom
         .valueProperty()
         .addListener((o, before, now) -> play(played().free(now.doubleValue() / 100)));
     settings
         .interpretationProperty()
         .addListener((o, before, now) -> freedom.setValue(100 * now.freedom()));
-    return lower(new Label("Exact – free"), freedom);
+    return lower(new Label(Texts.of("soundPanel.exactFree")), freedom);
   }
 
   private VBox place() {
     Slider place =
-        slider("place", "from the bridge to the neck", Interpretation.BRIDGE, Interpretation.NECK);
+        slider(
+            "place",
+            Texts.of("soundPanel.fromTheBridgeTo"),
+            Interpretation.BRIDGE,
+            Interpretation.NECK);
     place.setBlockIncrement(10);
     place.setValue(played().place());
-    place.setTooltip(
-        new Tooltip("where the strings are plucked: near the bridge bright, near the neck round"));
+    place.setTooltip(new Tooltip(Texts.of("soundPanel.whereTheStringsAre")));
     place.valueProperty().addListener((o, before, now) -> play(played().at(now.doubleValue())));
     settings.interpretationProperty().addListener((o, before, now) -> place.setValue(now.place()));
-    return lower(new Label("Bridge – neck"), place);
+    return lower(new Label(Texts.of("soundPanel.bridgeNeck")), place);
   }
 
   private VBox room() {
-    Slider room = slider("room", "from no room to a hall, per cent", 0, 100);
+    Slider room = slider("room", Texts.of("soundPanel.fromNoRoomTo"), 0, 100);
     room.setBlockIncrement(10);
     room.setValue(100 * settings.roomProperty().get());
     room.valueProperty()
         .addListener((o, before, now) -> settings.roomProperty().set(now.doubleValue() / 100));
     settings.roomProperty().addListener(o -> room.setValue(100 * settings.roomProperty().get()));
-    return lower(new Label("Dry – hall"), room);
+    return lower(new Label(Texts.of("soundPanel.dryHall")), room);
   }
 
   private VBox level() {
     Label guitar = new Label();
     guitar.setId("guitar-words");
-    guitar.textProperty().bind(sound.guitarWordsProperty().concat(", level"));
+    guitar.textProperty().bind(sound.guitarWordsProperty().concat(Texts.of("soundPanel.level")));
     return lower(guitar, new LevelMeter(sound));
   }
 
@@ -133,11 +145,16 @@ final class SoundPanel extends FlowPane {
 
   private VBox tempo() {
     Slider slider =
-        slider("tempo-percent", "tempo, per cent", SoundSettings.SLOWEST, SoundSettings.FASTEST);
+        slider(
+            "tempo-percent",
+            Texts.of("soundPanel.tempoPerCent"),
+            SoundSettings.SLOWEST,
+            SoundSettings.FASTEST);
     slider.setBlockIncrement(5);
     slider.setValue(settings.percentProperty().get());
     Label title = new Label();
-    Runnable show = () -> title.setText(Phrase.of("Tempo %d %%", settings.percentProperty().get()));
+    Runnable show =
+        () -> title.setText(Texts.of("soundPanel.tempo", settings.percentProperty().get()));
     slider
         .valueProperty()
         .addListener(
@@ -161,23 +178,28 @@ final class SoundPanel extends FlowPane {
             List.of(Clicks.values()),
             c ->
                 switch (c) {
-                  case NOTHING -> "off";
-                  case BEATS -> "on the beats";
-                  case BETWEEN -> "and between";
+                  case NOTHING -> Texts.of("soundPanel.off");
+                  case BEATS -> Texts.of("soundPanel.onTheBeats");
+                  case BETWEEN -> Texts.of("soundPanel.andBetween");
                 });
     box.setValue(settings.clicksProperty().get());
     box.setOnAction(e -> settings.clicksProperty().set(box.getValue()));
     settings.clicksProperty().addListener((o, before, now) -> box.setValue(now));
-    return titled(new Label("Metronome"), box);
+    return titled(new Label(Texts.of("soundPanel.metronome")), box);
   }
 
   private VBox countIn() {
     ComboBox<Integer> box =
         choice(
-            "count-in", List.of(0, 1, 2), n -> n == 0 ? "none" : n == 1 ? "one bar" : n + " bars");
+            "count-in",
+            List.of(0, 1, 2),
+            n ->
+                n == 0
+                    ? Texts.of("soundPanel.none")
+                    : n == 1 ? Texts.of("soundPanel.oneBar") : Texts.of("soundPanel.bars", n));
     box.setValue(settings.countInProperty().get());
     box.setOnAction(e -> settings.countInProperty().set(box.getValue()));
-    return titled(new Label("Count-in"), box);
+    return titled(new Label(Texts.of("soundPanel.countIn")), box);
   }
 
   static <T> ComboBox<T> choice(String id, List<T> values, Function<T, String> words) {
@@ -190,14 +212,15 @@ final class SoundPanel extends FlowPane {
 
   private VBox strip(Layer layer) {
     String id = layer.word();
-    Slider slider = slider("level-" + id, layer.title() + ", decibels", LOW, Levels.LOUDEST);
+    Slider slider =
+        slider("level-" + id, Texts.of("soundPanel.decibels", layer.title()), LOW, Levels.LOUDEST);
     slider.setBlockIncrement(1);
     slider.setValue(levels().decibels().get(layer));
     Label title = new Label();
     Runnable show =
         () ->
             title.setText(
-                Phrase.of("%s %+.0f dB", layer.title(), levels().decibels().get(layer))
+                Texts.of("soundPanel.fDb", layer.title(), levels().decibels().get(layer))
                     .replace("+0", "0")
                     .replace("-", "−"));
     slider
@@ -212,12 +235,14 @@ final class SoundPanel extends FlowPane {
         .levelsProperty()
         .addListener((o, before, now) -> slider.setValue(now.decibels().get(layer)));
     show.run();
-    ToggleButton mute = toggle("mute-" + id, "Mute", "leave " + id + " out");
+    ToggleButton mute =
+        toggle("mute-" + id, Texts.of("soundPanel.mute"), Texts.of("soundPanel.leaveOut", id));
     mute.setOnAction(e -> set(levels().muting(layer, mute.isSelected())));
     HBox row = new HBox(mute);
     row.getStyleClass().add("sound-toggles");
     if (layer != Layer.CLICK) {
-      ToggleButton solo = toggle("solo-" + id, "Solo", "hear " + id + " alone");
+      ToggleButton solo =
+          toggle("solo-" + id, Texts.of("soundPanel.solo"), Texts.of("soundPanel.hearAlone", id));
       solo.setOnAction(e -> set(levels().soloing(layer, solo.isSelected())));
       row.getChildren().add(solo);
     }
@@ -242,17 +267,17 @@ final class SoundPanel extends FlowPane {
   }
 
   private VBox volume() {
-    Slider slider = slider("volume", "volume, per cent", 0, 100);
+    Slider slider = slider("volume", Texts.of("soundPanel.volumePerCent"), 0, 100);
     slider.setValue(100 * levels().volume());
     slider
         .valueProperty()
         .addListener((o, before, now) -> set(levels().withVolume(now.doubleValue() / 100)));
-    Label caution = new Label("Keep it moderate: loud for long harms hearing.");
+    Label caution = new Label(Texts.of("soundPanel.keepItModerateLoud"));
     caution.setWrapText(true);
     caution.setMaxWidth(112);
     caution.getStyleClass().add("rail-about");
     slider.setMaxWidth(SLIDER);
-    return titled(new Label("Volume"), slider, caution);
+    return titled(new Label(Texts.of("soundPanel.volume")), slider, caution);
   }
 
   private VBox device() {
@@ -278,7 +303,7 @@ final class SoundPanel extends FlowPane {
     status.setId("card-words");
     status.getStyleClass().add("rail-about");
     status.textProperty().bind(sound.cardWordsProperty());
-    return titled(new Label("Device"), box, status);
+    return titled(new Label(Texts.of("soundPanel.device")), box, status);
   }
 
   private VBox files() {
@@ -292,11 +317,11 @@ final class SoundPanel extends FlowPane {
     box.setPrefWidth(136);
     box.setValue(settings.fileFormatProperty().get());
     box.setOnAction(e -> settings.fileFormatProperty().set(box.getValue()));
-    Label how = new Label("Ctrl E, *.wav: as loud as set here");
+    Label how = new Label(Texts.of("soundPanel.ctrlEWavAs"));
     how.setWrapText(true);
     how.setMaxWidth(132);
     how.getStyleClass().add("rail-about");
-    return titled(new Label("Sound files"), box, how);
+    return titled(new Label(Texts.of("soundPanel.soundFiles")), box, how);
   }
 
   private static <T> void follow(ObservableValue<T> value, ComboBox<T> box) {

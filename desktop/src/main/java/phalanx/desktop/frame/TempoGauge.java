@@ -12,6 +12,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.findings.Review;
 import phalanx.findings.TempoCeiling;
 import phalanx.level.PlanLevel;
@@ -34,7 +35,7 @@ final class TempoGauge extends Button {
   private static final int PARTS = 6;
 
   private final Workspace workspace;
-  private final Tooltip tip = new Tooltip("how hard it is, 1 to 5, and why");
+  private final Tooltip tip = new Tooltip(Texts.of("tempoGauge.howHardItIs"));
   private final ContextMenu parts = new ContextMenu();
   private final Label words = new Label();
   private final Region filled = new Region();
@@ -85,8 +86,12 @@ final class TempoGauge extends Button {
     boolean enough = holds.get() >= tempo;
     double beats = Pulse.of(workspace.song()).beats(holds.get());
     String level =
-        workspace.levelProperty().get().map(l -> "Level " + l.words() + " · ").orElse("");
-    words.setText(level + Phrase.of("hands hold to %.0f", Math.floor(beats)));
+        workspace
+            .levelProperty()
+            .get()
+            .map(l -> Texts.of("tempoGauge.level", l.words()))
+            .orElse("");
+    words.setText(level + Texts.of("tempoGauge.handsHoldTo", Math.floor(beats)));
     filled.getStyleClass().remove("gauge-short");
     if (!enough) {
       filled.getStyleClass().add("gauge-short");
@@ -95,7 +100,7 @@ final class TempoGauge extends Button {
     filled.setMaxSize(place(holds.get()), HEIGHT);
     tick.setLayoutX(place(tempo) - 1);
     int bar = ceiling().flatMap(TempoCeiling::bar).orElse(0);
-    setAccessibleText(words.getText() + ", bar " + bar + " sets it");
+    setAccessibleText(Texts.of("tempoGauge.barSetsIt", words.getText(), bar));
   }
 
   /** What the tempo is set by and the level comes from, the most first; each leads to its bar. */
@@ -111,7 +116,7 @@ final class TempoGauge extends Button {
             bar ->
                 parts
                     .getItems()
-                    .add(item(Phrase.of("the tempo is set by bar %d", bar), Optional.of(bar))));
+                    .add(item(Texts.of("tempoGauge.theTempoIsSet", bar), Optional.of(bar))));
     workspace.levelProperty().get().map(PlanLevel::parts).orElse(List.of()).stream()
         .limit(PARTS)
         .map(

@@ -20,6 +20,7 @@ import phalanx.desktop.drawing.ChoiceChips;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.instrument.Hand;
 import phalanx.song.History;
 import phalanx.song.Pulse;
@@ -39,9 +40,9 @@ final class TopBar extends ToolRow {
   /** What a chip shows, by the field it leads to. */
   private static final Map<String, String> TIPS =
       Map.of(
-          "tonic", "Key of the chart",
-          "meter", "Metre it begins in",
-          "tuning-standard", "Tuning, from string ⑥ to ①");
+          "tonic", Texts.of("topBar.keyOfTheChart"),
+          "meter", Texts.of("topBar.metreItBeginsIn"),
+          "tuning-standard", Texts.of("topBar.tuningFromStringTo"));
 
   private final Workspace workspace;
   private final ChoiceChips chips;
@@ -70,20 +71,20 @@ final class TopBar extends ToolRow {
                 "key-chip",
                 Screen.CHART,
                 "tonic",
-                s -> s.key().map(k -> k.text(naming())).orElse("Key …")),
+                s -> s.key().map(k -> k.text(naming())).orElse(Texts.of("topBar.key"))),
             chip("meter-chip", Screen.CHART, "meter", s -> s.meter().toString()),
             chip("tuning-chip", Screen.GUITAR, "tuning-standard", this::tuning));
     getChildren()
         .addAll(
             chips.of(
                 "capo",
-                s -> "Capo " + s.guitar().capoWords(),
+                s -> Texts.of("topBar.capo", s.guitar().capoWords()),
                 CAPOS,
-                c -> c == 0 ? "no capo" : "fret " + c,
+                c -> c == 0 ? Texts.of("topBar.noCapo") : Texts.of("topBar.fret", c),
                 (s, c) -> s.withGuitar(s.guitar().withCapo(c))),
             chips.of(
                 "hand",
-                s -> "Hand " + sizeWords(s.hand().size()),
+                s -> Texts.of("topBar.hand", sizeWords(s.hand().size())),
                 List.of(Hand.Size.SMALL, Hand.Size.MEDIUM, Hand.Size.LARGE),
                 TopBar::sizeWords,
                 (s, size) -> s.withHand(s.hand().sizedAs(Hand.of(size)))),
@@ -95,8 +96,8 @@ final class TopBar extends ToolRow {
                 Song::withTempo),
             grow,
             new TempoGauge(workspace),
-            step("undo", "↶", "undo", workspace::undo, h -> h.canUndo()),
-            step("redo", "↷", "redo", workspace::redo, h -> h.canRedo()),
+            step("undo", "↶", Texts.of("topBar.undo"), workspace::undo, h -> h.canUndo()),
+            step("redo", "↷", Texts.of("topBar.redo"), workspace::redo, h -> h.canRedo()),
             transport);
   }
 

@@ -10,6 +10,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.shape.SVGPath;
 import phalanx.desktop.model.LoopBars;
 import phalanx.desktop.model.PlaybackController;
+import phalanx.desktop.texts.Texts;
 
 /** Play, stop, loop, and the panel of levels, at the end of the top bar. */
 final class Transport extends HBox {
@@ -60,12 +61,16 @@ final class Transport extends HBox {
   }
 
   private Button play() {
-    Button play = button("play", "play", "Play or pause · Space");
+    Button play =
+        button("play", Texts.of("transport.play"), Texts.of("transport.playOrPauseSpace"));
     play.getStyleClass().add("main-tool");
     SVGPath sign = sign(PLAY);
     play.setGraphic(sign);
     play.textProperty()
-        .bind(Bindings.when(sound.playingProperty()).then("Pause").otherwise("Play"));
+        .bind(
+            Bindings.when(sound.playingProperty())
+                .then(Texts.of("transport.pause"))
+                .otherwise(Texts.of("transport.play2")));
     sign.contentProperty().bind(Bindings.when(sound.playingProperty()).then(PAUSE).otherwise(PLAY));
     play.setPrefWidth(80);
     play.setOnAction(e -> sound.toggle());
@@ -74,20 +79,18 @@ final class Transport extends HBox {
 
   /** Beside Play, where nothing is really heard. */
   private Label silent() {
-    Label silent = new Label("silent");
+    Label silent = new Label(Texts.of("transport.silent"));
     silent.setId("no-sound");
     silent.getStyleClass().add("no-sound");
     silent.setMinWidth(USE_PREF_SIZE);
-    silent.setTooltip(
-        new Tooltip("Nothing is heard: no sound device is there, or none is chosen · Ctrl M"));
+    silent.setTooltip(new Tooltip(Texts.of("transport.nothingIsHeardNo")));
     silent.visibleProperty().bind(sound.cardWordsProperty().isNotEmpty());
     silent.managedProperty().bind(silent.visibleProperty());
     return silent;
   }
 
   private Button stop() {
-    Button stop =
-        button("stop", "stop", "Stop, and begin at the selected chord again · Shift Space");
+    Button stop = button("stop", Texts.of("transport.stop"), Texts.of("transport.stopAndBeginAt"));
     stop.setGraphic(sign(STOP));
     stop.setOnAction(e -> sound.stop());
     return stop;
@@ -98,12 +101,17 @@ final class Transport extends HBox {
     loop.setId("loop");
     loop.getStyleClass().add("tool");
     loop.setMinWidth(USE_PREF_SIZE);
-    loop.setTooltip(
-        new Tooltip("Play the bars of the selection round and round · Ctrl L; or drag over bars"));
+    loop.setTooltip(new Tooltip(Texts.of("transport.playTheBarsOf")));
     loop.textProperty()
         .bind(
             Bindings.createStringBinding(
-                () -> sound.loop().property().get().map(Transport::words).orElse("Loop"),
+                () ->
+                    sound
+                        .loop()
+                        .property()
+                        .get()
+                        .map(Transport::words)
+                        .orElse(Texts.of("transport.loop")),
                 sound.loop().property()));
     sound.loop().property().addListener((o, before, now) -> loop.setSelected(now.isPresent()));
     loop.setOnAction(
@@ -115,16 +123,16 @@ final class Transport extends HBox {
   }
 
   private static String words(LoopBars bars) {
-    return "Loop " + bars.words();
+    return Texts.of("transport.loop2", bars.words());
   }
 
   private ToggleButton panel() {
     panel.setId("sound-panel-button");
     panel.setGraphic(sign(SLIDERS));
-    panel.setAccessibleText("sound");
+    panel.setAccessibleText(Texts.of("transport.sound"));
     panel.getStyleClass().add("tool");
     panel.setMinWidth(USE_PREF_SIZE);
-    panel.setTooltip(new Tooltip("Sound: tempo, metronome, levels, device · Ctrl M"));
+    panel.setTooltip(new Tooltip(Texts.of("transport.soundTempoMetronomeLevels")));
     return panel;
   }
 

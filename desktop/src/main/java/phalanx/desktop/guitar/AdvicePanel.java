@@ -15,7 +15,7 @@ import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.AdviceViewModel;
 import phalanx.desktop.model.Workspace;
-import phalanx.text.Phrase;
+import phalanx.desktop.texts.Texts;
 
 /**
  * Beside the guitar: keys, capos and tunings in which the song is easier, found while one looks.
@@ -42,14 +42,17 @@ final class AdvicePanel extends VBox {
     progress.getStyleClass().add("thin-progress");
     HBox which =
         new ToolRow(
-            toggle("any-key", "in any key", desk.anyKeyProperty()),
-            toggle("usual-tunings", "in usual tunings", desk.usualTuningsProperty()),
+            toggle("any-key", Texts.of("advicePanel.inAnyKey"), desk.anyKeyProperty()),
+            toggle(
+                "usual-tunings",
+                Texts.of("advicePanel.inUsualTunings"),
+                desk.usualTuningsProperty()),
             find);
     which.setSpacing(6);
     cards.getStyleClass().add("cards");
     getChildren()
         .addAll(
-            Controls.styled("Ways to play it", "inspector-title"),
+            Controls.styled(Texts.of("advicePanel.waysToPlayIt"), "inspector-title"),
             which,
             progress,
             Controls.scroll(cards));
@@ -70,21 +73,21 @@ final class AdvicePanel extends VBox {
 
   private void show() {
     AdviceViewModel.State state = desk.stateProperty().get();
-    find.setText(state.running() ? "Cancel F" : "Find ways F");
+    find.setText(
+        state.running() ? Texts.of("advicePanel.cancelF") : Texts.of("advicePanel.findWaysF"));
     progress.setVisible(state.running());
     progress.setProgress(state.all() == 0 ? -1 : state.done() / (double) state.all());
     cards.getChildren().clear();
     if (state.now().isEmpty()) {
       String said =
           state.running()
-              ? "Planning the song as it is …"
-              : "Plans the song, tune and all, with every capo up to fret 9"
-                  + " and ranks the ways by what they ask of the hands.";
+              ? Texts.of("advicePanel.planningTheSongAs")
+              : Texts.of("advicePanel.plansTheSongTune");
       cards.getChildren().add(Controls.line(said));
       return;
     }
     Advised now = state.now().get();
-    cards.getChildren().add(Controls.line("As it is: " + words.now(now)));
+    cards.getChildren().add(Controls.line(Texts.of("advicePanel.asItIs", words.now(now))));
     double most = state.best().stream().mapToDouble(Advised::costPerBar).max().orElse(1);
     double scale = Math.max(most, now.costPerBar());
     for (int i = 0; i < state.best().size(); i++) {
@@ -97,17 +100,16 @@ final class AdvicePanel extends VBox {
     String others =
         state.best().size() < AdviceViewModel.SHOWN
             ? ""
-            : " The others cost more; those were given up as soon as that was sure.";
+            : Texts.of("advicePanel.theOthersCostMore");
     return state.running()
-        ? Phrase.of("%d of %d ways weighed …", state.done(), state.all())
-        : Phrase.of(
-            "%d of %d ways weighed; one is shown of those that differ in their capo alone.%s",
-            state.done(), state.all(), others);
+        ? Texts.of("advicePanel.ofWaysWeighed", state.done(), state.all())
+        : Texts.of("advicePanel.ofWaysWeighedOne", state.done(), state.all(), others);
   }
 
   private VBox card(int number, Advised way, Advised now, double scale) {
     boolean open = desk.chosenProperty().get().equals(Optional.of(way));
-    String title = words.title(way) + (way.way().equals(now.way()) ? ", as it is" : "");
+    String title =
+        words.title(way) + (way.way().equals(now.way()) ? Texts.of("advicePanel.asItIs2") : "");
     Button card = new Button();
     card.setId("way-" + number);
     card.getStyleClass().add("card");

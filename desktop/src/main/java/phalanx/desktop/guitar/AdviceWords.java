@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import phalanx.advice.Advised;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.text.Phrase;
 import phalanx.theory.NoteNaming;
 
@@ -20,24 +21,31 @@ final class AdviceWords {
   /** Which way it is: {@code G shapes, capo 2}. */
   String title(Advised way) {
     NoteNaming naming = workspace.viewing().namingProperty().get();
-    String shapes = way.song().key().map(k -> k.text(naming) + " shapes, ").orElse(semitones(way));
-    String capo = way.way().capo() == 0 ? "no capo" : "capo " + way.way().capo();
+    String shapes =
+        way.song()
+            .key()
+            .map(k -> Texts.of("adviceWords.shapes", k.text(naming)))
+            .orElse(semitones(way));
+    String capo =
+        way.way().capo() == 0
+            ? Texts.of("adviceWords.noCapo")
+            : Texts.of("adviceWords.capo", way.way().capo());
     return shapes + capo;
   }
 
   private static String semitones(Advised way) {
     int up = way.way().semitones();
-    return up == 0 ? "as written, " : Phrase.of("%d semitones up, ", up);
+    return up == 0 ? Texts.of("adviceWords.asWritten") : Texts.of("adviceWords.semitonesUp", up);
   }
 
   /** What it asks of the hands, one figure after the other. */
   String now(Advised now) {
-    return Phrase.of(
-        "%s · stretch %.0f mm · %s%s · %.1f strings open",
+    return Texts.of(
+        "adviceWords.stretchMmStringsOpen",
         title(now),
         now.hardestSpan(),
         now.tally().words(),
-        now.ceiling().map(t -> Phrase.of(" · holds to %.0f", Math.floor(t))).orElse(""),
+        now.ceiling().map(t -> Texts.of("adviceWords.holdsTo", Math.floor(t))).orElse(""),
         now.openStrings());
   }
 
@@ -46,18 +54,18 @@ final class AdviceWords {
     List<String> lines = new ArrayList<>();
     if (!way.way().tuning().equals(now.way().tuning())) {
       NoteNaming naming = workspace.viewing().namingProperty().get();
-      lines.add("tuned " + GuitarScreen.words(way.way().tuning(), naming));
+      lines.add(Texts.of("adviceWords.tuned", GuitarScreen.words(way.way().tuning(), naming)));
     }
     if (!way.tuneWords().isEmpty()) {
       lines.add(way.tuneWords());
     } else if (!way.sameSound()) {
-      lines.add("sounds in another key");
+      lines.add(Texts.of("adviceWords.soundsInAnotherKey"));
     }
     lines.add(spots(now, way));
     lines.add(tempo(now, way));
     lines.add(
-        Phrase.of(
-            "open %s · cost %s a bar",
+        Texts.of(
+            "adviceWords.openCostABar",
             change(Phrase.of("%.1f", now.openStrings()), Phrase.of("%.1f", way.openStrings())),
             change(Phrase.of("%.1f", now.costPerBar()), Phrase.of("%.1f", way.costPerBar()))));
     return lines;
@@ -65,19 +73,22 @@ final class AdviceWords {
 
   /** Hardest stretch and hard spots, before and after. */
   static String spots(Advised before, Advised after) {
-    return Phrase.of(
-        "stretch %s mm · hard spots %s",
+    return Texts.of(
+        "adviceWords.stretchMmHardSpots",
         change(Phrase.of("%.0f", before.hardestSpan()), Phrase.of("%.0f", after.hardestSpan())),
         change(String.valueOf(before.tally().hard()), String.valueOf(after.tally().hard())));
   }
 
   /** The tempo both hands hold to, before and after. */
   static String tempo(Advised before, Advised after) {
-    return "holds to " + change(ceiling(before.ceiling()), ceiling(after.ceiling()));
+    return Texts.of(
+        "adviceWords.holdsTo2", change(ceiling(before.ceiling()), ceiling(after.ceiling())));
   }
 
   private static String ceiling(Optional<Double> tempo) {
-    return tempo.map(t -> Phrase.of("%.0f", Math.floor(t))).orElse("any tempo");
+    return tempo
+        .map(t -> Phrase.of("%.0f", Math.floor(t)))
+        .orElse(Texts.of("adviceWords.anyTempo"));
   }
 
   private static String change(String before, String after) {

@@ -10,6 +10,7 @@ import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.GuitarBench;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.fretting.FretRow;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.TuningByEar;
@@ -28,13 +29,13 @@ final class ByEarPanel extends VBox {
     bench = workspace.models().bench();
     setId("by-ear");
     getStyleClass().add("side-part");
-    Label title = Controls.styled("Tune by ear", "inspector-title");
-    Label about =
-        Controls.line(
-            "Without the capo. No string is further than two comparisons from the first.");
-    Button hear = Controls.tool("hear-against", "Hear the tone T", bench::hearAgainst);
-    Button next = Controls.tool("next-string", "Next string N", bench::next);
-    Button check = Controls.tool("hear-check", "Hear the check C", bench::hearCheck);
+    Label title = Controls.styled(Texts.of("byEarPanel.tuneByEar"), "inspector-title");
+    Label about = Controls.line(Texts.of("byEarPanel.withoutTheCapoNo"));
+    Button hear =
+        Controls.tool("hear-against", Texts.of("byEarPanel.hearTheToneT"), bench::hearAgainst);
+    Button next = Controls.tool("next-string", Texts.of("byEarPanel.nextStringN"), bench::next);
+    Button check =
+        Controls.tool("hear-check", Texts.of("byEarPanel.hearTheCheckC"), bench::hearCheck);
     HBox tools = new ToolRow(hear, next, check);
     tools.setSpacing(6);
     ScrollPane scroll = Controls.scroll(steps);
@@ -51,25 +52,30 @@ final class ByEarPanel extends VBox {
     String first = StringSign.of(way.first());
     steps
         .getChildren()
-        .add(step(0, first + " from the tone", List.of("or from a tuning fork or another guitar")));
+        .add(
+            step(
+                0,
+                Texts.of("byEarPanel.fromTheTone", first),
+                List.of(Texts.of("byEarPanel.orFromATuning"))));
     for (int s = 0; s < way.steps().size(); s++) {
       TuningStep step = way.steps().get(s);
-      List<String> check = step.check().map(c -> List.of("Check: " + c.words())).orElse(List.of());
+      List<String> check =
+          step.check().map(c -> List.of(Texts.of("byEarPanel.check", c.words()))).orElse(List.of());
       steps.getChildren().add(step(s + 1, step.comparison(), check));
     }
     bench.sheetProperty().get().check().ifPresent(c -> steps.getChildren().add(check(c)));
-    steps
-        .getChildren()
-        .add(
-            Controls.line(
-                "The neck settles under another pull: go round once more after ten" + " minutes."));
+    steps.getChildren().add(Controls.line(Texts.of("byEarPanel.theNeckSettlesUnder")));
   }
 
   /** All strings at once, in a chord that needs few fingers. */
   private Label check(TuningCheck check) {
     String name = workspace.viewing().namingProperty().get().name(check.root());
     return Controls.wrapped(
-        "Now check: " + name + (check.minor() ? " minor" : "") + ", " + FretRow.text(check.frets()),
+        Texts.of(
+            "byEarPanel.nowCheck",
+            name,
+            check.minor() ? Texts.of("byEarPanel.minor") : "",
+            FretRow.text(check.frets())),
         "step-title");
   }
 

@@ -15,6 +15,7 @@ import phalanx.desktop.model.AdviceViewModel;
 import phalanx.desktop.model.Viewing;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.neck.ShapePicture;
+import phalanx.desktop.texts.Texts;
 import phalanx.fretting.Shape;
 import phalanx.performance.Performance;
 
@@ -36,12 +37,14 @@ final class ChosenWay extends VBox {
     setId("chosen-way");
     getStyleClass().add("chosen-way");
     chords.getStyleClass().add("chord-row");
-    ToggleButton preview = new ToggleButton("See it played P");
+    ToggleButton preview = new ToggleButton(Texts.of("chosenWay.seeItPlayedP"));
     preview.setId("preview-way");
     preview.getStyleClass().add("tool");
     preview.setMinWidth(Region.USE_PREF_SIZE);
     preview.selectedProperty().bindBidirectional(desk.previewingProperty());
-    HBox tools = new HBox(6, Controls.tool("use-way", "Use it in this song", desk::apply), preview);
+    HBox tools =
+        new HBox(
+            6, Controls.tool("use-way", Texts.of("chosenWay.useItInThis"), desk::apply), preview);
     getChildren().addAll(chords, tools);
     desk.previewProperty().addListener(o -> show());
     viewing.leftHandedProperty().addListener(o -> show());
@@ -53,7 +56,7 @@ final class ChosenWay extends VBox {
     chords.getChildren().clear();
     Optional<Performance> plan = desk.previewProperty().get();
     if (plan.isEmpty()) {
-      chords.getChildren().add(Controls.line("planning …"));
+      chords.getChildren().add(Controls.line(Texts.of("chosenWay.planning")));
       return;
     }
     Map<String, Shape> held = new LinkedHashMap<>();
@@ -66,7 +69,7 @@ final class ChosenWay extends VBox {
     }
     held.entrySet().stream().limit(MOST).forEach(e -> chord(e.getKey(), e.getValue()));
     if (held.size() > MOST) {
-      chords.getChildren().add(Controls.line("and " + (held.size() - MOST) + " more"));
+      chords.getChildren().add(Controls.line(Texts.of("chosenWay.andMore", held.size() - MOST)));
     }
   }
 
@@ -74,7 +77,7 @@ final class ChosenWay extends VBox {
     ShapePicture picture = new ShapePicture(palette);
     picture.show(shape, viewing.leftHandedProperty().get());
     VBox box = new VBox(Controls.styled(name, "chord-name"), picture);
-    box.setAccessibleText(name + " held as " + shape);
+    box.setAccessibleText(Texts.of("chosenWay.heldAs", name, shape));
     chords.getChildren().add(box);
   }
 }

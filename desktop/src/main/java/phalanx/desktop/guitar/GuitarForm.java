@@ -11,6 +11,7 @@ import javafx.scene.layout.Region;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.form.Form;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
@@ -31,52 +32,52 @@ final class GuitarForm {
   }
 
   private Form form() {
-    Form form = new Form(workspace, "The guitar of this song");
+    Form form = new Form(workspace, Texts.of("guitarForm.theGuitarOfThis"));
     form.choice(
         "build",
-        "Build",
+        Texts.of("guitarForm.build"),
         List.of(Guitar.STEEL, Guitar.NYLON),
         Guitar::buildWords,
         s -> s.guitar().build(),
         (s, g) -> s.withGuitar(s.guitar().builtAs(g)));
     form.text(
         "scale",
-        "Scale, mm",
-        "300 to 800 mm",
+        Texts.of("guitarForm.scaleMm"),
+        Texts.of("guitarForm.toMm"),
         s -> Phrase.of("%.0f", s.guitar().scaleLength()),
         (s, t) -> Optional.of(s.withGuitar(s.guitar().withScale(millimetres(t)))));
     form.text(
         "nut",
-        "Nut, mm",
-        "⑥ to ① at the nut, 20 to 80 mm",
+        Texts.of("guitarForm.nutMm"),
+        Texts.of("guitarForm.toAtTheNut"),
         s -> Phrase.of("%.1f", s.guitar().nutSpan()),
         (s, t) -> Optional.of(s.withGuitar(s.guitar().withNut(millimetres(t)))));
     form.choice(
         "frets",
-        "Frets",
+        Texts.of("guitarForm.frets"),
         IntStream.rangeClosed(12, 24).boxed().toList(),
         String::valueOf,
         s -> s.guitar().frets(),
         (s, n) -> s.withGuitar(s.guitar().withFrets(n)));
     form.choice(
         "capo-fret",
-        "Capo",
+        Texts.of("guitarForm.capo"),
         IntStream.rangeClosed(0, Guitar.HIGHEST_CAPO).boxed().toList(),
-        n -> n == 0 ? "none" : "fret " + n,
+        n -> n == 0 ? Texts.of("guitarForm.none") : Texts.of("guitarForm.fret", n),
         s -> s.guitar().capo(),
         (s, n) -> s.withGuitar(s.guitar().withCapo(n, s.guitar().capoStrings())));
-    form.field("on strings", capoStrings());
+    form.field(Texts.of("guitarForm.onStrings"), capoStrings());
     form.choice(
         "body",
-        "Body from",
+        Texts.of("guitarForm.bodyFrom"),
         List.of(12, 13, 14),
-        n -> "fret " + n,
+        n -> Texts.of("guitarForm.fret", n),
         s -> s.guitar().bodyJoin(),
         (s, n) -> s.withGuitar(s.guitar().withBody(n, s.guitar().cutaway())));
     form.tick(
         "cutaway",
         "",
-        "cutaway",
+        Texts.of("guitarForm.cutaway"),
         s -> s.guitar().cutaway(),
         (s, on) -> s.withGuitar(s.guitar().withBody(s.guitar().bodyJoin(), on)));
     return form.done();

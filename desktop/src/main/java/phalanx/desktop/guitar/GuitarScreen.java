@@ -18,12 +18,12 @@ import phalanx.desktop.model.GuitarBench;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.neck.HarmonicsView;
 import phalanx.desktop.strip.StripPreview;
+import phalanx.desktop.texts.Texts;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Hand;
 import phalanx.instrument.HandMeasure;
 import phalanx.instrument.HarmonicNode;
 import phalanx.instrument.Tuning;
-import phalanx.text.Phrase;
 import phalanx.theory.NoteName;
 import phalanx.theory.NoteNaming;
 import phalanx.theory.Pitch;
@@ -49,7 +49,7 @@ public final class GuitarScreen extends VBox {
   GuitarScreen(Workspace workspace, Palette palette) {
     this.workspace = workspace;
     bench = workspace.models().bench();
-    use = Controls.tool("use-tuning", "Use in this song", bench::use);
+    use = Controls.tool("use-tuning", Texts.of("guitarScreen.useInThisSong"), bench::use);
     neck =
         new HarmonicsView(
             NECK_WIDTH, NECK_HEIGHT, palette, workspace.viewing().leftHandedProperty());
@@ -101,7 +101,7 @@ public final class GuitarScreen extends VBox {
         .addListener(
             (o, before, now) ->
                 title.setText(
-                    now.map(way -> words.title(way) + ": looked at, not in the song yet")
+                    now.map(way -> Texts.of("guitarScreen.lookedAtNotIn", words.title(way)))
                         .orElse("")));
     VBox room = new VBox(8, title, preview);
     room.visibleProperty().bind(workspace.models().advice().previewingProperty());
@@ -109,14 +109,15 @@ public final class GuitarScreen extends VBox {
   }
 
   private HBox header() {
-    Label title = new Label("Guitar bench");
+    Label title = new Label(Texts.of("guitarScreen.guitarBench"));
     title.getStyleClass().add("section-name");
     title.setMinWidth(USE_PREF_SIZE);
     about.setId("bench-about");
     about.getStyleClass().add("where");
     Region grow = new Region();
     HBox.setHgrow(grow, Priority.ALWAYS);
-    Button all = Controls.tool("hear-strings", "Hear all six H", bench::hearAll);
+    Button all =
+        Controls.tool("hear-strings", Texts.of("guitarScreen.hearAllSixH"), bench::hearAll);
     use.getStyleClass().add("main-tool");
     HBox header = new HBox(title, about, grow, all, use);
     header.getStyleClass().add("arrange-header");
@@ -135,8 +136,8 @@ public final class GuitarScreen extends VBox {
         .get()
         .map(
             node ->
-                Phrase.of(
-                    "The harmonic %s, %+.0f cents from the fretted note: %s.",
+                Texts.of(
+                    "guitarScreen.theHarmonicFCents",
                     named(node.midi(), naming),
                     node.cents(),
                     HarmonicNode.sounding(bench.sheetProperty().get().guitar(), node.midi())
@@ -144,11 +145,7 @@ public final class GuitarScreen extends VBox {
                         .filter(n -> n.fret() <= HIGHEST)
                         .map(HarmonicNode::where)
                         .collect(Collectors.joining(", "))))
-        .orElse(
-            "Diamonds: natural harmonics, larger where they speak more easily; click one to hear"
-                + " it and see all its places. Over fret 12 an octave, 7 and 19 an octave and a"
-                + " fifth, 5 two octaves, 4, 9 and 16 two octaves and a third; counted from the"
-                + " capo.");
+        .orElse(Texts.of("guitarScreen.diamondsNaturalHarmonicsLarger"));
   }
 
   private void show() {
@@ -156,9 +153,8 @@ public final class GuitarScreen extends VBox {
     harmonics.setText(harmonicWords(naming));
     Hand hand = workspace.models().hands().measured().orElse(workspace.song().hand());
     span.setText(
-        Phrase.of(
-            "Band from fret 1: the %s hand spans %.0f mm from index to little finger with ease,"
-                + " %.0f mm at most.",
+        Texts.of(
+            "guitarScreen.bandFromFretThe",
             hand.words(),
             hand.comfortable(Finger.INDEX, Finger.LITTLE),
             hand.limit(Finger.INDEX, Finger.LITTLE)));
@@ -172,10 +168,11 @@ public final class GuitarScreen extends VBox {
     String there = words(bench.tuningProperty().get(), naming);
     about.setText(
         bench.isUsed()
-            ? there + ", as the song uses it"
-            : there
-                + " on the bench · the song uses "
-                + words(workspace.song().guitar().tuning(), naming));
+            ? Texts.of("guitarScreen.asTheSongUses", there)
+            : Texts.of(
+                "guitarScreen.onTheBenchThe",
+                there,
+                words(workspace.song().guitar().tuning(), naming)));
     use.setDisable(bench.isUsed());
   }
 }

@@ -10,6 +10,7 @@ import phalanx.desktop.model.Workspace;
 import phalanx.desktop.screen.ScreenView;
 import phalanx.desktop.screen.Shortcut;
 import phalanx.desktop.screen.SideTabs;
+import phalanx.desktop.texts.Texts;
 
 /** The Guitar screen. */
 public final class GuitarScreenView extends ScreenView<GuitarScreen, SideTabs> {
@@ -17,11 +18,12 @@ public final class GuitarScreenView extends ScreenView<GuitarScreen, SideTabs> {
   /** Its keys. */
   public static final List<Shortcut> SHORTCUTS =
       List.of(
-          new Shortcut("1 to 6", "hear that string"),
-          new Shortcut("H, T", "hear all six, hear the tone to tune to"),
-          new Shortcut("N, C", "the next string, hear the chord to check by"),
-          new Shortcut("F", "find ways to play it, or call that off"),
-          new Shortcut("P, U", "see the way looked at played, use it"));
+          new Shortcut(
+              Texts.of("guitarScreenView.to"), Texts.of("guitarScreenView.hearThatString")),
+          new Shortcut("H, T", Texts.of("guitarScreenView.hearAllSixHear")),
+          new Shortcut("N, C", Texts.of("guitarScreenView.theNextStringHear")),
+          new Shortcut("F", Texts.of("guitarScreenView.findWaysToPlay")),
+          new Shortcut("P, U", Texts.of("guitarScreenView.seeTheWayLooked")));
 
   private final Workspace workspace;
 

@@ -9,6 +9,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import phalanx.desktop.form.Form;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Hand;
 import phalanx.song.Song;
@@ -32,10 +33,10 @@ final class HandForm {
   }
 
   private Form form() {
-    Form form = new Form(workspace, "The player’s fretting hand");
+    Form form = new Form(workspace, Texts.of("handForm.thePlayerSFretting"));
     form.choice(
         "hand-size",
-        "Size",
+        Texts.of("handForm.size"),
         List.of(Hand.Size.values()),
         size -> size.name().toLowerCase(Locale.ROOT),
         s -> s.hand().size(),
@@ -43,45 +44,49 @@ final class HandForm {
     TextField spread =
         form.text(
             "spread",
-            "Spread, mm",
-            Phrase.of("%.0f to %.0f mm", Hand.LEAST_SPREAD, Hand.MOST_SPREAD),
+            Texts.of("handForm.spreadMm"),
+            Texts.of("handForm.toMm", Hand.LEAST_SPREAD, Hand.MOST_SPREAD),
             n -> Phrase.of("%.0f", n.hand().spread()),
             (n, t) ->
                 Optional.of(n.withHand(n.hand().sizedAs(Hand.measured(Double.parseDouble(t))))));
-    spread.setTooltip(new Tooltip("from index tip to little finger tip, hand spread on a table"));
+    spread.setTooltip(new Tooltip(Texts.of("handForm.fromIndexTipTo")));
     form.choice(
         "pace",
-        "Changes",
+        Texts.of("handForm.changes"),
         List.of(new Hand.Pace(45, 70), Hand.Pace.USUAL, new Hand.Pace(90, 130)),
-        p -> Phrase.of("%.0f ms for %.0f mm", p.millis(WAY), WAY),
+        p -> Texts.of("handForm.msForMm", p.millis(WAY), WAY),
         s -> s.hand().pace(),
         (s, p) -> s.withHand(s.hand().withPace(p)));
     form.tick(
         "thumb-over",
-        "Thumb",
-        "comes over the neck",
+        Texts.of("handForm.thumb"),
+        Texts.of("handForm.comesOverTheNeck"),
         s -> s.hand().thumbOver(),
         (s, on) -> s.withHand(s.hand().withThumbOver(on)));
     form.tick(
         "stretches",
-        "Stretches",
-        "beyond the limit, warmed up",
+        Texts.of("handForm.stretches"),
+        Texts.of("handForm.beyondTheLimitWarmed"),
         s -> s.hand().stretches(),
         (s, on) -> s.withHand(s.hand().withStretches(on)));
     for (Finger finger : List.of(Finger.INDEX, Finger.MIDDLE, Finger.RING, Finger.LITTLE)) {
       form.tick(
           "finger-" + finger.sign(),
-          finger == Finger.INDEX ? "Fingers" : "",
-          finger.sign() + " presses strings",
+          finger == Finger.INDEX ? Texts.of("handForm.fingers") : "",
+          Texts.of("handForm.pressesStrings", finger.sign()),
           s -> s.hand().has(finger),
           (s, on) -> s.withHand(pressing(s.hand(), finger, on)));
     }
     form.tick(
-        "own-hand", "This song", "has a hand of its own", Song::hasOwnHand, Song::withOwnHand);
+        "own-hand",
+        Texts.of("handForm.thisSong"),
+        Texts.of("handForm.hasAHandOf"),
+        Song::hasOwnHand,
+        Song::withOwnHand);
     form.tick(
         "left-handed",
-        "Drawn",
-        "for a left-handed player",
+        Texts.of("handForm.drawn"),
+        Texts.of("handForm.forALeftHanded"),
         workspace.viewing().leftHandedProperty());
     return form.done();
   }

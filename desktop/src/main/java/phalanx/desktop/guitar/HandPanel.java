@@ -13,10 +13,10 @@ import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.WholeSpinner;
 import phalanx.desktop.model.HandViewModel;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Hand;
 import phalanx.instrument.HandMeasure;
-import phalanx.text.Phrase;
 
 /** Beside the guitar: the fretting hand, and how it is measured in three steps. */
 final class HandPanel extends VBox {
@@ -50,7 +50,9 @@ final class HandPanel extends VBox {
   private void show() {
     measuring.getChildren().clear();
     if (desk.measureProperty().get().isEmpty()) {
-      measuring.getChildren().add(Controls.tool("measure-hand", "Measure my hand …", desk::begin));
+      measuring
+          .getChildren()
+          .add(Controls.tool("measure-hand", Texts.of("handPanel.measureMyHand"), desk::begin));
       return;
     }
     HandMeasure m = desk.measureProperty().get().get();
@@ -58,9 +60,9 @@ final class HandPanel extends VBox {
     measuring
         .getChildren()
         .addAll(
-            Controls.styled("Measure it in three steps", "form-title"),
+            Controls.styled(Texts.of("handPanel.measureItInThree"), "form-title"),
             step(
-                "1  Spread it on a table: from index tip to little finger tip, mm",
+                Texts.of("handPanel.spreadItOnA"),
                 spinner(
                     "measure-spread",
                     (int) Hand.LEAST_SPREAD,
@@ -70,8 +72,7 @@ final class HandPanel extends VBox {
                         with(
                             o -> new HandMeasure(n, o.fretFrom1(), o.fretFrom7(), o.thumbOver())))),
             step(
-                "2  Without capo, index at fret 1, little finger on the same string where it still"
-                    + " lies easily: fret",
+                Texts.of("handPanel.withoutCapoIndexAt"),
                 spinner(
                     "measure-low",
                     2,
@@ -79,19 +80,19 @@ final class HandPanel extends VBox {
                     m.fretFrom1(),
                     n -> with(o -> new HandMeasure(o.spread(), n, o.fretFrom7(), o.thumbOver())))),
             step(
-                "The same with the index at fret 7: fret",
+                Texts.of("handPanel.theSameWithThe"),
                 spinner(
                     "measure-high",
                     HandMeasure.UPPER + 1,
                     frets,
                     m.fretFrom7(),
                     n -> with(o -> new HandMeasure(o.spread(), o.fretFrom1(), n, o.thumbOver())))),
-            step("3  Round the neck", thumb(m)),
+            step(Texts.of("handPanel.roundTheNeck"), thumb(m)),
             change,
             new HBox(
                 6,
-                Controls.tool("accept-hand", "Use this hand", desk::accept),
-                Controls.tool("leave-hand", "Leave it as it is", desk::leave)));
+                Controls.tool("accept-hand", Texts.of("handPanel.useThisHand"), desk::accept),
+                Controls.tool("leave-hand", Texts.of("handPanel.leaveItAsIt"), desk::leave)));
     tell();
   }
 
@@ -119,7 +120,7 @@ final class HandPanel extends VBox {
   }
 
   private CheckBox thumb(HandMeasure m) {
-    CheckBox box = new CheckBox("the thumb reaches over to ⑥");
+    CheckBox box = new CheckBox(Texts.of("handPanel.theThumbReachesOver"));
     box.setId("measure-thumb");
     box.setSelected(m.thumbOver());
     box.setOnAction(
@@ -139,15 +140,15 @@ final class HandPanel extends VBox {
       return;
     }
     String spans =
-        Phrase.of(
-            "Index to little finger: %.0f mm with ease, %.0f mm at most.",
+        Texts.of(
+            "handPanel.indexToLittleFinger",
             hand.get().comfortable(Finger.INDEX, Finger.LITTLE),
             hand.get().limit(Finger.INDEX, Finger.LITTLE));
     change.setText(
         spans
             + known
-                .map(c -> "\nIn this song: " + words(c.before(), c.after()))
-                .orElse("\nplanning the song with it …"));
+                .map(c -> Texts.of("handPanel.inThisSong", words(c.before(), c.after())))
+                .orElse(Texts.of("handPanel.planningTheSongWith")));
   }
 
   private static String words(Advised before, Advised after) {

@@ -3,9 +3,9 @@ package phalanx.desktop.guitar;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
+import phalanx.desktop.texts.Texts;
 import phalanx.instrument.StringPull;
 import phalanx.instrument.StringPull.Zone;
-import phalanx.text.Phrase;
 
 /** How a string pulls between slack and tight. */
 final class PullGauge extends Pane {
@@ -28,8 +28,8 @@ final class PullGauge extends Pane {
     part("pull-tight", to, WIDTH - to);
     part("pull-tick", at(pull.share()) - 1.5, 3);
     String words =
-        Phrase.of(
-            "%s: %.0f %% of what this string is made for; played from %.0f to %.0f %%",
+        Texts.of(
+            "pullGauge.ofWhatThisString",
             pull.zone().words(),
             100 * pull.share(),
             100 * Zone.SLACK_BELOW,

@@ -14,6 +14,7 @@ import phalanx.desktop.drawing.WholeSpinner;
 import phalanx.desktop.model.GuitarBench;
 import phalanx.desktop.model.GuitarBench.Sheet;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.instrument.StringPull;
 import phalanx.instrument.StringSet;
 import phalanx.instrument.StringSign;
@@ -24,7 +25,13 @@ import phalanx.theory.Pitch;
 final class StringTable extends VBox {
 
   private static final String[] HEADINGS = {
-    "string", "note", "Hz", "change", "pull, N", "slack · fit · tight", ""
+    Texts.of("stringTable.string"),
+    Texts.of("stringTable.note"),
+    "Hz",
+    Texts.of("stringTable.change"),
+    Texts.of("stringTable.pullN"),
+    Texts.of("stringTable.slackFitTight"),
+    ""
   };
 
   private static final double WIDTH = 418;
@@ -39,9 +46,9 @@ final class StringTable extends VBox {
     this.workspace = workspace;
     bench = workspace.models().bench();
     getStyleClass().add("bench-part");
-    Label title = new Label("Strings");
+    Label title = new Label(Texts.of("stringTable.strings"));
     title.getStyleClass().add("form-title");
-    Label a4 = Controls.styled("A4, Hz", "where");
+    Label a4 = Controls.styled(Texts.of("stringTable.aHz"), "where");
     a4.setMinWidth(USE_PREF_SIZE);
     HBox head = new HBox(8, title, sets(), a4, pitch());
     head.getStyleClass().add("form-row");
@@ -62,7 +69,7 @@ final class StringTable extends VBox {
   private ComboBox<StringSet> sets() {
     ComboBox<StringSet> box = new ComboBox<>();
     box.setId("string-set");
-    box.setAccessibleText("set of strings");
+    box.setAccessibleText(Texts.of("stringTable.setOfStrings"));
     box.getStyleClass().add("form-field");
     box.getItems().setAll(StringSet.values());
     box.setConverter(
@@ -110,16 +117,13 @@ final class StringTable extends VBox {
       add(row, sheet.pulls().get(sheet.pulls().size() - row));
     }
     sum.setText(
-        Phrase.of(
-            "All six pull %.0f N (%.0f kgf), in standard tuning %.0f N, on a scale of %.0f mm. A capo leaves"
-                + " that as it is, but for what pressing the strings down adds.",
+        Texts.of(
+            "stringTable.allSixPullN",
             StringPull.newtons(sheet.pulls()),
             StringPull.newtons(sheet.pulls()) / StringSet.NEWTONS_PER_KGF,
             StringPull.standardNewtons(sheet.pulls()),
             sheet.guitar().scaleLength()));
-    caution.setText(
-        "A string that goes up pulls harder and can break or strain the guitar. Mind the limits of"
-            + " its makers, slacken first where in doubt, keep the face away.");
+    caution.setText(Texts.of("stringTable.aStringThatGoes"));
     caution.setVisible(StringPull.goUp(sheet.pulls()));
   }
 
@@ -134,9 +138,9 @@ final class StringTable extends VBox {
     Button hear =
         Controls.smallTool(
             "hear-string-" + StringSign.number(pull.string()),
-            "Hear",
+            Texts.of("stringTable.hear"),
             () -> bench.hear(pull.string()));
-    hear.setAccessibleText("hear string " + StringSign.number(pull.string()));
+    hear.setAccessibleText(Texts.of("stringTable.hearString", StringSign.number(pull.string())));
     table.addRow(
         row,
         styled(StringSign.of(pull.string()), "where"),

@@ -7,6 +7,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import phalanx.desktop.model.GuitarBench;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.instrument.Tuning;
 import phalanx.instrument.UsualTuning;
 
@@ -23,7 +24,7 @@ final class UsualTunings extends VBox {
     this.workspace = workspace;
     bench = workspace.models().bench();
     getStyleClass().add("bench-part");
-    Label title = new Label("Tunings");
+    Label title = new Label(Texts.of("usualTunings.tunings"));
     title.getStyleClass().add("form-title");
     cards.getStyleClass().add("card-flow");
     cards.setPrefWrapLength(2 * CARD + 8);
@@ -37,7 +38,7 @@ final class UsualTunings extends VBox {
     TextField field = new TextField();
     field.setId("own-tuning");
     field.getStyleClass().add("form-field");
-    field.setPromptText("your own: six notes, ⑥ to ①");
+    field.setPromptText(Texts.of("usualTunings.yourOwnSixNotes"));
     Label fault = new Label();
     fault.setId("own-tuning-fault");
     fault.getStyleClass().add("form-fault");
@@ -48,7 +49,7 @@ final class UsualTunings extends VBox {
           var typed = Tuning.parse(field.getText(), workspace.viewing().namingProperty().get());
           typed.ifPresent(bench.tuningProperty()::set);
           fault.setVisible(typed.isEmpty());
-          fault.setText("six notes, each within an octave of standard");
+          fault.setText(Texts.of("usualTunings.sixNotesEachWithin"));
         });
     return new VBox(3, field, fault);
   }
@@ -65,7 +66,12 @@ final class UsualTunings extends VBox {
     Label name = new Label(usual.words());
     name.getStyleClass().add("card-fingers");
     int changes = bench.changes(usual.tuning());
-    String moved = changes == 0 ? "as now" : changes == 1 ? "1 moves" : changes + " move";
+    String moved =
+        changes == 0
+            ? Texts.of("usualTunings.asNow")
+            : changes == 1
+                ? Texts.of("usualTunings.moves")
+                : Texts.of("usualTunings.move", changes);
     String called = GuitarScreen.words(usual.tuning(), workspace.viewing().namingProperty().get());
     Label notes = new Label(called + " · " + moved);
     Button card = new Button();

@@ -18,6 +18,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import phalanx.desktop.texts.Texts;
 
 /**
  * The manual over the window: keys first, then its pages, and a field that finds words in all of
@@ -47,13 +48,13 @@ public final class ManualSheet extends StackPane {
     setId("manual");
     getStyleClass().add("sheet-back");
     search.setId("manual-search");
-    search.setPromptText("search the manual");
-    search.setAccessibleText("search the manual");
+    search.setPromptText(Texts.of("manualSheet.searchTheManual"));
+    search.setAccessibleText(Texts.of("manualSheet.searchTheManual"));
     search.textProperty().addListener(o -> find());
     found.setId("manual-found");
     found.getStyleClass().add("where");
     list.setId("manual-pages");
-    list.setAccessibleText("pages of the manual");
+    list.setAccessibleText(Texts.of("manualSheet.pagesOfTheManual"));
     list.setCellFactory(v -> new Title());
     list.getSelectionModel().selectedItemProperty().addListener((o, before, now) -> open(now));
     list.getStyleClass().add("manual-list");
@@ -64,11 +65,11 @@ public final class ManualSheet extends StackPane {
     room.setFitToWidth(true);
     room.getStyleClass().add("sheet-scroll");
     HBox.setHgrow(room, Priority.ALWAYS);
-    Button close = new Button("Close  Esc");
+    Button close = new Button(Texts.of("manualSheet.closeEsc"));
     close.setId("manual-close");
     close.getStyleClass().addAll("tool", "small-tool");
     close.setOnAction(e -> setVisible(false));
-    Label title = new Label("Manual");
+    Label title = new Label(Texts.of("manualSheet.manual"));
     title.getStyleClass().add("section-name");
     Region grow = new Region();
     HBox.setHgrow(grow, Priority.ALWAYS);
@@ -106,8 +107,10 @@ public final class ManualSheet extends StackPane {
         words.isEmpty()
             ? ""
             : fitting.isEmpty()
-                ? "on no page"
-                : fitting.size() == 1 ? "on one page" : "on " + fitting.size() + " pages");
+                ? Texts.of("manualSheet.onNoPage")
+                : fitting.size() == 1
+                    ? Texts.of("manualSheet.onOnePage")
+                    : Texts.of("manualSheet.onPages", fitting.size()));
     found.setManaged(!words.isEmpty());
     list.getItems().setAll(fitting);
     list.getSelectionModel().select(0);
@@ -129,7 +132,10 @@ public final class ManualSheet extends StackPane {
     @Override
     protected void updateItem(Optional<ManualPage> page, boolean empty) {
       super.updateItem(page, empty);
-      setText(empty || page == null ? "" : page.map(ManualPage::title).orElse("Keys"));
+      setText(
+          empty || page == null
+              ? ""
+              : page.map(ManualPage::title).orElse(Texts.of("manualSheet.keys")));
     }
   }
 }

@@ -16,6 +16,7 @@ import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.MelodyViewModel;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.song.Bar;
 
 /** The Melody screen: the tune typed bar by bar and drawn as it is typed. */
@@ -39,7 +40,7 @@ public final class MelodyScreen extends VBox {
     where.getStyleClass().add("section-name");
     field.setId("tune-text");
     field.getStyleClass().add("tune-text");
-    field.setPromptText("type the tune of this bar, as g4 . b d'");
+    field.setPromptText(Texts.of("melodyScreen.typeTheTuneOf"));
     HBox.setHgrow(field, Priority.ALWAYS);
     field.textProperty().addListener((o, before, now) -> desk.type(now));
     field.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
@@ -51,7 +52,7 @@ public final class MelodyScreen extends VBox {
                 desk.keep();
               }
             });
-    Button propose = new Button("Propose a line");
+    Button propose = new Button(Texts.of("melodyScreen.proposeALine"));
     propose.setId("propose-tune");
     propose.getStyleClass().addAll("tool", "small-tool");
     propose.setMinWidth(Region.USE_PREF_SIZE);
@@ -65,22 +66,20 @@ public final class MelodyScreen extends VBox {
         };
     workspace.historyProperty().addListener(o -> offer.run());
     offer.run();
-    ToggleButton numbers = new ToggleButton("Numbers");
+    ToggleButton numbers = new ToggleButton(Texts.of("melodyScreen.numbers"));
     numbers.setId("tune-numbers");
     numbers.getStyleClass().addAll("tool", "small-tool");
     numbers.setMinWidth(Region.USE_PREF_SIZE);
-    numbers.setTooltip(new Tooltip("frets on the strings instead of notes on the staff"));
-    Button from = new Button("Import …");
+    numbers.setTooltip(new Tooltip(Texts.of("melodyScreen.fretsOnTheStrings")));
+    Button from = new Button(Texts.of("melodyScreen.import"));
     from.setId("import-tune");
     from.getStyleClass().addAll("tool", "small-tool");
     from.setMinWidth(Region.USE_PREF_SIZE);
-    from.setTooltip(new Tooltip("put the tune of a MusicXML score in, from this bar on"));
+    from.setTooltip(new Tooltip(Texts.of("melodyScreen.putTheTuneOf")));
     from.setOnAction(e -> importing.run());
     HBox entry = new ToolRow(where, field, numbers, from, propose);
     entry.getStyleClass().add("arrange-header");
-    Label hint =
-        new Label(
-            "Enter: keep and go on to the next bar · ↑ ↓: bar before, bar after · Esc: as it was");
+    Label hint = new Label(Texts.of("melodyScreen.enterKeepAndGo"));
     hint.getStyleClass().add("where");
     Label trouble = new Label();
     trouble.setId("tune-trouble");
@@ -111,7 +110,8 @@ public final class MelodyScreen extends VBox {
   private void tell() {
     Optional<Integer> number =
         workspace.chord().bar().map(Bar::id).map(workspace.song()::barNumber);
-    where.setText(number.map(n -> "Bar " + n).orElse("No bar yet"));
+    where.setText(
+        number.map(n -> Texts.of("melodyScreen.bar", n)).orElse(Texts.of("melodyScreen.noBarYet")));
     field.setDisable(number.isEmpty());
   }
 

@@ -14,6 +14,7 @@ import phalanx.desktop.model.Workspace;
 import phalanx.desktop.screen.ScreenView;
 import phalanx.desktop.screen.Shortcut;
 import phalanx.desktop.screen.SideTabs;
+import phalanx.desktop.texts.Texts;
 import phalanx.embellishment.Fill;
 import phalanx.formats.SongFiles;
 import phalanx.formats.fills.OwnFills;
@@ -24,11 +25,12 @@ public final class MelodyScreenView extends ScreenView<MelodyScreen, SideTabs> {
   /** Its keys. */
   public static final List<Shortcut> SHORTCUTS =
       List.of(
-          new Shortcut("Enter, ↓", "keep the bar, on to the next"),
-          new Shortcut("↑", "the bar before"),
-          new Shortcut("Esc", "the bar as it was"),
-          new Shortcut("H", "on the neck: the harmonics to touch"),
-          new Shortcut("B", "fills: major or bluesy"));
+          new Shortcut(
+              Texts.of("melodyScreenView.enter"), Texts.of("melodyScreenView.keepTheBarOn")),
+          new Shortcut("↑", Texts.of("melodyScreenView.theBarBefore")),
+          new Shortcut(Texts.of("melodyScreenView.esc"), Texts.of("melodyScreenView.theBarAsIt")),
+          new Shortcut("H", Texts.of("melodyScreenView.onTheNeckThe")),
+          new Shortcut("B", Texts.of("melodyScreenView.fillsMajorOrBluesy")));
 
   private final Workspace workspace;
   private final Consumer<Path> importTune;
@@ -51,9 +53,14 @@ public final class MelodyScreenView extends ScreenView<MelodyScreen, SideTabs> {
         new SideTabs(
             "melody-side",
             List.of(
-                new SideTabs.Tab("part-notes", "Notes", () -> new TunePanel(workspace)),
                 new SideTabs.Tab(
-                    "part-fills", "Fills", () -> new FillPanel(workspace, fills, palette)))));
+                    "part-notes",
+                    Texts.of("melodyScreenView.notes"),
+                    () -> new TunePanel(workspace)),
+                new SideTabs.Tab(
+                    "part-fills",
+                    Texts.of("melodyScreenView.fills"),
+                    () -> new FillPanel(workspace, fills, palette)))));
     this.workspace = workspace;
     this.importTune = importTune;
   }

@@ -26,6 +26,7 @@ import phalanx.desktop.neck.HarmonicsView;
 import phalanx.desktop.neck.NeckPicture;
 import phalanx.desktop.neck.NeckSize;
 import phalanx.desktop.neck.NeckView;
+import phalanx.desktop.texts.Texts;
 import phalanx.fretting.Shape;
 import phalanx.text.Phrase;
 import phalanx.theory.Meter;
@@ -36,7 +37,17 @@ final class NeckEntry extends VBox {
   private static final double WIDTH = 828;
   private static final double HEIGHT = 152;
   private static final Map<Integer, String> LENGTHS =
-      Map.of(1, "whole", 2, "half", 4, "quarter", 8, "eighth", 16, "sixteenth");
+      Map.of(
+          1,
+          Texts.of("neckEntry.whole"),
+          2,
+          Texts.of("neckEntry.half"),
+          4,
+          Texts.of("neckEntry.quarter"),
+          8,
+          Texts.of("neckEntry.eighth"),
+          16,
+          Texts.of("neckEntry.sixteenth"));
 
   private final Workspace workspace;
   private final TuneEntry entry;
@@ -85,11 +96,11 @@ final class NeckEntry extends VBox {
     entry
         .partProperty()
         .addListener((o, before, now) -> lengths.get(now.intValue()).setSelected(true));
-    ToggleButton dotted = new ToggleButton("dotted");
+    ToggleButton dotted = new ToggleButton(Texts.of("neckEntry.dotted"));
     dotted.setId("length-dotted");
     style(dotted);
     dotted.selectedProperty().bindBidirectional(entry.dottedProperty());
-    ToggleButton harmonics = new ToggleButton("Harmonics H");
+    ToggleButton harmonics = new ToggleButton(Texts.of("neckEntry.harmonicsH"));
     harmonics.setId("entry-harmonics");
     style(harmonics);
     harmonics.selectedProperty().bindBidirectional(entry.harmonicsProperty());
@@ -100,8 +111,8 @@ final class NeckEntry extends VBox {
         .addAll(
             dotted,
             harmonics,
-            Controls.smallTool("entry-rest", "Rest", entry::rest),
-            Controls.smallTool("entry-back", "Back", entry::back),
+            Controls.smallTool("entry-rest", Texts.of("neckEntry.rest"), entry::rest),
+            Controls.smallTool("entry-back", Texts.of("neckEntry.back"), entry::back),
             grow,
             where);
     nodes = new HarmonicsView(WIDTH, HEIGHT, palette, workspace.viewing().leftHandedProperty());
@@ -202,8 +213,8 @@ final class NeckEntry extends VBox {
     String time = beat == Math.rint(beat) ? Phrase.of("%.0f", beat) : Phrase.of("%.2f", beat);
     String shown =
         entry.harmonicsProperty().get()
-            ? " · diamonds: harmonics, large ones speak easily"
-            : " · named: in reach of the shape held";
-    where.setText("next at beat " + time + shown);
+            ? Texts.of("neckEntry.diamondsHarmonicsLargeOnes")
+            : Texts.of("neckEntry.namedInReachOf");
+    where.setText(Texts.of("neckEntry.nextAtBeat", time, shown));
   }
 }

@@ -10,6 +10,7 @@ import phalanx.advice.TuneSetting;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.model.MelodyViewModel;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.findings.Found;
 import phalanx.findings.TuneAway;
 import phalanx.song.Song;
@@ -44,7 +45,8 @@ final class TuneOffers extends VBox {
             .filter(f -> f.finding().rule().equals(TuneAway.NAME))
             .findFirst();
     words.setText(
-        away.map(f -> f.finding().message() + ".").orElse("The tune lies easier elsewhere:"));
+        away.map(f -> f.finding().message() + ".")
+            .orElse(Texts.of("tuneOffers.theTuneLiesEasier")));
     ways.getChildren().clear();
     Song song = workspace.song();
     for (TuneSetting setting : settings) {
@@ -53,7 +55,7 @@ final class TuneOffers extends VBox {
               "tune-setting-" + ways.getChildren().size() / 2,
               setting.words(song),
               () -> model.take(setting));
-      take.setTooltip(new Tooltip("one step to undo"));
+      take.setTooltip(new Tooltip(Texts.of("tuneOffers.oneStepToUndo")));
       Label effect = Controls.wrapped(setting.effect(), "where");
       effect.managedProperty().bind(effect.textProperty().isNotEmpty());
       ways.getChildren().addAll(take, effect);

@@ -13,6 +13,7 @@ import phalanx.arrangement.board.TuneBoard;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.model.MelodyViewModel;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 
 /** Beside the staves: what each note of the bar is, and where the hand finds it. */
 public final class TunePanel extends VBox {
@@ -28,36 +29,20 @@ public final class TunePanel extends VBox {
     heading.getStyleClass().add("form-title");
     notes.getStyleClass().add("cards");
     ScrollPane scroll = Controls.scroll(notes);
-    Label form =
-        new Label(
-            "g4  a note with its octave; b d  the nearest\n"
-                + ".  it goes on      -  a rest\n"
-                + "[b c]  two in one cell      b+d  together\n"
-                + "b@2  on string 2      2:3  string 2, fret 3\n"
-                + "d'  an octave higher      a,  lower\n"
-                + "^b  hammered      _a  pulled      /c  slid to\n"
-                + "{a}b  a short a before      /2:5+3:5  both slid\n"
-                + "e5(h)  harmonic    g4(t12)  touched 12 above\n"
-                + "d4(b1)  bent a tone   (b1/2r)  and back\n"
-                + "(v)  vibrato   (vw)  wide   (pm)  palm mute\n"
-                + "On the neck: touch a place to put it in,\n"
-                + "with Shift together with the note before,\n"
-                + "H  its harmonics: (h7) the node over 7;\n"
-                + "1 to 5  length   .  dotted   -  rest   ⌫  back");
+    Label form = new Label(Texts.of("tunePanel.gANoteWith"));
     form.getStyleClass().add("hand-says");
     form.setMaxWidth(Double.MAX_VALUE);
     form.setWrapText(true);
     form.setMinHeight(USE_PREF_SIZE);
-    CheckBox onTop = new CheckBox("Nothing above the tune");
+    CheckBox onTop = new CheckBox(Texts.of("tunePanel.nothingAboveTheTune"));
     onTop.setId("tune-on-top");
-    onTop.setTooltip(
-        new Tooltip("what the pattern would strike above the tune gives way while it sounds"));
+    onTop.setTooltip(new Tooltip(Texts.of("tunePanel.whatThePatternWould")));
     onTop.setOnAction(e -> workspace.models().melody().keepOnTop(onTop.isSelected()));
     Runnable read = () -> onTop.setSelected(workspace.song().tune().onTop());
     MelodyViewModel melody = workspace.models().melody();
-    CheckBox ring = ringing("Let this section ring", "tune-rings");
+    CheckBox ring = ringing(Texts.of("tunePanel.letThisSectionRing"), "tune-rings");
     ring.setOnAction(e -> melody.letRing(ring.isSelected(), false));
-    CheckBox ringAll = ringing("the whole song", "tune-rings-all");
+    CheckBox ringAll = ringing(Texts.of("tunePanel.theWholeSong"), "tune-rings-all");
     ringAll.setOnAction(e -> melody.letRing(ringAll.isSelected(), true));
     Runnable readAll =
         () -> {
@@ -77,16 +62,16 @@ public final class TunePanel extends VBox {
   private static CheckBox ringing(String words, String id) {
     CheckBox box = new CheckBox(words);
     box.setId(id);
-    box.setTooltip(
-        new Tooltip(
-            "neighbouring notes of the tune lie on different strings where the hand allows it, and"
-                + " ring into each other"));
+    box.setTooltip(new Tooltip(Texts.of("tunePanel.neighbouringNotesOfThe")));
     return box;
   }
 
   private void show() {
     List<TuneBoard.Entry> entries = workspace.models().melody().boardProperty().get().entries();
-    heading.setText(entries.isEmpty() ? "No tune in this bar" : "Notes of this bar");
+    heading.setText(
+        entries.isEmpty()
+            ? Texts.of("tunePanel.noTuneInThis")
+            : Texts.of("tunePanel.notesOfThisBar"));
     List<Node> rows = new ArrayList<>();
     for (TuneBoard.Entry entry : entries) {
       rows.add(row(entry, rows.size() + 1));

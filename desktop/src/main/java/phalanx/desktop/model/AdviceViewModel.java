@@ -21,6 +21,7 @@ import phalanx.advice.Ranked;
 import phalanx.advice.SettingSuggestion;
 import phalanx.advice.Shortlist;
 import phalanx.desktop.background.PlanService;
+import phalanx.desktop.texts.Texts;
 import phalanx.instrument.Tuning;
 import phalanx.instrument.UsualTuning;
 import phalanx.performance.Performance;
@@ -123,7 +124,7 @@ public final class AdviceViewModel {
             .interfaceThread()
             .execute(
                 () -> {
-                  open.faults().tell("Other ways to play it could not be weighed", e);
+                  open.faults().tell(Texts.of("adviceViewModel.otherWaysToPlay"), e);
                   stop();
                 });
       }

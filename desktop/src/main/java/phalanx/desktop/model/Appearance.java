@@ -1,6 +1,7 @@
 package phalanx.desktop.model;
 
 import java.util.List;
+import phalanx.desktop.texts.Texts;
 
 /**
  * How the window looks.
@@ -18,9 +19,9 @@ public record Appearance(Theme theme, int percent) {
   /** Light or dark. */
   public enum Theme {
     /** As the system has it; light where it does not say. */
-    SYSTEM("as the system"),
-    LIGHT("light"),
-    DARK("dark");
+    SYSTEM(Texts.of("appearance.asTheSystem")),
+    LIGHT(Texts.of("appearance.light")),
+    DARK(Texts.of("appearance.dark"));
 
     private final String words;
 

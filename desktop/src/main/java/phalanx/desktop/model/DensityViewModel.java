@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import phalanx.arrangement.Slot;
+import phalanx.desktop.texts.Texts;
 import phalanx.picking.Density;
 import phalanx.song.Densities;
 import phalanx.song.Patterns.Scope;
@@ -36,7 +37,7 @@ public final class DensityViewModel {
 
   /** In the player’s words. */
   public static String words(Optional<Density> density) {
-    return density.map(Density::words).orElse("by itself");
+    return density.map(Density::words).orElse(Texts.of("densityViewModel.byItself"));
   }
 
   /** The bars of the selected chords. */

@@ -12,6 +12,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import phalanx.desktop.background.NewestAnswer;
 import phalanx.desktop.background.PlanService;
+import phalanx.desktop.texts.Texts;
 import phalanx.performance.Performance;
 import phalanx.picking.PickFinger;
 import phalanx.practice.StrokeReport;
@@ -183,7 +184,7 @@ public final class DrillPlayback {
     strokes.ask(
         work,
         r -> r.ifPresent(done -> heard(done, players)),
-        planner.fault("Taps could not be matched"));
+        planner.fault(Texts.of("drillPlayback.tapsCouldNotBe")));
   }
 
   private void followed(LiveTake.Followed heard) {

@@ -6,6 +6,7 @@ import java.util.concurrent.Executor;
 import javafx.collections.ObservableList;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import phalanx.desktop.texts.Texts;
 
 /**
  * Faults of the program's own: each becomes a notice for the player and a line in the log, and
@@ -37,8 +38,8 @@ public final class FaultNotices {
    */
   public void tell(String what, Throwable fault) {
     LOG.error(what, fault);
-    String where = log.map(f -> " What went wrong is noted in " + f + ".").orElse("");
-    String words = what + ": a fault of Phalanx’s own. Your song is as it was." + where;
+    String where = log.map(f -> Texts.of("faultNotices.whatWentWrongIs", f)).orElse("");
+    String words = Texts.of("faultNotices.aFaultOfPhalanx", what, where);
     interfaceThread.execute(() -> say(words));
   }
 

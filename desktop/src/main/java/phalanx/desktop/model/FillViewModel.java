@@ -19,6 +19,7 @@ import phalanx.advice.FillTry;
 import phalanx.arrangement.Slot;
 import phalanx.arrangement.board.ShapeFilter.Position;
 import phalanx.desktop.background.PlanService;
+import phalanx.desktop.texts.Texts;
 import phalanx.embellishment.Ending;
 import phalanx.embellishment.Fill;
 import phalanx.embellishment.FillMaker;
@@ -234,7 +235,7 @@ public final class FillViewModel {
         selected.slots().stream().map(s -> s.played().ref().bar()).distinct().toList();
     return chordAtEnd()
         .map(c -> FillMaker.of(open.song(), bars, c, name))
-        .orElse(new FillMaker.Result(Optional.empty(), "there is no chord here to count from"));
+        .orElse(new FillMaker.Result(Optional.empty(), Texts.of("fillViewModel.thereIsNoChord")));
   }
 
   private Optional<Chord> chordAtEnd() {

@@ -8,9 +8,9 @@ import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
+import phalanx.desktop.texts.Texts;
 import phalanx.performance.Performance;
 import phalanx.practice.TapLatency;
-import phalanx.text.Phrase;
 
 /** Measures how late taps arrive from a device, by tapping to clicks; kept for that device. */
 public final class LatencyCheck {
@@ -43,10 +43,7 @@ public final class LatencyCheck {
   private void say() {
     if (!running.get()) {
       Double known = settings.get().latencies().get(device);
-      words.set(
-          known == null
-              ? ""
-              : Phrase.of("taps on %s are taken %.0f ms back", device, 1000 * known));
+      words.set(known == null ? "" : Texts.of("latencyCheck.tapsOnAreTaken", device, 1000 * known));
     }
   }
 
@@ -66,7 +63,7 @@ public final class LatencyCheck {
     taps.clear();
     sound.practise(bars, share);
     running.set(true);
-    words.set("Tap F with the clicks.");
+    words.set(Texts.of("latencyCheck.tapFWithThe"));
   }
 
   /** A tap to the clicks. */
@@ -76,7 +73,7 @@ public final class LatencyCheck {
       return;
     }
     taps.add(now.getAsDouble() / share);
-    words.set(Phrase.of("Tap F with the clicks: %d of %d", taps.size(), TapLatency.TAPS));
+    words.set(Texts.of("latencyCheck.tapFWithThe2", taps.size(), TapLatency.TAPS));
     if (taps.size() >= TapLatency.TAPS) {
       done();
     }
@@ -89,7 +86,7 @@ public final class LatencyCheck {
     if (found.isPresent()) {
       settings.set(settings.get().withLatency(device, found.getAsDouble()));
     } else {
-      words.set("These taps were too uneven to tell. Try again, with every click.");
+      words.set(Texts.of("latencyCheck.theseTapsWereToo"));
     }
   }
 

@@ -9,9 +9,9 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import phalanx.arrangement.Slot;
 import phalanx.desktop.background.PlanService;
+import phalanx.desktop.texts.Texts;
 import phalanx.draft.LevelStep;
 import phalanx.song.Song;
-import phalanx.text.Phrase;
 
 /** The selected bars easier or fuller, a step at a time; each step is one to undo. */
 public final class LevelStepViewModel {
@@ -67,15 +67,15 @@ public final class LevelStepViewModel {
     if (found.isEmpty()) {
       words.set(
           easier
-              ? "Nothing here makes it easier without touching tune or bass."
-              : "Nothing here makes it fuller without making it hard.");
+              ? Texts.of("levelStepViewModel.nothingHereMakesIt")
+              : Texts.of("levelStepViewModel.nothingHereMakesIt2"));
       return;
     }
     LevelStep step = found.get();
     made = Optional.of(step.song());
     open.edit(s -> step.song());
     words.set(
-        Phrase.of("%s · level %.2f here, was %.2f", step.words(), step.after(), step.before()));
+        Texts.of("levelStepViewModel.levelHereWas", step.words(), step.after(), step.before()));
   }
 
   /** What the last step did, or that there is none. */

@@ -12,6 +12,7 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import phalanx.desktop.background.NewestAnswer;
 import phalanx.desktop.background.PlanService;
+import phalanx.desktop.texts.Texts;
 import phalanx.performance.Performance;
 import phalanx.practice.ExpectedStroke;
 import phalanx.practice.HeardSound;
@@ -31,7 +32,7 @@ import phalanx.sound.listening.SystemMicrophone;
 final class LiveTake {
 
   private static final int RATE = 44_100;
-  private static final String LISTENING = "Listening did not work";
+  private static final String LISTENING = Texts.of("liveTake.listeningDidNotWork");
 
   private final PlanService planner;
   private final NewestAnswer matching;

@@ -14,6 +14,7 @@ import phalanx.arrangement.board.TuneBoard;
 import phalanx.arrangement.board.TuneProposal;
 import phalanx.arrangement.tune.TuneOctave;
 import phalanx.desktop.background.PlanService;
+import phalanx.desktop.texts.Texts;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneReader;
 import phalanx.melody.TuneWriter;
@@ -153,7 +154,7 @@ public final class MelodyViewModel implements TuneBars {
     trouble.set(
         read.problems().stream()
             .findFirst()
-            .map(p -> "at sign " + p.column() + ": " + p.message())
+            .map(p -> Texts.of("melodyViewModel.atSign", p.column(), p.message()))
             .orElse(""));
   }
 
@@ -205,15 +206,20 @@ public final class MelodyViewModel implements TuneBars {
             by -> {
               if (by != 0 && song() == came) {
                 open.edit(song -> song.withTune(song.tune().octaves(by)));
-                String away = Math.abs(by) == 1 ? "an octave" : Math.abs(by) + " octaves";
+                String away =
+                    Math.abs(by) == 1
+                        ? Texts.of("melodyViewModel.anOctave")
+                        : Texts.of("melodyViewModel.octaves", Math.abs(by));
                 tell.accept(
-                    "The tune lies "
-                        + away
-                        + (by < 0 ? " lower" : " higher")
-                        + " now, where the hand has it with a bass. Undo keeps it as written.");
+                    Texts.of(
+                        "melodyViewModel.theTuneLiesNow",
+                        away,
+                        by < 0
+                            ? Texts.of("melodyViewModel.lower")
+                            : Texts.of("melodyViewModel.higher")));
               }
             },
-            planner.fault("The tune’s octave could not be weighed"));
+            planner.fault(Texts.of("melodyViewModel.theTuneSOctave")));
   }
 
   /** Where the tune would lie better in octave, key and capo; empty where it lies well. */

@@ -18,6 +18,7 @@ import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.desktop.background.PlanService;
 import phalanx.desktop.device.AudioDevices;
+import phalanx.desktop.texts.Texts;
 import phalanx.embellishment.HarpRun;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
@@ -84,7 +85,8 @@ public final class PlaybackController {
     loop = new LoopChoice(open, selected);
     devices =
         new AudioDevices(
-            interfaceThread, f -> open.faults().tell("Sound devices could not be looked for", f));
+            interfaceThread,
+            f -> open.faults().tell(Texts.of("playbackController.soundDevicesCouldNot"), f));
     player = new Player(devices.silent(), new Told(interfaceThread));
     stage = new PlayedStage(settings, player, planner);
     devices.chosenProperty().addListener((o, before, now) -> use(now));
@@ -158,7 +160,7 @@ public final class PlaybackController {
   }
 
   private void tell(AudioDevice card) {
-    cardWords.set(card.isReal() ? "" : "silent: " + card.name());
+    cardWords.set(card.isReal() ? "" : Texts.of("playbackController.silent", card.name()));
   }
 
   /** Plays on, or pauses. */
@@ -468,8 +470,7 @@ public final class PlaybackController {
       then(
           () -> {
             playing.set(false);
-            String told =
-                "Playing stopped: " + words + ". Nothing is lost; choose a device in Sound.";
+            String told = Texts.of("playbackController.playingStoppedNothingIs", words);
             if (!open.problems().contains(told)) {
               open.problems().add(told);
             }
@@ -479,7 +480,7 @@ public final class PlaybackController {
 
     @Override
     public void fault(Throwable fault) {
-      open.faults().tell("Playing did not work", fault);
+      open.faults().tell(Texts.of("playbackController.playingDidNotWork"), fault);
     }
   }
 }

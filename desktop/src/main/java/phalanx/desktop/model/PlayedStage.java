@@ -6,6 +6,7 @@ import java.util.function.Supplier;
 import phalanx.desktop.background.NewestAnswer;
 import phalanx.desktop.background.PlanService;
 import phalanx.desktop.model.SoundPreset.OwnResponse;
+import phalanx.desktop.texts.Texts;
 import phalanx.performance.Performance;
 import phalanx.sound.play.Player;
 import phalanx.sound.play.Stage;
@@ -33,7 +34,7 @@ final class PlayedStage {
     this.player = player;
     measuring = planner.questions();
     reading = planner.questions();
-    fault = planner.fault("How loud the song is could not be measured");
+    fault = planner.fault(Texts.of("playedStage.howLoudTheSong"));
     settings.roomProperty().addListener(o -> player.room(settings.roomProperty().get()));
   }
 

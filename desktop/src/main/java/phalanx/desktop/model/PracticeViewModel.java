@@ -29,6 +29,7 @@ import javafx.beans.property.StringProperty;
 import phalanx.arrangement.Arrangement;
 import phalanx.desktop.background.NewestAnswer;
 import phalanx.desktop.background.PlanService;
+import phalanx.desktop.texts.Texts;
 import phalanx.practice.Drill;
 import phalanx.practice.Drills;
 import phalanx.practice.InventedDiary;
@@ -154,7 +155,7 @@ public final class PracticeViewModel {
           others = plans.stream().filter(p -> !p.notes().isEmpty()).toList();
           again();
         },
-        planner.fault("Other songs could not be planned"));
+        planner.fault(Texts.of("practiceViewModel.otherSongsCouldNot")));
   }
 
   private void again() {
@@ -169,7 +170,7 @@ public final class PracticeViewModel {
     }
     String song = songId();
     LocalDate date = date();
-    Consumer<Throwable> fault = planner.fault("Drills could not be made");
+    Consumer<Throwable> fault = planner.fault(Texts.of("practiceViewModel.drillsCouldNotBe"));
     if (history.isWithoutDemo(song)) {
       ZoneId zone = history.clock().getZone();
       days.ask(
@@ -230,7 +231,7 @@ public final class PracticeViewModel {
     drills.ask(
         () -> ShownDrill.of(plan, chosen),
         s -> shown.set(Optional.of(s)),
-        planner.fault("The drill could not be shown"));
+        planner.fault(Texts.of("practiceViewModel.theDrillCouldNot")));
   }
 
   /** The next drill of the day, or the one before. */

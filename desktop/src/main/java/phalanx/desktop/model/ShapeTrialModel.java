@@ -6,6 +6,7 @@ import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import phalanx.desktop.background.NewestAnswer;
+import phalanx.desktop.texts.Texts;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapeTrial;
@@ -52,7 +53,7 @@ public final class ShapeTrialModel {
 
   private void failed(Throwable fault) {
     stop();
-    open.faults().tell("The shape could not be tried", fault);
+    open.faults().tell(Texts.of("shapeTrialModel.theShapeCouldNot"), fault);
   }
 
   /** Touches one place: holds it, or, where it is held, silences the string. */

@@ -5,6 +5,7 @@ import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import phalanx.desktop.background.PlanService;
+import phalanx.desktop.texts.Texts;
 import phalanx.picking.PickFinger;
 import phalanx.sound.listening.MidiTaps;
 
@@ -42,7 +43,7 @@ final class TapKeys {
           .ask(
               () -> MidiTaps.open(f -> planner.interfaceThread().execute(() -> tap.accept(f))),
               there -> found(mine, there),
-              planner.fault("Devices to tap on could not be looked for"));
+              planner.fault(Texts.of("tapKeys.devicesToTapOn")));
     }
   }
 

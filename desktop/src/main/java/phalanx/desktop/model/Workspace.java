@@ -19,6 +19,7 @@ import phalanx.arrangement.board.SlotBoard;
 import phalanx.chart.Retuning;
 import phalanx.desktop.background.PlanService;
 import phalanx.desktop.background.PlannedSong;
+import phalanx.desktop.texts.Texts;
 import phalanx.findings.Review;
 import phalanx.level.PlanLevel;
 import phalanx.performance.Performance;
@@ -128,7 +129,7 @@ public final class Workspace implements OpenSong {
     try {
       become(history.get().edit(change));
     } catch (SongBounds.TooLarge e) {
-      problems.add("This change cannot be kept: " + e.getMessage() + ".");
+      problems.add(Texts.of("workspace.thisChangeCannotBe", e.getMessage()));
     }
   }
 
@@ -142,8 +143,9 @@ public final class Workspace implements OpenSong {
     List<Retuning.Lost> lost = Retuning.lost(before, song(), viewing.namingProperty().get());
     if (!lost.isEmpty()) {
       problems.add(
-          "These pins no longer hold and were let go (undo brings them back): "
-              + lost.stream().map(Retuning.Lost::words).collect(Collectors.joining("; ")));
+          Texts.of(
+              "workspace.thesePinsNoLonger",
+              lost.stream().map(Retuning.Lost::words).collect(Collectors.joining("; "))));
     }
   }
 
@@ -171,7 +173,7 @@ public final class Workspace implements OpenSong {
     Consumer<Throwable> fault =
         f -> {
           planning.set(false);
-          faults.tell("This song could not be planned; undo the last change", f);
+          faults.tell(Texts.of("workspace.thisSongCouldNot"), f);
         };
     if (before != null && before.song().planned().equals(song.planned())) {
       planner.plan(before, song, this::planned, fault);

@@ -14,6 +14,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Region;
 import phalanx.desktop.drawing.CanvasWidth;
 import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.texts.Texts;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Guitar;
@@ -55,7 +56,7 @@ public final class HarmonicsView extends Canvas {
     this.leftHanded = leftHanded;
     painter = new NeckPainter(getGraphicsContext2D(), palette, NeckSize.LONG);
     setId("harmonics");
-    setAccessibleText("neck with the places of the natural harmonics");
+    setAccessibleText(Texts.of("harmonicsView.neckWithThePlaces"));
     leftHanded.addListener(o -> repaint());
   }
 

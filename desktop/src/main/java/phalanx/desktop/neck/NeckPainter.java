@@ -10,6 +10,7 @@ import javafx.scene.text.Font;
 import phalanx.desktop.drawing.Lettering;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.TypeFace;
+import phalanx.desktop.texts.Texts;
 import phalanx.fretting.ChangeCosts.FingerMove;
 import phalanx.fretting.ChangeCosts.Motion;
 import phalanx.fretting.Grip;
@@ -20,7 +21,6 @@ import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
-import phalanx.text.Phrase;
 
 /** Draws a neck with a shape on it, the reach of the hand, and where the fingers go next. */
 final class NeckPainter {
@@ -140,7 +140,7 @@ final class NeckPainter {
       String sign = silent ? "×" : open ? "○" : "";
       ink.centre(sign, layout.turn(beside - 11), nut + 4, TypeFace.bold(12), shade);
       if (size.explains() && silent) {
-        String why = muted.get(s).words().replace("muted by the ", "");
+        String why = muted.get(s).words().replace(Texts.of("neckPainter.mutedByThe"), "");
         ink.centre(why, layout.turn(18 + (beside - 38) / 2), nut + 4, TypeFace.plain(10), shade);
       }
     }
@@ -197,7 +197,7 @@ final class NeckPainter {
           .filter(m -> size.explains())
           .ifPresent(
               m -> {
-                String words = Phrase.of("%.0f mm", m.millimetres());
+                String words = Texts.of("neckPainter.mm", m.millimetres());
                 double aside = Math.abs(fromX - x) < 12 ? 30 : 0;
                 double y = (fromY + middle) / 2 + (aside > 0 ? 4 : -4);
                 ink.centre(words, (fromX + x) / 2 + aside, y, TypeFace.bold(10), ghost);

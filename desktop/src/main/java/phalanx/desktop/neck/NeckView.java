@@ -8,6 +8,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import phalanx.desktop.drawing.CanvasWidth;
 import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.texts.Texts;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Tuning;
 
@@ -77,7 +78,7 @@ public final class NeckView extends Canvas {
   public void show(NeckPicture shown) {
     picture = shown;
     repaint();
-    setAccessibleText("neck with " + shown.shape());
+    setAccessibleText(Texts.of("neckView.neckWith", shown.shape()));
   }
 
   private void repaint() {

@@ -13,6 +13,7 @@ import phalanx.arrangement.Slot;
 import phalanx.desktop.model.PatternViewModel;
 import phalanx.desktop.model.PatternViewModel.Breadth;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.song.Section;
 
 /** For what the pattern is laid down: the song, this section, this bar, this chord. */
@@ -21,7 +22,7 @@ final class BreadthChips extends HBox {
   private final Workspace workspace;
   private final PatternViewModel desk;
   private final Map<Breadth, ToggleButton> chips = new EnumMap<>(Breadth.class);
-  private final Button follow = new Button("as the rest");
+  private final Button follow = new Button(Texts.of("breadthChips.asTheRest"));
 
   BreadthChips(Workspace workspace) {
     this.workspace = workspace;
@@ -45,7 +46,7 @@ final class BreadthChips extends HBox {
     follow.setId("reach-follow");
     follow.getStyleClass().addAll("tool", "small-tool");
     follow.setMinWidth(Region.USE_PREF_SIZE);
-    follow.setAccessibleText("play here what is played around it");
+    follow.setAccessibleText(Texts.of("breadthChips.playHereWhatIs"));
     follow.setOnAction(e -> desk.follow());
     getChildren().addAll(chips.values());
     getChildren().add(follow);
@@ -57,19 +58,23 @@ final class BreadthChips extends HBox {
 
   private void tell() {
     Optional<Slot> slot = workspace.chord().slot();
-    chips.get(Breadth.SONG).setText("Song");
+    chips.get(Breadth.SONG).setText(Texts.of("breadthChips.song"));
     String section =
         slot.flatMap(s -> workspace.song().chart().sectionOf(s.played().ref().bar()))
             .map(Section::label)
             .filter(l -> !l.isBlank())
-            .orElse("Section");
+            .orElse(Texts.of("breadthChips.section"));
     chips.get(Breadth.SECTION).setText(section);
-    chips.get(Breadth.BAR).setText(slot.map(s -> "Bar " + s.played().bar()).orElse("Bar"));
+    chips
+        .get(Breadth.BAR)
+        .setText(
+            slot.map(s -> Texts.of("breadthChips.bar", s.played().bar()))
+                .orElse(Texts.of("breadthChips.bar2")));
     chips
         .get(Breadth.CHORD)
         .setText(
             slot.map(s -> s.played().harmony().label(workspace.viewing().namingProperty().get()))
-                .orElse("Chord"));
+                .orElse(Texts.of("breadthChips.chord")));
     chips.forEach(
         (reach, chip) -> {
           chip.setSelected(reach == desk.reachProperty().get());

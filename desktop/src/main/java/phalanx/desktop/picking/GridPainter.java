@@ -10,12 +10,12 @@ import phalanx.arrangement.board.PatternFall.Work;
 import phalanx.desktop.drawing.Lettering;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.TypeFace;
+import phalanx.desktop.texts.Texts;
 import phalanx.picking.Pattern;
 import phalanx.picking.PickFinger;
 import phalanx.picking.Role;
 import phalanx.picking.Stroke;
 import phalanx.picking.WrittenPattern;
-import phalanx.text.Phrase;
 import phalanx.theory.Meter;
 
 /** Draws the grid of a pattern. Knows colours and lines, decides nothing. */
@@ -114,10 +114,12 @@ final class GridPainter {
     int bars = picture.pattern().bars();
     String where =
         bars > 1
-            ? Phrase.of(
-                "bars %d–%d of %d",
-                layout.from() / meter.barTicks() + 1, layout.to() / meter.barTicks(), bars)
-            : "roles, high to low";
+            ? Texts.of(
+                "gridPainter.barsOf",
+                layout.from() / meter.barTicks() + 1,
+                layout.to() / meter.barTicks(),
+                bars)
+            : Texts.of("gridPainter.rolesHighToLow");
     ink.left(where, 14, 20, TypeFace.plain(11), "muted");
   }
 
@@ -150,7 +152,7 @@ final class GridPainter {
                 arc(
                     layout.x(w.quickestTick()),
                     layout.x(until),
-                    Phrase.of("%s %.0f ms", e.getKey().letter(), w.quickestMillis()),
+                    Texts.of("gridPainter.ms", e.getKey().letter(), w.quickestMillis()),
                     palette.pick(e.getKey()));
               }
             });

@@ -11,6 +11,7 @@ import javafx.scene.layout.VBox;
 import phalanx.arrangement.board.PatternFall;
 import phalanx.arrangement.board.PatternFall.Work;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.picking.PickFinger;
 import phalanx.text.Phrase;
 
@@ -24,7 +25,7 @@ final class HandSays extends VBox {
   HandSays(Workspace workspace) {
     this.workspace = workspace;
     getStyleClass().add("hand-says");
-    Label heading = new Label("What the hand says");
+    Label heading = new Label(Texts.of("handSays.whatTheHandSays"));
     heading.getStyleClass().add("cards-title");
     tallies.getStyleClass().add("tallies");
     says.setId("hand-says");
@@ -58,10 +59,11 @@ final class HandSays extends VBox {
             .max((a, b) -> a.getValue().strokes() - b.getValue().strokes())
             .map(
                 e ->
-                    Phrase.of(
-                        "Busiest: %s, %s a bar",
-                        e.getKey().letter(), strokes(e.getValue().strokes(), bars)))
-            .orElse("Nothing is struck");
+                    Texts.of(
+                        "handSays.busiestABar",
+                        e.getKey().letter(),
+                        strokes(e.getValue().strokes(), bars)))
+            .orElse(Texts.of("handSays.nothingIsStruck"));
     String quickest =
         work.entrySet().stream()
             .min(
@@ -69,29 +71,33 @@ final class HandSays extends VBox {
                     Double.compare(a.getValue().quickestMillis(), b.getValue().quickestMillis()))
             .map(
                 e ->
-                    Phrase.of(
-                        " · fastest repeat %s %.0f ms at ♩ = %.0f",
-                        e.getKey().letter(), e.getValue().quickestMillis(), tempo))
+                    Texts.of(
+                        "handSays.fastestRepeatMsAt",
+                        e.getKey().letter(),
+                        e.getValue().quickestMillis(),
+                        tempo))
             .orElse("");
     // What holds on several chords is said once, for the first of them.
     Map<String, String> troubles = new LinkedHashMap<>();
     for (PatternFall f : falls) {
       String chord = f.harmony().label(workspace.viewing().namingProperty().get());
-      f.remarks().forEach(r -> troubles.merge(r, "On " + chord, (first, next) -> first));
+      f.remarks()
+          .forEach(r -> troubles.merge(r, Texts.of("handSays.on", chord), (first, next) -> first));
     }
     String said =
         troubles.entrySet().stream()
             .limit(2)
             .map(e -> "\n" + e.getValue() + ": " + e.getKey())
             .collect(Collectors.joining());
-    says.setText(busiest + quickest + " · no crossings" + said);
+    says.setText(Texts.of("handSays.noCrossings", busiest + quickest, said));
   }
 
   private static String strokes(int strokes, int bars) {
     double each = (double) strokes / bars;
     return each == Math.rint(each)
-        ? Phrase.of("%.0f %s", each, each == 1 ? "stroke" : "strokes")
-        : Phrase.of("%.1f strokes", each);
+        ? Phrase.of(
+            "%.0f %s", each, each == 1 ? Texts.of("handSays.stroke") : Texts.of("handSays.strokes"))
+        : Texts.of("handSays.strokes2", each);
   }
 
   /** A finger's letter and a small square for each of its strokes. */

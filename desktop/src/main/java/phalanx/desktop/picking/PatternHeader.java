@@ -12,6 +12,7 @@ import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.files.OwnShelf;
 import phalanx.desktop.model.PatternViewModel;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.formats.patterns.OwnPatterns;
 import phalanx.picking.PatternEdits;
 import phalanx.picking.WrittenPattern;
@@ -50,18 +51,18 @@ final class PatternHeader extends ToolRow {
     Button vary =
         Controls.smallTool(
             "pattern-double",
-            "Double to vary",
+            Texts.of("patternHeader.doubleToVary"),
             () -> desk.become(PatternEdits.doubled(desk.shownProperty().get())));
     Button halve =
         Controls.smallTool(
             "pattern-halve",
-            "Halve",
+            Texts.of("patternHeader.halve"),
             () -> desk.become(PatternEdits.halved(desk.shownProperty().get())));
-    Button hear = Controls.smallTool("hear-pattern", "Hear it H", desk::hear);
+    Button hear = Controls.smallTool("hear-pattern", Texts.of("patternHeader.hearItH"), desk::hear);
     Button save =
         Controls.smallTool(
             "save-mine",
-            "Save as mine",
+            Texts.of("patternHeader.saveAsMine"),
             () -> {
               rename();
               own.put(desk.shownProperty().get());
@@ -91,6 +92,9 @@ final class PatternHeader extends ToolRow {
     // Letters of the name are narrower than the columns a field counts in.
     title.setPrefColumnCount(Math.max(SHORTEST, shownTitle(shown).length()));
     about.setText(shown.words());
-    bars.setText(shown.bars() == 1 ? "one bar" : shown.bars() + " bars");
+    bars.setText(
+        shown.bars() == 1
+            ? Texts.of("patternHeader.oneBar")
+            : Texts.of("patternHeader.bars", shown.bars()));
   }
 }

@@ -22,6 +22,7 @@ import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.files.OwnShelf;
 import phalanx.desktop.model.PatternViewModel;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.formats.patterns.OwnPatterns;
 import phalanx.picking.WrittenPattern;
 import phalanx.theory.Meter;
@@ -53,7 +54,7 @@ public final class PickingScreen extends VBox {
     grid = new PatternGrid(workspace, WIDTH, GRID_HEIGHT, palette);
     getStyleClass().add("arrange");
     setMinWidth(0);
-    Label heading = new Label("How it falls on the chords of this song");
+    Label heading = new Label(Texts.of("pickingScreen.howItFallsOn"));
     heading.getStyleClass().add("form-title");
     motion.setId("motion");
     motion.getStyleClass().add("where");
@@ -149,11 +150,11 @@ public final class PickingScreen extends VBox {
   }
 
   private ToggleButton softEnding() {
-    ToggleButton soft = new ToggleButton("Soft ending");
+    ToggleButton soft = new ToggleButton(Texts.of("pickingScreen.softEnding"));
     soft.setId("soft-ending");
     soft.getStyleClass().addAll("tool", "small-tool");
     soft.setMinWidth(Region.USE_PREF_SIZE);
-    soft.setAccessibleText("brush the last chord softly");
+    soft.setAccessibleText(Texts.of("pickingScreen.brushTheLastChord"));
     workspace
         .historyProperty()
         .addListener(o -> soft.setSelected(workspace.song().patterns().softEnding()));
@@ -163,14 +164,19 @@ public final class PickingScreen extends VBox {
   }
 
   private String partWords() {
-    return grid.parts() == 1 ? "whole beats" : grid.parts() + " a beat";
+    return grid.parts() == 1
+        ? Texts.of("pickingScreen.wholeBeats")
+        : Texts.of("pickingScreen.aBeat", grid.parts());
   }
 
   private Button cut(String id, String words, int by) {
     Button button = new Button(words);
     button.setId(id);
     button.getStyleClass().addAll("tool", "small-tool");
-    button.setAccessibleText(by > 0 ? "cut beats finer" : "cut beats coarser");
+    button.setAccessibleText(
+        by > 0
+            ? Texts.of("pickingScreen.cutBeatsFiner")
+            : Texts.of("pickingScreen.cutBeatsCoarser"));
     button.setOnAction(e -> grid.cut(grid.parts() + by));
     return button;
   }

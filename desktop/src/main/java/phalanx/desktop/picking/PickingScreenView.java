@@ -11,6 +11,7 @@ import phalanx.desktop.files.OwnShelf;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.screen.ScreenView;
 import phalanx.desktop.screen.Shortcut;
+import phalanx.desktop.texts.Texts;
 import phalanx.formats.patterns.OwnPatterns;
 import phalanx.picking.WrittenPattern;
 
@@ -20,23 +21,29 @@ public final class PickingScreenView extends ScreenView<WholeScroll, ShelfPanel>
   /** Its keys. */
   public static final List<Shortcut> SHORTCUTS =
       List.of(
-          new Shortcut("arrows", "row and time"),
-          new Shortcut("Enter, o", "put a stroke in, take it out"),
-          new Shortcut("p i m a c", "a stroke by this finger"),
-          new Shortcut("! (", "accented, soft"),
-          new Shortcut("=", "the string stops here"),
-          new Shortcut("~", "tremolo of three"),
-          new Shortcut("/ \\", "roll upwards, downwards: quicker, slower"),
-          new Shortcut("Shift ↑ ↓", "brush down, up: all strings, fewer"),
-          new Shortcut("n", "the brush by nails or thumb"),
-          new Shortcut("u, s, t", "palm mute, slap, touched 12 above"),
-          new Shortcut("Shift+U", "palm mute all of the thumb, or none of it"),
-          new Shortcut("x", "hit: click, palm, nail, tip, slap, heel"),
-          new Shortcut(">", "the next chord comes here"),
-          new Shortcut("Delete", "take out what is there"),
-          new Shortcut("+ −", "cut the beats finer, coarser"),
-          new Shortcut("Page Up, Down", "other bars of a long pattern"),
-          new Shortcut("h", "hear it on the chord"));
+          new Shortcut(
+              Texts.of("pickingScreenView.arrows"), Texts.of("pickingScreenView.rowAndTime")),
+          new Shortcut(
+              Texts.of("pickingScreenView.enterO"), Texts.of("pickingScreenView.putAStrokeIn")),
+          new Shortcut("p i m a c", Texts.of("pickingScreenView.aStrokeByThis")),
+          new Shortcut("! (", Texts.of("pickingScreenView.accentedSoft")),
+          new Shortcut("=", Texts.of("pickingScreenView.theStringStopsHere")),
+          new Shortcut("~", Texts.of("pickingScreenView.tremoloOfThree")),
+          new Shortcut("/ \\", Texts.of("pickingScreenView.rollUpwardsDownwardsQuicker")),
+          new Shortcut(
+              Texts.of("pickingScreenView.shift"), Texts.of("pickingScreenView.brushDownUpAll")),
+          new Shortcut("n", Texts.of("pickingScreenView.theBrushByNails")),
+          new Shortcut("u, s, t", Texts.of("pickingScreenView.palmMuteSlapTouched")),
+          new Shortcut(
+              Texts.of("pickingScreenView.shiftU"), Texts.of("pickingScreenView.palmMuteAllOf")),
+          new Shortcut("x", Texts.of("pickingScreenView.hitClickPalmNail")),
+          new Shortcut(">", Texts.of("pickingScreenView.theNextChordComes")),
+          new Shortcut(
+              Texts.of("pickingScreenView.delete"), Texts.of("pickingScreenView.takeOutWhatIs")),
+          new Shortcut("+ −", Texts.of("pickingScreenView.cutTheBeatsFiner")),
+          new Shortcut(
+              Texts.of("pickingScreenView.pageUpDown"), Texts.of("pickingScreenView.otherBarsOfA")),
+          new Shortcut("h", Texts.of("pickingScreenView.hearItOnThe")));
 
   private final Workspace workspace;
   private final PickingScreen screen;

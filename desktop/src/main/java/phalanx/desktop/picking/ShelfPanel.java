@@ -16,6 +16,7 @@ import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.files.OwnShelf;
 import phalanx.desktop.model.PatternViewModel;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.formats.patterns.OwnPatterns;
 import phalanx.formats.patterns.PatternShelf;
 import phalanx.picking.PickingStyle;
@@ -63,16 +64,16 @@ public final class ShelfPanel extends VBox {
         own.property().get().patterns().stream().filter(p -> p.meter().equals(meter)).toList();
     List<PickingStyle> shipped = PatternShelf.in(meter);
     if (!shipped.contains(now) && !mine.contains(now)) {
-      cards.add(heading("Of this song"));
+      cards.add(heading(Texts.of("shelfPanel.ofThisSong")));
       cards.add(card(now, meter, "pattern-here", false));
     }
     if (!mine.isEmpty()) {
-      cards.add(heading("My patterns"));
+      cards.add(heading(Texts.of("shelfPanel.myPatterns")));
       for (int m = 0; m < mine.size(); m++) {
         cards.add(card(mine.get(m), meter, "mine-" + (m + 1), true));
       }
     }
-    cards.add(heading("Patterns"));
+    cards.add(heading(Texts.of("shelfPanel.patterns")));
     for (int s = 0; s < shipped.size(); s++) {
       cards.add(card(shipped.get(s), meter, "pattern-" + (s + 1), false));
     }
@@ -135,7 +136,7 @@ public final class ShelfPanel extends VBox {
     Button away = new Button("×");
     away.setId(id + "-remove");
     away.getStyleClass().addAll("tool", "small-tool");
-    away.setAccessibleText("take " + title + " from my shelf");
+    away.setAccessibleText(Texts.of("shelfPanel.takeFromMyShelf", title));
     away.setOnAction(e -> own.remove(title));
     HBox row = new HBox(4, card, away);
     row.getStyleClass().add("chart-tools");

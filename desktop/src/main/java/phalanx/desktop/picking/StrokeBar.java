@@ -6,6 +6,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import phalanx.desktop.drawing.ToolRow;
+import phalanx.desktop.texts.Texts;
 
 /** What can be done where the cursor is in the grid, each with its key. */
 final class StrokeBar extends ToolRow {
@@ -15,7 +16,7 @@ final class StrokeBar extends ToolRow {
   StrokeBar(PatternGrid grid) {
     this.grid = grid;
     getStyleClass().add("stroke-bar");
-    Label finger = new Label("o stroke · p i m a c finger");
+    Label finger = new Label(Texts.of("strokeBar.oStrokePI"));
     finger.getStyleClass().add("where");
     finger.setMinWidth(Region.USE_PREF_SIZE);
     Region grow = new Region();
@@ -29,14 +30,14 @@ final class StrokeBar extends ToolRow {
             sign("stop", "="),
             sign("tremolo", "~"),
             sign("mute", "u"),
-            button("mute p", "⇧U", () -> grid.apply("U")),
+            button(Texts.of("strokeBar.muteP"), "⇧U", () -> grid.apply("U")),
             sign("roll", "/"),
             sign("roll", "\\"),
             brush("brush", "⇧↑", true),
             brush("brush", "⇧↓", false),
             sign("nails", "n"),
             sign("hit", "x"),
-            sign("next chord", ">"));
+            sign(Texts.of("strokeBar.nextChord"), ">"));
   }
 
   private Button sign(String words, String sign) {

@@ -21,11 +21,11 @@ import phalanx.desktop.model.PracticeViewModel;
 import phalanx.desktop.model.ShownDrill;
 import phalanx.desktop.model.Viewing;
 import phalanx.desktop.strip.StripPreview;
+import phalanx.desktop.texts.Texts;
 import phalanx.practice.Drill;
 import phalanx.practice.Outcome;
 import phalanx.practice.StrokeWords;
 import phalanx.practice.TempoLadder;
-import phalanx.text.Phrase;
 
 /** The drill at hand: its bars with what is left out drawn pale, its ladder, and three big keys. */
 final class DrillPanel extends VBox {
@@ -62,7 +62,7 @@ final class DrillPanel extends VBox {
         }
       };
 
-  private final ToggleButton play = new ToggleButton("▶ Play");
+  private final ToggleButton play = new ToggleButton(Texts.of("drillPanel.play"));
 
   DrillPanel(PracticeViewModel model, Viewing viewing, Palette palette) {
     this.model = model;
@@ -90,7 +90,7 @@ final class DrillPanel extends VBox {
     play.setOnAction(e -> model.playback().toggle());
     HBox.setHgrow(title, Priority.ALWAYS);
     title.setMaxWidth(Double.MAX_VALUE);
-    Label pale = Controls.styled("pale: in a later layer", "where");
+    Label pale = Controls.styled(Texts.of("drillPanel.paleInALater"), "where");
     pale.setMinWidth(Region.USE_PREF_SIZE);
     HBox row = new HBox(10, title, pale, play);
     row.getStyleClass().add("card-row");
@@ -104,17 +104,17 @@ final class DrillPanel extends VBox {
     } else {
       looking.stop();
     }
-    play.setText(plays ? "■ Stop" : "▶ Play");
+    play.setText(plays ? Texts.of("drillPanel.stop") : Texts.of("drillPanel.play"));
   }
 
   private HBox ladderHead() {
     rules.setId("ladder-rules");
     LadderRulesRow change = new LadderRulesRow(model);
-    ToggleButton changes = new ToggleButton("Rules");
+    ToggleButton changes = new ToggleButton(Texts.of("drillPanel.rules"));
     changes.setId("change-rules");
     changes.getStyleClass().addAll("tool", "small-tool");
     changes.setMinWidth(Region.USE_PREF_SIZE);
-    changes.setTooltip(new Tooltip("when the tempo goes up and down"));
+    changes.setTooltip(new Tooltip(Texts.of("drillPanel.whenTheTempoGoes")));
     change.visibleProperty().bind(changes.selectedProperty());
     change.managedProperty().bind(changes.selectedProperty());
     rules.visibleProperty().bind(changes.selectedProperty().not());
@@ -127,7 +127,7 @@ final class DrillPanel extends VBox {
     HBox.setHgrow(rules, Priority.ALWAYS);
     rules.setMaxWidth(Double.MAX_VALUE);
     rules.setMinWidth(0);
-    Label heading = Controls.styled("Tempo ladder", "form-title");
+    Label heading = Controls.styled(Texts.of("drillPanel.tempoLadder"), "form-title");
     heading.setMinWidth(Region.USE_PREF_SIZE);
     HBox row = new HBox(10, heading, rules, change, gap, changes);
     row.getStyleClass().add("card-row");
@@ -158,9 +158,9 @@ final class DrillPanel extends VBox {
     HBox row =
         new HBox(
             10,
-            key("attempt-clean", "Clean  C", Outcome.CLEAN, "primary-key"),
-            key("attempt-again", "Again  A", Outcome.MISSED, "plain-key"),
-            key("attempt-rest", "Rest  R", Outcome.RESTED, "plain-key"),
+            key("attempt-clean", Texts.of("drillPanel.cleanC"), Outcome.CLEAN, "primary-key"),
+            key("attempt-again", Texts.of("drillPanel.againA"), Outcome.MISSED, "plain-key"),
+            key("attempt-rest", Texts.of("drillPanel.restR"), Outcome.RESTED, "plain-key"),
             gap,
             figures);
     row.getStyleClass().add("card-row");
@@ -170,7 +170,7 @@ final class DrillPanel extends VBox {
   /** Where the ladder ends, and what the player writes to the attempt. */
   private HBox foot() {
     note.setId("attempt-note");
-    note.setPromptText("a note to the next attempt: N");
+    note.setPromptText(Texts.of("drillPanel.aNoteToThe"));
     note.setPrefWidth(NOTE);
     note.setMinWidth(NOTE);
     note.textProperty().bindBidirectional(model.noteProperty());
@@ -210,7 +210,12 @@ final class DrillPanel extends VBox {
   }
 
   private void name() {
-    title.setText(model.drillProperty().get().map(Drill::title).orElse("No drill is chosen"));
+    title.setText(
+        model
+            .drillProperty()
+            .get()
+            .map(Drill::title)
+            .orElse(Texts.of("drillPanel.noDrillIsChosen")));
   }
 
   private void show() {
@@ -226,7 +231,7 @@ final class DrillPanel extends VBox {
     String motions =
         StrokeWords.motions(
             drill.played().notesFrom(drill.fromTick(), Math.min(bar, drill.toTick())));
-    return motions.isEmpty() ? "" : "say: " + motions;
+    return motions.isEmpty() ? "" : Texts.of("drillPanel.say", motions);
   }
 
   private void climb() {
@@ -238,8 +243,8 @@ final class DrillPanel extends VBox {
             .map(
                 l ->
                     l.isReached()
-                        ? "reached and clean"
-                        : Phrase.of("attempt %d at", l.attempts().size() + 1))
+                        ? Texts.of("drillPanel.reachedAndClean")
+                        : Texts.of("drillPanel.attemptAt", l.attempts().size() + 1))
             .orElse(""));
     tempo.setText(ladder.map(l -> model.pulse().mark(l.tempo())).orElse(""));
     ladder.ifPresent(

@@ -6,6 +6,7 @@ import javafx.scene.canvas.GraphicsContext;
 import phalanx.desktop.drawing.Lettering;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.TypeFace;
+import phalanx.desktop.texts.Texts;
 import phalanx.practice.Outcome;
 import phalanx.practice.TempoLadder;
 import phalanx.song.Pulse;
@@ -119,9 +120,12 @@ final class LadderChart extends Canvas {
   /** What it shows, for those who do not see it. */
   static String words(TempoLadder ladder) {
     long clean = ladder.attempts().stream().filter(a -> a.outcome() == Outcome.CLEAN).count();
-    return Phrase.of(
-        "%d attempts, %d clean; now at %.0f, leading to %.0f",
-        ladder.attempts().size(), clean, ladder.tempo(), ladder.goal().goal());
+    return Texts.of(
+        "ladderChart.attemptsCleanNowAt",
+        ladder.attempts().size(),
+        clean,
+        ladder.tempo(),
+        ladder.goal().goal());
   }
 
   /** From a tempo to a height. */

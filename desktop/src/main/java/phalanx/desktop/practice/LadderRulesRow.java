@@ -6,6 +6,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import phalanx.desktop.drawing.WholeSpinner;
 import phalanx.desktop.model.PracticeViewModel;
+import phalanx.desktop.texts.Texts;
 import phalanx.practice.LadderRules;
 
 /** When the ladder goes up and down, to be changed by the player. */
@@ -28,7 +29,13 @@ final class LadderRulesRow extends HBox {
     missed = spinner("rule-missed", 10, now.missedToFall());
     step = spinner("rule-step", 20, (int) Math.round(now.stepPercent()));
     getChildren()
-        .addAll(clean, word("clean: up,"), missed, word("missed: down, by"), step, word("%"));
+        .addAll(
+            clean,
+            word(Texts.of("ladderRulesRow.cleanUp")),
+            missed,
+            word(Texts.of("ladderRulesRow.missedDownBy")),
+            step,
+            word("%"));
     model.settingsProperty().addListener(o -> show());
   }
 

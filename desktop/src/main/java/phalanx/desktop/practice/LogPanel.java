@@ -9,6 +9,7 @@ import javafx.scene.layout.VBox;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.PracticeViewModel;
+import phalanx.desktop.texts.Texts;
 import phalanx.practice.Drill;
 
 /** The log at a glance: how the drill at hand came on, and the thumb, week by week. */
@@ -27,19 +28,20 @@ final class LogPanel extends VBox {
     thumb = new WeeksChart("thumb-weeks", palette);
     getChildren()
         .addAll(
-            Controls.styled("Clean tempo of this drill", "form-title"),
+            Controls.styled(Texts.of("logPanel.cleanTempoOfThis"), "form-title"),
             which,
             tempo,
-            Controls.styled("Spread of the thumb by week, ms", "form-title"),
+            Controls.styled(Texts.of("logPanel.spreadOfTheThumb"), "form-title"),
             thumb,
-            Controls.smallTool("export-log", "Save the log as CSV …", exportLog));
+            Controls.smallTool("export-log", Texts.of("logPanel.saveTheLogAs"), exportLog));
     model.drillProperty().addListener(o -> show());
     model.diaryProperty().addListener(o -> show());
     show();
   }
 
   private void show() {
-    which.setText(model.drillProperty().get().map(Drill::title).orElse("no drill is chosen"));
+    which.setText(
+        model.drillProperty().get().map(Drill::title).orElse(Texts.of("logPanel.noDrillIsChosen")));
     tempo.paint(
         model.drillProperty().get().map(model::tempos).orElse(Map.of()),
         model

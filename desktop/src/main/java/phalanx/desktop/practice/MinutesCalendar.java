@@ -9,13 +9,23 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import phalanx.desktop.drawing.Controls;
+import phalanx.desktop.texts.Texts;
 
 /** How long was practised on each day of the last four weeks: the longer, the darker. */
 final class MinutesCalendar extends GridPane {
 
   private static final int WEEKS = 4;
-  private static final List<String> DAYS = List.of("Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun");
-  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
+  private static final List<String> DAYS =
+      List.of(
+          Texts.of("minutesCalendar.mon"),
+          Texts.of("minutesCalendar.tue"),
+          Texts.of("minutesCalendar.wed"),
+          Texts.of("minutesCalendar.thu"),
+          Texts.of("minutesCalendar.fri"),
+          Texts.of("minutesCalendar.sat"),
+          Texts.of("minutesCalendar.sun"));
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern(Texts.of("minutesCalendar.dMmm"), Locale.ENGLISH);
 
   MinutesCalendar() {
     setId("minutes-calendar");
@@ -42,13 +52,15 @@ final class MinutesCalendar extends GridPane {
   private static Label cell(LocalDate day, Map<LocalDate, Integer> minutes, LocalDate today) {
     int done = minutes.getOrDefault(day, 0);
     boolean future = day.isAfter(today);
-    Label cell = new Label(future ? "" : done == 0 ? "rest" : String.valueOf(done));
+    Label cell =
+        new Label(
+            future ? "" : done == 0 ? Texts.of("minutesCalendar.rest") : String.valueOf(done));
     cell.getStyleClass().add("calendar-day");
     cell.getStyleClass().add(level(done, future));
     if (day.equals(today)) {
       cell.getStyleClass().add("calendar-today");
     }
-    cell.setTooltip(new Tooltip(DAY.format(day) + ": " + done + " minutes"));
+    cell.setTooltip(new Tooltip(Texts.of("minutesCalendar.minutes", DAY.format(day), done)));
     return cell;
   }
 

@@ -11,6 +11,7 @@ import phalanx.desktop.model.Workspace;
 import phalanx.desktop.screen.ScreenView;
 import phalanx.desktop.screen.Shortcut;
 import phalanx.desktop.screen.SideTabs;
+import phalanx.desktop.texts.Texts;
 import phalanx.picking.PickFinger;
 import phalanx.practice.Outcome;
 
@@ -20,11 +21,16 @@ public final class PracticeScreenView extends ScreenView<PracticeScreen, SideTab
   /** Its keys. */
   public static final List<Shortcut> SHORTCUTS =
       List.of(
-          new Shortcut("C or Page Down, A, R", "clean, again, rest"),
-          new Shortcut("P, ↑ ↓", "play the drill, the drill before, the next"),
-          new Shortcut("F and J K L ;", "tap along: thumb, fingers"),
-          new Shortcut("M, S, T", "listen, let the simulated player tap, set the latency of taps"),
-          new Shortcut("N, Enter", "write a note to the attempt, go on"));
+          new Shortcut(
+              Texts.of("practiceScreenView.cOrPageDown"),
+              Texts.of("practiceScreenView.cleanAgainRest")),
+          new Shortcut("P, ↑ ↓", Texts.of("practiceScreenView.playTheDrillThe")),
+          new Shortcut(
+              Texts.of("practiceScreenView.fAndJK"),
+              Texts.of("practiceScreenView.tapAlongThumbFingers")),
+          new Shortcut("M, S, T", Texts.of("practiceScreenView.listenLetTheSimulated")),
+          new Shortcut(
+              Texts.of("practiceScreenView.nEnter"), Texts.of("practiceScreenView.writeANoteTo")));
 
   private final PracticeViewModel model;
 
@@ -42,11 +48,11 @@ public final class PracticeScreenView extends ScreenView<PracticeScreen, SideTab
             List.of(
                 new SideTabs.Tab(
                     "part-now",
-                    "Now",
+                    Texts.of("practiceScreenView.now"),
                     () -> new PracticeSide(workspace.models().practice(), palette)),
                 new SideTabs.Tab(
                     "part-log",
-                    "Log",
+                    Texts.of("practiceScreenView.log"),
                     () -> new LogPanel(workspace.models().practice(), palette, exportLog)))));
     model = workspace.models().practice();
     model.keepIn(records, clock);

@@ -21,6 +21,7 @@ import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.LatencyCheck;
 import phalanx.desktop.model.PracticeSong;
 import phalanx.desktop.model.PracticeViewModel;
+import phalanx.desktop.texts.Texts;
 import phalanx.instrument.Hand;
 import phalanx.picking.PickFinger;
 import phalanx.practice.ChangeLateness;
@@ -43,7 +44,7 @@ final class PracticeSide extends VBox {
   private static final double TITLE = 190;
 
   private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+      DateTimeFormatter.ofPattern(Texts.of("practiceSide.eeeDMmm"), Locale.ENGLISH);
 
   private final PracticeViewModel model;
   private final SteadinessChart chart;
@@ -66,13 +67,14 @@ final class PracticeSide extends VBox {
         new HBox(
             6,
             listen(),
-            Controls.smallTool("simulate-taps", "Simulated S", model.playback()::simulate),
+            Controls.smallTool(
+                "simulate-taps", Texts.of("practiceSide.simulatedS"), model.playback()::simulate),
             measure());
     tools.getStyleClass().add("card-row");
     VBox all =
         new VBox(
             8,
-            Controls.styled("Steadiness of the thumb", "form-title"),
+            Controls.styled(Texts.of("practiceSide.steadinessOfTheThumb"), "form-title"),
             chart,
             figures,
             others,
@@ -81,9 +83,9 @@ final class PracticeSide extends VBox {
             heardBy,
             latency,
             hand,
-            Controls.styled("Minutes, last four weeks", "form-title"),
+            Controls.styled(Texts.of("practiceSide.minutesLastFourWeeks"), "form-title"),
             calendar,
-            Controls.styled("Due again", "form-title"),
+            Controls.styled(Texts.of("practiceSide.dueAgain"), "form-title"),
             due);
     all.getStyleClass().add("side-part");
     getChildren().add(Controls.scroll(all));
@@ -91,8 +93,9 @@ final class PracticeSide extends VBox {
         () -> {
           String by = model.playback().keysByProperty().get();
           tapOn.setText(
-              "Tap while it plays: thumb F, fingers J K L ;"
-                  + (by.isEmpty() ? "" : " or on " + by + ": thumb below middle C"));
+              Texts.of(
+                  "practiceSide.tapWhileItPlays",
+                  by.isEmpty() ? "" : Texts.of("practiceSide.orOnThumbBelow", by)));
         };
     model.playback().keysByProperty().addListener(o -> keys.run());
     keys.run();
@@ -108,12 +111,11 @@ final class PracticeSide extends VBox {
   /** The way to measure how late taps arrive. */
   private ToggleButton measure() {
     LatencyCheck check = model.playback().latency();
-    ToggleButton measure = new ToggleButton("Latency T");
+    ToggleButton measure = new ToggleButton(Texts.of("practiceSide.latencyT"));
     measure.setId("set-latency");
     measure.getStyleClass().addAll("tool", "small-tool");
     measure.setMinWidth(Region.USE_PREF_SIZE);
-    measure.setTooltip(
-        new Tooltip("tap to clicks: what device and air add is taken off, for this device"));
+    measure.setTooltip(new Tooltip(Texts.of("practiceSide.tapToClicksWhat")));
     measure.setOnAction(e -> model.playback().checkLatency());
     check.runningProperty().addListener((o, was, now) -> measure.setSelected(now));
     latency.setId("latency");
@@ -124,19 +126,18 @@ final class PracticeSide extends VBox {
   }
 
   private ToggleButton listen() {
-    ToggleButton listen = new ToggleButton("Listen M");
+    ToggleButton listen = new ToggleButton(Texts.of("practiceSide.listenM"));
     listen.setId("listen");
     listen.getStyleClass().addAll("tool", "small-tool");
     listen.setMinWidth(Region.USE_PREF_SIZE);
-    listen.setTooltip(
-        new Tooltip("play the drill on the guitar: only times are kept, and nothing leaves here"));
+    listen.setTooltip(new Tooltip(Texts.of("practiceSide.playTheDrillOn")));
     listen.setOnAction(e -> model.playback().listen());
     heardBy.setId("heard-by");
     Runnable show =
         () -> {
           String by = model.playback().heardByProperty().get();
           listen.setSelected(!by.isEmpty());
-          heardBy.setText(by.isEmpty() ? "" : "listening: " + by);
+          heardBy.setText(by.isEmpty() ? "" : Texts.of("practiceSide.listening", by));
           heardBy.setVisible(!by.isEmpty());
           heardBy.setManaged(!by.isEmpty());
         };
@@ -149,9 +150,7 @@ final class PracticeSide extends VBox {
     Optional<StrokeReport> report = model.playback().reportProperty().get();
     chart.paint(report);
     figures.setText(
-        report
-            .map(PracticeSide::words)
-            .orElse("Play the drill and tap along: nothing but times is kept."));
+        report.map(PracticeSide::words).orElse(Texts.of("practiceSide.playTheDrillAnd")));
     others.setText(report.map(PracticeSide::details).filter(f -> !f.isEmpty()).orElse(""));
     others.setVisible(!others.getText().isEmpty());
     others.setManaged(others.isVisible());
@@ -160,12 +159,12 @@ final class PracticeSide extends VBox {
   private static String words(StrokeReport report) {
     Steadiness thumb = report.thumb();
     if (thumb.count() == 0) {
-      return "The thumb was not tapped.";
+      return Texts.of("practiceSide.theThumbWasNot");
     }
-    return Phrase.of(
-        "mean %.0f ms %s · spread %.0f ms\ndrift %+.1f bpm · %d missed, %d extra",
+    return Texts.of(
+        "practiceSide.meanMsSpreadMs",
         Math.abs(1000 * thumb.mean()),
-        thumb.mean() < 0 ? "early" : "late",
+        thumb.mean() < 0 ? Texts.of("practiceSide.early") : Texts.of("practiceSide.late"),
         1000 * thumb.spread(),
         thumb.drift(),
         report.missed().size(),
@@ -181,9 +180,7 @@ final class PracticeSide extends VBox {
       return;
     }
     ChangeLateness lateness = model.pace().lateness();
-    String words =
-        "Over %d changes your strokes come %.0f ms %s than elsewhere: this hand needs %.0f ms to"
-            + " start. Ceilings and hard spots would then be yours.";
+    String words = Texts.of("practiceSide.overChangesYourStrokes");
     hand.getChildren()
         .setAll(
             Controls.wrapped(
@@ -191,10 +188,13 @@ final class PracticeSide extends VBox {
                     words,
                     lateness.count(),
                     Math.abs(1000 * lateness.late()),
-                    lateness.late() < 0 ? "sooner" : "later",
+                    lateness.late() < 0
+                        ? Texts.of("practiceSide.sooner")
+                        : Texts.of("practiceSide.later"),
                     measured.get().pace().reactionMs()),
                 "drill-why"),
-            Controls.smallTool("take-pace", "Take it as my hand’s pace", model.pace()::take));
+            Controls.smallTool(
+                "take-pace", Texts.of("practiceSide.takeItAsMy"), model.pace()::take));
   }
 
   /** Each finger with its spread; how late each beat and the latest changes are; loudness. */
@@ -218,17 +218,17 @@ final class PracticeSide extends VBox {
     report.byChange().entrySet().stream()
         .filter(e -> e.getValue().mean() > LATE)
         .limit(CHANGES)
-        .forEach(e -> lines.add("change " + late(e.getKey(), e.getValue()) + " ms"));
+        .forEach(e -> lines.add(Texts.of("practiceSide.changeMs", late(e.getKey(), e.getValue()))));
     Evenness loud = report.evenness(s -> true);
     if (loud.count() > 1) {
-      lines.add(Phrase.of("loudness ± %.1f dB from one time to the next", loud.spread()));
+      lines.add(Texts.of("practiceSide.loudnessDbFromOne", loud.spread()));
     }
     lines.removeIf(String::isEmpty);
     return String.join("\n", lines);
   }
 
   private static String beat(int beat) {
-    return beat == StrokeReport.OFF_BEAT ? "&" : "on " + beat;
+    return beat == StrokeReport.OFF_BEAT ? "&" : Texts.of("practiceSide.on", beat);
   }
 
   private static String late(String what, Steadiness of) {
@@ -260,7 +260,7 @@ final class PracticeSide extends VBox {
               rows.add(row(title, DAY.format(d.date())));
             });
     if (rows.isEmpty()) {
-      rows.add(Controls.line("Nothing yet: what you practise comes back in growing intervals."));
+      rows.add(Controls.line(Texts.of("practiceSide.nothingYetWhatYou")));
     }
     return rows;
   }

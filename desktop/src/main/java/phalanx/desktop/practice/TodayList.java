@@ -22,17 +22,15 @@ import phalanx.desktop.drawing.TypeFace;
 import phalanx.desktop.model.LoopBars;
 import phalanx.desktop.model.PracticeDay;
 import phalanx.desktop.model.PracticeViewModel;
+import phalanx.desktop.texts.Texts;
 import phalanx.practice.Drill;
 import phalanx.practice.PracticeOrder;
 import phalanx.practice.Today;
-import phalanx.text.Phrase;
 
 /** What is practised today, in order, each with its minutes and why it is there. */
 final class TodayList extends VBox {
 
-  private static final String CAUTION =
-      "Stop if it hurts. Pain, tingling or numbness that lasts is one for a doctor or"
-          + " physiotherapist.";
+  private static final String CAUTION = Texts.of("todayList.stopIfItHurts");
 
   /** From so many days without practice on it is a long break. */
   private static final int LONG_BREAK = 14;
@@ -67,19 +65,19 @@ final class TodayList extends VBox {
     Spinner<Integer> minutes = new Spinner<>(5, 180, model.minutesProperty().get(), 5);
     minutes.setId("practice-minutes");
     minutes.setPrefWidth(82);
-    minutes.setTooltip(new Tooltip("how much time there is today, minutes"));
+    minutes.setTooltip(new Tooltip(Texts.of("todayList.howMuchTimeThere")));
     minutes.valueProperty().addListener((o, was, now) -> model.minutesProperty().set(now));
-    Label title = Controls.styled("Today", "form-title");
+    Label title = Controls.styled(Texts.of("todayList.today"), "form-title");
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
-    HBox row = new HBox(6, title, gap, minutes, new Label("minutes"));
+    HBox row = new HBox(6, title, gap, minutes, new Label(Texts.of("todayList.minutes")));
     row.getStyleClass().add("card-row");
     return row;
   }
 
   /** Which hand comes first, and why. */
   private ToggleButton order() {
-    ToggleButton first = new ToggleButton("Fretting first");
+    ToggleButton first = new ToggleButton(Texts.of("todayList.frettingFirst"));
     first.setId("practice-order");
     first.getStyleClass().addAll("tool", "small-tool");
     first.setTooltip(new Tooltip(PracticeOrder.FRETTING_FIRST.words()));
@@ -106,12 +104,12 @@ final class TodayList extends VBox {
     ToggleButton only = new ToggleButton();
     only.setId("practice-loop");
     only.getStyleClass().addAll("tool", "small-tool");
-    only.setTooltip(new Tooltip("practise only the bars that are looped"));
+    only.setTooltip(new Tooltip(Texts.of("todayList.practiseOnlyTheBars")));
     only.selectedProperty().bindBidirectional(model.loopOnlyProperty());
     Runnable name =
         () -> {
           Optional<LoopBars> bars = model.loopProperty().get();
-          only.setText(bars.map(b -> "Only " + b.words()).orElse(""));
+          only.setText(bars.map(b -> Texts.of("todayList.only", b.words())).orElse(""));
           only.setVisible(bars.isPresent());
           only.setManaged(bars.isPresent());
         };
@@ -128,13 +126,13 @@ final class TodayList extends VBox {
             order(),
             way(
                 "practice-interleaved",
-                "Mixed",
-                "keep what is alike apart: harder today, and kept longer",
+                Texts.of("todayList.mixed"),
+                Texts.of("todayList.keepWhatIsAlike"),
                 model.interleavedProperty()),
             way(
                 "practice-compound",
-                "Relay",
-                "also the pattern through all shapes, and variations of it",
+                Texts.of("todayList.relay"),
+                Texts.of("todayList.alsoThePatternThrough"),
                 model.compoundProperty()),
             loop());
     row.setPrefWrapLength(WAYS);
@@ -147,9 +145,9 @@ final class TodayList extends VBox {
     done.setText(
         day.today().items().isEmpty()
             ? model.isEmpty()
-                ? "There is nothing to play yet: type chords on the Chart."
-                : "The day is being planned …"
-            : Phrase.of("%d done · %d to go", minutes, Math.max(0, day.today().minutes() - minutes))
+                ? Texts.of("todayList.thereIsNothingTo")
+                : Texts.of("todayList.theDayIsBeing")
+            : Texts.of("todayList.doneToGo", minutes, Math.max(0, day.today().minutes() - minutes))
                 + away());
     List<Node> rows = new ArrayList<>();
     int number = 0;
@@ -166,7 +164,8 @@ final class TodayList extends VBox {
           rows.add(Controls.wrapped(CAUTION, "caution"));
         }
       } else {
-        rows.add(Controls.wrapped(item.minutes() + " min break: " + item.why(), "where"));
+        rows.add(
+            Controls.wrapped(Texts.of("todayList.minBreak", item.minutes(), item.why()), "where"));
       }
     }
     items.getChildren().setAll(rows);
@@ -176,9 +175,7 @@ final class TodayList extends VBox {
   private String away() {
     OptionalLong days = model.daysAway();
     return days.isPresent() && days.getAsLong() >= LONG_BREAK
-        ? Phrase.of(
-            "\n%d weeks away: the day is as short as ever. Begin slower than you left off.",
-            days.getAsLong() / 7)
+        ? Texts.of("todayList.weeksAwayTheDay", days.getAsLong() / 7)
         : "";
   }
 
@@ -210,7 +207,7 @@ final class TodayList extends VBox {
     Label title = Controls.styled(inLines(words[0]), "drill-title");
     HBox.setHgrow(title, Priority.ALWAYS);
     title.setMaxWidth(Double.MAX_VALUE);
-    Label minutes = Controls.styled(item.minutes() + " min", "where");
+    Label minutes = Controls.styled(Texts.of("todayList.min", item.minutes()), "where");
     minutes.setMinWidth(Region.USE_PREF_SIZE);
     HBox head = new HBox(8, sign, title, minutes);
     VBox content = new VBox(2, head);

@@ -11,6 +11,7 @@ import javafx.scene.canvas.GraphicsContext;
 import phalanx.desktop.drawing.Lettering;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.TypeFace;
+import phalanx.desktop.texts.Texts;
 import phalanx.text.Phrase;
 
 /** A figure over the days it was measured, as a line of dots, with a goal where it has one. */
@@ -19,7 +20,8 @@ final class WeeksChart extends Canvas {
   private static final double LEFT = 34;
   private static final double BOTTOM = 20;
   private static final double TOP = 12;
-  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern(Texts.of("weeksChart.dMmm"), Locale.ENGLISH);
 
   private final Palette palette;
 
@@ -44,7 +46,7 @@ final class WeeksChart extends Canvas {
     TreeMap<LocalDate, Double> days = new TreeMap<>(figures);
     if (days.isEmpty()) {
       ink.left("nothing measured yet", LEFT, getHeight() / 2, TypeFace.plain(12), "text-2");
-      setAccessibleText("nothing measured yet");
+      setAccessibleText(Texts.of("weeksChart.nothingMeasuredYet"));
       return;
     }
     double low = days.values().stream().mapToDouble(d -> d).min().orElse(0);
@@ -68,8 +70,8 @@ final class WeeksChart extends Canvas {
       ink.right(last, getWidth() - 8, floor, TypeFace.plain(10.5), "text-2");
     }
     setAccessibleText(
-        Phrase.of(
-            "from %.0f on %s to %.0f on %s",
+        Texts.of(
+            "weeksChart.fromOnToOn",
             days.firstEntry().getValue(),
             DAY.format(days.firstKey()),
             days.lastEntry().getValue(),

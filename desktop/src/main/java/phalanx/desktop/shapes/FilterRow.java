@@ -9,6 +9,7 @@ import phalanx.arrangement.board.ShapeFilter.Wish;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 
 /** Which shapes are shown: what they must have, may have, must not have. */
 final class FilterRow extends ToolRow {
@@ -22,7 +23,7 @@ final class FilterRow extends ToolRow {
    */
   FilterRow(Workspace workspace, Label count) {
     this.workspace = workspace;
-    Label name = new Label("Show");
+    Label name = new Label(Texts.of("filterRow.show"));
     name.getStyleClass().add("row-name");
     ComboBox<String> position = new ComboBox<>();
     position.setId("filter-position");
@@ -50,22 +51,22 @@ final class FilterRow extends ToolRow {
             name,
             wish(
                 "filter-thumb",
-                "thumb over",
+                Texts.of("filterRow.thumbOver"),
                 f -> f.thumb(),
                 (f, w) -> with(f, w, f.barre(), f.stretch(), f.ringing())),
             wish(
                 "filter-barre",
-                "barre",
+                Texts.of("filterRow.barre"),
                 f -> f.barre(),
                 (f, w) -> with(f, f.thumb(), w, f.stretch(), f.ringing())),
             wish(
                 "filter-stretch",
-                "stretch",
+                Texts.of("filterRow.stretch"),
                 f -> f.stretch(),
                 (f, w) -> with(f, f.thumb(), f.barre(), w, f.ringing())),
             wish(
                 "filter-open",
-                "open strings",
+                Texts.of("filterRow.openStrings"),
                 f -> f.ringing(),
                 (f, w) -> with(f, f.thumb(), f.barre(), f.stretch(), w)),
             position,
@@ -98,9 +99,9 @@ final class FilterRow extends ToolRow {
           Wish now = get.apply(filter());
           button.setText(
               switch (now) {
-                case EITHER -> what + ": either";
-                case WITH -> "with " + what;
-                case WITHOUT -> "without " + what;
+                case EITHER -> Texts.of("filterRow.either", what);
+                case WITH -> Texts.of("filterRow.with", what);
+                case WITHOUT -> Texts.of("filterRow.without", what);
               });
           button.getStyleClass().remove("on");
           if (now != Wish.EITHER) {

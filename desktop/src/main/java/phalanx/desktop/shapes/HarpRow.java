@@ -11,6 +11,7 @@ import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.HarpRunViewModel;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.theory.NoteNaming;
 
 /** A harp run over the shape held: plain notes and harmonics touched an octave above, in turn. */
@@ -25,14 +26,11 @@ final class HarpRow extends ToolRow {
   HarpRow(Workspace workspace) {
     this.workspace = workspace;
     desk = workspace.models().harp();
-    Label name = new Label("Harp run");
+    Label name = new Label(Texts.of("harpRow.harpRun"));
     name.getStyleClass().add("row-name");
-    name.setTooltip(
-        new Tooltip(
-            "the ring finger plucks a string, the thumb the next one while the index finger"
-                + " touches it 12 frets above (*); p: plucked above and pulled off"));
+    name.setTooltip(new Tooltip(Texts.of("harpRow.theRingFingerPlucks")));
     order.setId("harp-order");
-    order.setAccessibleText("order of the strings, a star where touched");
+    order.setAccessibleText(Texts.of("harpRow.orderOfTheStrings"));
     order.getStyleClass().add("form-field");
     order.setMinWidth(190);
     order.setOnAction(
@@ -41,8 +39,8 @@ final class HarpRow extends ToolRow {
             desk.chosenProperty().set(order.getSelectionModel().getSelectedIndex());
           }
         });
-    Button hear = Controls.smallTool("hear-harp", "Hear", desk::hear);
-    Button put = Controls.smallTool("put-harp", "Put into this bar", desk::put);
+    Button hear = Controls.smallTool("hear-harp", Texts.of("harpRow.hear"), desk::hear);
+    Button put = Controls.smallTool("put-harp", Texts.of("harpRow.putIntoThisBar"), desk::put);
     getChildren().addAll(name, order, hear, put, notes);
     setSpacing(6);
     setAlignment(Pos.CENTER_LEFT);

@@ -14,6 +14,7 @@ import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.ShapeTrialModel;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.fretting.FretRow;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
@@ -30,13 +31,13 @@ final class OwnShapeRow extends ToolRow {
   private final ShapeTrialModel trials;
   private final TextField frets = new TextField();
   private final Label verdict = ShapesView.label("trial-verdict", "where");
-  private final Button pinTrial = Controls.tool("pin-trial", "Pin these frets");
-  private final Button backFromTrial = Controls.tool("stop-trial", "Back");
+  private final Button pinTrial = Controls.tool("pin-trial", Texts.of("ownShapeRow.pinTheseFrets"));
+  private final Button backFromTrial = Controls.tool("stop-trial", Texts.of("ownShapeRow.back"));
 
   OwnShapeRow(Workspace workspace, ShapeTrialModel trials) {
     this.workspace = workspace;
     this.trials = trials;
-    Label name = new Label("Own shape");
+    Label name = new Label(Texts.of("ownShapeRow.ownShape"));
     name.getStyleClass().add("row-name");
     frets.setId("own-frets");
     frets.getStyleClass().add("form-field");
@@ -45,7 +46,7 @@ final class OwnShapeRow extends ToolRow {
     frets.setOnAction(
         e -> {
           if (!trials.type(frets.getText())) {
-            verdict.setText("expected six frets from ⑥ to ①, x for a string that is silent");
+            verdict.setText(Texts.of("ownShapeRow.expectedSixFretsFrom"));
           }
         });
     verdict.setWrapText(true);
@@ -61,8 +62,7 @@ final class OwnShapeRow extends ToolRow {
                 .filter(t -> t.frets().stream().anyMatch(f -> f != Shape.SILENT))
                 .map(t -> new FretRow(t.frets()))
                 .ifPresent(workspace.pins()::pin));
-    pinTrial.setTooltip(
-        new Tooltip("Pins the frets; the plan chooses the fingers by what comes before and after"));
+    pinTrial.setTooltip(new Tooltip(Texts.of("ownShapeRow.pinsTheFretsThe")));
     backFromTrial.setOnAction(e -> trials.stop());
     getChildren().addAll(name, frets, verdict, pinTrial, backFromTrial);
     getStyleClass().add("trial-row");
@@ -83,33 +83,33 @@ final class OwnShapeRow extends ToolRow {
     if (!frets.isFocused() || trial.isPresent()) {
       frets.setText(FretRow.text(trials.now()));
     }
-    verdict.setText(
-        trial
-            .map(this::verdict)
-            .orElse("click strings and frets on the neck, or type: it is named and judged"));
+    verdict.setText(trial.map(this::verdict).orElse(Texts.of("ownShapeRow.clickStringsAndFrets")));
   }
 
   private String verdict(ShapeTrial trial) {
     List<String> words = new ArrayList<>();
     String names =
-        trial.names().stream().limit(NAMES).map(this::name).collect(Collectors.joining(", or "));
-    words.add(names.isEmpty() ? "no chord has just these notes" : names);
+        trial.names().stream()
+            .limit(NAMES)
+            .map(this::name)
+            .collect(Collectors.joining(Texts.of("ownShapeRow.or")));
+    words.add(names.isEmpty() ? Texts.of("ownShapeRow.noChordHasJust") : names);
     trial.trouble().ifPresent(words::add);
     trial.fingerings().stream()
         .findFirst()
         .ifPresent(
             r -> {
-              words.add("fingers " + r.shape().fingerText());
+              words.add(Texts.of("ownShapeRow.fingers", r.shape().fingerText()));
               Reach reach =
                   workspace.arrangementProperty().get().plan().problem().changes().reach();
               StretchRule.of(r.shape(), reach)
-                  .ifPresent(f -> words.add(f.words() + ": warm up first, stop on strain"));
+                  .ifPresent(f -> words.add(Texts.of("ownShapeRow.warmUpFirstStop", f.words())));
             });
     return String.join(" · ", words);
   }
 
   private String name(ChordName name) {
     String chord = workspace.viewing().namingProperty().get().name(name.chord());
-    return name.rootless() ? chord + " without root" : chord;
+    return name.rootless() ? Texts.of("ownShapeRow.withoutRoot", chord) : chord;
   }
 }

@@ -9,6 +9,7 @@ import javafx.scene.layout.VBox;
 import phalanx.arrangement.board.ShapeChoice;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.neck.ShapePicture;
+import phalanx.desktop.texts.Texts;
 import phalanx.fretting.CostDifference;
 import phalanx.fretting.Shape;
 import phalanx.text.Phrase;
@@ -77,7 +78,7 @@ public final class ShapeCard extends Button {
 
   private static String costWords(ShapeChoice choice, boolean pinned) {
     if (choice.chosen()) {
-      return pinned ? "held: your pin" : "held now";
+      return pinned ? Texts.of("shapeCard.heldYourPin") : Texts.of("shapeCard.heldNow");
     }
     return CostDifference.of(choice.extraCost()).words();
   }

@@ -9,6 +9,7 @@ import phalanx.desktop.model.ShapeTrialModel;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.screen.ScreenView;
 import phalanx.desktop.screen.Shortcut;
+import phalanx.desktop.texts.Texts;
 
 /** The Shapes screen. */
 public final class ShapesScreenView extends ScreenView<ShapesView, WhyPanel> {
@@ -16,10 +17,14 @@ public final class ShapesScreenView extends ScreenView<ShapesView, WhyPanel> {
   /** Its keys. */
   public static final List<Shortcut> SHORTCUTS =
       List.of(
-          new Shortcut("Page Up, Down", "chord before, after"),
-          new Shortcut("arrows, Enter", "try a place on the neck"),
-          new Shortcut("1 to 9, P", "pin that card, the shape held"),
-          new Shortcut("H", "hear the shape on the neck"));
+          new Shortcut(
+              Texts.of("shapesScreenView.pageUpDown"),
+              Texts.of("shapesScreenView.chordBeforeAfter")),
+          new Shortcut(
+              Texts.of("shapesScreenView.arrowsEnter"), Texts.of("shapesScreenView.tryAPlaceOn")),
+          new Shortcut(
+              Texts.of("shapesScreenView.toP"), Texts.of("shapesScreenView.pinThatCardThe")),
+          new Shortcut("H", Texts.of("shapesScreenView.hearTheShapeOn")));
 
   private final Workspace workspace;
 

@@ -24,11 +24,11 @@ import phalanx.desktop.model.Workspace;
 import phalanx.desktop.neck.NeckPicture;
 import phalanx.desktop.neck.NeckSize;
 import phalanx.desktop.neck.NeckView;
+import phalanx.desktop.texts.Texts;
 import phalanx.fretting.RatedShape;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapeTrial;
-import phalanx.text.Phrase;
 
 /** The Shapes screen: neck, own shape, filters, cards. */
 public final class ShapesView extends VBox {
@@ -43,8 +43,9 @@ public final class ShapesView extends VBox {
   private final Label title = label("shapes-title", "section-name");
   private final Label place = label("shapes-place", "where");
   private final Label hand = label("shapes-hand", "where");
-  private final Button pin = Controls.tool("pin-held", "Pin shape");
-  private final Button pinAll = Controls.tool("pin-everywhere", "Pin everywhere this chord comes");
+  private final Button pin = Controls.tool("pin-held", Texts.of("shapesView.pinShape"));
+  private final Button pinAll =
+      Controls.tool("pin-everywhere", Texts.of("shapesView.pinEverywhereThisChord"));
   private final FlowPane cards = new FlowPane();
   private final Label count = label("shapes-count", "where");
 
@@ -102,10 +103,10 @@ public final class ShapesView extends VBox {
 
   private HBox header() {
     Button before = Controls.tool("chord-before", "‹");
-    before.setAccessibleText("chord before");
+    before.setAccessibleText(Texts.of("shapesView.chordBefore"));
     before.setOnAction(e -> workspace.chord().select(workspace.chord().placeProperty().get() - 1));
     Button after = Controls.tool("chord-after", "›");
-    after.setAccessibleText("chord after");
+    after.setAccessibleText(Texts.of("shapesView.chordAfter"));
     after.setOnAction(e -> workspace.chord().select(workspace.chord().placeProperty().get() + 1));
     pin.setOnAction(e -> workspace.pins().toggle());
     pinAll.setOnAction(
@@ -116,7 +117,7 @@ public final class ShapesView extends VBox {
                 .flatMap(Slot::shape)
                 .ifPresent(workspace.pins()::pinEverywhere));
     title.setMinWidth(USE_PREF_SIZE);
-    Button hear = Controls.tool("hear-shape", "Hear it H");
+    Button hear = Controls.tool("hear-shape", Texts.of("shapesView.hearItH"));
     hear.setOnAction(e -> hear());
     HBox header = new HBox(before, after, title, place, grow(), hear, pinAll, pin);
     header.getStyleClass().add("arrange-header");
@@ -133,12 +134,13 @@ public final class ShapesView extends VBox {
     Arrangement a = workspace.arrangementProperty().get();
     title.setText(slot.played().harmony().label(workspace.viewing().namingProperty().get()));
     place.setText(
-        Phrase.of(
-            "bar %d of %d%s",
+        Texts.of(
+            "shapesView.barOf",
             slot.played().bar(),
             a.timeline().bars().get(a.timeline().bars().size() - 1).number(),
-            slot.pinned() ? " · pinned" : ""));
-    pin.setText(slot.pinned() ? "Unpin shape" : "Pin shape");
+            slot.pinned() ? Texts.of("shapesView.pinned") : ""));
+    pin.setText(
+        slot.pinned() ? Texts.of("shapesView.unpinShape") : Texts.of("shapesView.pinShape"));
     pin.setDisable(slot.shape().isEmpty());
     pinAll.setDisable(slot.shape().isEmpty());
     showNeck(a, slot);
@@ -174,8 +176,8 @@ public final class ShapesView extends VBox {
         .ifPresent(
             s ->
                 words.add(
-                    Phrase.of(
-                        "span %s→%s %.0f mm, at ease to %.0f, limit %.0f",
+                    Texts.of(
+                        "shapesView.spanMmAtEase",
                         s.from().sign(),
                         s.to().sign(),
                         s.millimetres(),
@@ -183,10 +185,10 @@ public final class ShapesView extends VBox {
                         s.limit())));
     if (trial.isEmpty() && next.isPresent() && !moves.isEmpty()) {
       words.add(
-          "dashed: to "
-              + next.get().played().harmony().label(workspace.viewing().namingProperty().get())
-              + ", "
-              + moves.stream().map(m -> m.words()).collect(Collectors.joining(", ")));
+          Texts.of(
+              "shapesView.dashedTo",
+              next.get().played().harmony().label(workspace.viewing().namingProperty().get()),
+              moves.stream().map(m -> m.words()).collect(Collectors.joining(", "))));
     }
     if (trial.isEmpty()) {
       slot.remarks().forEach(words::add);
@@ -211,7 +213,7 @@ public final class ShapesView extends VBox {
     }
     cards.getChildren().setAll(shown);
     count.setText(
-        board.map(b -> Phrase.of("%d of %,d shapes", b.choices().size(), b.found())).orElse(""));
+        board.map(b -> Texts.of("shapesView.ofDShapes", b.choices().size(), b.found())).orElse(""));
   }
 
   /** Pins the shape of a card, counted from 1; nothing where there is no such card. */

@@ -20,6 +20,7 @@ import phalanx.arrangement.board.SlotBoard.Difference;
 import phalanx.arrangement.board.SlotBoard.OtherPlan;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.fretting.Cost;
 import phalanx.fretting.CostDifference;
 import phalanx.song.Song;
@@ -38,7 +39,10 @@ public final class WhyPanel extends VBox {
   private static final double LONGEST_BAR = 54;
   private static final double SMALLEST_SHOWN = 0.005;
   private static final List<String> PARTS =
-      List.of("The shape by itself", "Coming to it", "Going on");
+      List.of(
+          Texts.of("whyPanel.theShapeByItself"),
+          Texts.of("whyPanel.comingToIt"),
+          Texts.of("whyPanel.goingOn"));
 
   private final Workspace workspace;
   private final VBox content = new VBox();
@@ -72,10 +76,10 @@ public final class WhyPanel extends VBox {
 
   private List<Node> nothingHeld(Slot slot) {
     List<Node> rows = new ArrayList<>();
-    rows.add(Controls.styled("Nothing is held here", "form-title"));
+    rows.add(Controls.styled(Texts.of("whyPanel.nothingIsHeldHere"), "form-title"));
     slot.remarks().forEach(r -> rows.add(Controls.wrapped(r + ".", "where")));
     if (!slot.waysOut().isEmpty()) {
-      rows.add(Controls.styled("What would help", "form-title"));
+      rows.add(Controls.styled(Texts.of("whyPanel.whatWouldHelp"), "form-title"));
     }
     for (ShapeSuggestion way : slot.waysOut()) {
       Button button = new Button(way.words());
@@ -92,12 +96,13 @@ public final class WhyPanel extends VBox {
   private List<Node> why(List<Cost> why, boolean exact) {
     List<Node> rows = new ArrayList<>();
     double total = why.stream().mapToDouble(Cost::value).sum();
-    rows.add(Controls.styled("Why this shape", "form-title"));
+    rows.add(Controls.styled(Texts.of("whyPanel.whyThisShape"), "form-title"));
     rows.add(
         Controls.wrapped(
-            "The plan takes the row of shapes that costs least over the whole song"
-                + (exact ? ". " : ", of the easiest of each chord. ")
-                + Phrase.of("This one and its changes come to %.2f.", total),
+            Texts.of(
+                "whyPanel.thePlanTakesThe",
+                exact ? ". " : Texts.of("whyPanel.ofTheEasiestOf"),
+                Texts.of("whyPanel.thisOneAndIts", total)),
             "where"));
     for (int part = 0; part < why.size(); part++) {
       // Without a chord before, the change that follows is the one that goes on.
@@ -142,17 +147,17 @@ public final class WhyPanel extends VBox {
             .map(
                 n ->
                     workspace.viewing().namingProperty().get().name(n.chord())
-                        + (n.rootless() ? " without root" : ""))
+                        + (n.rootless() ? Texts.of("whyPanel.withoutRoot") : ""))
             .collect(Collectors.joining(" · "));
     Label label = Controls.wrapped(words, "where");
     label.setId("other-names");
-    return List.of(Controls.styled("The same notes are called", "form-title"), label);
+    return List.of(Controls.styled(Texts.of("whyPanel.theSameNotesAre"), "form-title"), label);
   }
 
   private List<Node> others(List<OtherPlan> others) {
     List<Node> rows = new ArrayList<>();
     if (!others.isEmpty()) {
-      rows.add(Controls.styled("The next best plans for the song", "form-title"));
+      rows.add(Controls.styled(Texts.of("whyPanel.theNextBestPlans"), "form-title"));
     }
     for (int i = 0; i < others.size(); i++) {
       OtherPlan plan = others.get(i);
@@ -162,7 +167,7 @@ public final class WhyPanel extends VBox {
       button.getStyleClass().add("card");
       button.setWrapText(true);
       button.setMaxWidth(Double.MAX_VALUE);
-      button.setAccessibleText("pin what this plan does otherwise");
+      button.setAccessibleText(Texts.of("whyPanel.pinWhatThisPlan"));
       button.setOnAction(e -> take(plan));
       rows.add(button);
     }
@@ -172,11 +177,11 @@ public final class WhyPanel extends VBox {
   private String differences(OtherPlan plan) {
     List<Slot> slots = workspace.arrangementProperty().get().slots();
     int more = plan.differences().size() - DIFFERENCES;
-    String rest = more > 0 ? Phrase.of("\nand %d more", more) : "";
+    String rest = more > 0 ? Texts.of("whyPanel.andMore", more) : "";
     return plan.differences().stream()
             .limit(DIFFERENCES)
             .filter(d -> d.slot() < slots.size())
-            .map(d -> Phrase.of("bar %d: %s", slots.get(d.slot()).played().bar(), d.shape()))
+            .map(d -> Texts.of("whyPanel.bar", slots.get(d.slot()).played().bar(), d.shape()))
             .collect(Collectors.joining("\n"))
         + rest;
   }

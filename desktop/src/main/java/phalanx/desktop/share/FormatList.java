@@ -17,6 +17,7 @@ import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.files.Documents;
 import phalanx.desktop.model.ShareViewModel;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.formats.FileFormat;
 
 /** One row a format: what it carries, what it leaves, and a way to take the song away as it. */
@@ -39,8 +40,8 @@ final class FormatList extends VBox {
     FileFormat.taken().forEach(f -> rows.getChildren().add(row(f)));
     getChildren()
         .addAll(
-            Controls.styled("Take it away", "inspector-title"),
-            Controls.line("Save a file, or drag a row out of the window."),
+            Controls.styled(Texts.of("formatList.takeItAway"), "inspector-title"),
+            Controls.line(Texts.of("formatList.saveAFileOr")),
             Controls.scroll(rows));
   }
 
@@ -49,7 +50,7 @@ final class FormatList extends VBox {
     Button save =
         Controls.smallTool(
             "save-" + format.endings().get(0).substring(1),
-            "Save …",
+            Texts.of("formatList.save"),
             () -> songs.exportAs(format, model.optionsProperty().get()));
     BorderPane head = new BorderPane();
     head.setLeft(name);
@@ -57,8 +58,8 @@ final class FormatList extends VBox {
     VBox card =
         new VBox(
             head,
-            Controls.line("Carries " + format.carries() + "."),
-            Controls.line("Leaves out " + format.leaves() + "."));
+            Controls.line(Texts.of("formatList.carries", format.carries())),
+            Controls.line(Texts.of("formatList.leavesOut", format.leaves())));
     card.getStyleClass().addAll("card", "format");
     card.setId("format-" + format.endings().get(0).substring(1));
     card.setMinHeight(Region.USE_PREF_SIZE);

@@ -14,12 +14,12 @@ import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.ShareViewModel;
 import phalanx.desktop.model.ShareViewModel.Incoming;
+import phalanx.desktop.texts.Texts;
 import phalanx.formats.FileFormat;
 import phalanx.formats.FileProblem;
 import phalanx.formats.TuneSources;
 import phalanx.song.Harmony;
 import phalanx.song.Song;
-import phalanx.text.Phrase;
 
 /** What was dropped in: what of it will be taken, and what is lost, before it is taken. */
 final class IncomingPanel extends VBox {
@@ -52,11 +52,16 @@ final class IncomingPanel extends VBox {
     content.getStyleClass().add("cards");
     HBox row =
         new ToolRow(
-            Controls.smallTool("incoming-choose", "Choose a file … I", actions::choose),
-            Controls.smallTool("incoming-paste", "Paste text V", actions::paste));
+            Controls.smallTool(
+                "incoming-choose", Texts.of("incomingPanel.chooseAFileI"), actions::choose),
+            Controls.smallTool(
+                "incoming-paste", Texts.of("incomingPanel.pasteTextV"), actions::paste));
     row.setSpacing(6);
     getChildren()
-        .addAll(Controls.styled("Bring it in", "inspector-title"), row, Controls.scroll(content));
+        .addAll(
+            Controls.styled(Texts.of("incomingPanel.bringItIn"), "inspector-title"),
+            row,
+            Controls.scroll(content));
     model.incomingProperty().addListener(o -> show());
     show();
   }
@@ -68,26 +73,34 @@ final class IncomingPanel extends VBox {
       content
           .getChildren()
           .addAll(
-              Controls.line("Drop a file on this screen, or paste a text with chords."),
-              Controls.line("Read are: " + String.join(", ", FileFormat.endingsRead()) + "."));
+              Controls.line(Texts.of("incomingPanel.dropAFileOn")),
+              Controls.line(
+                  Texts.of("incomingPanel.readAre", String.join(", ", FileFormat.endingsRead()))));
       return;
     }
     content.getChildren().add(Controls.styled(now.get().name(), "cards-title"));
     Optional<Song> song = now.get().opened().song();
     if (song.isEmpty()) {
-      content.getChildren().add(Controls.wrapped("Nothing of it can be taken.", "refusal"));
+      content
+          .getChildren()
+          .add(Controls.wrapped(Texts.of("incomingPanel.nothingOfItCan"), "refusal"));
     } else {
       facts(song.get()).forEach(f -> content.getChildren().add(Controls.line(f)));
       now.get().opened().sources().ifPresent(s -> content.getChildren().add(parts(s)));
     }
     told(now.get().opened().told());
     if (song.isPresent()) {
-      Button open = Controls.smallTool("incoming-open", "Open it O", actions::open);
-      Button tune = Controls.smallTool("incoming-tune", "Take its tune T", actions::takeTune);
+      Button open =
+          Controls.smallTool("incoming-open", Texts.of("incomingPanel.openItO"), actions::open);
+      Button tune =
+          Controls.smallTool(
+              "incoming-tune", Texts.of("incomingPanel.takeItsTuneT"), actions::takeTune);
       tune.setDisable(song.get().tune().isEmpty());
       Button leave =
           Controls.smallTool(
-              "incoming-leave", "Leave it", () -> model.incomingProperty().set(Optional.empty()));
+              "incoming-leave",
+              Texts.of("incomingPanel.leaveIt"),
+              () -> model.incomingProperty().set(Optional.empty()));
       HBox row = new ToolRow(open, tune, leave);
       row.setSpacing(6);
       content.getChildren().add(row);
@@ -103,7 +116,7 @@ final class IncomingPanel extends VBox {
     box.setMaxWidth(Double.MAX_VALUE);
     HBox.setHgrow(box, Priority.ALWAYS);
     box.setOnAction(e -> actions.takeFrom(box.getValue()));
-    HBox row = new HBox(6, Controls.line("Tune from"), box);
+    HBox row = new HBox(6, Controls.line(Texts.of("incomingPanel.tuneFrom")), box);
     row.setAlignment(Pos.CENTER_LEFT);
     return row;
   }
@@ -119,26 +132,28 @@ final class IncomingPanel extends VBox {
             .count();
     int notes = song.tune().bars().values().stream().mapToInt(t -> t.notes().size()).sum();
     facts.add(
-        Phrase.of(
-            "“%s”: %d bars in %d %s, %d chords",
+        Texts.of(
+            "incomingPanel.barsInChords",
             song.title(),
             bars,
             song.sections().size(),
-            song.sections().size() == 1 ? "section" : "sections",
+            song.sections().size() == 1
+                ? Texts.of("incomingPanel.section")
+                : Texts.of("incomingPanel.sections"),
             chords));
     facts.add(
-        Phrase.of("%s, %.0f quarter notes a minute", song.meter(), song.tempo())
-            + song.key().map(k -> ", key of " + k).orElse(""));
+        Texts.of("incomingPanel.quarterNotesAMinute", song.meter(), song.tempo())
+            + song.key().map(k -> Texts.of("incomingPanel.keyOf", k)).orElse(""));
     if (notes > 0) {
-      facts.add(Phrase.of("%d notes of tune", notes));
+      facts.add(Texts.of("incomingPanel.notesOfTune", notes));
     }
     if (!song.words().bars().isEmpty()) {
-      facts.add(Phrase.of("words under %d bars", song.words().bars().size()));
+      facts.add(Texts.of("incomingPanel.wordsUnderBars", song.words().bars().size()));
     }
     if (!song.pins().shapes().isEmpty() || !song.pins().frets().isEmpty()) {
       facts.add(
-          Phrase.of(
-              "%d shapes pinned as they are written",
+          Texts.of(
+              "incomingPanel.shapesPinnedAsThey",
               song.pins().shapes().size() + song.pins().frets().size()));
     }
     return facts;
@@ -146,17 +161,19 @@ final class IncomingPanel extends VBox {
 
   private void told(List<FileProblem> told) {
     if (told.isEmpty()) {
-      content.getChildren().add(Controls.line("Nothing of it is lost."));
+      content.getChildren().add(Controls.line(Texts.of("incomingPanel.nothingOfItIs")));
       return;
     }
-    content.getChildren().add(Controls.styled("Not as it was written", "cards-title"));
+    content.getChildren().add(Controls.styled(Texts.of("incomingPanel.notAsItWas"), "cards-title"));
     for (FileProblem problem : told.subList(0, Math.min(MOST_TOLD, told.size()))) {
       content
           .getChildren()
-          .add(Controls.line(Phrase.of("line %d: %s", problem.line(), problem.message())));
+          .add(Controls.line(Texts.of("incomingPanel.line", problem.line(), problem.message())));
     }
     if (told.size() > MOST_TOLD) {
-      content.getChildren().add(Controls.line(Phrase.of("and %d more", told.size() - MOST_TOLD)));
+      content
+          .getChildren()
+          .add(Controls.line(Texts.of("incomingPanel.andMore", told.size() - MOST_TOLD)));
     }
   }
 

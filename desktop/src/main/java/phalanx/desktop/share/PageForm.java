@@ -19,6 +19,7 @@ import javafx.scene.layout.VBox;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.model.ShareViewModel;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.engraving.Paper;
 import phalanx.engraving.SheetOptions;
 import phalanx.engraving.SheetOptions.Show;
@@ -38,7 +39,7 @@ final class PageForm extends VBox {
   /** What papers there are, upright and lying. */
   private record Sheet(Paper paper, boolean lies) {
     String words() {
-      return paper.words() + (lies ? ", landscape" : "");
+      return paper.words() + (lies ? Texts.of("pageForm.landscape") : "");
     }
   }
 
@@ -47,10 +48,10 @@ final class PageForm extends VBox {
 
   private static final List<Size> SIZES =
       List.of(
-          new Size("Small", 14),
-          new Size("Medium", SheetOptions.USUAL_STAFF),
-          new Size("Large", 21),
-          new Size("Very large", 26));
+          new Size(Texts.of("pageForm.small"), 14),
+          new Size(Texts.of("pageForm.medium"), SheetOptions.USUAL_STAFF),
+          new Size(Texts.of("pageForm.large"), 21),
+          new Size(Texts.of("pageForm.veryLarge"), 26));
 
   PageForm(Workspace workspace) {
     this.workspace = workspace;
@@ -60,21 +61,23 @@ final class PageForm extends VBox {
     GridPane form = new GridPane();
     form.getStyleClass().add("form");
     int row = 0;
-    form.addRow(row++, name("Paper"), papers());
-    form.addRow(row++, name("Size"), sizes());
-    form.addRow(row++, name("Bars"), bars());
-    form.addRow(row++, name("Composer"), credit("composer", Credits::composer, PageForm::composed));
-    form.addRow(row, name("Arranger"), credit("arranger", Credits::arranger, PageForm::arranged));
-    getChildren().addAll(Controls.styled("The page", "inspector-title"), form);
-    getChildren().add(Controls.styled("On the page", "cards-title"));
+    form.addRow(row++, name(Texts.of("pageForm.paper")), papers());
+    form.addRow(row++, name(Texts.of("pageForm.size")), sizes());
+    form.addRow(row++, name(Texts.of("pageForm.bars")), bars());
+    form.addRow(
+        row++,
+        name(Texts.of("pageForm.composer")),
+        credit("composer", Credits::composer, PageForm::composed));
+    form.addRow(
+        row,
+        name(Texts.of("pageForm.arranger")),
+        credit("arranger", Credits::arranger, PageForm::arranged));
+    getChildren().addAll(Controls.styled(Texts.of("pageForm.thePage"), "inspector-title"), form);
+    getChildren().add(Controls.styled(Texts.of("pageForm.onThePage"), "cards-title"));
     for (Show show : Show.values()) {
       getChildren().add(check(show));
     }
-    getChildren()
-        .add(
-            Controls.line(
-                "Repeats stand as repeats where both hands play the same each time; else the section"
-                    + " is written out."));
+    getChildren().add(Controls.line(Texts.of("pageForm.repeatsStandAsRepeats")));
   }
 
   private static Label name(String words) {
@@ -145,7 +148,7 @@ final class PageForm extends VBox {
 
   /** The whole song, or one of its sections by the bars it has on the page. */
   private MenuButton bars() {
-    MenuButton button = new MenuButton("All");
+    MenuButton button = new MenuButton(Texts.of("pageForm.all"));
     button.setId("page-bars");
     button.getStyleClass().add("chip-button");
     button.setMaxWidth(190);
@@ -158,12 +161,12 @@ final class PageForm extends VBox {
   private void fill(MenuButton button) {
     Song song = workspace.song();
     ToggleGroup group = new ToggleGroup();
-    button.getItems().setAll(item("All", Optional.empty(), group));
+    button.getItems().setAll(item(Texts.of("pageForm.all"), Optional.empty(), group));
     int number = song.firstBarNumber();
     for (Section section : song.sections()) {
       int to = number + section.bars().size() - 1;
-      String label = section.label().isBlank() ? "Section" : section.label();
-      String words = Phrase.of("%s, bars %d–%d", label, number, to);
+      String label = section.label().isBlank() ? Texts.of("pageForm.section") : section.label();
+      String words = Texts.of("pageForm.bars2", label, number, to);
       button.getItems().add(item(words, Optional.of(new SheetOptions.Bars(number, to)), group));
       number = to + 1;
     }
@@ -178,7 +181,7 @@ final class PageForm extends VBox {
   }
 
   private static String words(Optional<SheetOptions.Bars> bars) {
-    return bars.map(b -> Phrase.of("%d–%d", b.from(), b.to())).orElse("All");
+    return bars.map(b -> Phrase.of("%d–%d", b.from(), b.to())).orElse(Texts.of("pageForm.all"));
   }
 
   private static Credits composed(Credits credits, String name) {

@@ -9,6 +9,7 @@ import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ScrolledCanvas;
 import phalanx.desktop.drawing.TypeFace;
 import phalanx.desktop.model.ShareViewModel;
+import phalanx.desktop.texts.Texts;
 import phalanx.engraving.EngravedSheet;
 import phalanx.engraving.Page;
 
@@ -62,7 +63,7 @@ final class PageView extends ScrolledCanvas {
     if (pages.isEmpty()) {
       new Lettering(gc, palette)
           .centre(
-              "Nothing is written yet: type chords on the Chart, or drop a file here.",
+              Texts.of("pageView.nothingIsWrittenYet"),
               width / 2,
               height / 3,
               TypeFace.plain(14),
@@ -100,6 +101,8 @@ final class PageView extends ScrolledCanvas {
   /** How many pages there are, in words. */
   static String words(Optional<EngravedSheet> sheet) {
     int pages = sheet.map(s -> s.pages().size()).orElse(0);
-    return pages == 0 ? "" : pages == 1 ? "1 page" : pages + " pages";
+    return pages == 0
+        ? ""
+        : pages == 1 ? Texts.of("pageView.page") : Texts.of("pageView.pages", pages);
   }
 }

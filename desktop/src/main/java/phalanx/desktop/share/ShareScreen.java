@@ -14,6 +14,7 @@ import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.ShareViewModel;
+import phalanx.desktop.texts.Texts;
 import phalanx.engraving.SheetOptions.Kind;
 
 /** The middle of the Share screen: kinds of pages as tabs, and the pages. */
@@ -64,17 +65,17 @@ public final class ShareScreen extends VBox {
         .addAll(
             count,
             gap,
-            Controls.smallTool("copy-tab", "Copy as text tab Y", copy),
-            Controls.smallTool("print", "Print … P", print),
-            Controls.smallTool("stand-view", "Full screen F", stand));
+            Controls.smallTool("copy-tab", Texts.of("shareScreen.copyAsTextTab"), copy),
+            Controls.smallTool("print", Texts.of("shareScreen.printP"), print),
+            Controls.smallTool("stand-view", Texts.of("shareScreen.fullScreenF"), stand));
     return row;
   }
 
   private static String about(Kind kind) {
     return switch (kind) {
-      case TAB -> "Notation and tablature";
-      case CHART -> "Chords, shapes and words";
-      case LEARN -> "One page to learn the song by";
+      case TAB -> Texts.of("shareScreen.notationAndTablature");
+      case CHART -> Texts.of("shareScreen.chordsShapesAndWords");
+      case LEARN -> Texts.of("shareScreen.onePageToLearn");
     };
   }
 

@@ -26,6 +26,7 @@ import phalanx.desktop.model.Workspace;
 import phalanx.desktop.screen.ScreenView;
 import phalanx.desktop.screen.Shortcut;
 import phalanx.desktop.screen.SideTabs;
+import phalanx.desktop.texts.Texts;
 import phalanx.engraving.EngravedSheet;
 import phalanx.engraving.Page;
 import phalanx.engraving.SheetOptions.Kind;
@@ -40,12 +41,13 @@ public final class ShareScreenView extends ScreenView<ShareScreen, SideTabs> {
   /** Its keys. */
   public static final List<Shortcut> SHORTCUTS =
       List.of(
-          new Shortcut("1, 2, 3", "tab, chart, the page to learn by"),
-          new Shortcut("Page Up, Page Down", "a page back, a page on"),
-          new Shortcut("P, Y", "print, copy as text tab"),
-          new Shortcut("F", "full screen, to play from: a foot switch turns"),
-          new Shortcut("I, V", "choose a file to bring in, paste a text"),
-          new Shortcut("O, T", "open what came in, take its tune"));
+          new Shortcut("1, 2, 3", Texts.of("shareScreenView.tabChartThePage")),
+          new Shortcut(
+              Texts.of("shareScreenView.pageUpPageDown"), Texts.of("shareScreenView.aPageBackA")),
+          new Shortcut("P, Y", Texts.of("shareScreenView.printCopyAsText")),
+          new Shortcut("F", Texts.of("shareScreenView.fullScreenToPlay")),
+          new Shortcut("I, V", Texts.of("shareScreenView.chooseAFileTo")),
+          new Shortcut("O, T", Texts.of("shareScreenView.openWhatCameIn")));
 
   private static final int BRING_IN = 2;
 
@@ -125,12 +127,15 @@ public final class ShareScreenView extends ScreenView<ShareScreen, SideTabs> {
     return new SideTabs(
         "share-side",
         List.of(
-            new SideTabs.Tab("part-page", "Page", () -> new PageForm(workspace)),
             new SideTabs.Tab(
-                "part-files", "Files", () -> new FormatList(workspace, songs, documents)),
+                "part-page", Texts.of("shareScreenView.page"), () -> new PageForm(workspace)),
+            new SideTabs.Tab(
+                "part-files",
+                Texts.of("shareScreenView.files"),
+                () -> new FormatList(workspace, songs, documents)),
             new SideTabs.Tab(
                 "part-incoming",
-                "Bring in",
+                Texts.of("shareScreenView.bringIn"),
                 () -> new IncomingPanel(workspace.models().share(), actions))));
   }
 
@@ -209,7 +214,7 @@ public final class ShareScreenView extends ScreenView<ShareScreen, SideTabs> {
     String text = Clipboard.getSystemClipboard().getString();
     beside().openProperty().set(BRING_IN);
     if (text == null || text.isBlank()) {
-      workspace.problems().add("There is no text to paste.");
+      workspace.problems().add(Texts.of("shareScreenView.thereIsNoText"));
       return;
     }
     try {
@@ -221,9 +226,12 @@ public final class ShareScreenView extends ScreenView<ShareScreen, SideTabs> {
       SongFiles.Opened opened = SongFiles.pasted(text);
       model
           .incomingProperty()
-          .set(Optional.of(new Incoming("What was pasted", Optional.empty(), opened)));
+          .set(
+              Optional.of(
+                  new Incoming(
+                      Texts.of("shareScreenView.whatWasPasted"), Optional.empty(), opened)));
     } catch (IOException e) {
-      workspace.faults().tell("The text could not be pasted", e);
+      workspace.faults().tell(Texts.of("shareScreenView.theTextCouldNot"), e);
     }
   }
 
@@ -254,7 +262,7 @@ public final class ShareScreenView extends ScreenView<ShareScreen, SideTabs> {
       ClipboardContent content = new ClipboardContent();
       content.putString(TextTab.write(plan));
       Clipboard.getSystemClipboard().setContent(content);
-      workspace.problems().add("The tablature is copied as text.");
+      workspace.problems().add(Texts.of("shareScreenView.theTablatureIsCopied"));
     }
   }
 
@@ -265,8 +273,8 @@ public final class ShareScreenView extends ScreenView<ShareScreen, SideTabs> {
     if (job == null) {
       String words =
           sheet.isEmpty()
-              ? "There is nothing to print yet."
-              : "This system has no printer; the PDF prints the same pages elsewhere.";
+              ? Texts.of("shareScreenView.thereIsNothingTo")
+              : Texts.of("shareScreenView.thisSystemHasNo");
       workspace.problems().add(words);
       return;
     }

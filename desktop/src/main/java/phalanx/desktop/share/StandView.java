@@ -11,8 +11,8 @@ import javafx.scene.paint.Color;
 import javafx.stage.Stage;
 import javafx.stage.Window;
 import phalanx.desktop.drawing.MarkPainter;
+import phalanx.desktop.texts.Texts;
 import phalanx.engraving.Page;
-import phalanx.text.Phrase;
 
 /**
  * The pages over the whole screen, to play from: as many beside each other as fit. What foot
@@ -110,6 +110,6 @@ final class StandView extends Pane {
       double y = (getHeight() - page.height() * scale) / 2;
       painter.paint(page.marks(), x, y, scale);
     }
-    setAccessibleText(Phrase.of("page %d of %d", first + 1, pages.size()));
+    setAccessibleText(Texts.of("standView.pageOf", first + 1, pages.size()));
   }
 }

@@ -10,6 +10,7 @@ import phalanx.desktop.drawing.Lettering;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.TypeFace;
 import phalanx.desktop.strip.StripLayout.StripSystem;
+import phalanx.desktop.texts.Texts;
 import phalanx.findings.Grade;
 import phalanx.instrument.Finger;
 import phalanx.instrument.StringSign;
@@ -228,7 +229,8 @@ final class StripPainter {
       gc.strokeLine(early, 32, early, 42);
     }
     boolean part = slot.played().isPart();
-    String label = part ? "then " + harmony.label(naming) : harmony.label(naming);
+    String label =
+        part ? Texts.of("stripPainter.then", harmony.label(naming)) : harmony.label(naming);
     double room = layout.x(system, Math.min(slot.toTick(), system.endTick())) - x - 16;
     Font font = fitting(label, part, room);
     ink.left(label, x + 8, 24, font, wrong ? "attention" : part ? "text-2" : "text");

@@ -12,6 +12,7 @@ import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ScrolledPictures;
 import phalanx.desktop.model.SlotRange;
 import phalanx.desktop.model.Viewing;
+import phalanx.desktop.texts.Texts;
 import phalanx.performance.Performance;
 
 /** The two-hand strip of a plan that is only looked at: it scrolls and takes nothing. */
@@ -39,7 +40,7 @@ public final class StripPreview extends ScrolledPictures {
     this.zoom = zoom;
     this.palette = palette;
     this.viewing = viewing;
-    setAccessibleText("strip of the way that is looked at");
+    setAccessibleText(Texts.of("stripPreview.stripOfTheWay"));
     viewing.namingProperty().addListener(o -> repaint());
   }
 

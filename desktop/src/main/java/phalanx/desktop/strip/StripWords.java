@@ -8,13 +8,13 @@ import java.util.stream.Collectors;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
+import phalanx.desktop.texts.Texts;
 import phalanx.fretting.Grip;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Tuning;
 import phalanx.picking.PickFinger;
 import phalanx.song.Timeline.PlayedBar;
-import phalanx.text.Phrase;
 
 /** What stands on the strip in words, for those who hear the screen instead of seeing it. */
 final class StripWords {
@@ -28,9 +28,11 @@ final class StripWords {
     List<String> parts = new ArrayList<>();
     parts.add(place(a, slot.played().tick()));
     parts.add(slot.played().harmony().label());
-    slot.shape().ifPresentOrElse(s -> parts.addAll(held(s)), () -> parts.add("nothing held"));
+    slot.shape()
+        .ifPresentOrElse(
+            s -> parts.addAll(held(s)), () -> parts.add(Texts.of("stripWords.nothingHeld")));
     if (slot.pinned()) {
-      parts.add("pinned");
+      parts.add(Texts.of("stripWords.pinned"));
     }
     return String.join(", ", parts);
   }
@@ -45,14 +47,16 @@ final class StripWords {
     }
     parts.add(
         note.fret() == 0
-            ? "open string " + number(note.string())
+            ? Texts.of("stripWords.openString", number(note.string()))
             : on(note.place().finger(), note.string(), note.fret()));
     parts.add(
         note.attack().isSlur()
-            ? "slurred"
-            : note.pick().map(p -> p == PickFinger.P ? "thumb" : p.words()).orElse("not plucked"));
+            ? Texts.of("stripWords.slurred")
+            : note.pick()
+                .map(p -> p == PickFinger.P ? Texts.of("stripWords.thumb") : p.words())
+                .orElse(Texts.of("stripWords.notPlucked")));
     if (a.isOfTune(note)) {
-      parts.add("tune");
+      parts.add(Texts.of("stripWords.tune"));
     }
     return String.join(", ", parts);
   }
@@ -61,8 +65,8 @@ final class StripWords {
     PlayedBar bar = a.timeline().barAt(tick);
     int beat = bar.meter().beatTicks();
     int at = bar.inMetre(tick);
-    String after = at % beat == 0 ? "" : "after ";
-    return Phrase.of("bar %d, %sbeat %d", bar.number(), after, 1 + at / beat);
+    String after = at % beat == 0 ? "" : Texts.of("stripWords.after");
+    return Texts.of("stripWords.barBeat", bar.number(), after, 1 + at / beat);
   }
 
   private static List<String> held(Shape shape) {
@@ -78,25 +82,32 @@ final class StripWords {
       }
     }
     if (!open.isEmpty()) {
-      parts.add("open " + String.join(" ", open));
+      parts.add(Texts.of("stripWords.open", String.join(" ", open)));
     }
     return parts;
   }
 
   private static String grip(Finger finger, Grip grip) {
     return grip.isBarre()
-        ? Phrase.of(
-            "finger %s across strings %s to %s fret %d",
-            finger.sign(), number(grip.lowString()), number(grip.highString()), grip.fret())
+        ? Texts.of(
+            "stripWords.fingerAcrossStringsTo",
+            finger.sign(),
+            number(grip.lowString()),
+            number(grip.highString()),
+            grip.fret())
         : on(Optional.of(finger), grip.lowString(), grip.fret());
   }
 
   private static String on(Optional<Finger> finger, int string, int fret) {
     String who =
         finger
-            .map(f -> f == Finger.THUMB ? "thumb of the fretting hand" : "finger " + f.sign())
-            .orElse("a finger");
-    return Phrase.of("%s on string %s fret %d", who, number(string), fret);
+            .map(
+                f ->
+                    f == Finger.THUMB
+                        ? Texts.of("stripWords.thumbOfTheFretting")
+                        : Texts.of("stripWords.finger", f.sign()))
+            .orElse(Texts.of("stripWords.aFinger"));
+    return Texts.of("stripWords.onStringFret", who, number(string), fret);
   }
 
   private static String number(int string) {

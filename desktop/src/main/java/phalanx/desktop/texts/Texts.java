@@ -1,0 +1,19 @@
+package phalanx.desktop.texts;
+
+import phalanx.text.Language;
+import phalanx.text.TextBundle;
+
+/** What the window says, in the language spoken. */
+public final class Texts {
+
+  private static final TextBundle BUNDLE =
+      new TextBundle(
+          "phalanx.desktop.texts.texts", Language.spoken(), Texts.class.getClassLoader());
+
+  private Texts() {}
+
+  /** The text of a key with values put in, as in {@link String#format}. */
+  public static String of(String key, Object... values) {
+    return BUNDLE.of(key, values);
+  }
+}
