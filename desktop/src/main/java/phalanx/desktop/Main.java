@@ -1,9 +1,13 @@
 package phalanx.desktop;
 
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import javafx.application.Application;
 import phalanx.desktop.files.PlayerFolder;
 import phalanx.desktop.files.Preferences;
+import phalanx.desktop.model.Appearance;
+import phalanx.text.Language;
 
 /**
  * Starts the window. What the toolkit and the log have to know before they start is read here: how
@@ -22,8 +26,22 @@ public final class Main {
   public static void main(String[] args) {
     PlayerFolder folder = PlayerFolder.usual();
     System.setProperty(PlayerFolder.PROPERTY, folder.path().toString());
-    scale(Preferences.read(folder).appearance().percent());
+    Appearance look = Preferences.read(folder).appearance();
+    scale(look.percent());
+    speak(look.language());
     Application.launch(PhalanxApp.class, args);
+  }
+
+  /** The player's language counts, or else that of the system, also in the toolkit's own menus. */
+  static void speak(Optional<Language> chosen) {
+    if (System.getProperty(Language.PROPERTY) == null) {
+      String code = chosen.map(Language::code).orElse(Locale.getDefault().getLanguage());
+      System.setProperty(Language.PROPERTY, code);
+    }
+    Locale spoken = Language.spoken().dates();
+    if (!Locale.getDefault().getLanguage().equals(spoken.getLanguage())) {
+      Locale.setDefault(spoken);
+    }
   }
 
   /**

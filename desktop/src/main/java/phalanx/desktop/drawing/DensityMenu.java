@@ -36,7 +36,7 @@ public final class DensityMenu extends MenuButton {
     setTooltip(new Tooltip(Texts.of("densityMenu.howMuchIsPlayed")));
     for (Optional<Density> choice : DensityViewModel.choices()) {
       MenuItem item = new MenuItem(DensityViewModel.words(choice));
-      item.setId("density-" + choice.map(Density::word).orElse(Texts.of("densityMenu.itself")));
+      item.setId("density-" + choice.map(Density::word).orElse("itself"));
       item.setOnAction(e -> model.play(this.scopes.get(), choice));
       getItems().add(item);
     }

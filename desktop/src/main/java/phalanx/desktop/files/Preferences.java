@@ -26,6 +26,7 @@ import phalanx.formats.songfile.HandFields;
 import phalanx.instrument.Hand;
 import phalanx.level.PlanLevel;
 import phalanx.practice.LadderRules;
+import phalanx.text.Language;
 import phalanx.theory.NoteNaming;
 import phalanx.theory.Pitch;
 
@@ -142,9 +143,11 @@ public record Preferences(
     root.put("a4", a4);
     root.put("knowsSteps", knowsSteps);
     write(root.putObject("practice"), practice);
-    root.putObject("appearance")
-        .put("theme", appearance.theme().name())
-        .put("percent", appearance.percent());
+    ObjectNode look =
+        root.putObject("appearance")
+            .put("theme", appearance.theme().name())
+            .put("percent", appearance.percent());
+    appearance.language().ifPresent(l -> look.put("language", l.code()));
     AtomicFile.write(folder.file(FILE), root.toPrettyString());
   }
 
@@ -223,7 +226,11 @@ public record Preferences(
             .filter(t -> t.name().equals(node.path("theme").asText()))
             .findFirst()
             .orElse(usual.theme());
-    return new Appearance(theme, node.path("percent").asInt(usual.percent()));
+    Optional<Language> language =
+        Arrays.stream(Language.values())
+            .filter(l -> l.code().equals(node.path("language").asText()))
+            .findFirst();
+    return new Appearance(theme, node.path("percent").asInt(usual.percent()), language);
   }
 
   private static void write(ObjectNode node, PracticeSettings practice) {

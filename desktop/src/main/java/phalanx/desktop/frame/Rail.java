@@ -38,7 +38,7 @@ final class Rail extends VBox {
     about.getStyleClass().add("rail-about");
     Button button = new Button();
     button.setGraphic(new VBox(title, about));
-    button.setId("screen-" + screen.title().toLowerCase(Locale.ROOT));
+    button.setId("screen-" + screen.id().name().toLowerCase(Locale.ROOT));
     button.setAccessibleText(screen.title() + ": " + screen.about());
     button.getStyleClass().add("rail-screen");
     button.setMaxWidth(Double.MAX_VALUE);

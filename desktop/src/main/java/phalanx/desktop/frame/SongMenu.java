@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -16,6 +17,7 @@ import phalanx.desktop.files.Preferences;
 import phalanx.desktop.model.Appearance;
 import phalanx.desktop.model.Viewing;
 import phalanx.desktop.texts.Texts;
+import phalanx.text.Language;
 import phalanx.theory.NoteNaming;
 
 /** Opens and saves songs. */
@@ -45,6 +47,7 @@ public final class SongMenu extends MenuButton {
             names(viewing),
             themes(viewing),
             sizes(viewing),
+            languages(viewing),
             item(Texts.of("songMenu.manualAndKeysF"), manual),
             item(Texts.of("songMenu.aboutPhalanx"), () -> About.show(getScene().getWindow())));
     documents.remembered().property().addListener(o -> list(documents));
@@ -123,6 +126,32 @@ public final class SongMenu extends MenuButton {
             ((RadioMenuItem) menu.getItems().get(at)).setSelected(true);
           }
         });
+    return menu;
+  }
+
+  /** In which language, from the next start on; each is named in its own. */
+  private static Menu languages(Viewing viewing) {
+    Menu menu = new Menu(Texts.of("songMenu.language"));
+    menu.setId("languages");
+    ToggleGroup group = new ToggleGroup();
+    List<Optional<Language>> choices =
+        Stream.concat(
+                Stream.of(Optional.<Language>empty()),
+                Stream.of(Language.values()).map(Optional::of))
+            .toList();
+    for (Optional<Language> choice : choices) {
+      RadioMenuItem item =
+          new RadioMenuItem(
+              choice.map(Language::title).orElse(Texts.of("songMenu.languageOfSystem")));
+      item.setId("language-" + choice.map(Language::code).orElse("system"));
+      item.setToggleGroup(group);
+      item.setOnAction(e -> viewing.appearanceProperty().set(now(viewing).speaking(choice)));
+      menu.getItems().add(item);
+    }
+    menu.setOnShowing(
+        e ->
+            ((RadioMenuItem) menu.getItems().get(choices.indexOf(now(viewing).language())))
+                .setSelected(true));
     return menu;
   }
 

@@ -1,17 +1,20 @@
 package phalanx.desktop.model;
 
 import java.util.List;
+import java.util.Optional;
 import phalanx.desktop.texts.Texts;
+import phalanx.text.Language;
 
 /**
  * How the window looks.
  *
  * @param theme light or dark
  * @param percent how large everything is drawn, of the usual size, 80 to 200
+ * @param language the language it speaks from the next start on; that of the system where empty
  */
-public record Appearance(Theme theme, int percent) {
+public record Appearance(Theme theme, int percent, Optional<Language> language) {
 
-  public static final Appearance USUAL = new Appearance(Theme.SYSTEM, 100);
+  public static final Appearance USUAL = new Appearance(Theme.SYSTEM, 100, Optional.empty());
 
   /** The sizes to choose from, per cent. */
   public static final List<Integer> SIZES = List.of(80, 90, 100, 110, 125, 150, 175, 200);
@@ -19,19 +22,18 @@ public record Appearance(Theme theme, int percent) {
   /** Light or dark. */
   public enum Theme {
     /** As the system has it; light where it does not say. */
-    SYSTEM(Texts.of("appearance.asTheSystem")),
-    LIGHT(Texts.of("appearance.light")),
-    DARK(Texts.of("appearance.dark"));
-
-    private final String words;
-
-    Theme(String words) {
-      this.words = words;
-    }
+    SYSTEM,
+    LIGHT,
+    DARK;
 
     /** In the player's words. */
     public String words() {
-      return words;
+      // Not kept: what the window looks like is read before its language is chosen.
+      return switch (this) {
+        case SYSTEM -> Texts.of("appearance.asTheSystem");
+        case LIGHT -> Texts.of("appearance.light");
+        case DARK -> Texts.of("appearance.dark");
+      };
     }
   }
 
@@ -41,11 +43,16 @@ public record Appearance(Theme theme, int percent) {
 
   /** In another theme. */
   public Appearance with(Theme other) {
-    return new Appearance(other, percent);
+    return new Appearance(other, percent, language);
   }
 
   /** In another size. */
   public Appearance sized(int other) {
-    return new Appearance(theme, other);
+    return new Appearance(theme, other, language);
+  }
+
+  /** In another language, from the next start on; that of the system where empty. */
+  public Appearance speaking(Optional<Language> other) {
+    return new Appearance(theme, percent, other);
   }
 }

@@ -25,33 +25,28 @@ final class StrokeBar extends ToolRow {
         .addAll(
             finger,
             grow,
-            sign("accent", "!"),
-            sign("soft", "("),
-            sign("stop", "="),
-            sign("tremolo", "~"),
-            sign("mute", "u"),
-            button(Texts.of("strokeBar.muteP"), "⇧U", () -> grid.apply("U")),
-            sign("roll", "/"),
-            sign("roll", "\\"),
-            brush("brush", "⇧↑", true),
-            brush("brush", "⇧↓", false),
-            sign("nails", "n"),
-            sign("hit", "x"),
-            sign(Texts.of("strokeBar.nextChord"), ">"));
+            sign("accent", Texts.of("strokeBar.accent"), "!"),
+            sign("soft", Texts.of("strokeBar.soft"), "("),
+            sign("stop", Texts.of("strokeBar.stop"), "="),
+            sign("tremolo", Texts.of("strokeBar.tremolo"), "~"),
+            sign("mute", Texts.of("strokeBar.mute"), "u"),
+            button("mute-p", Texts.of("strokeBar.muteP"), "⇧U", () -> grid.apply("U")),
+            sign("roll", Texts.of("strokeBar.roll"), "/"),
+            sign("roll-back", Texts.of("strokeBar.roll"), "\\"),
+            button("brush", Texts.of("strokeBar.brush"), "⇧↑", () -> grid.brush(true)),
+            button("brush-up", Texts.of("strokeBar.brush"), "⇧↓", () -> grid.brush(false)),
+            sign("nails", Texts.of("strokeBar.nails"), "n"),
+            sign("hit", Texts.of("strokeBar.hit"), "x"),
+            sign("next-chord", Texts.of("strokeBar.nextChord"), ">"));
   }
 
-  private Button sign(String words, String sign) {
-    return button(words, sign, () -> grid.apply(sign));
+  private Button sign(String id, String words, String sign) {
+    return button(id, words, sign, () -> grid.apply(sign));
   }
 
-  private Button brush(String words, String key, boolean down) {
-    return button(words, key, () -> grid.brush(down));
-  }
-
-  private Button button(String words, String key, Runnable does) {
+  private static Button button(String id, String words, String key, Runnable does) {
     Button button = new Button(words + " " + key);
-    String way = key.equals("\\") ? "-back" : key.equals("⇧↓") ? "-up" : "";
-    button.setId("stroke-" + words.replace(' ', '-') + way);
+    button.setId("stroke-" + id);
     button.getStyleClass().addAll("tool", "small-tool", "stroke-tool");
     button.setMinWidth(Region.USE_PREF_SIZE);
     button.setOnAction(e -> does.run());

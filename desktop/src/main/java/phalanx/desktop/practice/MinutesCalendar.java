@@ -3,13 +3,13 @@ package phalanx.desktop.practice;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.texts.Texts;
+import phalanx.text.Language;
 
 /** How long was practised on each day of the last four weeks: the longer, the darker. */
 final class MinutesCalendar extends GridPane {
@@ -25,7 +25,7 @@ final class MinutesCalendar extends GridPane {
           Texts.of("minutesCalendar.sat"),
           Texts.of("minutesCalendar.sun"));
   private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern(Texts.of("minutesCalendar.dMmm"), Locale.ENGLISH);
+      DateTimeFormatter.ofPattern(Texts.of("minutesCalendar.dMmm"), Language.spoken().dates());
 
   MinutesCalendar() {
     setId("minutes-calendar");

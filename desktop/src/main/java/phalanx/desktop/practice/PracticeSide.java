@@ -4,7 +4,6 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -28,6 +27,7 @@ import phalanx.practice.ChangeLateness;
 import phalanx.practice.Evenness;
 import phalanx.practice.Steadiness;
 import phalanx.practice.StrokeReport;
+import phalanx.text.Language;
 import phalanx.text.Phrase;
 
 /** Beside the drill: how steady the thumb is, minutes of the last weeks, what is due again. */
@@ -44,7 +44,7 @@ final class PracticeSide extends VBox {
   private static final double TITLE = 190;
 
   private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern(Texts.of("practiceSide.eeeDMmm"), Locale.ENGLISH);
+      DateTimeFormatter.ofPattern(Texts.of("practiceSide.eeeDMmm"), Language.spoken().dates());
 
   private final PracticeViewModel model;
   private final SteadinessChart chart;

@@ -2,7 +2,6 @@ package phalanx.desktop.practice;
 
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
-import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
@@ -12,6 +11,7 @@ import phalanx.desktop.drawing.Lettering;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.TypeFace;
 import phalanx.desktop.texts.Texts;
+import phalanx.text.Language;
 import phalanx.text.Phrase;
 
 /** A figure over the days it was measured, as a line of dots, with a goal where it has one. */
@@ -21,7 +21,7 @@ final class WeeksChart extends Canvas {
   private static final double BOTTOM = 20;
   private static final double TOP = 12;
   private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern(Texts.of("weeksChart.dMmm"), Locale.ENGLISH);
+      DateTimeFormatter.ofPattern(Texts.of("weeksChart.dMmm"), Language.spoken().dates());
 
   private final Palette palette;
 

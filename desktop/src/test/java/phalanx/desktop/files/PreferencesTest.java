@@ -5,12 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import phalanx.desktop.model.Appearance;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Hand;
+import phalanx.text.Language;
 import phalanx.theory.NoteNaming;
 
 class PreferencesTest {
@@ -28,7 +30,8 @@ class PreferencesTest {
             .knowingSteps()
             .opened(folder.resolve("a.phalanx.json"))
             .withLevel(folder.resolve("a.phalanx.json"), 2.4)
-            .withAppearance(new Appearance(Appearance.Theme.DARK, 150));
+            .withAppearance(
+                new Appearance(Appearance.Theme.DARK, 150, Optional.of(Language.GERMAN)));
     PlayerFolder place = new PlayerFolder(folder);
     kept.write(place);
     assertThat(Preferences.read(place)).isEqualTo(kept);
@@ -44,7 +47,8 @@ class PreferencesTest {
         "{\"appearance\": {\"theme\": \"SEPIA\", \"percent\": 9000},"
             + " \"recent\": [\"/a\"], \"levels\": {\"/a\": 40}}");
     Preferences read = Preferences.read(new PlayerFolder(folder));
-    assertThat(read.appearance()).isEqualTo(new Appearance(Appearance.Theme.SYSTEM, 200));
+    assertThat(read.appearance())
+        .isEqualTo(new Appearance(Appearance.Theme.SYSTEM, 200, Optional.empty()));
     assertThat(read.levels()).isEmpty();
   }
 
