@@ -9,6 +9,7 @@ import phalanx.findings.TuneAway;
 import phalanx.fretting.Reach;
 import phalanx.song.Song;
 import phalanx.text.Phrase;
+import phalanx.text.Texts;
 
 /**
  * How hard a song is when it is played one way.
@@ -65,8 +66,11 @@ public record Advised(
     String how =
         tuneHigher % 12 == 0
             ? TuneAway.moved(octaves)
-            : Phrase.of("%d %s", Math.abs(tuneHigher), tuneHigher > 0 ? "higher" : "lower");
-    return "the tune sounds " + how;
+            : Phrase.of(
+                "%d %s",
+                Math.abs(tuneHigher),
+                tuneHigher > 0 ? Texts.of("advised.higher") : Texts.of("advised.lower"));
+    return Texts.of("advised.theTuneSounds", how);
   }
 
   private static int open(Slot slot) {

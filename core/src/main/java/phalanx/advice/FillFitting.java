@@ -15,6 +15,7 @@ import phalanx.planning.Arranger;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
 import phalanx.text.Phrase;
+import phalanx.text.Texts;
 import phalanx.theory.Chord;
 import phalanx.theory.Ticks;
 
@@ -85,19 +86,17 @@ public final class FillFitting {
     if (room < fill.beats() * Ticks.PER_QUARTER) {
       String has = Phrase.of("%.1f", room / (double) Ticks.PER_QUARTER);
       return not(
-          fill,
-          colour,
-          Phrase.of("it lasts %d quarters, and %s has %s here", fill.beats(), chord, has));
+          fill, colour, Texts.of("fillFitting.itLastsQuartersAnd", fill.beats(), chord, has));
     }
     Optional<FittedRun> fitted = fitted(fill, colour, ending);
     if (fitted.isEmpty()) {
-      return not(fill, colour, "no octave of it lies between bass and body of this guitar");
+      return not(fill, colour, Texts.of("fillFitting.noOctaveOfIt"));
     }
     Optional<String> hard =
         fitted.get().hard().stream().findFirst().map(f -> f.finding().message());
     Optional<String> lost =
         isLost(ending, fitted.get())
-            ? Optional.of("no finger can slide to its last note here")
+            ? Optional.of(Texts.of("fillFitting.noFingerCanSlide"))
             : Optional.empty();
     return new FillTry(
         fill,
@@ -129,9 +128,7 @@ public final class FillFitting {
   }
 
   private Optional<String> far(FittedRun fitted) {
-    return isFar(fitted)
-        ? Optional.of("it lies in another part of the neck than the hand")
-        : Optional.empty();
+    return isFar(fitted) ? Optional.of(Texts.of("fillFitting.itLiesInAnother")) : Optional.empty();
   }
 
   /** Where its last note leads, seen from the chord that it meets. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import phalanx.embellishment.Fill;
 import phalanx.text.Phrase;
+import phalanx.text.Texts;
 import phalanx.theory.Chord;
 
 /**
@@ -37,8 +38,10 @@ public record FillTry(
     /** In the player's words. */
     public String words() {
       return way == 0
-          ? Phrase.of("ends on a tone of %s", chord)
-          : Phrase.of(leadsThere() ? "ends a step from %s" : "ends away from %s", chord);
+          ? Texts.of("fillTry.endsOnATone", chord)
+          : Phrase.of(
+              leadsThere() ? Texts.of("fillTry.endsAStepFrom") : Texts.of("fillTry.endsAwayFrom"),
+              chord);
     }
   }
 

@@ -20,7 +20,7 @@ import phalanx.song.ChordChange;
 import phalanx.song.Section;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 import phalanx.theory.Chord;
 import phalanx.theory.Meter;
 import phalanx.theory.Ticks;
@@ -95,7 +95,7 @@ public final class PhraseFill {
 
   private Filled filled(FillTry tried, FittedRun fitted, Place place) {
     int bar = song.barNumber(place.at().bar());
-    return new Filled(fitted.song(), Phrase.of("a fill in bar %d: %s", bar, tried.fill().name()));
+    return new Filled(fitted.song(), Texts.of("phraseFill.aFillInBar", bar, tried.fill().name()));
   }
 
   private List<Place> places() {

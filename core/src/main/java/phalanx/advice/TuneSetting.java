@@ -13,7 +13,7 @@ import phalanx.arrangement.tune.TuneOctave;
 import phalanx.findings.TuneAway;
 import phalanx.song.Bar;
 import phalanx.song.Song;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 import phalanx.theory.Key;
 
 /**
@@ -152,14 +152,21 @@ public record TuneSetting(SettingSuggestion way, Advised now, Advised then) {
   /** What would be done: {@code an octave lower}, {@code in G with the capo on 3}. */
   public String words(Song song) {
     if (isOctaveAlone(song)) {
-      return "The whole tune " + TuneAway.moved(way.octaves());
+      return Texts.of("tuneSetting.theWholeTune", TuneAway.moved(way.octaves()));
     }
-    String key = of(song).key().map(Key::toString).map(k -> " in " + k).orElse(" in other shapes");
+    String key =
+        of(song)
+            .key()
+            .map(Key::toString)
+            .map(k -> Texts.of("tuneSetting.in", k))
+            .orElse(Texts.of("tuneSetting.inOtherShapes"));
     String capo =
         way.capo() == song.guitar().capo()
             ? ""
-            : way.capo() == 0 ? " without the capo" : " with the capo on " + way.capo();
-    return "All" + key + capo;
+            : way.capo() == 0
+                ? Texts.of("tuneSetting.withoutTheCapo")
+                : Texts.of("tuneSetting.withTheCapoOn", way.capo());
+    return Texts.of("tuneSetting.all", key, capo);
   }
 
   /** What comes of it: how it sounds, what stays hard, what the hands hold to. */
@@ -168,17 +175,23 @@ public record TuneSetting(SettingSuggestion way, Advised now, Advised then) {
     if (!then.sameSound()) {
       boolean up = way.semitones() <= SINGABLE;
       int by = up ? way.semitones() : OCTAVE - way.semitones();
-      String unit = by == 1 ? "semitone" : "semitones";
-      parts.add(Phrase.of("sounds %d %s %s", by, unit, up ? "higher" : "lower"));
+      String unit = by == 1 ? Texts.of("tuneSetting.semitone") : Texts.of("tuneSetting.semitones");
+      parts.add(
+          Texts.of(
+              "tuneSetting.sounds",
+              by,
+              unit,
+              up ? Texts.of("tuneSetting.higher") : Texts.of("tuneSetting.lower")));
     } else if (way.octaves() == 0 || way.semitones() != 0) {
-      parts.add(then.tuneWords().isEmpty() ? "sounds as now" : then.tuneWords());
+      parts.add(
+          then.tuneWords().isEmpty() ? Texts.of("tuneSetting.soundsAsNow") : then.tuneWords());
     }
     if (then.tally().hard() < now.tally().hard()) {
       parts.add(then.tally().words());
     }
     then.ceiling()
         .filter(c -> now.ceiling().filter(n -> n < c).isPresent())
-        .ifPresent(c -> parts.add(Phrase.of("hands hold to %d", Math.round(c))));
+        .ifPresent(c -> parts.add(Texts.of("tuneSetting.handsHoldTo", Math.round(c))));
     return String.join("; ", parts);
   }
 }

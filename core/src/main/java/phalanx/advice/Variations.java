@@ -26,6 +26,7 @@ import phalanx.song.SecondTime;
 import phalanx.song.Section;
 import phalanx.song.Song;
 import phalanx.song.Timeline.PlayedBar;
+import phalanx.text.Texts;
 
 /**
  * Ways to play a section otherwise when it comes again (common practice, no source: the second time
@@ -113,7 +114,8 @@ public final class Variations {
     Arrangement before = arranger.arrange(song);
     Tally hard = Review.of(before).tally();
     List<Variation> all = new ArrayList<>();
-    all.add(variation(new Edit(Variation.Kind.AS_BEFORE, "as it is", song), before));
+    all.add(
+        variation(new Edit(Variation.Kind.AS_BEFORE, Texts.of("variations.asItIs"), song), before));
     for (Variation.Kind kind : Variation.Kind.values()) {
       if (all.size() > OFFERED || cancelled.getAsBoolean()) {
         break;
@@ -172,8 +174,12 @@ public final class Variations {
     for (ThumbRoute route : List.of(ThumbRoute.WALKING, ThumbRoute.WALKING_ALWAYS)) {
       if (now != route && now != ThumbRoute.WALKING_ALWAYS) {
         Song walked = song.withThumb(song.picking().thumb().with(section.id(), route));
-        String where = route == ThumbRoute.WALKING ? "phrases" : "every other root";
-        edits.add(new Edit(Variation.Kind.WALK, "the bass walks into " + where, walked));
+        String where =
+            route == ThumbRoute.WALKING
+                ? Texts.of("variations.phrases")
+                : Texts.of("variations.everyOtherRoot");
+        edits.add(
+            new Edit(Variation.Kind.WALK, Texts.of("variations.theBassWalksInto", where), walked));
       }
     }
     return edits;
@@ -189,7 +195,8 @@ public final class Variations {
         song.withPatterns(song.patterns().with(new Scope.OfSection(section.id()), other));
     return other.pattern().steps().equals(now.pattern().steps())
         ? List.of()
-        : List.of(new Edit(Variation.Kind.INNER, "the inner notes the other way round", exchanged));
+        : List.of(
+            new Edit(Variation.Kind.INNER, Texts.of("variations.theInnerNotesThe"), exchanged));
   }
 
   /** Sparser first where all is played, else fuller. */

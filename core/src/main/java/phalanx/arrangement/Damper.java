@@ -2,6 +2,7 @@ package phalanx.arrangement;
 
 import phalanx.instrument.Finger;
 import phalanx.picking.PickFinger;
+import phalanx.text.Texts;
 
 /** What is laid on a string to stop it. */
 public sealed interface Damper {
@@ -21,7 +22,9 @@ public sealed interface Damper {
 
     @Override
     public String words() {
-      return finger == PickFinger.P ? "the thumb laid back on it" : finger.letter() + " laid on it";
+      return finger == PickFinger.P
+          ? Texts.of("damper.theThumbLaidBack")
+          : Texts.of("damper.laidOnIt", finger.letter());
     }
   }
 
@@ -34,7 +37,7 @@ public sealed interface Damper {
 
     @Override
     public String words() {
-      return "the heel of the hand laid on them";
+      return Texts.of("damper.theHeelOfThe");
     }
   }
 
@@ -47,7 +50,7 @@ public sealed interface Damper {
 
     @Override
     public String words() {
-      return "finger " + finger.sign() + " leans on it";
+      return Texts.of("damper.fingerLeansOnIt", finger.sign());
     }
   }
 }

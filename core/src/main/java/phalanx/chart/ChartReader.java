@@ -16,6 +16,7 @@ import phalanx.song.Harmony;
 import phalanx.song.SongBounds;
 import phalanx.song.TempoMark;
 import phalanx.text.Phrase;
+import phalanx.text.Texts;
 import phalanx.theory.ChordReader;
 import phalanx.theory.ChordReading;
 import phalanx.theory.Meter;
@@ -105,7 +106,7 @@ public final class ChartReader {
     tokens(text);
     if (!inBar && !text.isBlank()) {
       int column = text.length() - text.stripLeading().length();
-      problem(column, "expected a bar line | in a grid");
+      problem(column, Texts.of("chartReader.expectedABarLine"));
     }
     return problems;
   }
@@ -152,7 +153,7 @@ public final class ChartReader {
   private boolean hasRoom() {
     if (bars.size() >= room && !full) {
       full = true;
-      problem(cells.get(0).column(), Phrase.of("a chart has %d bars at most", MOST_BARS));
+      problem(cells.get(0).column(), Texts.of("chartReader.aChartHasBars", MOST_BARS));
     }
     return bars.size() < room;
   }
@@ -171,7 +172,7 @@ public final class ChartReader {
       closeBar();
     }
     if (ends && bars.isEmpty()) {
-      problem(column, "expected a bar before the repeat ends");
+      problem(column, Texts.of("chartReader.expectedABarBefore"));
     } else if (ends) {
       int times = ending.stream().mapToInt(p -> p).max().orElse(1) + 1;
       endRepeat(Math.min(Bar.MOST_PLAYS, times));
@@ -203,7 +204,7 @@ public final class ChartReader {
       }
     }
     if (!read || passes.isEmpty()) {
-      String words = "expected an ending |1 to |%d, found %s";
+      String words = Texts.of("chartReader.expectedAnEndingTo");
       problem(column, Phrase.of(words, Bar.MOST_PLAYS, Quoted.of(text)));
       return Set.of();
     }
@@ -214,7 +215,7 @@ public final class ChartReader {
     Matcher times = TIMES.matcher(text);
     int plays = times.matches() ? Integer.parseInt(times.group(1)) : 0;
     if (plays < 2 || plays > Bar.MOST_PLAYS) {
-      problem(column, "expected a repeat from x2 to x16, found “" + text + "”");
+      problem(column, Texts.of("chartReader.expectedARepeatFrom", text));
     } else {
       endRepeat(plays);
     }
@@ -242,9 +243,11 @@ public final class ChartReader {
       if (metre.isEmpty() && tempo.isEmpty()) {
         problem(
             cell.column(),
-            Phrase.of(
-                "expected a tempo from %s to %s, found “%s”",
-                TempoMark.of(Feel.SLOWEST), TempoMark.of(Feel.FASTEST), cell.text()));
+            Texts.of(
+                "chartReader.expectedATempoFrom",
+                TempoMark.of(Feel.SLOWEST),
+                TempoMark.of(Feel.FASTEST),
+                cell.text()));
       }
       meter = metre.orElse(meter);
       signed = metre.isPresent() ? signed.withMeter(metre) : signed;
@@ -261,7 +264,7 @@ public final class ChartReader {
     }
     Optional<Integer> other = numbers.apply(Integer.parseInt(sign.group(1)));
     if (other.isEmpty()) {
-      problem(cells.get(0).column(), "expected the number of another bar that can be borrowed");
+      problem(cells.get(0).column(), Texts.of("chartReader.expectedTheNumberOf"));
     }
     cells = cells.subList(1, cells.size());
     return other;
@@ -269,7 +272,7 @@ public final class ChartReader {
 
   private List<ChordChange> repeated(Cell cell) {
     if (bars.isEmpty()) {
-      problem(cell.column(), "expected a bar before % repeats it");
+      problem(cell.column(), Texts.of("chartReader.expectedABarBefore2"));
       return List.of();
     }
     return bars.get(bars.size() - 1).changes();
@@ -277,7 +280,7 @@ public final class ChartReader {
 
   private List<ChordChange> changes() {
     if (cells.size() > MOST_CELLS) {
-      String words = "a bar has %d cells at most, found %d";
+      String words = Texts.of("chartReader.aBarHasCells");
       problem(cells.get(MOST_CELLS).column(), Phrase.of(words, MOST_CELLS, cells.size()));
       cells = cells.subList(0, MOST_CELLS);
     }
@@ -287,8 +290,7 @@ public final class ChartReader {
     boolean shared = even.isEmpty() || counts % even.size() == 0 || even.size() % counts == 0;
     if (!shared) {
       problem(
-          even.get(0).column(),
-          Phrase.of("expected cells that share a bar of %s evenly, found %d", meter, even.size()));
+          even.get(0).column(), Texts.of("chartReader.expectedCellsThatShare", meter, even.size()));
     }
     TreeMap<Integer, ChordChange> changes = new TreeMap<>();
     for (int c = 0; c < even.size(); c++) {
@@ -300,7 +302,7 @@ public final class ChartReader {
         long share = Long.parseLong(placed.group(2)) * length;
         int parts = Integer.parseInt(placed.group(3));
         if (parts == 0 || share / parts >= length) {
-          problem(cell.column(), "expected a place within the bar such as @3/4");
+          problem(cell.column(), Texts.of("chartReader.expectedAPlaceWithin"));
         } else {
           put(cell, placed.group(1), (int) (share / parts), changes);
         }
@@ -315,7 +317,7 @@ public final class ChartReader {
     }
     chords++;
     if (chords == SongBounds.MOST_CHORDS + 1) {
-      problem(cell.column(), Phrase.of("a chart has %d chords at most", SongBounds.MOST_CHORDS));
+      problem(cell.column(), Texts.of("chartReader.aChartHasChords", SongBounds.MOST_CHORDS));
     } else if (chords <= SongBounds.MOST_CHORDS) {
       changes.put(tick, new ChordChange(tick, harmony(text, cell.column())));
     }
@@ -340,7 +342,7 @@ public final class ChartReader {
 
   private Harmony harmony(String text, int column) {
     if (text.startsWith(AS_IT_STANDS)) {
-      problem(column, "cannot read the chord " + Quoted.of(text.substring(1)));
+      problem(column, Texts.of("chartReader.cannotReadTheChord", Quoted.of(text.substring(1))));
       return new Harmony.Unread(Quoted.start(text.substring(1), SongBounds.LONGEST_NAME));
     }
     if (NO_CHORD.matcher(text).matches()) {
@@ -351,14 +353,14 @@ public final class ChartReader {
       return new Harmony.Sounding(read.chord()).up(notation.up().inverted());
     }
     if (text.length() > SongBounds.LONGEST_NAME) {
-      String words = "a chord has %d signs at most: what is beyond them is left out";
+      String words = Texts.of("chartReader.aChordHasSigns");
       problem(column + SongBounds.LONGEST_NAME, Phrase.of(words, SongBounds.LONGEST_NAME));
       return new Harmony.Unread(Quoted.start(text, SongBounds.LONGEST_NAME));
     }
     ChordReading.Unreadable unreadable = (ChordReading.Unreadable) reading;
     problem(
         column + unreadable.column(),
-        Phrase.of("cannot read the chord %s: expected %s", Quoted.of(text), unreadable.expected()));
+        Texts.of("chartReader.cannotReadTheChord2", Quoted.of(text), unreadable.expected()));
     return new Harmony.Unread(text);
   }
 }

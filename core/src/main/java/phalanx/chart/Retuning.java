@@ -13,7 +13,7 @@ import phalanx.song.ChordChange;
 import phalanx.song.Harmony;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 import phalanx.theory.Chord;
 import phalanx.theory.NoteNaming;
 
@@ -36,7 +36,7 @@ public final class Retuning {
 
     /** In the player's words: {@code bar 3, C: x32010}. */
     public String words() {
-      return Phrase.of("bar %d, %s: %s", bar, chord, frets);
+      return Texts.of("retuning.bar", bar, chord, frets);
     }
   }
 

@@ -7,7 +7,7 @@ import phalanx.melody.BarTune;
 import phalanx.song.Bar;
 import phalanx.song.Song;
 import phalanx.song.Tune;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 import phalanx.theory.Key;
 import phalanx.theory.Meter;
 
@@ -42,14 +42,13 @@ public record TuneImport(Song song, int bars, List<String> remarks) {
     boolean intoPickup = start == 0 && song.feel().pickupTicks() > 0;
     if (source.feel().pickupTicks() > 0 && !intoPickup && !theirs.isEmpty()) {
       theirs.remove(0);
-      remarks.add("its pick-up is left out, for there is none here");
+      remarks.add(Texts.of("tuneImport.itsPickUpIs"));
     } else if (intoPickup && source.feel().pickupTicks() == 0) {
       start++;
     }
     int count = Math.min(theirs.size(), all.size() - start);
     if (theirs.size() > count) {
-      remarks.add(
-          Phrase.of("%d more bars of it find no place behind the last bar", theirs.size() - count));
+      remarks.add(Texts.of("tuneImport.moreBarsOfIt", theirs.size() - count));
     }
     Map<Integer, Meter> meters = song.chart().meters(song.meter());
     Map<Integer, Meter> other = source.chart().meters(source.meter());
@@ -66,7 +65,7 @@ public record TuneImport(Song song, int bars, List<String> remarks) {
       odd += meters.get(bar).equals(other.get(theirs.get(b).id())) ? 0 : 1;
     }
     if (odd > 0) {
-      remarks.add(Phrase.of("%d of its bars have another metre", odd));
+      remarks.add(Texts.of("tuneImport.ofItsBarsHave", odd));
     }
     return new TuneImport(song.withTune(tune), count, remarks);
   }
@@ -77,10 +76,10 @@ public record TuneImport(Song song, int bars, List<String> remarks) {
     }
     Key here = song.key().get();
     if (here.mode() != from.key().get().mode()) {
-      remarks.add(Phrase.of("it is in %s and keeps its pitches", from.key().get()));
+      remarks.add(Texts.of("tuneImport.itIsInAnd", from.key().get()));
       return from;
     }
-    remarks.add(Phrase.of("it is moved from %s to %s", from.key().get(), here));
+    remarks.add(Texts.of("tuneImport.itIsMovedFrom", from.key().get(), here));
     return Transposition.to(from, here.tonic());
   }
 }

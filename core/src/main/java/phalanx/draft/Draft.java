@@ -18,7 +18,7 @@ import phalanx.review.MusicFigures;
 import phalanx.song.Bar;
 import phalanx.song.Patterns.Scope;
 import phalanx.song.Song;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 import phalanx.theory.Ticks;
 
 /**
@@ -111,10 +111,8 @@ public record Draft(
             .collect(Collectors.joining("; "));
     String why =
         level.level() > wanted.getAsDouble()
-            ? Phrase.of("the song itself asks for more than %.1f: %s", wanted.getAsDouble(), most)
-            : Phrase.of(
-                "with this tune and these chords at %.0f nothing in this manner is harder; most: %s",
-                song.tempo(), most);
+            ? Texts.of("draft.theSongItselfAsks", wanted.getAsDouble(), most)
+            : Texts.of("draft.withThisTuneAnd", song.tempo(), most);
     return new Draft(
         manner,
         song,

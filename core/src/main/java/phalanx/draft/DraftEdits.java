@@ -21,6 +21,7 @@ import phalanx.song.Patterns.Scope;
 import phalanx.song.Section;
 import phalanx.song.Song;
 import phalanx.song.ThumbRoutes;
+import phalanx.text.Texts;
 
 /**
  * The edits that make a draft of a song, in the order a player would make them, and what each did
@@ -101,13 +102,13 @@ final class DraftEdits {
     boolean first = true;
     for (Section section : song.sections()) {
       if (song.patterns().has(scope(section))) {
-        say(section, "its own pattern, as it was");
+        say(section, Texts.of("draftEdits.itsOwnPatternAs"));
       } else if (first) {
         say(section, manner.about());
         first = false;
       }
       if (!song.tune().isEmpty() && hasOwnDensity(section)) {
-        say(section, density(section).words() + ", as it was");
+        say(section, Texts.of("draftEdits.asItWas", density(section).words()));
       }
     }
   }
@@ -138,10 +139,12 @@ final class DraftEdits {
     Section first = sung.get(0);
     Section last = sung.get(sung.size() - 1);
     if (most.number() > Density.TUNE.number() && !hasOwnDensity(first)) {
-      set(first, Density.of(most.number() - 1).orElseThrow(), "at first, so that the rest grows");
+      set(first, Density.of(most.number() - 1).orElseThrow(), Texts.of("draftEdits.atFirstSoThat"));
     }
     if (!hasOwnDensity(last)) {
-      say(last, most.words() + (most == Density.FULL ? ", the fullest at the end" : ""));
+      say(
+          last,
+          most.words() + (most == Density.FULL ? Texts.of("draftEdits.theFullestAtThe") : ""));
     }
   }
 
@@ -181,7 +184,7 @@ final class DraftEdits {
       return false;
     }
     song = song.withThumb(song.picking().thumb().with(section.id(), ThumbRoute.WALKING));
-    say(section, "the bass walks into phrases, as it comes again");
+    say(section, Texts.of("draftEdits.theBassWalksInto"));
     return true;
   }
 
@@ -193,7 +196,7 @@ final class DraftEdits {
       return false;
     }
     song = song.withPatterns(song.patterns().with(scope(section), other));
-    say(section, "the inner notes the other way round, as it comes again");
+    say(section, Texts.of("draftEdits.theInnerNotesThe"));
     return true;
   }
 
@@ -205,7 +208,7 @@ final class DraftEdits {
     if (song.tune().isEmpty() || hasOwnDensity(section) || other.isEmpty()) {
       return false;
     }
-    set(section, other.get(), "as it comes again");
+    set(section, other.get(), Texts.of("draftEdits.asItComesAgain"));
     return true;
   }
 
@@ -220,7 +223,7 @@ final class DraftEdits {
         }
       }
       if (any) {
-        say(section, "slurs plucked");
+        say(section, Texts.of("draftEdits.slursPlucked"));
       }
     }
   }
@@ -231,7 +234,7 @@ final class DraftEdits {
             new ThumbRoutes(ThumbRoute.WALKING_ALWAYS, song.picking().thumb().sections()));
     song.sections().stream()
         .findFirst()
-        .ifPresent(s -> say(s, "the bass walks before every other root"));
+        .ifPresent(s -> say(s, Texts.of("draftEdits.theBassWalksBefore")));
   }
 
   private void thirds() {
@@ -239,7 +242,7 @@ final class DraftEdits {
       Optional<Song> two = TuneInThirds.in(song, section.bars().stream().map(Bar::id).toList());
       if (two.isPresent()) {
         song = two.get();
-        say(section, "thirds and sixths under the tune");
+        say(section, Texts.of("draftEdits.thirdsAndSixthsUnder"));
       }
     }
   }
@@ -249,7 +252,7 @@ final class DraftEdits {
       Set<Integer> all = new HashSet<>();
       song.sections().forEach(s -> all.add(s.id()));
       song = song.withTune(song.tune().withRinging(all));
-      sung().forEach(s -> say(s, "the notes of the tune ring on"));
+      sung().forEach(s -> say(s, Texts.of("draftEdits.theNotesOfThe")));
     }
   }
 

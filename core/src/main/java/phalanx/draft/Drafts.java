@@ -26,6 +26,7 @@ import phalanx.picking.ThumbRoute;
 import phalanx.planning.Arranger;
 import phalanx.song.Section;
 import phalanx.song.Song;
+import phalanx.text.Texts;
 
 /**
  * Arranges a song in several manners, as a teacher plays it three ways and says: choose. Every
@@ -308,7 +309,8 @@ public final class Drafts {
     PlanLevel level = PlanLevel.of(performance);
     List<Draft.Section> sections = new ArrayList<>();
     for (Section section : edited.song().sections()) {
-      List<String> did = edited.did().getOrDefault(section.id(), List.of("as before it"));
+      List<String> did =
+          edited.did().getOrDefault(section.id(), List.of(Texts.of("drafts.asBeforeIt")));
       sections.add(new Draft.Section(section.label(), String.join("; ", did)));
     }
     return Draft.of(manner, edited.song(), performance, review, level, sections)

@@ -28,7 +28,7 @@ import phalanx.planning.Arranger;
 import phalanx.song.Bar;
 import phalanx.song.Patterns.Scope;
 import phalanx.song.Song;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 import phalanx.theory.Meter;
 
 /**
@@ -69,7 +69,8 @@ final class LevelEdits {
     thumbOnStrongBeats().ifPresent(edits::add);
     plucked().ifPresent(edits::add);
     OpenShapes.in(now, bars)
-        .ifPresent(s -> edits.add(new Edit(where() + "simpler shapes, without a barre", s)));
+        .ifPresent(
+            s -> edits.add(new Edit(Texts.of("levelEdits.simplerShapesWithoutA", where()), s)));
     if (bars.size() <= FEW_BARS) {
       bars.forEach(b -> edits.addAll(withoutInner(b)));
     }
@@ -85,8 +86,9 @@ final class LevelEdits {
     List<Edit> edits = new ArrayList<>();
     density(1).ifPresent(edits::add);
     asPattern().ifPresent(edits::add);
-    thumb(ThumbRoute.STEADY, ThumbRoute.ALTERNATING, "the thumb alternates").ifPresent(edits::add);
-    thumb(ThumbRoute.ALTERNATING, ThumbRoute.WALKING, "the thumb walks into phrases")
+    thumb(ThumbRoute.STEADY, ThumbRoute.ALTERNATING, Texts.of("levelEdits.theThumbAlternates"))
+        .ifPresent(edits::add);
+    thumb(ThumbRoute.ALTERNATING, ThumbRoute.WALKING, Texts.of("levelEdits.theThumbWalksInto"))
         .ifPresent(edits::add);
     fill().ifPresent(edits::add);
     thirds().ifPresent(edits::add);
@@ -117,7 +119,9 @@ final class LevelEdits {
   private String where() {
     int first = song.barNumber(bars.get(0));
     int last = song.barNumber(bars.get(bars.size() - 1));
-    return first == last ? Phrase.of("bar %d: ", first) : Phrase.of("bars %d to %d: ", first, last);
+    return first == last
+        ? Texts.of("levelEdits.bar", first)
+        : Texts.of("levelEdits.barsTo", first, last);
   }
 
   /** The steps that a bar plays now, its pattern’s and its own. */
@@ -158,7 +162,7 @@ final class LevelEdits {
     }
     return set.equals(song)
         ? Optional.empty()
-        : Optional.of(new Edit(where() + "the thumb on the strong beats only", set));
+        : Optional.of(new Edit(Texts.of("levelEdits.theThumbOnThe", where()), set));
   }
 
   /** Single inner notes left out. */
@@ -172,8 +176,7 @@ final class LevelEdits {
         if (stroke instanceof Stroke.Pluck && !isThumb(stroke)) {
           Song set = song.withPatterns(song.patterns().changing(bar, without(step, stroke)));
           String words =
-              Phrase.of(
-                  "leaves the inner note on %s in bar %d", count(meter, tick), song.barNumber(bar));
+              Texts.of("levelEdits.leavesTheInnerNote", count(meter, tick), song.barNumber(bar));
           edits.add(new Edit(words, set));
         }
       }
@@ -208,7 +211,7 @@ final class LevelEdits {
     }
     return set.equals(song)
         ? Optional.empty()
-        : Optional.of(new Edit(where() + "slurs plucked", set));
+        : Optional.of(new Edit(Texts.of("levelEdits.slursPlucked", where()), set));
   }
 
   /** Single strokes that were left out are played again. */
@@ -221,7 +224,7 @@ final class LevelEdits {
     }
     return set.equals(song)
         ? Optional.empty()
-        : Optional.of(new Edit(where() + "the pattern’s own strokes again", set));
+        : Optional.of(new Edit(Texts.of("levelEdits.thePatternSOwn", where()), set));
   }
 
   /** The thumb goes another way in the sections of the bars. */
@@ -243,7 +246,7 @@ final class LevelEdits {
       Optional<Song> two = TuneInThirds.in(song, left);
       Set<Integer> hard = two.map(this::hardBars).orElse(Set.of());
       if (two.isEmpty() || hard.stream().noneMatch(left::contains)) {
-        return two.map(s -> new Edit(where() + "thirds and sixths under the tune", s));
+        return two.map(s -> new Edit(Texts.of("levelEdits.thirdsAndSixthsUnder", where()), s));
       }
       left.removeAll(hard);
     }

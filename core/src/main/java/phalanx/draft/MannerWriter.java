@@ -18,7 +18,7 @@ public final class MannerWriter {
     StringBuilder text = new StringBuilder();
     line(text, "manner", manner.name());
     line(text, "about", manner.about());
-    line(text, "thumb", manner.thumb().words());
+    line(text, "thumb", manner.thumb().written());
     line(text, "tempo", Phrase.of("%.0f-%.0f", manner.slowest(), manner.fastest()));
     line(text, "density", manner.least().number() + "-" + manner.most().number());
     line(text, "rings", manner.rings() ? "yes" : "");

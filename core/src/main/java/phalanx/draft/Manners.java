@@ -15,6 +15,7 @@ import phalanx.picking.Density;
 import phalanx.picking.PatternReader;
 import phalanx.picking.ThumbRoute;
 import phalanx.picking.WrittenPattern;
+import phalanx.text.Texts;
 
 /** Reads manners from open text (docs/drafts.md). */
 public final class Manners {
@@ -82,7 +83,7 @@ public final class Manners {
     } else if (colon > 0 && begun > 0) {
       words.put(key, value);
     } else {
-      problems.add(new Problem(number, "expected a line such as manner: Quiet roll"));
+      problems.add(new Problem(number, Texts.of("manners.expectedALineSuch")));
     }
   }
 
@@ -131,7 +132,7 @@ public final class Manners {
   private ThumbRoute thumb() {
     String wanted = words.getOrDefault("thumb", "alternating");
     return Stream.of(ThumbRoute.values())
-        .filter(r -> r.words().equals(wanted))
+        .filter(r -> r.written().equals(wanted))
         .findFirst()
         .orElseThrow(() -> new IllegalArgumentException("there is no way of the thumb " + wanted));
   }

@@ -17,18 +17,19 @@ import phalanx.picking.Stroke;
 import phalanx.picking.Touch;
 import phalanx.song.Song;
 import phalanx.song.TunePitches;
+import phalanx.text.Texts;
 import phalanx.theory.Pitch;
 
 /** How the last note of a fill is played (common practice, no source). */
 public enum Ending {
   /** As it is written. */
-  PLAIN("as written"),
+  PLAIN(Texts.of("ending.asWritten")),
   /** Slid to from a whole tone below or above, so that the hand stays where it is. */
-  SLIDE("slide"),
+  SLIDE(Texts.of("ending.slide")),
   /** On top of the chord, which is rolled from the bass up. */
-  ROLL("roll"),
+  ROLL(Texts.of("ending.roll")),
   /** On top of the chord, which is brushed softly with the flesh of the thumb. */
-  BRUSH("brush");
+  BRUSH(Texts.of("ending.brush"));
 
   private static final int WHOLE_TONE = 2;
 

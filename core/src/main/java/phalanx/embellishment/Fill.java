@@ -13,6 +13,7 @@ import java.util.stream.IntStream;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneReader;
 import phalanx.melody.Want;
+import phalanx.text.Texts;
 import phalanx.theory.Chord;
 import phalanx.theory.Interval;
 import phalanx.theory.Key;
@@ -108,24 +109,28 @@ public record Fill(
   public Optional<String> clash(Colour colour, Chord chord) {
     Kind kind = Kind.of(chord);
     if (kind == Kind.MAJOR && colour == Colour.MAJOR && has(colour, MINOR_SEVENTH)) {
-      return Optional.of("its flat seventh makes a seventh chord of " + chord);
+      return Optional.of(Texts.of("fill.itsFlatSeventhMakes", chord));
     }
     if (over.contains(kind)) {
       return Optional.empty();
     }
     if (kind != Kind.MINOR) {
-      return Optional.of("it is written over " + words(over) + ", and " + chord + " is none");
+      return Optional.of(Texts.of("fill.itIsWrittenOver", words(over), chord));
     }
     return has(colour, MAJOR_THIRD)
-        ? Optional.of("its major third grates against " + chord)
+        ? Optional.of(Texts.of("fill.itsMajorThirdGrates", chord))
         : Optional.empty();
   }
 
   private static String words(Set<Kind> kinds) {
     return kinds.stream()
         .sorted()
-        .map(k -> k == Kind.SEVENTH ? "seventh chords" : k.word() + " chords")
-        .collect(Collectors.joining(" or "));
+        .map(
+            k ->
+                k == Kind.SEVENTH
+                    ? Texts.of("fill.seventhChords")
+                    : Texts.of("fill.chords", k.word()))
+        .collect(Collectors.joining(Texts.of("fill.or")));
   }
 
   private boolean has(Colour colour, int above) {

@@ -16,6 +16,7 @@ import phalanx.song.Song;
 import phalanx.song.Timeline;
 import phalanx.song.TunePitches;
 import phalanx.technique.Technique;
+import phalanx.text.Texts;
 import phalanx.theory.Chord;
 import phalanx.theory.Meter;
 import phalanx.theory.Ticks;
@@ -69,13 +70,13 @@ public final class FillMaker {
       end += timeline.lengthOf(bar).orElse(0);
     }
     if (notes.isEmpty()) {
-      return no("there is no tune here to make a fill of");
+      return no(Texts.of("fillMaker.thereIsNoTune"));
     }
     int first = notes.get(0).tick();
     int beats = (end - first + Ticks.PER_QUARTER - 1) / Ticks.PER_QUARTER;
     int from = end - beats * Ticks.PER_QUARTER;
     if (beats > Fill.MOST_BEATS || from < 0) {
-      return no("a fill lasts 1 to 8 whole quarters: select fewer bars, or begin on a beat");
+      return no(Texts.of("fillMaker.aFillLastsTo"));
     }
     List<TuneNote> moved = notes.stream().map(n -> at(n, n.tick() - from)).toList();
     return written(song, new BarTune(0, moved), beats, chord, name);
@@ -96,7 +97,7 @@ public final class FillMaker {
             .flatMap(n -> n.techniques().stream())
             .anyMatch(Technique.NaturalHarmonic.class::isInstance);
     if (harmonics) {
-      return no("a natural harmonic sounds one pitch and cannot be moved to another chord");
+      return no(Texts.of("fillMaker.aNaturalHarmonicSounds"));
     }
     int root = root(song, run, chord);
     boolean far =
@@ -104,7 +105,7 @@ public final class FillMaker {
             .flatMap(n -> n.wants().stream())
             .anyMatch(w -> Math.abs(octave(midi(song, w), root)) > MOST_OCTAVES);
     if (far) {
-      return no("its notes lie more than three octaves apart");
+      return no(Texts.of("fillMaker.itsNotesLieMore"));
     }
     String line = TuneWriter.write(run, new Meter(beats, 4), want -> degree(song, want, root));
     // As it is played in the colour it has; in the other a note or two differ.

@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 import phalanx.theory.NoteName;
 
 /**
@@ -61,15 +61,13 @@ public final class FillReader {
       return;
     }
     if (line.length() > LONGEST_LINE) {
-      problems.add(
-          new Problem(number, Phrase.of("a line of a fill has %d signs at most", LONGEST_LINE)));
+      problems.add(new Problem(number, Texts.of("fillReader.aLineOfA", LONGEST_LINE)));
       return;
     }
     int colon = line.indexOf(':');
     String word = line.substring(0, Math.max(0, colon)).strip();
     if (!List.of("name", "about", "over", "beats", "major", "bluesy").contains(word)) {
-      problems.add(
-          new Problem(number, "expected name, about, over, beats, major or bluesy and a colon"));
+      problems.add(new Problem(number, Texts.of("fillReader.expectedNameAboutOver")));
       return;
     }
     if (word.equals("name")) {
@@ -78,7 +76,7 @@ public final class FillReader {
       full = fills.size() >= MOST_FILLS;
     }
     if (full) {
-      problems.add(new Problem(number, Phrase.of("a file has %d fills at most", MOST_FILLS)));
+      problems.add(new Problem(number, Texts.of("fillReader.aFileHasFills", MOST_FILLS)));
     } else {
       words.put(word, line.substring(colon + 1).strip());
     }
@@ -103,14 +101,13 @@ public final class FillReader {
     String beats = words.getOrDefault("beats", "");
     boolean whole = words.containsKey("name") && beats.matches("[1-8]") && lines.size() == 2;
     if (!whole) {
-      String wanted = "a fill has a name, 1 to 8 beats, a line in major and a bluesy one";
+      String wanted = Texts.of("fillReader.aFillHasA");
       problems.add(new Problem(Math.max(1, begun), wanted));
       return Optional.empty();
     }
     Optional<Set<Fill.Kind>> over = kinds(words.get("over"));
     if (over.isEmpty()) {
-      problems.add(
-          new Problem(begun, "expected major, seventh or minor after “over:”, as many as it has"));
+      problems.add(new Problem(begun, Texts.of("fillReader.expectedMajorSeventhOr")));
       return Optional.empty();
     }
     Fill fill =
@@ -123,7 +120,10 @@ public final class FillReader {
     for (Fill.Colour colour : Fill.Colour.values()) {
       var read = fill.read(colour, MIDDLE_C, C);
       if (!read.problems().isEmpty() || read.tune().notes().isEmpty()) {
-        String message = read.problems().isEmpty() ? "no notes" : read.problems().get(0).message();
+        String message =
+            read.problems().isEmpty()
+                ? Texts.of("fillReader.noNotes")
+                : read.problems().get(0).message();
         problems.add(
             new Problem(begun, "“" + fill.name() + "”, " + colour.word() + ": " + message));
         return Optional.empty();

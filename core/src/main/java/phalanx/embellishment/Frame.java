@@ -26,6 +26,7 @@ import phalanx.song.Song;
 import phalanx.song.Timeline;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.song.Timeline.PlayedSlot;
+import phalanx.text.Texts;
 import phalanx.theory.Chord;
 import phalanx.theory.Meter;
 import phalanx.theory.NoteName;
@@ -37,17 +38,17 @@ import phalanx.theory.Pitch;
  */
 public enum Frame {
   /** The pattern over the first two chords, before the tune. */
-  INTRO_OF_TWO("intro of two bars", true),
+  INTRO_OF_TWO(Texts.of("frame.introOfTwoBars"), true),
   /** The same over four bars. */
-  INTRO_OF_FOUR("intro of four bars", true),
+  INTRO_OF_FOUR(Texts.of("frame.introOfFourBars"), true),
   /** The last two bars slow down. */
-  SLOWER("slower at the end", false),
+  SLOWER(Texts.of("frame.slowerAtTheEnd"), false),
   /** The last chord is rolled from the bass up. */
-  ROLLED("the last chord rolled", false),
+  ROLLED(Texts.of("frame.theLastChordRolled"), false),
   /** The last chord is brushed with the flesh of the thumb. */
-  BRUSHED("the last chord brushed", false),
+  BRUSHED(Texts.of("frame.theLastChordBrushed"), false),
   /** A natural harmonic of the last chord rings over it. */
-  HARMONIC("a harmonic over the last chord", false);
+  HARMONIC(Texts.of("frame.aHarmonicOverThe"), false);
 
   /** Time from string to string of a roll, sixty-fourths. */
   private static final int ROLLS = 3;

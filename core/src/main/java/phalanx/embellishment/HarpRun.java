@@ -25,6 +25,7 @@ import phalanx.song.Patterns;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
 import phalanx.technique.Technique;
+import phalanx.text.Texts;
 import phalanx.theory.Key;
 import phalanx.theory.Meter;
 import phalanx.theory.NoteName;
@@ -229,11 +230,11 @@ public record HarpRun(List<HarpNote> notes, Optional<String> scale) {
                     n -> Math.floorMod(n.chroma() - scale.root().chroma(), ABOVE)))
             .map(NoteName::toString)
             .collect(Collectors.joining(", "));
-    String arpeggio = "arpeggio of " + tones;
+    String arpeggio = Texts.of("harpRun.arpeggioOf", tones);
     return missing.size() > 1
         ? arpeggio
         : oneMore(missing.get(0), frets, guitar)
-            .map(place -> arpeggio + "; with " + place + " it is " + scale.words())
+            .map(place -> Texts.of("harpRun.withItIs", arpeggio, place, scale.words()))
             .orElse(arpeggio);
   }
 

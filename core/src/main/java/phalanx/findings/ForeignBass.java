@@ -10,6 +10,7 @@ import phalanx.performance.Performance;
 import phalanx.picking.ThumbRoute;
 import phalanx.song.Harmony;
 import phalanx.text.Phrase;
+import phalanx.text.Texts;
 import phalanx.theory.Chord;
 
 /**
@@ -49,8 +50,9 @@ public final class ForeignBass implements Rule {
     if (away == 0) {
       return Optional.empty();
     }
-    String words = "the thumb starts %s on %s, its bass is %s";
-    String name = chord.spelling(chroma).map(Object::toString).orElse("another");
+    String words = Texts.of("foreignBass.theThumbStartsOn");
+    String name =
+        chord.spelling(chroma).map(Object::toString).orElse(Texts.of("foreignBass.another"));
     return Optional.of(
         new Finding(
             NAME,

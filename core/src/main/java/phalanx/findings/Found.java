@@ -14,6 +14,7 @@ import phalanx.arrangement.Remark;
 import phalanx.arrangement.Slot;
 import phalanx.song.FindingRef;
 import phalanx.song.Timeline.PlayedBar;
+import phalanx.text.Texts;
 
 /**
  * A finding and everywhere it is.
@@ -124,12 +125,15 @@ public record Found(Finding finding, List<Place> places, Optional<Integer> strin
   public String where() {
     List<Integer> bars = bars();
     if (bars.size() == 1) {
-      return "bar " + bars.get(0);
+      return Texts.of("found.bar", bars.get(0));
     }
     int shown = bars.size() <= MOST_BARS ? bars.size() : MOST_BARS - 1;
     String list =
         bars.subList(0, shown).stream().map(String::valueOf).collect(Collectors.joining(", "));
-    return "bars " + list + (shown < bars.size() ? " and " + (bars.size() - shown) + " more" : "");
+    return Texts.of(
+        "found.bars",
+        list,
+        shown < bars.size() ? Texts.of("found.andMore", bars.size() - shown) : "");
   }
 
   /** Whether this is the same finding in another plan of the song. */

@@ -1,13 +1,15 @@
 package phalanx.findings;
 
+import phalanx.text.Texts;
+
 /** How much a finding matters. */
 public enum Grade {
   /** No hand can do it, or what the player insists on contradicts itself. */
-  CANNOT("cannot", "cannot be done", "✕"),
+  CANNOT("cannot", Texts.of("grade.cannotBeDone"), "✕"),
   /** It is heard, or makes the music stumble. */
-  HEARD("heard", "will be heard", "!"),
+  HEARD("heard", Texts.of("grade.willBeHeard"), "!"),
   /** Nothing is wrong; something is done otherwise than written. */
-  NOTE("note", "worth knowing", "i");
+  NOTE("note", Texts.of("grade.worthKnowing"), "i");
 
   private final String word;
   private final String words;

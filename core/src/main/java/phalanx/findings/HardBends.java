@@ -11,7 +11,7 @@ import phalanx.instrument.Guitar;
 import phalanx.instrument.StringSign;
 import phalanx.performance.Performance;
 import phalanx.technique.Technique;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 
 /**
  * Bends that a hand hardly makes: near the nut, with no finger free behind the one that pushes, or
@@ -47,13 +47,13 @@ public final class HardBends implements Rule {
   private static List<String> reasons(Arrangement a, Note note, Technique.Bend bend) {
     List<String> reasons = new ArrayList<>();
     if (note.fret() + a.song().guitar().capo() <= STIFF) {
-      reasons.add("the string is stiff so near the nut");
+      reasons.add(Texts.of("hardBends.theStringIsStiff"));
     }
     if (helpers(a, note) == 0) {
-      reasons.add("no finger is free behind the one that pushes");
+      reasons.add(Texts.of("hardBends.noFingerIsFree"));
     }
     if (a.song().guitar().build().equals(Guitar.NYLON.build()) && bend.semitones() > MOST_NYLON) {
-      reasons.add("nylon gives way little");
+      reasons.add(Texts.of("hardBends.nylonGivesWayLittle"));
     }
     return reasons;
   }
@@ -73,9 +73,11 @@ public final class HardBends implements Rule {
 
   private static Found found(Arrangement a, Note note, List<String> reasons) {
     String words =
-        Phrase.of(
-            "%s at fret %d is hard to bend: %s",
-            StringSign.of(note.string()), note.fret(), String.join(", ", reasons));
+        Texts.of(
+            "hardBends.atFretIsHard",
+            StringSign.of(note.string()),
+            note.fret(),
+            String.join(", ", reasons));
     Grade grade = reasons.size() > 1 ? Grade.HEARD : Grade.NOTE;
     Finding finding = new Finding(NAME, grade, words, reasons.size(), 0, "reasons");
     return Found.at(a, finding, note.tick(), Optional.of(note.string()));

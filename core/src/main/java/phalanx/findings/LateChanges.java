@@ -6,7 +6,7 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.instrument.StringSign;
 import phalanx.performance.Performance;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 import phalanx.theory.Ticks;
 
 /** Ways of the fretting hand that need more time than there is at the song's tempo. */
@@ -21,8 +21,7 @@ public final class LateChanges implements Rule {
     for (Changes.Change change : Changes.of(a, p)) {
       double has = Ticks.millis(change.ticks(), a.song().tempo());
       if (has < change.needed()) {
-        String words =
-            Phrase.of("%s needs %.0f ms and has %.0f", way(change), change.needed(), has);
+        String words = Texts.of("lateChanges.needsMsAndHas", way(change), change.needed(), has);
         Finding finding = new Finding(NAME, Grade.HEARD, words, change.needed(), has, "ms");
         found.add(Found.at(a, finding, change.tick(), change.note().map(Note::string)));
       }
@@ -35,9 +34,11 @@ public final class LateChanges implements Rule {
         .note()
         .map(
             n ->
-                Phrase.of(
-                    "finger %s’s way to fret %d of %s",
-                    n.fretFinger().orElseThrow().sign(), n.fret(), StringSign.of(n.string())))
-        .orElse("the change to " + change.slot().played().harmony().label());
+                Texts.of(
+                    "lateChanges.fingerSWayTo",
+                    n.fretFinger().orElseThrow().sign(),
+                    n.fret(),
+                    StringSign.of(n.string())))
+        .orElse(Texts.of("lateChanges.theChangeTo", change.slot().played().harmony().label()));
   }
 }

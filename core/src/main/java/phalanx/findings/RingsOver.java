@@ -9,7 +9,7 @@ import phalanx.arrangement.Slot;
 import phalanx.instrument.StringSign;
 import phalanx.performance.ForeignRing;
 import phalanx.performance.Performance;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 
 /** Open strings that ring on into a chord they do not belong to, but those the player lets ring. */
 public final class RingsOver implements Rule {
@@ -32,9 +32,11 @@ public final class RingsOver implements Rule {
 
   private static Finding finding(Slot slot, ForeignRing ring) {
     String words =
-        Phrase.of(
-            "%s rings on into %s for %.1f quarters and is not in it",
-            StringSign.of(ring.string()), slot.played().harmony().label(), ring.quarters());
+        Texts.of(
+            "ringsOver.ringsOnIntoFor",
+            StringSign.of(ring.string()),
+            slot.played().harmony().label(),
+            ring.quarters());
     return new Finding(NAME, Grade.HEARD, words, ring.quarters(), ForeignRing.HEARD, "quarters");
   }
 }

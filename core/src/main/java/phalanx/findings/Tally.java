@@ -3,6 +3,7 @@ package phalanx.findings;
 import java.util.ArrayList;
 import java.util.List;
 import phalanx.text.Phrase;
+import phalanx.text.Texts;
 
 /**
  * How many findings there are of each grade.
@@ -44,7 +45,7 @@ public record Tally(int cannot, int heard, int notes) implements Comparable<Tall
     if (heard > 0) {
       parts.add(Phrase.of("%d %s", heard, Grade.HEARD.words()));
     }
-    return parts.isEmpty() ? "nothing is hard" : String.join(", ", parts);
+    return parts.isEmpty() ? Texts.of("tally.nothingIsHard") : String.join(", ", parts);
   }
 
   /** The fewer of the worst kind the less; with as many of it, the next kind counts. */

@@ -6,7 +6,7 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.MelodyNote;
 import phalanx.arrangement.tune.TuneOctave;
 import phalanx.performance.Performance;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 
 /**
  * A tune that lies an octave away from the hand, as one typed the way it is sung often does: one
@@ -31,18 +31,21 @@ public final class TuneAway implements Rule {
     int then = TuneOctave.away(a.song(), by);
     String where =
         by < 0
-            ? "at fret " + TuneOctave.HIGH_FRET + " of ① or above"
-            : "among the strings of the thumb";
+            ? Texts.of("tuneAway.atFretOfOr", TuneOctave.HIGH_FRET)
+            : Texts.of("tuneAway.amongTheStringsOf");
     String words =
-        Phrase.of(
-            "%d of %d notes of the tune lie %s; %s %s",
+        Texts.of(
+            "tuneAway.ofNotesOfThe",
             now,
             TuneOctave.notes(a.song()),
             where,
             moved(by),
             then == 0
-                ? "all are at hand"
-                : Phrase.of("%d %s away from the hand", then, then == 1 ? "is" : "are"));
+                ? Texts.of("tuneAway.allAreAtHand")
+                : Texts.of(
+                    "tuneAway.awayFromTheHand",
+                    then,
+                    then == 1 ? Texts.of("tuneAway.is") : Texts.of("tuneAway.are")));
     Finding finding = new Finding(NAME, Grade.NOTE, words, now, then, "notes");
     return Found.at(a, finding, first.tick(), Optional.empty());
   }
@@ -53,7 +56,9 @@ public final class TuneAway implements Rule {
    * @param octaves one or two, less than 0 for lower
    */
   public static String moved(int octaves) {
-    return (Math.abs(octaves) == 1 ? "an octave " : "two octaves ")
-        + (octaves < 0 ? "lower" : "higher");
+    return (Math.abs(octaves) == 1
+            ? Texts.of("tuneAway.anOctave")
+            : Texts.of("tuneAway.twoOctaves"))
+        + (octaves < 0 ? Texts.of("tuneAway.lower") : Texts.of("tuneAway.higher"));
   }
 }

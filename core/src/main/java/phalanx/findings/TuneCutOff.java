@@ -14,6 +14,7 @@ import phalanx.arrangement.Slot;
 import phalanx.performance.Performance;
 import phalanx.performance.Sounded;
 import phalanx.text.Phrase;
+import phalanx.text.Texts;
 import phalanx.theory.Ticks;
 
 /** Notes of the tune that do not ring as long as they are written. */
@@ -43,7 +44,7 @@ public final class TuneCutOff implements Rule {
   private static Optional<Finding> finding(MelodyNote sung, Sounded note) {
     double written = (double) (sung.endTick() - sung.tick()) / Ticks.PER_QUARTER;
     double rings = (double) note.ringTicks() / Ticks.PER_QUARTER;
-    String words = "the tune’s %s rings %.1f of its %.1f quarters";
+    String words = Texts.of("tuneCutOff.theTuneSRings");
     return rings < written
         ? Optional.of(
             new Finding(

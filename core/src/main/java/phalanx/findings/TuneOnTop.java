@@ -6,7 +6,7 @@ import java.util.Optional;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.performance.Performance;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 
 /**
  * Notes struck above the tune at its beginning and through its first beat, so that they are heard
@@ -40,10 +40,12 @@ public final class TuneOnTop implements Rule {
   private static Found found(Arrangement a, Note above, Note tune) {
     int semitones = above.midi() - tune.midi();
     String words =
-        Phrase.of(
-            "a note is struck %d %s above the tune",
-            semitones, semitones == 1 ? "semitone" : "semitones");
-    Finding finding = new Finding(NAME, Grade.HEARD, words, semitones, 0, "semitones");
+        Texts.of(
+            "tuneOnTop.aNoteIsStruck",
+            semitones,
+            semitones == 1 ? Texts.of("tuneOnTop.semitone") : Texts.of("tuneOnTop.semitones"));
+    Finding finding =
+        new Finding(NAME, Grade.HEARD, words, semitones, 0, Texts.of("tuneOnTop.semitones"));
     return Found.at(a, finding, above.tick(), Optional.of(above.string()));
   }
 }

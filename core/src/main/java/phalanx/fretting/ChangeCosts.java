@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Tuning;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 
 /**
  * What it costs the fretting hand to go from one shape to the next.
@@ -248,29 +248,29 @@ public final class ChangeCosts {
         terms.add(Cost.term(move.words(), cost));
       }
       if (a.givesUp(b, FingerCode.of(move.finger()), a.goingOn(b))) {
-        String words = Phrase.of("%s gives up a note it could keep", move.name());
+        String words = Texts.of("changeCosts.givesUpANote", move.name());
         terms.add(Cost.term(words, HANDOVER));
       }
     }
     double needed = millisNeeded(a, b);
     double shift = shift(a, b);
     if (shift > 0) {
-      terms.add(Cost.term(Phrase.of("hand shifts %.0f mm", shift), shift * SHIFT_PER_MM));
+      terms.add(Cost.term(Texts.of("changeCosts.handShiftsMm", shift), shift * SHIFT_PER_MM));
     }
     double leap = bassLeap(a, b);
     if (leap > 0) {
-      terms.add(Cost.term(Phrase.of("the bass leaps %d semitones", a.bassWay(b)), leap));
+      terms.add(Cost.term(Texts.of("changeCosts.theBassLeapsSemitones", a.bassWay(b)), leap));
     }
     double late = late(needed, available);
     if (late > 0) {
-      String words = Phrase.of("needs %.0f ms, has %.0f ms", needed, available);
+      String words = Texts.of("changeCosts.needsMsHasMs", needed, available);
       terms.add(Cost.term(words, late));
     }
     if (a.cutsOff(b)) {
-      terms.add(Cost.term("the tune is cut off", CUT_OFF));
+      terms.add(Cost.term(Texts.of("changeCosts.theTuneIsCut"), CUT_OFF));
     }
     if (a.losesSlur(b)) {
-      terms.add(Cost.term("a slur over the change is lost", SLUR_LOST));
+      terms.add(Cost.term(Texts.of("changeCosts.aSlurOverThe"), SLUR_LOST));
     }
     return Cost.sum(from.shape().fretText() + " → " + to.shape().fretText(), terms);
   }
@@ -335,20 +335,22 @@ public final class ChangeCosts {
   public record FingerMove(Finger finger, Motion motion, double millimetres) {
 
     private String name() {
-      return finger == Finger.THUMB ? "thumb" : "finger " + finger.sign();
+      return finger == Finger.THUMB
+          ? Texts.of("changeCosts.thumb")
+          : Texts.of("changeCosts.finger", finger.sign());
     }
 
     /** In the player's words. */
     public String words() {
       return name()
           + switch (motion) {
-            case NONE -> " idle";
-            case STAYS -> " stays";
-            case LIFTS -> " lifts";
-            case LANDS -> " lands";
-            case ROLLS -> " rolls";
-            case SLIDES -> Phrase.of(" slides %.0f mm", millimetres);
-            case MOVES -> Phrase.of(" moves %.0f mm", millimetres);
+            case NONE -> Texts.of("changeCosts.idle");
+            case STAYS -> Texts.of("changeCosts.stays");
+            case LIFTS -> Texts.of("changeCosts.lifts");
+            case LANDS -> Texts.of("changeCosts.lands");
+            case ROLLS -> Texts.of("changeCosts.rolls");
+            case SLIDES -> Texts.of("changeCosts.slidesMm", millimetres);
+            case MOVES -> Texts.of("changeCosts.movesMm", millimetres);
           };
     }
   }

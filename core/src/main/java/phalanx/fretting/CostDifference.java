@@ -3,6 +3,7 @@ package phalanx.fretting;
 import java.util.ArrayList;
 import java.util.List;
 import phalanx.text.Phrase;
+import phalanx.text.Texts;
 
 /**
  * What one plan costs more than another, taken apart: findings weigh far more than any difference
@@ -31,16 +32,25 @@ public record CostDifference(int cannot, int heard, double ease) {
   public String words() {
     List<String> parts = new ArrayList<>();
     if (Math.abs(ease) >= NOTHING) {
-      parts.add(Phrase.of("%s by %.2f", ease > 0 ? "harder" : "easier", Math.abs(ease)));
+      parts.add(
+          Texts.of(
+              "costDifference.by",
+              ease > 0 ? Texts.of("costDifference.harder") : Texts.of("costDifference.easier"),
+              Math.abs(ease)));
     }
-    more(cannot, "cannot be done", parts);
-    more(heard, "will be heard", parts);
-    return parts.isEmpty() ? "as easy over the whole song" : String.join(", ", parts);
+    more(cannot, Texts.of("costDifference.cannotBeDone"), parts);
+    more(heard, Texts.of("costDifference.willBeHeard"), parts);
+    return parts.isEmpty() ? Texts.of("costDifference.asEasyOverThe") : String.join(", ", parts);
   }
 
   private static void more(int count, String words, List<String> parts) {
     if (count != 0) {
-      parts.add(Phrase.of("%d %s %s", Math.abs(count), count > 0 ? "more" : "less", words));
+      parts.add(
+          Phrase.of(
+              "%d %s %s",
+              Math.abs(count),
+              count > 0 ? Texts.of("costDifference.more") : Texts.of("costDifference.less"),
+              words));
     }
   }
 }

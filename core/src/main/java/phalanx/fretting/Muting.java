@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Tuning;
+import phalanx.text.Texts;
 
 /** How the strings a shape leaves out are kept quiet. */
 public final class Muting {
@@ -52,19 +53,19 @@ public final class Muting {
             s,
             Reason.BARRE,
             Optional.of(grip.getKey()),
-            "muted by the underside of finger " + grip.getKey().sign());
+            Texts.of("muting.mutedByTheUnderside", grip.getKey().sign()));
       }
     }
     if (s > 0 && shape.finger(s - 1).isPresent()) {
       Finger below = shape.finger(s - 1).orElseThrow();
       return below == Finger.THUMB
-          ? new Muted(s, Reason.THUMB, Optional.of(below), "muted by the thumb")
+          ? new Muted(s, Reason.THUMB, Optional.of(below), Texts.of("muting.mutedByTheThumb"))
           : new Muted(
-              s, Reason.TIP, Optional.of(below), "muted by the tip of finger " + below.sign());
+              s, Reason.TIP, Optional.of(below), Texts.of("muting.mutedByTheTip", below.sign()));
     }
     boolean byThumb = s == 0 && shape.grips().size() > 0 && shape.finger(1).isEmpty();
     return byThumb
-        ? new Muted(s, Reason.THUMB, Optional.empty(), "not struck, or touched by the thumb")
-        : new Muted(s, Reason.NOT_STRUCK, Optional.empty(), "not struck");
+        ? new Muted(s, Reason.THUMB, Optional.empty(), Texts.of("muting.notStruckOrTouched"))
+        : new Muted(s, Reason.NOT_STRUCK, Optional.empty(), Texts.of("muting.notStruck"));
   }
 }

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import phalanx.instrument.Finger;
+import phalanx.text.Texts;
 
 /**
  * The stretches between the fingers of a shape: what those that may rest take off its cost, and
@@ -67,9 +68,11 @@ public record ShapeStretches(List<Pair> pairs, boolean firstPosition) {
     List<Cost> terms = new ArrayList<>();
     double saved = saved(resting);
     if (saved > 0) {
-      terms.add(Cost.term("fingers at rest", -saved));
+      terms.add(Cost.term(Texts.of("shapeStretches.fingersAtRest"), -saved));
     }
-    found(resting).ifPresent(t -> terms.add(Cost.term("a stretch: " + t.words(), t.weight())));
+    found(resting)
+        .ifPresent(
+            t -> terms.add(Cost.term(Texts.of("shapeStretches.aStretch", t.words()), t.weight())));
     return terms;
   }
 

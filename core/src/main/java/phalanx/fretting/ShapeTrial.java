@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 import phalanx.theory.ChordName;
 import phalanx.theory.ChordNaming;
 
@@ -36,7 +36,7 @@ public record ShapeTrial(
   public static ShapeTrial of(List<Integer> frets, Reach reach) {
     Guitar guitar = reach.guitar();
     if (frets.stream().anyMatch(f -> f > reach.highestFret())) {
-      String words = Phrase.of("this neck has %d frets from the capo", reach.highestFret());
+      String words = Texts.of("shapeTrial.thisNeckHasFrets", reach.highestFret());
       return new ShapeTrial(frets, List.of(), List.of(), Optional.of(words));
     }
     List<Integer> midi = new ArrayList<>();
@@ -80,9 +80,8 @@ public record ShapeTrial(
     double way = reach.along(held.get(0), held.get(held.size() - 1));
     double limit = reach.limit(FingerCode.INDEX, FingerCode.LITTLE);
     return way <= limit * Hand.STRETCH
-        ? "needs more fingers than a hand has, or a barre where none can lie"
-        : Phrase.of(
-            "out of reach: frets %d and %d are %.0f mm apart, this hand’s limit is %.0f mm",
-            held.get(0), held.get(held.size() - 1), way, limit);
+        ? Texts.of("shapeTrial.needsMoreFingersThan")
+        : Texts.of(
+            "shapeTrial.outOfReachFrets", held.get(0), held.get(held.size() - 1), way, limit);
   }
 }

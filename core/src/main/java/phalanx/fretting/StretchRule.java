@@ -1,7 +1,7 @@
 package phalanx.fretting;
 
 import java.util.Optional;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 
 /** A span wider than this hand takes at ease. */
 public final class StretchRule {
@@ -57,12 +57,14 @@ public final class StretchRule {
     boolean beyond = span.millimetres() > span.limit();
     double limit = beyond ? span.limit() : span.comfortable();
     String words =
-        Phrase.of(
-            "fingers %s and %s stand %.0f mm apart, %s %.0f mm",
+        Texts.of(
+            "stretchRule.fingersAndStandMm",
             span.from().sign(),
             span.to().sign(),
             span.millimetres(),
-            beyond ? "beyond this hand’s limit of" : "more than this hand’s comfortable",
+            beyond
+                ? Texts.of("stretchRule.beyondThisHandS")
+                : Texts.of("stretchRule.moreThanThisHand"),
             limit);
     return new Stretch(words, span.millimetres(), limit, beyond);
   }

@@ -4,7 +4,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 
 /**
  * A six-string guitar as it lies on the player's knee.
@@ -51,12 +51,13 @@ public record Guitar(
       new Guitar(Tuning.STANDARD, 650, 19, 43, 58, 0, ALL_STRINGS, 12, false);
 
   public Guitar {
-    require(scaleLength >= 300 && scaleLength <= 800, "scale length", scaleLength);
+    require(scaleLength >= 300 && scaleLength <= 800, Texts.of("guitar.scaleLength"), scaleLength);
     require(frets >= 12 && frets <= 24, "frets", frets);
-    require(nutSpan > 0 && bridgeSpan >= nutSpan, "nut span", nutSpan);
+    require(nutSpan > 0 && bridgeSpan >= nutSpan, Texts.of("guitar.nutSpan"), nutSpan);
     require(capo >= 0 && capo <= HIGHEST_CAPO, "capo", capo);
-    require(bodyJoin >= 10 && bodyJoin <= HIGHEST_BODY_JOIN, "body join", bodyJoin);
-    require(ALL_STRINGS.containsAll(capoStrings), "capo strings", capoStrings.size());
+    require(bodyJoin >= 10 && bodyJoin <= HIGHEST_BODY_JOIN, Texts.of("guitar.bodyJoin"), bodyJoin);
+    require(
+        ALL_STRINGS.containsAll(capoStrings), Texts.of("guitar.capoStrings"), capoStrings.size());
     // Without a fret there is nothing to be partial about.
     capoStrings = capo == 0 ? ALL_STRINGS : Set.copyOf(capoStrings);
   }
@@ -122,7 +123,7 @@ public record Guitar(
   /** What it is in words: its strings and its scale. */
   public String buildWords() {
     String strings = build().equals(STEEL) ? "steel" : "nylon";
-    return Phrase.of("%s strings, %.0f mm", strings, scaleLength);
+    return Texts.of("guitar.stringsMm", strings, scaleLength);
   }
 
   /** Whether the capo leaves strings free. */
@@ -148,6 +149,8 @@ public record Guitar(
   public String capoWords() {
     String strings =
         new TreeSet<>(capoStrings).stream().map(StringSign::of).collect(Collectors.joining());
-    return capo == 0 ? "none" : capo + (hasPartialCapo() ? " on " + strings : "");
+    return capo == 0
+        ? Texts.of("guitar.none")
+        : capo + (hasPartialCapo() ? Texts.of("guitar.on", strings) : "");
   }
 }

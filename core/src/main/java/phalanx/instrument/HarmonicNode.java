@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import phalanx.text.Phrase;
+import phalanx.text.Texts;
 
 /**
  * A place where a string that is touched, not pressed, sounds one of its overtones. Physics of the
@@ -86,7 +87,7 @@ public record HarmonicNode(
 
   /** Where it is touched, as players say it: {@code ② over 12}, {@code ⑤ over 3.2}. */
   public String where() {
-    return StringSign.of(string) + " over " + over(fret);
+    return Texts.of("harmonicNode.over", StringSign.of(string), over(fret));
   }
 
   /**

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import phalanx.text.Texts;
 import phalanx.theory.Pitch;
 
 /**
@@ -103,11 +104,7 @@ public record StringPull(
 
   /** What is to be minded where a string goes up; empty where none does. */
   public static Optional<String> caution(List<StringPull> pulls) {
-    return goUp(pulls)
-        ? Optional.of(
-            "A string that goes up pulls harder and can break or strain the guitar: mind the limits"
-                + " of its makers, and keep the face away.")
-        : Optional.empty();
+    return goUp(pulls) ? Optional.of(Texts.of("stringPull.aStringThatGoes")) : Optional.empty();
   }
 
   /** Whether a string is tuned higher than standard. */

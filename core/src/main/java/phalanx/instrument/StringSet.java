@@ -3,6 +3,7 @@ package phalanx.instrument;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.stream.Stream;
+import phalanx.text.Texts;
 import phalanx.theory.Pitch;
 
 /**
@@ -16,17 +17,22 @@ public enum StringSet {
   /** 0.012 to 0.053 inch. */
   STEEL_LIGHT(
       "steel-light",
-      "light steel, 0.30 to 1.35 mm",
+      Texts.of("stringSet.lightSteelToMm"),
       648,
       pounds(0.00056962, 0.00036722, 0.00021018, 0.00011682, 0.00005671, 0.00003190)),
   /** 0.013 to 0.056 inch. */
   STEEL_MEDIUM(
       "steel-medium",
-      "medium steel, 0.33 to 1.42 mm",
+      Texts.of("stringSet.mediumSteelToMm"),
       648,
       pounds(0.00063477, 0.00041751, 0.00025365, 0.00013640, 0.00006402, 0.00003744)),
-  NYLON_NORMAL("nylon-normal", "nylon, normal pull", 650, pulls(6.4, 7.1, 7.0, 5.5, 5.2, 6.9)),
-  NYLON_HARD("nylon-hard", "nylon, hard pull", 650, pulls(6.8, 7.5, 7.4, 5.8, 5.6, 7.3));
+  NYLON_NORMAL(
+      "nylon-normal",
+      Texts.of("stringSet.nylonNormalPull"),
+      650,
+      pulls(6.4, 7.1, 7.0, 5.5, 5.2, 6.9)),
+  NYLON_HARD(
+      "nylon-hard", Texts.of("stringSet.nylonHardPull"), 650, pulls(6.8, 7.5, 7.4, 5.8, 5.6, 7.3));
 
   /** Newtons a kilogram-force. Source: standard gravity, 3rd CGPM 1901. */
   public static final double NEWTONS_PER_KGF = 9.80665;

@@ -1,7 +1,7 @@
 package phalanx.instrument;
 
 import java.util.Optional;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 
 /**
  * One string tuned by ear against another that is right already.
@@ -41,9 +41,13 @@ public record TuningStep(
 
     /** In a player's words. */
     public String words() {
-      return Phrase.of(
-          "%s over fret %d and %s over fret %d then beat %.1f times a second",
-          StringSign.of(lowString), lowFret, StringSign.of(highString), highFret, beats);
+      return Texts.of(
+          "tuningStep.overFretAndOver",
+          StringSign.of(lowString),
+          lowFret,
+          StringSign.of(highString),
+          highFret,
+          beats);
     }
   }
 
@@ -54,19 +58,22 @@ public record TuningStep(
 
   /** What is compared, in a player's words: {@code ⑤ sounds an octave below ③}. */
   public String comparison() {
-    String other = StringSign.of(against) + (fret == 0 ? "" : " at fret " + fret);
+    String other = StringSign.of(against) + (fret == 0 ? "" : Texts.of("tuningStep.atFret", fret));
     String said =
         switch (how) {
-          case FRET -> " sounds like " + other;
-          case OCTAVE -> " sounds " + octaveWords() + other;
+          case FRET -> Texts.of("tuningStep.soundsLike", other);
+          case OCTAVE -> Texts.of("tuningStep.sounds", octaveWords(), other);
           case HARMONIC ->
-              " sounds like the harmonic of " + StringSign.of(against) + " over fret " + fret;
+              Texts.of("tuningStep.soundsLikeTheHarmonic", StringSign.of(against), fret);
         };
     return StringSign.of(string) + said;
   }
 
   private String octaveWords() {
-    String many = Math.abs(octaves) == 1 ? "an octave" : Math.abs(octaves) + " octaves";
-    return many + (octaves > 0 ? " above " : " below ");
+    String many =
+        Math.abs(octaves) == 1
+            ? Texts.of("tuningStep.anOctave")
+            : Texts.of("tuningStep.octaves", Math.abs(octaves));
+    return many + (octaves > 0 ? Texts.of("tuningStep.above") : Texts.of("tuningStep.below"));
   }
 }

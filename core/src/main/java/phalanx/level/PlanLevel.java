@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import phalanx.arrangement.Arrangement;
 import phalanx.performance.Performance;
 import phalanx.text.Phrase;
+import phalanx.text.Texts;
 
 /**
  * How hard a plan is to play: 1.0 for what somebody plays in the first weeks, 5.0 for what hardly
@@ -104,18 +105,18 @@ public record PlanLevel(double level, List<Part> parts, Map<Integer, Double> bar
   }
 
   private static String words(Demand demand, BarDemands demands, List<Integer> where) {
-    String bar = where.isEmpty() ? "" : Phrase.of(", most in bar %d", where.get(0));
+    String bar = where.isEmpty() ? "" : Texts.of("planLevel.mostInBar", where.get(0));
     return switch (demand) {
-      case CHANGES -> "changes take much of the time they have" + bar;
-      case SPANS -> "fingers are spread or many are down" + bar;
-      case BARRES -> "a finger lies across several strings" + bar;
-      case STROKES -> Phrase.of("%.1f strokes a second in the busiest bar", demands.mostStrokes());
-      case INDEPENDENCE -> "fingers play where the thumb does not" + bar;
-      case SLURS -> "hammer-ons, pull-offs and slides" + bar;
-      case HITS -> "hits beside the notes" + bar;
-      case TECHNIQUES -> "bends, harmonics and the like" + bar;
-      case POSITIONS -> "shifts along the neck, or playing high up" + bar;
-      case LENGTH -> Phrase.of("%d different bars to remember", demands.distinctBars());
+      case CHANGES -> Texts.of("planLevel.changesTakeMuchOf", bar);
+      case SPANS -> Texts.of("planLevel.fingersAreSpreadOr", bar);
+      case BARRES -> Texts.of("planLevel.aFingerLiesAcross", bar);
+      case STROKES -> Texts.of("planLevel.strokesASecondIn", demands.mostStrokes());
+      case INDEPENDENCE -> Texts.of("planLevel.fingersPlayWhereThe", bar);
+      case SLURS -> Texts.of("planLevel.hammerOnsPullOffs", bar);
+      case HITS -> Texts.of("planLevel.hitsBesideTheNotes", bar);
+      case TECHNIQUES -> Texts.of("planLevel.bendsHarmonicsAndThe", bar);
+      case POSITIONS -> Texts.of("planLevel.shiftsAlongTheNeck", bar);
+      case LENGTH -> Texts.of("planLevel.differentBarsToRemember", demands.distinctBars());
     };
   }
 

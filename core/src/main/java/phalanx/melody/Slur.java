@@ -1,15 +1,16 @@
 package phalanx.melody;
 
 import java.util.stream.Stream;
+import phalanx.text.Texts;
 
 /** How the fretting hand makes a note from the one before it. */
 public enum Slur {
   /** A finger hammered down on a higher fret. */
-  HAMMER_ON('^', "hammer-on"),
+  HAMMER_ON('^', Texts.of("slur.hammerOn")),
   /** A finger pulled off towards a lower one. */
-  PULL_OFF('_', "pull-off"),
+  PULL_OFF('_', Texts.of("slur.pullOff")),
   /** The finger slides to the new fret. */
-  SLIDE('/', "slide");
+  SLIDE('/', Texts.of("slur.slide"));
 
   private final char sign;
   private final String words;

@@ -11,6 +11,7 @@ import phalanx.instrument.Tuning;
 import phalanx.technique.Technique;
 import phalanx.technique.TechniqueText;
 import phalanx.text.Phrase;
+import phalanx.text.Texts;
 import phalanx.theory.Letter;
 import phalanx.theory.Meter;
 import phalanx.theory.NoteName;
@@ -92,9 +93,9 @@ public final class TuneReader {
     reader.last = before;
     List<Cell> cells = reader.cells(text);
     if (cells.size() > MOST_CELLS) {
-      reader.problem(1, Phrase.of("a bar has %d cells at most", MOST_CELLS));
+      reader.problem(1, Texts.of("tuneReader.aBarHasCells", MOST_CELLS));
     } else if (!cells.isEmpty() && meter.barTicks() % cells.size() != 0) {
-      String words = "%d cells do not share a bar of %s evenly";
+      String words = Texts.of("tuneReader.cellsDoNotShare");
       reader.problem(1, Phrase.of(words, cells.size(), meter));
     } else {
       int tick = 0;
@@ -141,7 +142,7 @@ public final class TuneReader {
         return at + 1;
       }
     }
-    problem(open + 1, "expected ] behind what stands in [");
+    problem(open + 1, Texts.of("tuneReader.expectedBehindWhatStands"));
     return text.length();
   }
 
@@ -166,7 +167,7 @@ public final class TuneReader {
     String inside = cell.text().substring(1, cell.text().length() - (closed ? 1 : 0));
     List<Cell> parts = depth < DEEPEST ? cells(inside) : List.of();
     if (parts.isEmpty() || parts.size() > MOST_CELLS || length % parts.size() != 0) {
-      problem(cell.column(), "expected notes in [ ] that share their time evenly");
+      problem(cell.column(), Texts.of("tuneReader.expectedNotesInThat"));
       sounding = false;
       return;
     }
@@ -209,7 +210,7 @@ public final class TuneReader {
   private Optional<TuneNote> note(Cell cell, int tick, int length) {
     Matcher m = NOTE.matcher(cell.text());
     if (!m.matches()) {
-      problem(cell.column(), "expected a note, a dot or a rest, found " + Quoted.of(cell.text()));
+      problem(cell.column(), Texts.of("tuneReader.expectedANoteA", Quoted.of(cell.text())));
       return Optional.empty();
     }
     int before = problems.size();
@@ -226,19 +227,19 @@ public final class TuneReader {
       column += word.length() + 1;
     }
     if (wants.size() > TuneNote.MOST_TOGETHER || graces.size() > TuneNote.MOST_GRACES) {
-      String words = "expected %d notes at once and %d short ones before them at most";
+      String words = Texts.of("tuneReader.expectedNotesAtOnce");
       problem(cell.column(), Phrase.of(words, TuneNote.MOST_TOGETHER, TuneNote.MOST_GRACES));
     }
     Optional<Set<Technique>> techniques =
         m.group(4) == null ? Optional.of(Set.of()) : TechniqueText.read(m.group(4));
     if (techniques.isEmpty()) {
-      String words = "expected techniques that go together, such as (v), (b1) or (h), of: %s";
+      String words = Texts.of("tuneReader.expectedTechniquesThatGo");
       problem(cell.column() + m.start(4), Phrase.of(words, String.join(" ", TechniqueText.all())));
     }
     boolean touched =
         techniques.isPresent() && techniques.get().stream().anyMatch(TechniqueText::isHarmonic);
     if (touched && !m.group(2).isEmpty()) {
-      problem(cell.column(), "a harmonic is plucked: expected no " + m.group(2) + " before it");
+      problem(cell.column(), Texts.of("tuneReader.aHarmonicIsPlucked", m.group(2)));
     }
     Optional<Slur> slur = m.group(2).isEmpty() ? Optional.empty() : Slur.of(m.group(2).charAt(0));
     return problems.size() > before || wants.isEmpty()
@@ -257,7 +258,7 @@ public final class TuneReader {
     }
     Matcher sound = SOUND.matcher(word);
     if (!sound.matches()) {
-      problem(column, "expected a note such as g4, b', f#@2 or 2:3, found " + Quoted.of(word));
+      problem(column, Texts.of("tuneReader.expectedANoteSuch", Quoted.of(word)));
       return Optional.empty();
     }
     NoteName name =
@@ -266,7 +267,7 @@ public final class TuneReader {
     String shift = sound.group(4);
     octave += shift.startsWith("'") ? shift.length() : -shift.length();
     if (octave < LOWEST_OCTAVE || octave > HIGHEST_OCTAVE) {
-      problem(column, "expected a note that can be heard, found " + Quoted.of(word));
+      problem(column, Texts.of("tuneReader.expectedANoteThat", Quoted.of(word)));
       return Optional.empty();
     }
     last = new Pitch(name, octave);

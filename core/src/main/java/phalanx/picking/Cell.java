@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import phalanx.instrument.Tuning;
 import phalanx.technique.Technique;
 import phalanx.technique.TechniqueText;
+import phalanx.text.Texts;
 
 /** The words of a written pattern, one in a cell: reads and writes what stands in a row. */
 final class Cell {
@@ -211,15 +212,13 @@ final class Cell {
   static String expected(String row) {
     return switch (row) {
       case HITS ->
-          "a hit: "
-              + String.join(", ", Stream.of(HitKind.values()).map(HitKind::written).toList())
-              + ", or a dot";
-      case BRUSH -> "a brush such as 6-1, 1-4n, or a dot";
-      case ROLL -> "/ or \\ with a speed of 1 to 8, or a dot";
-      case NEXT -> "> where the next chord comes early, or a dot";
-      default ->
-          "o for a stroke, a finger’s letter, either with :pm, :slap, :pop or :t12 behind it,"
-              + " = to stop, or a dot";
+          Texts.of(
+              "cell.aHitOrA",
+              String.join(", ", Stream.of(HitKind.values()).map(HitKind::written).toList()));
+      case BRUSH -> Texts.of("cell.aBrushSuchAs");
+      case ROLL -> Texts.of("cell.orWithASpeed");
+      case NEXT -> Texts.of("cell.whereTheNextChord");
+      default -> Texts.of("cell.oForAStroke");
     };
   }
 }

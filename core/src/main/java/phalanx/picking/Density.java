@@ -3,17 +3,18 @@ package phalanx.picking;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
+import phalanx.text.Texts;
 
 /** How much is played beside the bass (docs/patterns.md). */
 public enum Density {
   /** The thumb alone; a tune is left to whoever sings it. */
-  THUMB("thumb alone"),
+  THUMB(Texts.of("density.thumbAlone")),
   /** Thumb and tune. */
-  TUNE("thumb and tune"),
+  TUNE(Texts.of("density.thumbAndTune")),
   /** Inner notes where the tune holds or rests. */
-  HELD("inner notes where the tune holds"),
+  HELD(Texts.of("density.innerNotesWhereThe")),
   /** The whole pattern, whatever the tune does. */
-  FULL("the whole pattern");
+  FULL(Texts.of("density.theWholePattern"));
 
   private final String words;
 

@@ -4,37 +4,49 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import phalanx.fretting.CostTerm;
+import phalanx.text.Texts;
 
 /** How a player shares the strings among the fingers of the picking hand (common practice). */
 public enum HandSchool {
   /** p on ⑥ ⑤ ④, i and m share ③ ② ①. */
-  THUMB_AND_TWO("thumb and two", List.of(PickFinger.I, PickFinger.M), new double[] {3, 4.5}, 0.1),
+  THUMB_AND_TWO(
+      Texts.of("handSchool.thumbAndTwo"),
+      List.of(PickFinger.I, PickFinger.M),
+      new double[] {3, 4.5},
+      0.1),
   /** p on ⑥ ⑤ ④, i on ③, m on ②, a on ①. */
   THUMB_AND_THREE(
-      "thumb and three",
+      Texts.of("handSchool.thumbAndThree"),
       List.of(PickFinger.I, PickFinger.M, PickFinger.A),
       new double[] {3, 4, 5},
       0.1),
   /** p on ⑥ ⑤, i on ④, m on ③, a on ②, c on ①. */
   THUMB_AND_FOUR(
-      "thumb and four",
+      Texts.of("handSchool.thumbAndFour"),
       List.of(PickFinger.I, PickFinger.M, PickFinger.A, PickFinger.C),
       new double[] {2, 3, 4, 5},
       0.1),
   /** Single notes by strict alternation of i and m on any string; a helps in blocks. */
-  LINE_PLAYING("line playing", List.of(PickFinger.I, PickFinger.M, PickFinger.A), new double[0], 4),
+  LINE_PLAYING(
+      Texts.of("handSchool.linePlaying"),
+      List.of(PickFinger.I, PickFinger.M, PickFinger.A),
+      new double[0],
+      4),
   /**
    * Single notes by the order p a m i over and over, on any string. It starts with the thumb, so
    * that the hand arrives closed for a brush.
    */
   LINE_FROM_THUMB(
-      "line p a m i", List.of(PickFinger.I, PickFinger.M, PickFinger.A), new double[0], 4),
+      Texts.of("handSchool.linePAM"),
+      List.of(PickFinger.I, PickFinger.M, PickFinger.A),
+      new double[0],
+      4),
   /**
    * A pick between thumb and index finger strikes what the thumb had, m, a and c the rest: m on ③,
    * a on ②, c on ①. The index finger holds the pick and does nothing else.
    */
   PICK_AND_FINGERS(
-      "pick and fingers",
+      Texts.of("handSchool.pickAndFingers"),
       List.of(PickFinger.M, PickFinger.A, PickFinger.C),
       new double[] {3, 4, 5},
       0.1);

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import phalanx.text.Texts;
 
 /**
  * A sound the hand makes without plucking. The fingers it takes must be free and have time to come
@@ -14,23 +15,30 @@ public enum HitKind {
   /**
    * Fingers dropped on the strings: a click, often on two and four. The thumb may pluck with it.
    */
-  CLICK("click", "finger click", Set.of(PickFinger.I, PickFinger.M, PickFinger.A), 3, 5, 37),
+  CLICK(
+      "click",
+      Texts.of("hitKind.fingerClick"),
+      Set.of(PickFinger.I, PickFinger.M, PickFinger.A),
+      3,
+      5,
+      37),
   /** The palm on the top beside the bridge, deep. The hand swings from the wrist. */
   PALM(
       "palm",
-      "palm",
+      Texts.of("hitKind.palm"),
       Set.of(PickFinger.P, PickFinger.I, PickFinger.M, PickFinger.A, PickFinger.C),
       1,
       0,
       36),
   /** The nail of the ring finger on the top. */
-  NAIL_TAP("nail", "nail tap", Set.of(PickFinger.A), 1, 0, 76),
+  NAIL_TAP("nail", Texts.of("hitKind.nailTap"), Set.of(PickFinger.A), 1, 0, 76),
   /** The tips of ring and little finger on the top. */
-  FINGERTIP_TAP("tip", "fingertip tap", Set.of(PickFinger.A, PickFinger.C), 1, 0, 77),
+  FINGERTIP_TAP(
+      "tip", Texts.of("hitKind.fingertipTap"), Set.of(PickFinger.A, PickFinger.C), 1, 0, 77),
   /** The side of the thumb on the bass strings. */
-  THUMB_SLAP("slap", "thumb slap", Set.of(PickFinger.P), 0, 2, 38),
+  THUMB_SLAP("slap", Texts.of("hitKind.thumbSlap"), Set.of(PickFinger.P), 0, 2, 38),
   /** The heel of the hand laid on all strings, which stops them. */
-  HEEL_MUTE("heel", "heel mute", Set.of(), 0, 5, 42);
+  HEEL_MUTE("heel", Texts.of("hitKind.heelMute"), Set.of(), 0, 5, 42);
 
   private final String written;
   private final String words;

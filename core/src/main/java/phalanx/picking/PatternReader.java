@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import phalanx.text.Phrase;
+import phalanx.text.Texts;
 import phalanx.theory.Meter;
 import phalanx.theory.Quoted;
 
@@ -87,7 +88,7 @@ public final class PatternReader {
     String value = trimmed.substring(colon + 1).strip();
     int valueColumn = Math.max(column, line.lastIndexOf(value) + 1);
     if (!word.equals("name") && name.isEmpty()) {
-      problem(number, column, "expected “name:” before a pattern");
+      problem(number, column, Texts.of("patternReader.expectedNameBeforeA"));
       return;
     }
     switch (word) {
@@ -97,11 +98,11 @@ public final class PatternReader {
           Meter.parse(value)
               .ifPresentOrElse(
                   m -> meter = m,
-                  () -> problem(number, valueColumn, "expected a metre such as 4/4"));
+                  () -> problem(number, valueColumn, Texts.of("patternReader.expectedAMetreSuch")));
       case "mute" -> {
         muted = value.equals("thumb");
         if (!muted) {
-          problem(number, valueColumn, "expected “thumb”: only its strings are muted as one");
+          problem(number, valueColumn, Texts.of("patternReader.expectedThumbOnlyIts"));
         }
       }
       case "order" -> {
@@ -110,11 +111,11 @@ public final class PatternReader {
       }
       case "bar" -> {
         if (bars.isEmpty() && !rows.isEmpty()) {
-          problem(number, column, "expected “bar:” before the first row");
+          problem(number, column, Texts.of("patternReader.expectedBarBeforeThe"));
         }
         rows = new RowsReader();
         if (value.isEmpty() || bars.put(value, rows) != null) {
-          problem(number, valueColumn, "expected another name of a bar");
+          problem(number, valueColumn, Texts.of("patternReader.expectedAnotherNameOf"));
         }
       }
       default -> rows.line(number, line).ifPresent(problems::add);
@@ -127,7 +128,7 @@ public final class PatternReader {
     nameLine = number;
     faultsBefore = problems.size();
     if (value.isEmpty()) {
-      problem(number, column, "expected a name after “name:”");
+      problem(number, column, Texts.of("patternReader.expectedANameAfter"));
     }
   }
 
@@ -147,7 +148,7 @@ public final class PatternReader {
   }
 
   private void tooLong(String title) {
-    problem(orderLine, 1, Quoted.of(title) + " has too many bars: sixteen at most");
+    problem(orderLine, 1, Texts.of("patternReader.hasTooManyBars", Quoted.of(title)));
   }
 
   private Optional<WrittenPattern> pattern(String title) {
@@ -166,7 +167,7 @@ public final class PatternReader {
                 .ifPresent(p -> read.put(bar, p)));
     for (String bar : order) {
       if (!bars.containsKey(bar)) {
-        String words = "there is no bar %s in %s";
+        String words = Texts.of("patternReader.thereIsNoBar");
         problem(orderLine, 1, Phrase.of(words, Quoted.of(bar), Quoted.of(title)));
       }
     }

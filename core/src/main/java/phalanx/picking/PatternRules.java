@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import phalanx.text.Phrase;
+import phalanx.text.Texts;
 import phalanx.theory.Meter;
 
 /** What no hand can do at one instant, whatever its school. */
@@ -13,7 +14,17 @@ public final class PatternRules {
 
   private static final int FINGERS = PickFinger.values().length;
   private static final List<String> NUMBERS =
-      List.of("none", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine");
+      List.of(
+          Texts.of("patternRules.none"),
+          Texts.of("patternRules.one"),
+          Texts.of("patternRules.two"),
+          Texts.of("patternRules.three"),
+          Texts.of("patternRules.four"),
+          Texts.of("patternRules.five"),
+          Texts.of("patternRules.six"),
+          Texts.of("patternRules.seven"),
+          Texts.of("patternRules.eight"),
+          Texts.of("patternRules.nine"));
 
   private PatternRules() {}
 
@@ -26,19 +37,19 @@ public final class PatternRules {
     free -= strokes.stream().filter(PatternRules::isHeel).count();
     long fixed = strokes.stream().mapToLong(s -> s.fixedFingers().size()).sum();
     if (free + fixed > FINGERS) {
-      return Optional.of(Phrase.of("%s strokes at once for five fingers", number(free + fixed)));
+      return Optional.of(Texts.of("patternRules.strokesAtOnceFor", number(free + fixed)));
     }
     Set<PickFinger> taken = EnumSet.noneOf(PickFinger.class);
     for (Stroke stroke : strokes) {
       for (PickFinger finger : stroke.fixedFingers()) {
         if (!taken.add(finger)) {
-          String words = "%s cannot do two things at once";
+          String words = Texts.of("patternRules.cannotDoTwoThings");
           return Optional.of(Phrase.of(words, finger.words()));
         }
       }
     }
     if (step.roll().isPresent() && step.plucks().count() < 2) {
-      return Optional.of("a roll needs two strokes or more to go through");
+      return Optional.of(Texts.of("patternRules.aRollNeedsTwo"));
     }
     return Optional.empty();
   }

@@ -2,14 +2,15 @@ package phalanx.picking;
 
 import java.util.Optional;
 import java.util.stream.Stream;
+import phalanx.text.Texts;
 
 /** A finger of the picking hand, by its usual Spanish letter; thumb first. */
 public enum PickFinger {
-  P("p", "the thumb"),
-  I("i", "the index finger"),
-  M("m", "the middle finger"),
-  A("a", "the ring finger"),
-  C("c", "the little finger");
+  P("p", Texts.of("pickFinger.theThumb")),
+  I("i", Texts.of("pickFinger.theIndexFinger")),
+  M("m", Texts.of("pickFinger.theMiddleFinger")),
+  A("a", Texts.of("pickFinger.theRingFinger")),
+  C("c", Texts.of("pickFinger.theLittleFinger"));
 
   private final String letter;
   private final String words;

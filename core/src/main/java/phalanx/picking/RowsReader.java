@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import phalanx.picking.PatternReader.Problem;
 import phalanx.text.Phrase;
+import phalanx.text.Texts;
 import phalanx.theory.Meter;
 import phalanx.theory.Quoted;
 
@@ -35,11 +36,11 @@ final class RowsReader {
     String label = bar < 0 ? line.strip() : line.substring(0, bar).strip();
     int column = line.indexOf(line.strip()) + 1;
     if (bar < 0 || !Cell.rows().contains(label)) {
-      String words = "expected a row: %s; then | o . |";
+      String words = Texts.of("rowsReader.expectedARowThen");
       return problem(number, column, Phrase.of(words, String.join(", ", Cell.rows())));
     }
     if (rows.containsKey(label)) {
-      return problem(number, column, "the row " + Quoted.of(label) + " stands twice");
+      return problem(number, column, Texts.of("rowsReader.theRowStandsTwice", Quoted.of(label)));
     }
     List<List<Word>> beats = new ArrayList<>();
     rows.put(label, beats);
@@ -49,7 +50,7 @@ final class RowsReader {
     while (from < last && beats.size() <= MOST_BEATS) {
       int to = line.indexOf('|', from);
       if (to < 0) {
-        wrong = problem(number, line.length(), "expected a bar line | behind the last beat");
+        wrong = problem(number, line.length(), Texts.of("rowsReader.expectedABarLine"));
         to = line.length();
       }
       List<Word> beat = words(number, line, from, to);
@@ -84,7 +85,7 @@ final class RowsReader {
 
   private static Optional<Problem> wrong(String row, int number, int from, List<Word> beat) {
     if (beat.isEmpty() || beat.size() > MOST_PARTS) {
-      String words = "expected 1 to 8 parts in a beat, found ";
+      String words = Texts.of("rowsReader.expectedToPartsIn");
       return problem(number, from + 1, words + beat.size());
     }
     return beat.stream()
@@ -95,7 +96,7 @@ final class RowsReader {
                 problem(
                     w.line(),
                     w.column(),
-                    Phrase.of("expected %s, found %s", Cell.expected(row), Quoted.of(w.text()))));
+                    Texts.of("rowsReader.expectedFound", Cell.expected(row), Quoted.of(w.text()))));
   }
 
   /**
@@ -118,13 +119,14 @@ final class RowsReader {
     boolean whole = beats > 0 && beats % meter.beats() == 0;
     int most = several ? WrittenPattern.MOST_BARS : 1;
     if (rows.isEmpty()) {
-      problems.add(new Problem(line, 1, Quoted.of(title) + " has no row that is played"));
+      problems.add(new Problem(line, 1, Texts.of("rowsReader.hasNoRowThat", Quoted.of(title))));
     } else if (!even) {
-      String words = "the rows of %s have different numbers of beats";
+      String words = Texts.of("rowsReader.theRowsOfHave");
       problems.add(new Problem(line, 1, Phrase.of(words, Quoted.of(title))));
     } else if (!whole || beats / meter.beats() > most) {
-      String bars = several ? "whole bars of %d, sixteen at most" : "one bar of %d";
-      String words = "%s has %d beats: expected " + bars;
+      String bars =
+          several ? Texts.of("rowsReader.wholeBarsOfSixteen") : Texts.of("rowsReader.oneBarOf");
+      String words = Texts.of("rowsReader.hasBeatsExpected", bars);
       problems.add(new Problem(line, 1, Phrase.of(words, Quoted.of(title), beats, meter.beats())));
     } else if (problems.size() == faultsBefore) {
       return steps(meter, problems).map(s -> new Pattern(title, beats * meter.beatTicks(), s));
@@ -167,7 +169,7 @@ final class RowsReader {
 
   private static Optional<String> trouble(Pattern.Step step, Meter meter) {
     if (step.early() && !PatternRules.mayComeEarly(step.tick(), meter)) {
-      return Optional.of("the next chord comes half a beat before the bar line at most");
+      return Optional.of(Texts.of("rowsReader.theNextChordComes"));
     }
     return PatternRules.trouble(step);
   }

@@ -12,6 +12,7 @@ import java.util.stream.IntStream;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.StringSign;
+import phalanx.text.Texts;
 import phalanx.theory.Chord;
 
 /**
@@ -67,7 +68,7 @@ public final class StringRoles {
         s -> strings.put(Role.ALTERNATE, s),
         () -> {
           strings.put(Role.ALTERNATE, bass);
-          remarks.add("no second bass here: the thumb stays on " + StringSign.of(bass));
+          remarks.add(Texts.of("stringRoles.noSecondBassHere", StringSign.of(bass)));
         });
     int thumbTop = Math.max(bass, strings.get(Role.ALTERNATE));
     List<Integer> free = sounding.stream().filter(s -> s > thumbTop).toList();
@@ -140,7 +141,8 @@ public final class StringRoles {
           if (s != role.home() && role != Role.INNER) {
             remarks.add(
                 shape.sounds(role.home())
-                    ? StringSign.of(role.home()) + " is the thumb’s: played on " + StringSign.of(s)
+                    ? Texts.of(
+                        "stringRoles.isTheThumbS", StringSign.of(role.home()), StringSign.of(s))
                     : movedWords(role.home(), s));
           }
         });
@@ -164,7 +166,7 @@ public final class StringRoles {
       case THREE_VOICES ->
           third == NO_STRING
               ? new Route(
-                  List.of(root, alternate), List.of("no third bass here: the thumb alternates"))
+                  List.of(root, alternate), List.of(Texts.of("stringRoles.noThirdBassHere")))
               : new Route(List.of(root, alternate, third, alternate), List.of());
       case PEDAL ->
           pedal
@@ -172,9 +174,7 @@ public final class StringRoles {
               .map(p -> new Route(List.of(p), List.of()))
               .orElseGet(
                   () ->
-                      new Route(
-                          List.of(root),
-                          List.of("no pedal string here: the thumb stays on the bass")));
+                      new Route(List.of(root), List.of(Texts.of("stringRoles.noPedalStringHere"))));
     };
   }
 
@@ -211,7 +211,7 @@ public final class StringRoles {
 
   /** Says that a string is played in place of one that does not sound. */
   public static String movedWords(int dead, int played) {
-    return StringSign.of(dead) + " does not sound: played on " + StringSign.of(played);
+    return Texts.of("stringRoles.doesNotSoundPlayed", StringSign.of(dead), StringSign.of(played));
   }
 
   /** What had to be done otherwise than the pattern says, in sentences. */

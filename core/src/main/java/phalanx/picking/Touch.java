@@ -1,13 +1,14 @@
 package phalanx.picking;
 
 import java.util.Set;
+import phalanx.text.Texts;
 
 /** What brushes across the strings. */
 public enum Touch {
   /** The flesh of the thumb, round and soft. */
-  FLESH("thumb", Set.of(PickFinger.P)),
+  FLESH(Texts.of("touch.thumb"), Set.of(PickFinger.P)),
   /** The nails of the fingers, bright. */
-  NAILS("nails", Set.of(PickFinger.I, PickFinger.M, PickFinger.A));
+  NAILS(Texts.of("touch.nails"), Set.of(PickFinger.I, PickFinger.M, PickFinger.A));
 
   private final String words;
   private final Set<PickFinger> fingers;

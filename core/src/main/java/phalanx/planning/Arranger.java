@@ -21,6 +21,7 @@ import phalanx.fretting.ShapeQuery;
 import phalanx.fretting.ShapeSearch;
 import phalanx.song.Harmony;
 import phalanx.song.Song;
+import phalanx.text.Texts;
 import phalanx.theory.Chord;
 
 /**
@@ -154,7 +155,7 @@ public final class Arranger {
       TuneFit fit = TuneFit.of(a);
       SlotTune sung = SlotTune.of(at.tune(), at.fromTick(), at.toTick());
       TuneWay way = TuneCandidates.way(query(a.song(), s.chord()), rated, sung, fit);
-      parts.add(Cost.term("tune beside the shape", way.cost() + struck.lost(way)));
+      parts.add(Cost.term(Texts.of("arranger.tuneBesideTheShape"), way.cost() + struck.lost(way)));
     }
     return Cost.sum(alone.name(), parts);
   }

@@ -29,6 +29,7 @@ import phalanx.song.Harmony;
 import phalanx.song.Song;
 import phalanx.song.Timeline;
 import phalanx.song.Timeline.PlayedSlot;
+import phalanx.text.Texts;
 
 /** Puts both hands together over the shapes that a plan chose. */
 final class BothHands {
@@ -36,8 +37,7 @@ final class BothHands {
   /** Why a chord has no shape, and what would help. */
   record Stuck(String reason, List<ShapeSuggestion> ways) {}
 
-  private static final String FILLER_LEFT_OUT =
-      "a note between the others is left out: the hand has no time for it";
+  private static final String FILLER_LEFT_OUT = Texts.of("bothHands.aNoteBetweenThe");
 
   private final SongSlots known;
   private final RecentlyUsed<ShapeQuery, Stuck> noShape;
@@ -145,15 +145,16 @@ final class BothHands {
     int highest = pinned.grips().values().stream().mapToInt(g -> g.fret()).max().orElse(0);
     return Remark.of(
         Remark.Kind.PIN,
-        "the pinned shape " + pinned.fretText() + " is beyond this neck",
+        Texts.of("bothHands.thePinnedShapeIs", pinned.fretText()),
         new Remark.Figure(highest, reach.highestFret(), "frets"));
   }
 
   private static Remark noFingers(FretRow frets, Reach reach) {
-    String trouble = ShapeTrial.of(frets.frets(), reach).trouble().orElse("no hand takes them");
+    String trouble =
+        ShapeTrial.of(frets.frets(), reach).trouble().orElse(Texts.of("bothHands.noHandTakesThem"));
     return Remark.of(
         Remark.Kind.PIN,
-        "the pinned frets " + frets.text() + " cannot be held: " + trouble,
+        Texts.of("bothHands.thePinnedFretsCannot", frets.text(), trouble),
         new Remark.Figure(0, 1, "shapes"));
   }
 
@@ -191,7 +192,7 @@ final class BothHands {
           Remark.of(Remark.Kind.NO_SHAPE, stuck.reason(), new Remark.Figure(0, 1, "shapes")));
       ways = stuck.ways();
     } else if (played.harmony() instanceof Harmony.Unread u) {
-      remarks.add(Remark.note("“" + u.text() + "” is not a chord: the hands rest"));
+      remarks.add(Remark.note(Texts.of("bothHands.isNotAChord", u.text())));
     }
     return new Slot(played, Optional.empty(), pinned, remarks, ways, heard, tune);
   }

@@ -8,6 +8,7 @@ import java.util.Set;
 import phalanx.arrangement.Remark;
 import phalanx.arrangement.Slot;
 import phalanx.picking.PatternHeard;
+import phalanx.text.Texts;
 import phalanx.theory.Chord;
 
 /**
@@ -48,11 +49,15 @@ final class MissingTones {
     if (!third && !seventh) {
       return Optional.empty();
     }
-    String what = third && seventh ? "third and seventh" : third ? "third" : "seventh";
+    String what =
+        third && seventh
+            ? Texts.of("missingTones.thirdAndSeventh")
+            : third ? Texts.of("missingTones.third") : Texts.of("missingTones.seventh");
     return Optional.of(
         new Remark(
             Remark.Kind.UNHEARD,
-            slots.get(slot).played().harmony().label() + " is heard without its " + what,
+            Texts.of(
+                "missingTones.isHeardWithoutIts", slots.get(slot).played().harmony().label(), what),
             Optional.empty(),
             Optional.empty(),
             Optional.of(new Remark.Figure(0, 1, "strokes"))));

@@ -15,7 +15,7 @@ import phalanx.picking.Fingered;
 import phalanx.picking.HandSchool;
 import phalanx.picking.PickFinger;
 import phalanx.picking.Strike;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 import phalanx.theory.Ticks;
 
 /** Says in sentences what of each strike the fingers cannot do, one strike after the other. */
@@ -53,9 +53,9 @@ final class OmittedStrokes {
       String words =
           touches
               ? school.hasPick()
-                  ? "a harmonic is left out: the index finger holds the pick and cannot touch it"
-                  : "a harmonic is left out: the index finger is not free in time to touch it"
-              : "a hit or brush is left out: its fingers are not free in time";
+                  ? Texts.of("omittedStrokes.aHarmonicIsLeft")
+                  : Texts.of("omittedStrokes.aHarmonicIsLeft2")
+              : Texts.of("omittedStrokes.aHitOrBrush");
       Figure figure = millis(strike, strike.gesture().stream(), FingerAssignment.TOO_QUICK_MS);
       remarks.add(
           new Remark(
@@ -73,7 +73,7 @@ final class OmittedStrokes {
     long free = free(strike);
     if (strike.strings().size() > free) {
       Figure figure = new Figure(strike.strings().size(), free, "fingers");
-      String words = sign + " is left out of a block: no finger is left for it";
+      String words = Texts.of("omittedStrokes.isLeftOutOf", sign);
       return Remark.at(Kind.TOO_MANY, words, tick, string, figure);
     }
     boolean thumb = strike.thumb().equals(Optional.of(string));
@@ -84,7 +84,7 @@ final class OmittedStrokes {
                 strike,
                 school.fingers().stream().filter(f -> !fingers.fingers().containsValue(f)),
                 FingerAssignment.TOO_QUICK_MS);
-    String words = sign + " is left out once: no finger can be there in time at this tempo";
+    String words = Texts.of("omittedStrokes.isLeftOutOnce", sign);
     return Remark.at(Kind.TOO_SOON, words, tick, string, figure);
   }
 
@@ -97,15 +97,10 @@ final class OmittedStrokes {
             .count();
     if (crossings > 0) {
       String words =
-          Phrase.of(
-              "%s is wanted on %s, where it would cross another finger: %s takes it",
-              wanted.letter(), sign, taken.letter());
+          Texts.of("omittedStrokes.isWantedOnWhere", wanted.letter(), sign, taken.letter());
       return Remark.at(Kind.CROSSING, words, tick, string, new Figure(crossings, 0, "crossings"));
     }
-    String words =
-        Phrase.of(
-            "%s is wanted on %s and cannot be there in time: %s takes it",
-            wanted.letter(), sign, taken.letter());
+    String words = Texts.of("omittedStrokes.isWantedOnAnd", wanted.letter(), sign, taken.letter());
     Figure figure = millis(strike, Stream.of(wanted), FingerAssignment.TOO_QUICK_MS);
     return Remark.at(Kind.OTHER_FINGER, words, tick, string, figure);
   }

@@ -16,7 +16,7 @@ import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
 import phalanx.instrument.Tuning;
 import phalanx.song.Song;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 import phalanx.theory.Chord;
 import phalanx.theory.ChordTone;
 import phalanx.theory.Interval;
@@ -43,8 +43,11 @@ final class ShapeSuggestions {
     ShapeSuggestions search = new ShapeSuggestions(song, chord);
     List<Interval> tones = search.sparable();
     tones.forEach(t -> search.leaveOut(List.of(t)));
-    search.pinned("leave out the root", search.query.withRootless().withBass(Optional.empty()));
-    search.pinned("another bass", search.query.withBass(Optional.empty()));
+    search.pinned(
+        Texts.of("shapeSuggestions.leaveOutTheRoot"),
+        search.query.withRootless().withBass(Optional.empty()));
+    search.pinned(
+        Texts.of("shapeSuggestions.anotherBass"), search.query.withBass(Optional.empty()));
     search.changeHand();
     search.moveCapo();
     for (int t = 0; t < tones.size() && search.ways.isEmpty(); t++) {
@@ -61,22 +64,22 @@ final class ShapeSuggestions {
     Hand hand = song.hand();
     Hand giant = hand.sizedAs(Hand.measured(Hand.MOST_SPREAD)).withStretches(true);
     RankedShapes wide = ShapeSearch.find(query(chord, song.guitar(), giant));
-    String start = "no shape is within reach with this tuning and capo: ";
+    String start = Texts.of("shapeSuggestions.noShapeIsWithin");
     return wide.isEmpty()
-        ? start + "its tones lie too far apart on these strings"
+        ? Texts.of("shapeSuggestions.itsTonesLieToo", start)
         : start
             + new Reach(song.guitar(), hand)
                 .widestSpan(wide.get(0).shape())
                 .map(
                     s ->
-                        Phrase.of(
-                            "the easiest, %s, wants %.0f mm between fingers %s and %s, this hand’s limit is %.0f mm",
+                        Texts.of(
+                            "shapeSuggestions.theEasiestWantsMm",
                             wide.get(0).shape().fretText(),
                             s.millimetres(),
                             s.from().sign(),
                             s.to().sign(),
                             s.limit()))
-                .orElse("the fingers would be in each other’s way");
+                .orElse(Texts.of("shapeSuggestions.theFingersWouldBe"));
   }
 
   /** The tones that must sound and that a player could do without, the colours first. */
@@ -97,15 +100,19 @@ final class ShapeSuggestions {
       eased = eased.easing(tone);
     }
     String words =
-        tones.stream().map(ShapeSuggestions::toneWords).collect(Collectors.joining(" and the "));
-    pinned("leave out the " + words, query(eased));
+        tones.stream()
+            .map(ShapeSuggestions::toneWords)
+            .collect(Collectors.joining(Texts.of("shapeSuggestions.andThe")));
+    pinned(Texts.of("shapeSuggestions.leaveOutThe", words), query(eased));
   }
 
   private void tuneAsUsual() {
     Guitar usual = song.guitar().withTuning(Tuning.STANDARD);
     boolean found = !ShapeSearch.find(query(query.chord(), usual, song.hand())).isEmpty();
     if (!usual.equals(song.guitar()) && found) {
-      ways.add(new ShapeSuggestion("tune the guitar as usual", (s, at) -> s.withGuitar(usual)));
+      ways.add(
+          new ShapeSuggestion(
+              Texts.of("shapeSuggestions.tuneTheGuitarAs"), (s, at) -> s.withGuitar(usual)));
     }
   }
 
@@ -128,8 +135,8 @@ final class ShapeSuggestions {
 
   private void changeHand() {
     Hand hand = song.hand();
-    offerHand("bring the thumb over the neck", hand.withThumbOver(true));
-    offerHand("allow stretches beyond the limit, well warmed up", hand.withStretches(true));
+    offerHand(Texts.of("shapeSuggestions.bringTheThumbOver"), hand.withThumbOver(true));
+    offerHand(Texts.of("shapeSuggestions.allowStretchesBeyondThe"), hand.withStretches(true));
   }
 
   private void offerHand(String words, Hand other) {
@@ -153,7 +160,7 @@ final class ShapeSuggestions {
       if (!ShapeSearch.find(query(lower, guitar, song.hand())).isEmpty()) {
         ways.add(
             new ShapeSuggestion(
-                Phrase.of("capo %d, the whole song in shapes %d lower", capo + up, up),
+                Texts.of("shapeSuggestions.capoTheWholeSong", capo + up, up),
                 (s, at) -> Transposition.bySemitones(s, down).withGuitar(guitar)));
         return;
       }

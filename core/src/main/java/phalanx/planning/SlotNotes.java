@@ -29,6 +29,7 @@ import phalanx.picking.Stroke;
 import phalanx.planning.TimedSteps.TimedStep;
 import phalanx.song.NoteRef;
 import phalanx.song.Song;
+import phalanx.text.Texts;
 
 /** Lays the steps over one chord on the strings of its shape. */
 public final class SlotNotes {
@@ -221,7 +222,7 @@ public final class SlotNotes {
         IntStream.range(0, Tuning.STRINGS)
             .anyMatch(s -> hit.hit().damps(s) && !plucks.containsKey(s) && ring.rings(s, tick));
     if (stops) {
-      say("a " + hit.hit().words() + " is left out: it would stop the tune");
+      say(Texts.of("slotNotes.aIsLeftOut", hit.hit().words()));
     }
     return !stops;
   }
@@ -255,7 +256,7 @@ public final class SlotNotes {
           step.get().string(),
           new VoicedStroke(step.get().string(), usual.pluck(), usual.ref(), step));
     } else if (thumb.isPresent() && walk.isLast()) {
-      say("no step into the next root is in reach: the thumb stays on its strings");
+      say(Texts.of("slotNotes.noStepIntoThe"));
     }
   }
 
@@ -272,15 +273,19 @@ public final class SlotNotes {
       }
     }
     if (crossed.isEmpty()) {
-      found(Remark.Kind.NO_STRING, "no string sounds under the brush", tick, brush.low());
+      found(Remark.Kind.NO_STRING, Texts.of("slotNotes.noStringSoundsUnder"), tick, brush.low());
       return crossed;
     }
     for (Muting.Muted muted : Muting.of(shape)) {
       boolean over =
           crossed.get(0) < muted.string() && muted.string() < crossed.get(crossed.size() - 1);
       if (over && muted.reason() == Muting.Reason.NOT_STRUCK) {
-        String words = "the brush crosses " + StringSign.of(muted.string());
-        found(Remark.Kind.UNMUTED, words + ", which is not muted", tick, muted.string());
+        String words = Texts.of("slotNotes.theBrushCrosses", StringSign.of(muted.string()));
+        found(
+            Remark.Kind.UNMUTED,
+            Texts.of("slotNotes.whichIsNotMuted", words),
+            tick,
+            muted.string());
       }
     }
     if (!brush.towardsTreble()) {

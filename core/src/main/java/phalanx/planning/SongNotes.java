@@ -31,6 +31,7 @@ import phalanx.song.Harmony;
 import phalanx.song.Song;
 import phalanx.song.Timeline;
 import phalanx.song.Timeline.PlayedBar;
+import phalanx.text.Texts;
 import phalanx.theory.Chord;
 
 /** Lays patterns on the shapes of a song and fingers them. Private to one arrangement. */
@@ -316,7 +317,7 @@ public final class SongNotes {
   private static Remark slurFromNothing(VoicedStroke gone, VoicedStep on) {
     return Remark.at(
         Remark.Kind.SLUR,
-        "a slur is left out: no finger plucks its first note",
+        Texts.of("songNotes.aSlurIsLeft"),
         on.placed().tick(),
         gone.string(),
         new Remark.Figure(0, 1, "notes"));

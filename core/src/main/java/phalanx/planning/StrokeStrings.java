@@ -16,6 +16,7 @@ import phalanx.picking.StringRoles;
 import phalanx.picking.Stroke;
 import phalanx.song.NoteRef;
 import phalanx.song.Song;
+import phalanx.text.Texts;
 
 /**
  * Which string each stroke over one chord goes to: its own, the one the player pinned, or another
@@ -112,8 +113,8 @@ final class StrokeStrings {
                 Remark.Kind.PIN,
                 StringSign.of(s)
                     + (shape.sounds(s)
-                        ? " is pinned for a finger here and lies under the thumb"
-                        : " is pinned for a stroke here and does not sound"),
+                        ? Texts.of("strokeStrings.isPinnedForA")
+                        : Texts.of("strokeStrings.isPinnedForA2")),
                 tick,
                 s));
     roles
@@ -155,7 +156,7 @@ final class StrokeStrings {
             s ->
                 found(
                     Remark.Kind.PIN,
-                    StringSign.of(s) + " is pinned for a stroke here and is the tune’s or taken",
+                    Texts.of("strokeStrings.isPinnedForA3", StringSign.of(s)),
                     tick,
                     s));
     if (!ring.sounds(tick)) {
@@ -171,10 +172,10 @@ final class StrokeStrings {
                 Comparator.comparing((Integer s) -> !pluck.role().isThumb() && isThumbs(s))
                     .thenComparing(s -> pluck.role().isThumb() || isThumbs(s) ? 0 : heard[s]));
     if (other.isPresent()) {
-      say("inner notes move below the tune");
+      say(Texts.of("strokeStrings.innerNotesMoveBelow"));
       return other;
     }
-    say("notes of the pattern give way to the tune");
+    say(Texts.of("strokeStrings.notesOfThePattern"));
     return Optional.empty();
   }
 

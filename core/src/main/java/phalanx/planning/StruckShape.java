@@ -19,6 +19,7 @@ import phalanx.fretting.Stance;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Tuning;
 import phalanx.picking.PatternHeard;
+import phalanx.text.Texts;
 
 /**
  * A shape with what is struck of it: what that costs beside holding it, and which of its fingers
@@ -88,7 +89,7 @@ record StruckShape(
     stretches.terms(rated.resting()).stream().filter(t -> t.value() >= 0).forEach(terms::add);
     double played = rated.found() - found;
     if (played > 0) {
-      terms.add(Cost.term("found when it is played", played));
+      terms.add(Cost.term(Texts.of("struckShape.foundWhenItIs"), played));
     }
     return terms;
   }

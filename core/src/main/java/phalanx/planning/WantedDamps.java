@@ -12,6 +12,7 @@ import phalanx.instrument.StringSign;
 import phalanx.song.Clock;
 import phalanx.song.Song;
 import phalanx.song.Timeline;
+import phalanx.text.Texts;
 
 /**
  * The strings that are stopped, those the player wants stopped at a chord included.
@@ -49,7 +50,7 @@ record WantedDamps(List<Slot> slots, List<Damp> all) {
   private static Remark nothingFree(Slot slot, int string) {
     return Remark.at(
         Remark.Kind.PIN,
-        StringSign.of(string) + " is to be stopped here, and no finger is free for it",
+        Texts.of("wantedDamps.isToBeStopped", StringSign.of(string)),
         slot.fromTick(),
         string,
         new Remark.Figure(0, 1, "fingers"));

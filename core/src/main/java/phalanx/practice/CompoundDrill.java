@@ -27,6 +27,7 @@ import phalanx.song.Section;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
 import phalanx.song.Tune;
+import phalanx.text.Texts;
 import phalanx.theory.Meter;
 
 /**
@@ -61,15 +62,15 @@ public record CompoundDrill(String title, String why, Song song) {
         relay.stream().map(s -> s.played().harmony().label()).collect(Collectors.joining(", "));
     drills.add(
         new CompoundDrill(
-            "Relay of shapes: " + names,
-            "one pattern through every shape: the picking hand goes on whatever the other does",
+            Texts.of("compoundDrill.relayOfShapes", names),
+            Texts.of("compoundDrill.onePatternThroughEvery"),
             over(song, relay)));
     List<Slot> progression = relay.subList(0, Math.min(MOST_BARS, relay.size()));
     for (WrittenPattern variation : variations(song)) {
       drills.add(
           new CompoundDrill(
-              "Variation: " + variation.title(),
-              "another order of the same strokes over chords you know: " + variation.words(),
+              Texts.of("compoundDrill.variation", variation.title()),
+              Texts.of("compoundDrill.anotherOrderOfThe", variation.words()),
               over(song, progression).withPattern(variation)));
     }
     return drills;
@@ -134,8 +135,8 @@ public record CompoundDrill(String title, String why, Song song) {
               .toList();
       variations.add(
           new WrittenPattern(
-              "fingers the other way round",
-              "what went up goes down",
+              Texts.of("compoundDrill.fingersTheOtherWay"),
+              Texts.of("compoundDrill.whatWentUpGoes"),
               meter,
               new Pattern("", pattern.lengthTicks(), steps)));
     }
@@ -143,7 +144,11 @@ public record CompoundDrill(String title, String why, Song song) {
         .ifPresent(
             p ->
                 variations.add(
-                    new WrittenPattern("a pinch on one", "thumb and finger together", meter, p)));
+                    new WrittenPattern(
+                        Texts.of("compoundDrill.aPinchOnOne"),
+                        Texts.of("compoundDrill.thumbAndFingerTogether"),
+                        meter,
+                        p)));
     return variations;
   }
 

@@ -15,7 +15,7 @@ import phalanx.arrangement.Note;
 import phalanx.instrument.StringSign;
 import phalanx.picking.PickFinger;
 import phalanx.song.Timeline.PlayedBar;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 import phalanx.theory.Ticks;
 
 /**
@@ -75,11 +75,11 @@ public final class Drills {
     section.parts().forEach(this::part);
     add(
         DrillKind.SECTION,
-        section.label() + ", " + section.span() + " together",
+        Texts.of("drills.together", section.label(), section.span()),
         section,
         PartialArrangement.between(arrangement, section.fromTick(), section.toTick()),
         List.of(),
-        "what was learnt in parts becomes one",
+        Texts.of("drills.whatWasLearntIn"),
         4);
   }
 
@@ -114,27 +114,27 @@ public final class Drills {
     open.notes().forEach(n -> n.pick().ifPresent(f -> strings.putIfAbsent(f, n.string())));
     String places =
         strings.entrySet().stream()
-            .map(e -> e.getKey().letter() + " on " + StringSign.of(e.getValue()))
+            .map(e -> Texts.of("drills.on", e.getKey().letter(), StringSign.of(e.getValue())))
             .collect(Collectors.joining(", "));
     put(
         drill(
             DrillKind.OPEN_STRINGS,
             PLANTING,
-            "Plant: " + places,
+            Texts.of("drills.plant", places),
             Span.of(one),
             open,
             open.notes(),
-            "each finger rests on its string before it plucks: the hand is steady and quiet",
+            Texts.of("drills.eachFingerRestsOn"),
             2));
     Drill played =
         drill(
             DrillKind.OPEN_STRINGS,
             "",
-            Phrase.of("Pattern of bar %d on open strings", bar.number()),
+            Texts.of("drills.patternOfBarOn", bar.number()),
             Span.of(one),
             open,
             List.of(),
-            StrokeWords.motions(open.notes()) + ": one hand at a time",
+            Texts.of("drills.oneHandAtA", StrokeWords.motions(open.notes())),
             2);
     pattern = pattern.or(() -> Optional.of(played));
     put(played);
@@ -165,12 +165,12 @@ public final class Drills {
 
   private static String why(Layers.Layer layer) {
     return switch (layer.kind()) {
-      case THUMB -> "until you can talk over it";
+      case THUMB -> Texts.of("drills.untilYouCanTalk");
       case SLURS ->
           layer.hits().isEmpty()
-              ? "the fretting hand plays these: the picking hand does nothing"
-              : "hits come last, when the hand has time for them";
-      default -> "the smallest step from what you can play";
+              ? Texts.of("drills.theFrettingHandPlays")
+              : Texts.of("drills.hitsComeLastWhen");
+      default -> Texts.of("drills.theSmallestStepFrom");
     };
   }
 
@@ -196,20 +196,17 @@ public final class Drills {
     PlayedBar after = arrangement.timeline().barAt(at);
     int from = Math.max(change.from().fromTick(), at - before.meter().beatTicks());
     int to = Math.min(change.to().toTick(), at + after.meter().beatTicks());
-    String reason =
-        Phrase.of(
-            "the furthest finger needs %.0f ms and has %.0f at the song’s tempo",
-            change.needed(), change.has());
-    piece(DrillKind.CHANGE, "Change " + change.pair(), from, to, reason);
+    String reason = Texts.of("drills.theFurthestFingerNeeds", change.needed(), change.has());
+    piece(DrillKind.CHANGE, Texts.of("drills.change", change.pair()), from, to, reason);
   }
 
   private void join(HardChanges.HardChange change) {
     piece(
         DrillKind.JOIN,
-        "Join " + change.pair(),
+        Texts.of("drills.join", change.pair()),
         change.from().fromTick(),
         change.to().toTick(),
-        "the two chords at their full length, so that the change comes by itself");
+        Texts.of("drills.theTwoChordsAt"));
   }
 
   private void piece(DrillKind kind, String title, int from, int to, String why) {
@@ -227,11 +224,11 @@ public final class Drills {
     double minutes = Ticks.millis(all.toTick(), start) / 60_000;
     add(
         DrillKind.SONG,
-        "The whole song",
+        Texts.of("drills.theWholeSong"),
         all,
         arrangement,
         List.of(),
-        "from beginning to end, whatever happens on the way",
+        Texts.of("drills.fromBeginningToEnd"),
         (int) Math.min(30, Math.ceil(minutes * 1.2)));
   }
 

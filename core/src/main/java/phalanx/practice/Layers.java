@@ -12,6 +12,7 @@ import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Note;
 import phalanx.picking.PickFinger;
 import phalanx.song.Timeline.PlayedBar;
+import phalanx.text.Texts;
 import phalanx.theory.Meter;
 
 /**
@@ -68,14 +69,14 @@ final class Layers {
     }
     List<Gesture> gestures = arrangement.gesturesFrom(passage.fromTick(), passage.toTick());
     Set<Integer> played = new HashSet<>();
-    add(layers, DrillKind.THUMB, "Thumb alone", thumb, played);
+    add(layers, DrillKind.THUMB, Texts.of("layers.thumbAlone"), thumb, played);
     for (boolean tune : new boolean[] {true, false}) {
       fingers(layers, spots, tune, played);
     }
-    add(layers, DrillKind.SLURS, "+ slurs", slurs, played);
+    add(layers, DrillKind.SLURS, Texts.of("layers.slurs"), slurs, played);
     List<Gesture> hits = gestures.stream().filter(Gesture.Hit.class::isInstance).toList();
     if (!hits.isEmpty()) {
-      layers.add(new Layer(DrillKind.SLURS, "+ hits", List.of(), hits));
+      layers.add(new Layer(DrillKind.SLURS, Texts.of("layers.hits"), List.of(), hits));
     }
     return layers;
   }
@@ -114,7 +115,7 @@ final class Layers {
   private static String titleOf(Spot spot, String count) {
     String where =
         count.matches("\\d+") ? count : count.equals("·") ? "between" : before(spot) + count;
-    return (spot.tune() ? "+ tune on " : "+ inner on ") + where;
+    return (spot.tune() ? Texts.of("layers.tuneOn") : Texts.of("layers.innerOn")) + where;
   }
 
   /** The number that a word such as “&amp;” is counted behind. */

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import phalanx.arrangement.Arrangement;
 import phalanx.song.Timeline.PlayedBar;
+import phalanx.text.Texts;
 
 /**
  * Bars that are learnt together, as played.
@@ -44,7 +45,7 @@ public record Passage(String label, List<PlayedBar> bars) {
 
   /** Its bars in words: {@code bar 16}, {@code bars 5–12}. */
   public String span() {
-    return fromBar() == toBar() ? "bar " + fromBar() : "bars " + fromBar() + "–" + toBar();
+    return fromBar() == toBar() ? "bar " + fromBar() : Texts.of("passage.bars", fromBar(), toBar());
   }
 
   /** The sections of a song, each as it is played the first time. */
@@ -77,7 +78,7 @@ public record Passage(String label, List<PlayedBar> bars) {
 
   private static String label(Arrangement arrangement, PlayedBar bar) {
     String label = arrangement.song().sections().get(bar.section()).label();
-    return label.isBlank() ? "Section " + (bar.section() + 1) : label;
+    return label.isBlank() ? Texts.of("passage.section", bar.section() + 1) : label;
   }
 
   /** The parts in which it is learnt: each written bar once, few enough to keep in mind. */

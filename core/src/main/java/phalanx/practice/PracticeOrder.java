@@ -1,11 +1,13 @@
 package phalanx.practice;
 
+import phalanx.text.Texts;
+
 /** Which hand comes first. Both ways are taught (common practice, no source). */
 public enum PracticeOrder {
   /** The thumb and the layers over it, then the changes. */
-  THUMB_FIRST("the thumb first: whatever the fingers add later must not disturb it"),
+  THUMB_FIRST(Texts.of("practiceOrder.theThumbFirstWhatever")),
   /** The changes as blocks, then the picking hand. */
-  FRETTING_FIRST("the fretting hand first: the shapes come by themselves before they are picked");
+  FRETTING_FIRST(Texts.of("practiceOrder.theFrettingHandFirst"));
 
   private final String words;
 

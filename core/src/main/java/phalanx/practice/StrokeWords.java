@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import phalanx.arrangement.Note;
 import phalanx.picking.PickFinger;
 import phalanx.song.Timeline.PlayedBar;
+import phalanx.text.Texts;
 import phalanx.theory.Meter;
 
 /** The strokes of a bar in words, as they are said aloud: the count, and the motions. */
@@ -19,15 +20,15 @@ public final class StrokeWords {
   private static final Map<PickFinger, String> SAID =
       Map.of(
           PickFinger.P,
-          "thumb",
+          Texts.of("strokeWords.thumb"),
           PickFinger.I,
-          "index",
+          Texts.of("strokeWords.index"),
           PickFinger.M,
-          "middle",
+          Texts.of("strokeWords.middle"),
           PickFinger.A,
-          "ring",
+          Texts.of("strokeWords.ring"),
           PickFinger.C,
-          "little");
+          Texts.of("strokeWords.little"));
 
   private StrokeWords() {}
 
@@ -51,9 +52,12 @@ public final class StrokeWords {
               .collect(Collectors.toCollection(TreeSet::new));
       boolean brushed = notes.stream().anyMatch(n -> n.tick() == tick && n.isBrushed());
       if (brushed) {
-        words.add("brush");
+        words.add(Texts.of("strokeWords.brush"));
       } else if (fingers.size() > 1) {
-        words.add(fingers.contains(PickFinger.P) ? "pinch" : "block");
+        words.add(
+            fingers.contains(PickFinger.P)
+                ? Texts.of("strokeWords.pinch")
+                : Texts.of("strokeWords.block"));
       } else {
         fingers.forEach(f -> words.add(SAID.get(f)));
       }

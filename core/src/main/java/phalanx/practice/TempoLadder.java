@@ -3,7 +3,7 @@ package phalanx.practice;
 import java.util.ArrayList;
 import java.util.List;
 import phalanx.song.Feel;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 
 /**
  * The tempos of a drill, attempt by attempt.
@@ -100,18 +100,27 @@ public record TempoLadder(
 
   /** What it does, in a line. */
   public String words() {
-    return Phrase.of(
-        "%s clean: up %.0f · %s missed in a row: down %.0f",
-        number(rules.cleanToRise()), step(), number(rules.missedToFall()), step());
+    return Texts.of(
+        "tempoLadder.cleanUpMissedIn",
+        number(rules.cleanToRise()),
+        step(),
+        number(rules.missedToFall()),
+        step());
   }
 
   /** Where it ends, and why. */
   public String end() {
-    return goal.limit().orElse(Phrase.of("it ends at the song’s tempo, %.0f", goal.goal()));
+    return goal.limit().orElse(Texts.of("tempoLadder.itEndsAtThe", goal.goal()));
   }
 
   private static String number(int of) {
-    return List.of("one", "two", "three", "four", "five").stream()
+    return List.of(
+            Texts.of("tempoLadder.one"),
+            Texts.of("tempoLadder.two"),
+            Texts.of("tempoLadder.three"),
+            Texts.of("tempoLadder.four"),
+            Texts.of("tempoLadder.five"))
+        .stream()
         .skip(of - 1)
         .findFirst()
         .orElse(String.valueOf(of));

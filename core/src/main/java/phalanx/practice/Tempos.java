@@ -7,7 +7,7 @@ import phalanx.arrangement.Arrangement;
 import phalanx.findings.TempoCeiling;
 import phalanx.song.Feel;
 import phalanx.song.Timeline.PlayedBar;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 
 /**
  * Where drills begin and where they lead. A drill ends at the song’s tempo, or at what the hands
@@ -37,9 +37,7 @@ final class Tempos {
     double start = Math.floor(goal * (share(kind) - HARDEST * near));
     start = Math.min(goal, Math.max(Feel.SLOWEST, start));
     Optional<String> limit =
-        holds < song
-            ? Optional.of(Phrase.of("it ends at %.0f: the hands hold to no more here", goal))
-            : Optional.empty();
+        holds < song ? Optional.of(Texts.of("tempos.itEndsAtThe", goal)) : Optional.empty();
     return new Drill.TempoGoal(start, goal, limit);
   }
 

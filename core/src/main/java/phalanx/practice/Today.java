@@ -7,7 +7,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 
 /**
  * What is practised on a day, in order: a warm-up, what is due, the next new drills, one run
@@ -210,7 +210,7 @@ public record Today(List<Item> items) {
             boolean ready = !known || !song.history().get(d).isNew();
             if (drill.kind() == DrillKind.SONG && ready && drill.minutes() <= left / 2) {
               taken.add(key(s, drill));
-              String why = "once through for pleasure, as slowly as it takes";
+              String why = Texts.of("today.onceThroughForPleasure");
               return Optional.of(new DrillItem(s, drill, drill.minutes(), why));
             }
           }
@@ -244,8 +244,10 @@ public record Today(List<Item> items) {
           long days = date.toEpochDay() - one.since().toEpochDay();
           String why =
               days == 0
-                  ? "due today"
-                  : days == 1 ? "due since yesterday" : Phrase.of("due %d days ago", days);
+                  ? Texts.of("today.dueToday")
+                  : days == 1
+                      ? Texts.of("today.dueSinceYesterday")
+                      : Texts.of("today.dueDaysAgo", days);
           take(new DrillItem(one.song(), one.drill(), one.drill().minutes(), why));
           room -= one.drill().minutes();
         }
@@ -273,7 +275,7 @@ public record Today(List<Item> items) {
       int running = 0;
       for (DrillItem item : chosen) {
         if (running > 0 && running + item.minutes() > STRETCH_MINUTES) {
-          items.add(new Break(BREAK_MINUTES, "hands down, shoulders loose, look far away"));
+          items.add(new Break(BREAK_MINUTES, Texts.of("today.handsDownShouldersLoose")));
           running = 0;
         }
         items.add(item);

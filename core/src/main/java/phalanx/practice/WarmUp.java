@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import phalanx.arrangement.Arrangement;
 import phalanx.fretting.Shape;
+import phalanx.text.Texts;
 
 /**
  * Something slow to begin with: the pattern on open strings, then shapes of the song, the narrow
@@ -28,15 +29,17 @@ public final class WarmUp {
     return new Drill(
         pattern.id(),
         pattern.kind(),
-        "Warm up, open strings, slow",
+        Texts.of("warmUp.warmUpOpenStrings"),
         pattern.fromBar(),
         pattern.toBar(),
         pattern.fromTick(),
         pattern.toTick(),
         pattern.played(),
         pattern.adds(),
-        new Drill.TempoGoal(tempo, tempo, Optional.of("a warm-up stays slow")),
-        shapes.isEmpty() ? "slow and quiet" : "then hold " + shapes + " without pressing hard",
+        new Drill.TempoGoal(tempo, tempo, Optional.of(Texts.of("warmUp.aWarmUpStays"))),
+        shapes.isEmpty()
+            ? Texts.of("warmUp.slowAndQuiet")
+            : Texts.of("warmUp.thenHoldWithoutPressing", shapes),
         MINUTES);
   }
 

@@ -1,6 +1,7 @@
 package phalanx.song;
 
 import phalanx.text.Phrase;
+import phalanx.text.Texts;
 import phalanx.theory.Meter;
 import phalanx.theory.Ticks;
 
@@ -44,7 +45,7 @@ public record Pulse(boolean dotted) {
 
   /** What it is called in the plural. */
   public String words() {
-    return dotted ? "dotted quarters" : "quarter notes";
+    return dotted ? Texts.of("pulse.dottedQuarters") : Texts.of("pulse.quarterNotes");
   }
 
   /** A tempo in quarter notes a minute as players write it: {@code ♩. = 60}. */

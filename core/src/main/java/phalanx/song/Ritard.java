@@ -3,6 +3,7 @@ package phalanx.song;
 import java.util.List;
 import java.util.Optional;
 import phalanx.song.Timeline.PlayedBar;
+import phalanx.text.Texts;
 
 /**
  * How a song slows down at its end. Its tempo falls as the speed of a body does that is braked
@@ -34,7 +35,7 @@ public record Ritard(int bars, double to) {
 
   /** In the player's words. */
   public String words() {
-    return bars == 1 ? "slower in the last bar" : "slower over " + bars + " bars";
+    return bars == 1 ? Texts.of("ritard.slowerInTheLast") : Texts.of("ritard.slowerOverBars", bars);
   }
 
   /**

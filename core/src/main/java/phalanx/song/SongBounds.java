@@ -3,7 +3,7 @@ package phalanx.song;
 import java.util.List;
 import java.util.Optional;
 import phalanx.melody.BarTune;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 
 /**
  * How large a song may be: far larger than any that is played, small enough that whatever is made
@@ -64,26 +64,26 @@ public final class SongBounds {
       Tune tune,
       Lyrics words,
       Pins pins) {
-    longest("a title", title, LONGEST_NAME);
-    longest("a composer’s name", credits.composer(), LONGEST_NAME);
-    longest("an arranger’s name", credits.arranger(), LONGEST_NAME);
+    longest(Texts.of("songBounds.aTitle"), title, LONGEST_NAME);
+    longest(Texts.of("songBounds.aComposerSName"), credits.composer(), LONGEST_NAME);
+    longest(Texts.of("songBounds.anArrangerSName"), credits.arranger(), LONGEST_NAME);
     chart(chart);
     words(words);
     most(
-        "notes",
+        Texts.of("songBounds.notes"),
         tune.bars().values().stream().map(BarTune::notes).mapToInt(List::size).sum(),
         MOST_NOTES);
     Patterns patterns = picking.patterns();
     most(
-        "patterns",
+        Texts.of("songBounds.patterns"),
         patterns.sections().size() + patterns.bars().size() + patterns.slots().size(),
         MOST_PATTERNS);
     most(
-        "strokes played otherwise",
+        Texts.of("songBounds.strokesPlayedOtherwise"),
         patterns.changed().values().stream().mapToInt(List::size).sum(),
         MOST_CHANGED);
     most(
-        "pins",
+        Texts.of("songBounds.pins"),
         pins.shapes().size()
             + pins.frets().size()
             + pins.strings().size()
@@ -91,58 +91,59 @@ public final class SongBounds {
             + pins.ringing().size()
             + pins.accepted().size(),
         MOST_PINS);
-    pins.accepted().values().forEach(n -> longest("a note on a hard spot", n, LONGEST_NAME));
+    pins.accepted()
+        .values()
+        .forEach(n -> longest(Texts.of("songBounds.aNoteOnA"), n, LONGEST_NAME));
   }
 
   private static void words(Lyrics words) {
-    most("lines of words", words.lines().size(), MOST_LINES);
-    words.lines().forEach(l -> longest("a line of words", l, LONGEST_LINE));
+    most(Texts.of("songBounds.linesOfWords"), words.lines().size(), MOST_LINES);
+    words.lines().forEach(l -> longest(Texts.of("songBounds.aLineOfWords"), l, LONGEST_LINE));
     int signs = words.lines().stream().mapToInt(String::length).sum();
     for (BarLyrics bar : words.bars().values()) {
-      most("verses under a bar", bar.verses().size(), BarLyrics.MOST_VERSES);
+      most(Texts.of("songBounds.versesUnderABar"), bar.verses().size(), BarLyrics.MOST_VERSES);
       for (List<BarLyrics.Piece> verse : bar.verses()) {
-        verse.forEach(p -> longest("words under a bar", p.text(), LONGEST_LINE));
+        verse.forEach(p -> longest(Texts.of("songBounds.wordsUnderABar"), p.text(), LONGEST_LINE));
         signs += verse.stream().mapToInt(p -> p.text().length()).sum();
       }
     }
-    most("signs of words", signs, MOST_TEXT);
+    most(Texts.of("songBounds.signsOfWords"), signs, MOST_TEXT);
   }
 
   private static void chart(Chart chart) {
     int bars = 0;
     int chords = 0;
     int unread = 0;
-    most("sections", chart.sections().size(), MOST_BARS);
+    most(Texts.of("songBounds.sections"), chart.sections().size(), MOST_BARS);
     for (Section section : chart.sections()) {
-      longest("a section’s name", section.label(), LONGEST_NAME);
+      longest(Texts.of("songBounds.aSectionSName"), section.label(), LONGEST_NAME);
       bars += section.bars().size();
       for (Bar bar : section.bars()) {
         chords += bar.changes().size();
         unread += bar.changes().stream().mapToInt(c -> unread(c.harmony())).sum();
       }
     }
-    most("bars", bars, MOST_BARS);
-    most("chords", chords, MOST_CHORDS);
-    most("signs of chords that cannot be read", unread, MOST_TEXT);
+    most(Texts.of("songBounds.bars"), bars, MOST_BARS);
+    most(Texts.of("songBounds.chords"), chords, MOST_CHORDS);
+    most(Texts.of("songBounds.signsOfChordsThat"), unread, MOST_TEXT);
   }
 
   private static int unread(Harmony harmony) {
     Optional<String> text =
         harmony instanceof Harmony.Unread u ? Optional.of(u.text()) : Optional.empty();
-    text.ifPresent(t -> longest("a chord", t, LONGEST_NAME));
+    text.ifPresent(t -> longest(Texts.of("songBounds.aChord"), t, LONGEST_NAME));
     return text.map(String::length).orElse(0);
   }
 
   private static void longest(String what, String text, int most) {
     if (text.length() > most) {
-      throw new TooLarge(Phrase.of("%s has %d signs at most", what, most));
+      throw new TooLarge(Texts.of("songBounds.hasSignsAtMost", what, most));
     }
   }
 
   private static void most(String what, int found, int most) {
     if (found > most) {
-      throw new TooLarge(
-          Phrase.of("a song has %d %s at most, and this one has %d", most, what, found));
+      throw new TooLarge(Texts.of("songBounds.aSongHasAt", most, what, found));
     }
   }
 }

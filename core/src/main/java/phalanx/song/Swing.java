@@ -1,5 +1,6 @@
 package phalanx.song;
 
+import phalanx.text.Texts;
 import phalanx.theory.Ticks;
 
 /**
@@ -42,6 +43,6 @@ public record Swing(int percent) {
 
   /** In a player's words. */
   public String words() {
-    return isStraight() ? "straight" : "swing " + percent + " %";
+    return isStraight() ? Texts.of("swing.straight") : Texts.of("swing.swing", percent);
   }
 }

@@ -8,6 +8,7 @@ import phalanx.arrangement.Slot;
 import phalanx.findings.Found;
 import phalanx.instrument.StringSign;
 import phalanx.planning.Damping;
+import phalanx.text.Texts;
 
 /** A string that rings on is stopped by whatever is free. */
 final class DampSuggestions {
@@ -21,7 +22,8 @@ final class DampSuggestions {
         .map(
             d ->
                 new PossibleEdit(
-                    "damp " + StringSign.of(d.strings().get(0)) + ": " + d.by().words(),
+                    Texts.of(
+                        "dampSuggestions.damp", StringSign.of(d.strings().get(0)), d.by().words()),
                     song ->
                         song.withPins(
                             song.pins().damping(slot.played().ref(), d.strings().get(0), true))));

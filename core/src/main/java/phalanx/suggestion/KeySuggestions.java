@@ -9,7 +9,7 @@ import phalanx.findings.Review;
 import phalanx.findings.TuneReach;
 import phalanx.instrument.Guitar;
 import phalanx.song.Song;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 
 /** The whole song in other shapes, so that every note of its tune is in reach: nearest first. */
 final class KeySuggestions {
@@ -36,9 +36,11 @@ final class KeySuggestions {
       return Stream.empty();
     }
     String words =
-        (capo == 0 ? "no capo" : "capo " + capo)
-            + Phrase.of(
-                ", shapes %d %s: sounds as before", Math.abs(by), by > 0 ? "higher" : "lower");
+        (capo == 0 ? Texts.of("keySuggestions.noCapo") : Texts.of("keySuggestions.capo", capo))
+            + Texts.of(
+                "keySuggestions.shapesSoundsAsBefore",
+                Math.abs(by),
+                by > 0 ? Texts.of("keySuggestions.higher") : Texts.of("keySuggestions.lower"));
     return Stream.of(
         new PossibleEdit(
             words,
@@ -48,8 +50,13 @@ final class KeySuggestions {
 
   private static Stream<PossibleEdit> key(Song song, int by) {
     Song moved = Transposition.bySemitones(song, by);
-    String where = moved.key().map(k -> " in " + k.tonic()).orElse("");
-    String words = Phrase.of("the song%s, %d %s", where, Math.abs(by), by > 0 ? "higher" : "lower");
+    String where = moved.key().map(k -> Texts.of("keySuggestions.in", k.tonic())).orElse("");
+    String words =
+        Texts.of(
+            "keySuggestions.theSong",
+            where,
+            Math.abs(by),
+            by > 0 ? Texts.of("keySuggestions.higher") : Texts.of("keySuggestions.lower"));
     return Stream.of(new PossibleEdit(words, s -> Transposition.bySemitones(s, by), ALL_IN_REACH));
   }
 }

@@ -9,7 +9,7 @@ import phalanx.arrangement.Slot;
 import phalanx.findings.Found;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapePlan.Alternative;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 
 /** Other shapes at the chord of a finding, at the one after it and at the one before. */
 final class OtherShapeSuggestions {
@@ -47,6 +47,7 @@ final class OtherShapeSuggestions {
   }
 
   private static String words(Slot slot, Shape shape) {
-    return Phrase.of("hold %s as %s", slot.played().harmony().label(), shape.fretText());
+    return Texts.of(
+        "otherShapeSuggestions.holdAs", slot.played().harmony().label(), shape.fretText());
   }
 }

@@ -18,7 +18,7 @@ import phalanx.picking.WrittenPattern;
 import phalanx.song.Patterns;
 import phalanx.song.Song;
 import phalanx.song.Timeline.PlayedBar;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 
 /** Changes of what the picking hand plays where a finding is. */
 final class PatternSuggestions {
@@ -56,16 +56,20 @@ final class PatternSuggestions {
             left -> {
               List<Stroke> rest = new ArrayList<>(strokes);
               rest.remove(left);
-              String words = Phrase.of("leave %s out of this bar", name(left));
+              String words = Texts.of("patternSuggestions.leaveOutOfThis", name(left));
               return new PossibleEdit(words, song -> changing(song, rest));
             });
   }
 
   private static String name(Stroke stroke) {
     if (stroke instanceof Stroke.OnRole r) {
-      return "the " + r.role().name().toLowerCase(Locale.ROOT).replace('_', ' ') + " stroke";
+      return Texts.of(
+          "patternSuggestions.theStroke",
+          r.role().name().toLowerCase(Locale.ROOT).replace('_', ' '));
     }
-    return stroke instanceof Stroke.Knock k ? "the " + k.hit().words() : "the brush";
+    return stroke instanceof Stroke.Knock k
+        ? Texts.of("patternSuggestions.the", k.hit().words())
+        : Texts.of("patternSuggestions.theBrush");
   }
 
   /** With no finger asked for at this instant. */
@@ -78,13 +82,19 @@ final class PatternSuggestions {
                         ? new Stroke.Pluck(p.role(), p.force(), Optional.empty(), p.techniques())
                         : s)
             .toList();
-    return Stream.of(new PossibleEdit("any finger here", song -> changing(song, free)));
+    return Stream.of(
+        new PossibleEdit(
+            Texts.of("patternSuggestions.anyFingerHere"), song -> changing(song, free)));
   }
 
   /** Other ways of sharing the strings. */
   Stream<PossibleEdit> otherSchools() {
     return Stream.of(HandSchool.THUMB_AND_THREE, HandSchool.THUMB_AND_FOUR)
-        .map(s -> new PossibleEdit("pick with " + s.words(), song -> song.withSchool(s)));
+        .map(
+            s ->
+                new PossibleEdit(
+                    Texts.of("patternSuggestions.pickWith", s.words()),
+                    song -> song.withSchool(s)));
   }
 
   /** Nothing but the thumb over the chord before, so that the hand is free sooner. */
@@ -95,7 +105,7 @@ final class PatternSuggestions {
     Patterns.Scope chord = new Patterns.Scope.OfChord(a.slots().get(slot - 1).played().ref());
     return Stream.of(
         new PossibleEdit(
-            "the thumb alone over the chord before",
+            Texts.of("patternSuggestions.theThumbAloneOver"),
             s -> s.withPatterns(s.patterns().with(chord, AlternatingThumb.THUMB_ALONE))));
   }
 }

@@ -7,6 +7,7 @@ import phalanx.findings.Found;
 import phalanx.instrument.StringSign;
 import phalanx.song.NoteRef;
 import phalanx.song.SlotRef;
+import phalanx.text.Texts;
 
 /** Pins let go, and the ways out of a chord that has no shape. */
 final class PinSuggestions {
@@ -23,7 +24,7 @@ final class PinSuggestions {
             .map(
                 s ->
                     new PossibleEdit(
-                        "let " + StringSign.of(s) + " ring",
+                        Texts.of("pinSuggestions.letRing", StringSign.of(s)),
                         song -> song.withPins(song.pins().damping(slot.played().ref(), s, false))));
     shape = Stream.concat(shape, damps);
     return Stream.concat(
@@ -45,17 +46,23 @@ final class PinSuggestions {
     SlotRef at = slot.played().ref();
     String label = slot.played().harmony().label();
     Stream<String> shape =
-        a.song().pins().shape(at).stream().map(s -> "the pinned shape " + s.fretText());
+        a.song().pins().shape(at).stream()
+            .map(s -> Texts.of("pinSuggestions.thePinnedShape", s.fretText()));
     Stream<String> frets =
-        a.song().pins().frets(at).stream().map(f -> "the pinned frets " + f.text());
+        a.song().pins().frets(at).stream()
+            .map(f -> Texts.of("pinSuggestions.thePinnedFrets", f.text()));
     return Stream.concat(shape, frets)
-        .map(w -> new PossibleEdit("let go of " + w + " of " + label, song -> song.unpin(at)));
+        .map(
+            w ->
+                new PossibleEdit(
+                    Texts.of("pinSuggestions.letGoOfOf", w, label), song -> song.unpin(at)));
   }
 
   private static PossibleEdit letGo(Arrangement a, NoteRef note) {
     String sign = StringSign.of(a.song().pins().string(note).orElseThrow());
     return new PossibleEdit(
-        "let go of the pinned " + sign, song -> song.withPins(song.pins().without(note)));
+        Texts.of("pinSuggestions.letGoOfThe", sign),
+        song -> song.withPins(song.pins().without(note)));
   }
 
   /** What would make a chord playable that has no shape. */

@@ -7,7 +7,7 @@ import phalanx.findings.Found;
 import phalanx.findings.Tally;
 import phalanx.fretting.Shape;
 import phalanx.song.Song;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 
 /**
  * A way out of a finding that was tried: with it the finding is gone.
@@ -40,19 +40,19 @@ public record Suggestion(
   /** What it does and what else changes, in one line. */
   public String line(Tally before) {
     int less = before.hard() - left.hard();
-    String fewer = less > 1 ? Phrase.of(" (%d less)", less) : "";
+    String fewer = less > 1 ? Texts.of("suggestion.less", less) : "";
     String more =
         fresh.isEmpty()
             ? ""
-            : Phrase.of(
-                " · new: %s, bar %d%s",
+            : Texts.of(
+                "suggestion.newBar",
                 fresh.get(0).finding().rule(),
                 fresh.get(0).bar(),
-                fresh.size() > 1 ? Phrase.of(" and %d more", fresh.size() - 1) : "");
+                fresh.size() > 1 ? Texts.of("suggestion.andMore", fresh.size() - 1) : "");
     return words
         + fewer
         + more
-        + ceiling.map(c -> Phrase.of(" · holds to %.0f", Math.floor(c))).orElse("");
+        + ceiling.map(c -> Texts.of("suggestion.holdsTo", Math.floor(c))).orElse("");
   }
 
   /** The same at length: what comes up, and what it costs. */
@@ -60,12 +60,12 @@ public record Suggestion(
     StringBuilder all = new StringBuilder(words);
     if (Math.abs(extraCost) >= SLIGHT) {
       all.append(
-          Phrase.of(
-              "\nThe whole plan is %.1f %s.",
-              Math.abs(extraCost), extraCost > 0 ? "harder" : "easier"));
+          Texts.of(
+              "suggestion.theWholePlanIs",
+              Math.abs(extraCost),
+              extraCost > 0 ? Texts.of("suggestion.harder") : Texts.of("suggestion.easier")));
     }
-    fresh.forEach(
-        f -> all.append(Phrase.of("\nNew in bar %d: %s.", f.bar(), f.finding().message())));
+    fresh.forEach(f -> all.append(Texts.of("suggestion.newInBar", f.bar(), f.finding().message())));
     return all.toString();
   }
 }

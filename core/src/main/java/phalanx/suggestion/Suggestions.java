@@ -30,6 +30,7 @@ import phalanx.findings.UnmutedStrings;
 import phalanx.planning.Arranger;
 import phalanx.song.Feel;
 import phalanx.song.Pulse;
+import phalanx.text.Texts;
 
 /**
  * Finds ways out of a finding. Each is tried by planning the song anew; only those with which the
@@ -133,7 +134,9 @@ public final class Suggestions {
     double tempo = Math.floor(a.song().tempo() * ratio);
     return found.finding().unit().equals("ms") && tempo >= Feel.SLOWEST && ratio < 1
         ? Stream.of(
-            new PossibleEdit("play at " + Pulse.of(a.song()).mark(tempo), s -> s.paced(tempo)))
+            new PossibleEdit(
+                Texts.of("suggestions.playAt", Pulse.of(a.song()).mark(tempo)),
+                s -> s.paced(tempo)))
         : Stream.empty();
   }
 }

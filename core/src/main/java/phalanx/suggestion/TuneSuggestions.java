@@ -17,6 +17,7 @@ import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
 import phalanx.song.Song;
 import phalanx.technique.Technique;
+import phalanx.text.Texts;
 import phalanx.theory.Ticks;
 
 /** Changes of the tune where a finding about it is. */
@@ -61,7 +62,10 @@ final class TuneSuggestions {
   Stream<PossibleEdit> anyString() {
     return note.filter(n -> n.string().isPresent()).stream()
         .flatMap(
-            n -> thisNote("this note on any string", t -> t.moved(TuneSuggestions::onAnyString)));
+            n ->
+                thisNote(
+                    Texts.of("tuneSuggestions.thisNoteOnAny"),
+                    t -> t.moved(TuneSuggestions::onAnyString)));
   }
 
   /** On another string, or an octave away: the note, its bar, the whole tune. */
@@ -71,14 +75,19 @@ final class TuneSuggestions {
             .map(
                 by ->
                     new PossibleEdit(
-                        "the whole tune an octave " + (by < 0 ? "lower" : "higher"),
+                        Texts.of(
+                            "tuneSuggestions.theWholeTuneAn",
+                            by < 0
+                                ? Texts.of("tuneSuggestions.lower")
+                                : Texts.of("tuneSuggestions.higher")),
                         song -> song.withTune(song.tune().octaves(by))));
     return Stream.of(
             anyString(),
-            bar("this bar’s tune an octave lower", (t, tick) -> t.moved(w -> w.octaves(-1))),
-            bar("this bar’s tune an octave higher", (t, tick) -> t.moved(w -> w.octaves(1))),
+            bar(Texts.of("tuneSuggestions.thisBarSTune"), (t, tick) -> t.moved(w -> w.octaves(-1))),
+            bar(Texts.of("tuneSuggestions.thisBarSTune2"), (t, tick) -> t.moved(w -> w.octaves(1))),
             whole,
-            thisNote("this note an octave lower", n -> n.moved(w -> w.octaves(-1))))
+            thisNote(
+                Texts.of("tuneSuggestions.thisNoteAnOctave"), n -> n.moved(w -> w.octaves(-1))))
         .flatMap(w -> w);
   }
 
@@ -86,26 +95,26 @@ final class TuneSuggestions {
   Stream<PossibleEdit> anyVoice() {
     return Stream.of(
         new PossibleEdit(
-            "let other notes lie above the tune",
+            Texts.of("tuneSuggestions.letOtherNotesLie"),
             song -> song.withTune(song.tune().withOnTop(false))));
   }
 
   Stream<PossibleEdit> leaveOut() {
-    return bar("leave this note out", BarTune::withoutNote);
+    return bar(Texts.of("tuneSuggestions.leaveThisNoteOut"), BarTune::withoutNote);
   }
 
   /** As long as it can ring. */
   Stream<PossibleEdit> shorten() {
     int rings = (int) Math.round(found.finding().measured() * Ticks.PER_QUARTER);
     return bar(
-        "let the note end at the change",
+        Texts.of("tuneSuggestions.letTheNoteEnd"),
         (tune, tick) -> tune.withNote(tick, n -> n.lasting(Math.max(1, rings))));
   }
 
   /** The same note as it is fretted. */
   Stream<PossibleEdit> unbent() {
     return thisNote(
-        "do not bend this note",
+        Texts.of("tuneSuggestions.doNotBendThis"),
         n ->
             n.played(
                 n.techniques().stream()
@@ -114,7 +123,7 @@ final class TuneSuggestions {
   }
 
   Stream<PossibleEdit> pluck() {
-    return thisNote("pluck this note", TuneNote::plucked);
+    return thisNote(Texts.of("tuneSuggestions.pluckThisNote"), TuneNote::plucked);
   }
 
   /** On the string of the note before it, or that one on the string of this. */
@@ -124,7 +133,11 @@ final class TuneSuggestions {
     Optional<Note> before = line.stream().filter(n -> n.tick() < found.tick()).reduce((x, y) -> y);
     Stream<PossibleEdit> second =
         before.stream()
-            .flatMap(b -> thisNote("this note on " + StringSign.of(b.string()), on(b.string())));
+            .flatMap(
+                b ->
+                    thisNote(
+                        Texts.of("tuneSuggestions.thisNoteOn", StringSign.of(b.string())),
+                        on(b.string())));
     Stream<PossibleEdit> first =
         here.stream()
             .flatMap(
@@ -134,7 +147,9 @@ final class TuneSuggestions {
                         .map(
                             n ->
                                 new PossibleEdit(
-                                    "the note before on " + StringSign.of(h.string()),
+                                    Texts.of(
+                                        "tuneSuggestions.theNoteBeforeOn",
+                                        StringSign.of(h.string())),
                                     song ->
                                         edited(
                                             song,
@@ -161,7 +176,7 @@ final class TuneSuggestions {
     int by = TuneOctave.best(a.song());
     return Stream.of(
         new PossibleEdit(
-            "the whole tune " + TuneAway.moved(by),
+            Texts.of("tuneSuggestions.theWholeTune", TuneAway.moved(by)),
             song -> song.withTune(song.tune().octaves(by))));
   }
 }

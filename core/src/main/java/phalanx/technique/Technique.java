@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
 import phalanx.instrument.HarmonicNode;
+import phalanx.text.Texts;
 
 /**
  * Something special about how a note is played, beside how it starts and what it is struck with. A
@@ -31,19 +32,19 @@ public sealed interface Technique {
   /** Techniques that are what they are, without figures. */
   enum Plain implements Technique {
     /** Cut short by a hand laid on its string: a rest follows. */
-    STOPPED("stopped", "", ".", "stopped short"),
+    STOPPED("stopped", "", ".", Texts.of("technique.stoppedShort")),
     /** Softer than the rest. */
     SOFT("soft", "", ",", "soft"),
     /** Damped by the heel of the picking hand on the bridge: short and dull. */
-    PALM_MUTE("palm-mute", "pm", "PM", "damped by the heel of the hand"),
+    PALM_MUTE("palm-mute", "pm", "PM", Texts.of("technique.dampedByTheHeel")),
     /** The thumb strikes the string against the neck. */
-    SLAP("slap", "slap", "sl", "slapped by the thumb"),
+    SLAP("slap", "slap", "sl", Texts.of("technique.slappedByTheThumb")),
     /** The string is pulled away from below, so that it snaps back. */
-    POP("pop", "pop", "pop", "pulled from below, so that it snaps"),
+    POP("pop", "pop", "pop", Texts.of("technique.pulledFromBelowSo")),
     /** Plucked near the bridge: bright and thin. */
-    NEAR_BRIDGE("near-bridge", "pont", "pont.", "plucked near the bridge"),
+    NEAR_BRIDGE("near-bridge", "pont", "pont.", Texts.of("technique.pluckedNearTheBridge")),
     /** Plucked over the end of the neck: round. */
-    NEAR_NECK("near-neck", "tasto", "tasto", "plucked over the end of the neck");
+    NEAR_NECK("near-neck", "tasto", "tasto", Texts.of("technique.pluckedOverTheEnd"));
 
     private final String word;
     private final String text;
@@ -101,7 +102,7 @@ public sealed interface Technique {
 
     @Override
     public String meaning() {
-      return wide ? "wide vibrato" : "vibrato";
+      return wide ? Texts.of("technique.wideVibrato") : "vibrato";
     }
   }
 
@@ -157,9 +158,13 @@ public sealed interface Technique {
 
     @Override
     public String meaning() {
-      return (before ? "bent before the pluck by " : "bent by ")
-          + (quarters == 4 ? "a whole tone" : quarters == 2 ? "a half tone" : tones() + " tones")
-          + (release ? " and let back" : "");
+      return (before ? Texts.of("technique.bentBeforeThePluck") : Texts.of("technique.bentBy"))
+          + (quarters == 4
+              ? Texts.of("technique.aWholeTone")
+              : quarters == 2
+                  ? Texts.of("technique.aHalfTone")
+                  : Texts.of("technique.tones", tones()))
+          + (release ? Texts.of("technique.andLetBack") : "");
     }
   }
 
@@ -208,7 +213,7 @@ public sealed interface Technique {
 
     @Override
     public String meaning() {
-      return "natural harmonic, touched over the fret in brackets";
+      return Texts.of("technique.naturalHarmonicTouchedOver");
     }
 
     @Override
@@ -257,7 +262,7 @@ public sealed interface Technique {
 
     @Override
     public String meaning() {
-      return "the picking hand touches " + above + " frets above the fret in brackets";
+      return Texts.of("technique.thePickingHandTouches", above);
     }
 
     @Override

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import phalanx.text.Texts;
 
 /**
  * Where notes that are foreign to a key come from: a chord that leads to a degree of the key, or
@@ -102,16 +103,19 @@ public record Borrowing(
   /** In a player's words: {@code from Mixolydian or the parallel minor}, {@code V of ii}. */
   public String words() {
     List<String> ways = new ArrayList<>();
-    leadsTo.ifPresent(d -> ways.add("V of " + key.degreeNumeral(d)));
-    String from = scales.stream().map(this::scaleWords).collect(Collectors.joining(" or "));
+    leadsTo.ifPresent(d -> ways.add(Texts.of("borrowing.vOf", key.degreeNumeral(d))));
+    String from =
+        scales.stream().map(this::scaleWords).collect(Collectors.joining(Texts.of("borrowing.or")));
     if (!from.isEmpty()) {
-      ways.add("from " + from);
+      ways.add(Texts.of("borrowing.from", from));
     }
-    return ways.isEmpty() ? "foreign to the key" : String.join(", or ", ways);
+    return ways.isEmpty()
+        ? Texts.of("borrowing.foreignToTheKey")
+        : String.join(Texts.of("borrowing.or2"), ways);
   }
 
   private String scaleWords(Mode mode) {
     boolean parallel = mode == Mode.MINOR || mode == Mode.MAJOR;
-    return parallel ? "the parallel " + mode.words() : mode.words();
+    return parallel ? Texts.of("borrowing.theParallel", mode.words()) : mode.words();
   }
 }

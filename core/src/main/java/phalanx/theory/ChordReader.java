@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 
 /**
  * Reads chord symbols in every common spelling: {@code C}, {@code C-7}, {@code CΔ}, {@code Cø},
@@ -82,11 +82,11 @@ public final class ChordReader {
   private static final Map<NoteNaming, String> ROOTS =
       Map.of(
           NoteNaming.ENGLISH,
-          "A to G",
+          Texts.of("chordReader.aToG"),
           NoteNaming.GERMAN,
-          "A to H",
+          Texts.of("chordReader.aToH"),
           NoteNaming.SOLFEGE,
-          "Do to Si");
+          Texts.of("chordReader.doToSi"));
 
   private ChordReader() {}
 
@@ -111,13 +111,12 @@ public final class ChordReader {
    */
   public static ChordReading read(String symbol, NoteNaming naming) {
     if (symbol.length() > LONGEST) {
-      return new ChordReading.Unreadable(
-          LONGEST, Phrase.of("a chord symbol of %d signs at most", LONGEST));
+      return new ChordReading.Unreadable(LONGEST, Texts.of("chordReader.aChordSymbolOf", LONGEST));
     }
     ChordReading reading = once(symbol, naming);
     if (reading instanceof ChordReading.Read read
         && !once(read.chord().ascii(), NoteNaming.ENGLISH).equals(reading)) {
-      return new ChordReading.Unreadable(0, "marks that go together, such as Cm7b5 or C7sus4");
+      return new ChordReading.Unreadable(0, Texts.of("chordReader.marksThatGoTogether"));
     }
     return reading;
   }
@@ -125,7 +124,7 @@ public final class ChordReader {
   private static ChordReading once(String symbol, NoteNaming naming) {
     Optional<NoteName.Prefix> root = naming.atStartOf(symbol);
     if (root.isEmpty()) {
-      return new ChordReading.Unreadable(0, "a root note " + ROOTS.get(naming));
+      return new ChordReading.Unreadable(0, Texts.of("chordReader.aRootNote", ROOTS.get(naming)));
     }
     ChordRecipe recipe = new ChordRecipe();
     int at = root.get().length();
@@ -142,7 +141,7 @@ public final class ChordReader {
       Optional<Map.Entry<String, Consumer<ChordRecipe>>> found =
           MARKS.stream().filter(m -> rest.startsWith(m.getKey())).findFirst();
       if (found.isEmpty()) {
-        return new ChordReading.Unreadable(at, "a chord quality such as m, 7, maj7 or /bass");
+        return new ChordReading.Unreadable(at, Texts.of("chordReader.aChordQualitySuch"));
       }
       found.get().getValue().accept(recipe);
       Optional<String> fault = recipe.fault();
@@ -159,7 +158,7 @@ public final class ChordReader {
     Optional<NoteName> bass = naming.parse(symbol.substring(at));
     if (bass.isEmpty()) {
       String notes = ROOTS.get(naming);
-      return new ChordReading.Unreadable(at, "a bass note " + notes + " after the slash");
+      return new ChordReading.Unreadable(at, Texts.of("chordReader.aBassNoteAfter", notes));
     }
     return finish(at - 1, root, recipe, bass);
   }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import phalanx.text.Texts;
 
 /**
  * The parts of a chord symbol gathered while it is read: triad, seventh, highest extension,
@@ -156,7 +157,7 @@ final class ChordRecipe {
   private void alteration(int n, int by) {
     boolean usual = n == 5 || n == 9 || n == 11 || n == 13 || n == 6;
     if (!usual) {
-      fault = Optional.of("5, 9, 11 or 13 after the accidental");
+      fault = Optional.of(Texts.of("chordRecipe.orAfterTheAccidental"));
       return;
     }
     alterations.computeIfAbsent(n == 6 ? 13 : n, k -> new TreeSet<>()).add(by);
@@ -171,7 +172,7 @@ final class ChordRecipe {
           default -> 0;
         };
     if (degree == 0) {
-      fault = Optional.of("2, 4, 6, 9, 11 or 13 after add");
+      fault = Optional.of(Texts.of("chordRecipe.orAfterAdd"));
     } else if (sign != 0) {
       alteration(degree, sign);
     } else {
@@ -183,7 +184,7 @@ final class ChordRecipe {
     if (n == 3 || n == 5) {
       omissions.add(n);
     } else {
-      fault = Optional.of("3 or 5 after no");
+      fault = Optional.of(Texts.of("chordRecipe.orAfterNo"));
     }
   }
 
@@ -198,7 +199,7 @@ final class ChordRecipe {
         additions.add(9);
       }
       case 7, 9, 11, 13 -> extend(n);
-      default -> fault = Optional.of("5, 6, 7, 9, 11 or 13");
+      default -> fault = Optional.of(Texts.of("chordRecipe.or"));
     }
   }
 
@@ -230,9 +231,9 @@ final class ChordRecipe {
     }
     return switch (waiting) {
       case NONE -> Optional.empty();
-      case ALTERATION -> Optional.of("5, 9, 11 or 13 after the accidental");
-      case ADDITION -> Optional.of("2, 4, 6, 9, 11 or 13 after add");
-      case OMISSION -> Optional.of("3 or 5 after no");
+      case ALTERATION -> Optional.of(Texts.of("chordRecipe.orAfterTheAccidental"));
+      case ADDITION -> Optional.of(Texts.of("chordRecipe.orAfterAdd"));
+      case OMISSION -> Optional.of(Texts.of("chordRecipe.orAfterNo"));
     };
   }
 

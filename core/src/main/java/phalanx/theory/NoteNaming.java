@@ -2,6 +2,7 @@ package phalanx.theory;
 
 import java.util.List;
 import java.util.Optional;
+import phalanx.text.Texts;
 
 /**
  * How a player calls the notes. What is written into files is always English; this is what screens
@@ -9,11 +10,11 @@ import java.util.Optional;
  */
 public enum NoteNaming {
   /** C D E F G A B, with B♭. */
-  ENGLISH("English", List.of("C", "D", "E", "F", "G", "A", "B")),
+  ENGLISH(Texts.of("noteNaming.english"), List.of("C", "D", "E", "F", "G", "A", "B")),
   /** As English, but B is H and B♭ is B; Fis, Es and the like are understood when typed. */
-  GERMAN("German", List.of("C", "D", "E", "F", "G", "A", "H")),
+  GERMAN(Texts.of("noteNaming.german"), List.of("C", "D", "E", "F", "G", "A", "H")),
   /** Do Re Mi Fa Sol La Si, Do fixed on C; English names are understood when typed. */
-  SOLFEGE("solfège", List.of("Do", "Re", "Mi", "Fa", "Sol", "La", "Si"));
+  SOLFEGE(Texts.of("noteNaming.solfGe"), List.of("Do", "Re", "Mi", "Fa", "Sol", "La", "Si"));
 
   private final String words;
   private final List<String> letters;

@@ -27,7 +27,7 @@ class TextsTest {
   private static final Pattern PLACE = Pattern.compile("%(?:(\\d++)\\$)?[-+,.\\d]*+([a-zA-Z%])");
 
   /** The parts of the program that speak, each with the folder of its texts. */
-  private static final String PARTS = "../desktop, phalanx/desktop/texts/texts";
+  private static final String PARTS = "../desktop, phalanx/desktop/texts/texts\n../core, phalanx/text/texts";
 
   private static Properties texts(String part, String file) throws IOException {
     Properties texts = new Properties();
@@ -52,7 +52,7 @@ class TextsTest {
   }
 
   @ParameterizedTest
-  @CsvSource(PARTS)
+  @CsvSource(textBlock = PARTS)
   void noTextIsMissingAndNoneIsUnused(String part, String file) throws IOException {
     assertThat(texts(part, file).stringPropertyNames())
         .containsExactlyInAnyOrderElementsOf(used(part))
@@ -60,7 +60,7 @@ class TextsTest {
   }
 
   @ParameterizedTest
-  @CsvSource(PARTS)
+  @CsvSource(textBlock = PARTS)
   void germanIsComplete(String part, String file) throws IOException {
     assertThat(texts(part, file + "_de").stringPropertyNames())
         .isEqualTo(texts(part, file).stringPropertyNames());
@@ -68,7 +68,7 @@ class TextsTest {
 
   /** No key is there twice: the second would silently count. */
   @ParameterizedTest
-  @CsvSource(PARTS)
+  @CsvSource(textBlock = PARTS)
   void noKeyIsThereTwice(String part, String file) throws IOException {
     for (String name : List.of(file, file + "_de")) {
       Path at = Path.of(part, "src", "main", "resources").resolve(name + ".properties");
@@ -78,7 +78,7 @@ class TextsTest {
   }
 
   @ParameterizedTest
-  @CsvSource(PARTS)
+  @CsvSource(textBlock = PARTS)
   void bothLanguagesPutTheSameValuesIn(String part, String file) throws IOException {
     Properties english = texts(part, file);
     Properties german = texts(part, file + "_de");
@@ -105,7 +105,7 @@ class TextsTest {
 
   /** German writes “3,5”; a text with a value is formatted in every language. */
   @ParameterizedTest
-  @CsvSource(PARTS)
+  @CsvSource(textBlock = PARTS)
   void everyTextCanBeFormatted(String part, String file) throws IOException {
     List<String> faulty = new ArrayList<>();
     Properties german = texts(part, file + "_de");
@@ -133,7 +133,7 @@ class TextsTest {
 
   /** A German window that speaks English in places would show here: most texts differ. */
   @ParameterizedTest
-  @CsvSource(PARTS)
+  @CsvSource(textBlock = PARTS)
   void germanIsNotEnglish(String part, String file) throws IOException {
     Properties english = texts(part, file);
     Properties german = texts(part, file + "_de");

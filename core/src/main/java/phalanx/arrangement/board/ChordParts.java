@@ -9,6 +9,7 @@ import phalanx.fretting.Shape;
 import phalanx.song.SlotRef;
 import phalanx.song.Song;
 import phalanx.song.Timeline.PlayedBar;
+import phalanx.text.Texts;
 
 /**
  * A chord that is held in one shape, or in several one after the other, and how the player changes
@@ -66,7 +67,7 @@ public record ChordParts(List<Slot> parts, int here, PlayedBar bar) {
             .filter(w -> w.tick() == tick)
             .map(w -> w.word())
             .findFirst()
-            .or(() -> Optional.of("another note"));
+            .or(() -> Optional.of(Texts.of("chordParts.anotherNote")));
   }
 
   /** The song with a shape pinned for the part looked at; the other parts stay as they are. */

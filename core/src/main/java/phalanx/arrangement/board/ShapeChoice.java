@@ -19,7 +19,7 @@ import phalanx.fretting.ShapePlan.Alternative;
 import phalanx.fretting.StretchRule;
 import phalanx.instrument.Finger;
 import phalanx.instrument.StringSign;
-import phalanx.text.Phrase;
+import phalanx.text.Texts;
 
 /**
  * One shape a slot could hold, with what a player weighs when choosing.
@@ -111,20 +111,25 @@ public record ShapeChoice(
   public String handWords() {
     var grips = shape.grips();
     if (grips.isEmpty()) {
-      return "all open";
+      return Texts.of("shapeChoice.allOpen");
     }
     List<String> words = new ArrayList<>();
     if (grips.containsKey(Finger.THUMB)) {
-      words.add("thumb " + StringSign.of(0));
+      words.add(Texts.of("shapeChoice.thumb", StringSign.of(0)));
     }
     List<String> fingers =
         grips.keySet().stream().filter(f -> f != Finger.THUMB).map(Finger::sign).toList();
     if (!fingers.isEmpty()) {
-      String start = !words.isEmpty() ? "" : fingers.size() == 1 ? "finger " : "fingers ";
+      String start =
+          !words.isEmpty()
+              ? ""
+              : fingers.size() == 1
+                  ? Texts.of("shapeChoice.finger")
+                  : Texts.of("shapeChoice.fingers");
       words.add(start + String.join("·", fingers));
     }
     if (grips.values().stream().anyMatch(g -> g.isBarre())) {
-      words.add("barre");
+      words.add(Texts.of("shapeChoice.barre"));
     }
     return String.join(", ", words);
   }
@@ -133,15 +138,16 @@ public record ShapeChoice(
   public String spanWords() {
     return span.map(
             s ->
-                Phrase.of(
-                    "span %.0f mm%s",
-                    s.millimetres(), StretchRule.isNotable(s) ? ", a stretch" : ""))
-        .orElse("no span");
+                Texts.of(
+                    "shapeChoice.spanMm",
+                    s.millimetres(),
+                    StretchRule.isNotable(s) ? Texts.of("shapeChoice.aStretch") : ""))
+        .orElse(Texts.of("shapeChoice.noSpan"));
   }
 
   /** How many fingers stay from the shape before and into the next, in words; empty for none. */
   public String keptWords() {
     int kept = keptBefore + keptAfter;
-    return kept == 0 ? "" : " · keeps " + kept;
+    return kept == 0 ? "" : Texts.of("shapeChoice.keeps", kept);
   }
 }

@@ -5,6 +5,7 @@ import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.fretting.Stop;
 import phalanx.instrument.Finger;
+import phalanx.text.Texts;
 
 /**
  * Which shapes a player wants to look at.
@@ -39,10 +40,10 @@ public record ShapeFilter(Wish thumb, Wish barre, Wish stretch, Wish ringing, Po
 
   /** A part of the neck, by the lowest finger. */
   public enum Position {
-    ANY("anywhere", 0, 24),
-    LOW("frets 1–4", 0, 4),
-    MIDDLE("frets 5–8", 5, 8),
-    HIGH("fret 9 and up", 9, 24);
+    ANY(Texts.of("shapeFilter.anywhere"), 0, 24),
+    LOW(Texts.of("shapeFilter.frets"), 0, 4),
+    MIDDLE(Texts.of("shapeFilter.frets2"), 5, 8),
+    HIGH(Texts.of("shapeFilter.fretAndUp"), 9, 24);
 
     private final String words;
     private final int from;

@@ -7,6 +7,7 @@ import java.util.TreeMap;
 import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Note;
 import phalanx.picking.PickFinger;
+import phalanx.text.Texts;
 import phalanx.theory.Meter;
 
 /**
@@ -23,11 +24,11 @@ public record SpokenMotion(int tick, String count, String words) {
 
   private static final Map<PickFinger, String> FINGERS =
       Map.of(
-          PickFinger.P, "thumb",
-          PickFinger.I, "index",
-          PickFinger.M, "middle",
-          PickFinger.A, "ring",
-          PickFinger.C, "little");
+          PickFinger.P, Texts.of("spokenMotion.thumb"),
+          PickFinger.I, Texts.of("spokenMotion.index"),
+          PickFinger.M, Texts.of("spokenMotion.middle"),
+          PickFinger.A, Texts.of("spokenMotion.ring"),
+          PickFinger.C, Texts.of("spokenMotion.little"));
 
   /** The motions of a pattern on a chord, in order. */
   public static List<SpokenMotion> of(PatternFall fall, Meter meter) {
@@ -54,11 +55,11 @@ public record SpokenMotion(int tick, String count, String words) {
     List<Note> plucked = together.stream().filter(n -> !n.isBrushed()).toList();
     boolean thumb = plucked.stream().anyMatch(n -> n.isPickedBy(PickFinger.P));
     if (rolls) {
-      words.add("roll");
+      words.add(Texts.of("spokenMotion.roll"));
     } else if (plucked.size() > BLOCK || plucked.size() == BLOCK && !thumb) {
-      words.add("block");
+      words.add(Texts.of("spokenMotion.block"));
     } else if (plucked.size() > 1) {
-      words.add(thumb ? "pinch" : "two fingers");
+      words.add(thumb ? Texts.of("spokenMotion.pinch") : Texts.of("spokenMotion.twoFingers"));
     } else if (plucked.size() == 1) {
       plucked.get(0).pick().map(FINGERS::get).ifPresent(words::add);
     }
@@ -68,7 +69,10 @@ public record SpokenMotion(int tick, String count, String words) {
     if (gesture instanceof Gesture.Hit hit) {
       words.add(hit.kind().words());
     } else if (gesture instanceof Gesture.Brush brush) {
-      words.add(brush.towardsTreble() ? "brush down" : "brush up");
+      words.add(
+          brush.towardsTreble()
+              ? Texts.of("spokenMotion.brushDown")
+              : Texts.of("spokenMotion.brushUp"));
     }
   }
 

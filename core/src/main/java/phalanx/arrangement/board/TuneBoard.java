@@ -12,6 +12,7 @@ import phalanx.arrangement.Slot;
 import phalanx.instrument.StringSign;
 import phalanx.song.Harmony;
 import phalanx.song.Timeline.PlayedBar;
+import phalanx.text.Texts;
 import phalanx.theory.Chord;
 import phalanx.theory.Interval;
 import phalanx.theory.Key;
@@ -55,12 +56,15 @@ public record TuneBoard(List<Entry> entries) {
                   StringSign.of(n.string())
                       + " "
                       + (n.fret() == 0
-                          ? "open"
-                          : "fret "
-                              + n.fret()
-                              + n.fretFinger().map(f -> ", finger " + f.sign()).orElse("")))
+                          ? Texts.of("tuneBoard.open")
+                          : Texts.of(
+                              "tuneBoard.fret",
+                              n.fret(),
+                              n.fretFinger()
+                                  .map(f -> Texts.of("tuneBoard.finger", f.sign()))
+                                  .orElse(""))))
           .or(this::trouble)
-          .orElse("left out: no finger is free for it in time");
+          .orElse(Texts.of("tuneBoard.leftOutNoFinger"));
     }
   }
 
@@ -93,28 +97,39 @@ public record TuneBoard(List<Entry> entries) {
         slot.found().stream()
             .filter(r -> r.kind() == Remark.Kind.TUNE_REACH)
             .filter(r -> r.tick().equals(Optional.of(sung.tick())))
-            .map(r -> r.words().replace("the tune’s " + sung.label() + " is ", ""))
+            .map(r -> r.words().replace(Texts.of("tuneBoard.theTuneSIs", sung.label()), ""))
             .findFirst();
     return new Entry(sung, a.played(sung), inChord, inKey, trouble);
   }
 
   private static String degree(Chord chord, int chroma) {
-    return chord.intervalOf(chroma).map(i -> name(i) + " of " + chord).orElse("not in " + chord);
+    return chord
+        .intervalOf(chroma)
+        .map(i -> Texts.of("tuneBoard.of", name(i), chord))
+        .orElse(Texts.of("tuneBoard.notIn", chord));
   }
 
   private static String name(Interval interval) {
     String sign = interval.alteration() < 0 ? "♭" : interval.alteration() > 0 ? "♯" : "";
     return switch (interval.number()) {
-      case 1 -> "root";
-      case 3 -> interval.alteration() < 0 ? "minor third" : "third";
-      case 5 -> sign + "fifth";
-      case 7 -> interval.alteration() < 0 ? "seventh" : "major seventh";
+      case 1 -> Texts.of("tuneBoard.root");
+      case 3 ->
+          interval.alteration() < 0
+              ? Texts.of("tuneBoard.minorThird")
+              : Texts.of("tuneBoard.third");
+      case 5 -> Texts.of("tuneBoard.fifth", sign);
+      case 7 ->
+          interval.alteration() < 0
+              ? Texts.of("tuneBoard.seventh")
+              : Texts.of("tuneBoard.majorSeventh");
       default -> sign + interval.number();
     };
   }
 
   private static String degree(Key key, int chroma) {
     OptionalInt degree = key.degreeOf(chroma);
-    return degree.isPresent() ? "degree " + (degree.getAsInt() + 1) : "outside the key";
+    return degree.isPresent()
+        ? Texts.of("tuneBoard.degree", degree.getAsInt() + 1)
+        : Texts.of("tuneBoard.outsideTheKey");
   }
 }

@@ -20,6 +20,7 @@ import phalanx.instrument.HarmonicNode;
 import phalanx.instrument.Tuning;
 import phalanx.melody.Slur;
 import phalanx.text.Phrase;
+import phalanx.text.Texts;
 import phalanx.theory.Ticks;
 
 /**
@@ -146,7 +147,7 @@ public final class TuneStrokes {
       slot++;
     }
     if (slots.get(slot).toTick() < note.endTick() && note.tick() >= slots.get(index).fromTick()) {
-      remark(slot, Remark.note("the tune’s " + note.label() + " is cut off by the change"));
+      remark(slot, Remark.note(Texts.of("tuneStrokes.theTuneSIs", note.label())));
     }
     return Math.min(note.endTick(), slots.get(slot).toTick());
   }
@@ -164,7 +165,7 @@ public final class TuneStrokes {
         slot,
         new Remark(
             Remark.Kind.TUNE_REACH,
-            "the tune’s " + note.label() + where(note),
+            Texts.of("tuneStrokes.theTuneS", note.label(), where(note)),
             Optional.of(note.tick()),
             note.string(),
             Optional.of(new Remark.Figure(0, quarters, "quarters"))));
@@ -183,11 +184,11 @@ public final class TuneStrokes {
         IntStream.range(0, Tuning.STRINGS).map(s -> guitar.shapeMidi(s, 0)).max().orElse(0)
             + fit.reach().highestFret();
     if (midi < lowest) {
-      return " is out of reach: it lies below the lowest string";
+      return Texts.of("tuneStrokes.isOutOfReach");
     }
     return midi > highest
-        ? " is out of reach: it lies above the last fret"
-        : " is out of reach over this shape";
+        ? Texts.of("tuneStrokes.isOutOfReach2")
+        : Texts.of("tuneStrokes.isOutOfReach3");
   }
 
   /** Why a natural harmonic has no place: it is off its nodes, or its string is not free. */
@@ -200,18 +201,19 @@ public final class TuneStrokes {
             .filter(n -> note.string().filter(s -> s != n.string()).isEmpty())
             .toList();
     if (nodes.isEmpty()) {
-      return " is no natural harmonic of any open string";
+      return Texts.of("tuneStrokes.isNoNaturalHarmonic");
     }
     return wanted.isEmpty()
-        ? " is out of reach at that node: it sounds on "
-            + nodes.stream()
+        ? Texts.of(
+            "tuneStrokes.isOutOfReach4",
+            nodes.stream()
                 .sorted(
                     Comparator.comparingInt(HarmonicNode::harmonic)
                         .thenComparingDouble(HarmonicNode::fret))
                 .limit(2)
                 .map(HarmonicNode::where)
-                .collect(Collectors.joining(" or "))
-        : " is out of reach: its string is held or the thumb’s";
+                .collect(Collectors.joining(Texts.of("tuneStrokes.or"))))
+        : Texts.of("tuneStrokes.isOutOfReach5");
   }
 
   /** Says how far apart the two notes of a slur lie that cannot be made. */
@@ -223,7 +225,7 @@ public final class TuneStrokes {
         strings > 0
             ? new Remark.Figure(strings, 0, "strings")
             : new Remark.Figure(frets, wanted == Slur.PULL_OFF ? -1 : 1, "frets");
-    String words = "no %s to the tune’s %s here: it is plucked";
+    String words = Texts.of("tuneStrokes.noToTheTune");
     return Remark.at(
         Remark.Kind.SLUR,
         Phrase.of(words, wanted.words(), note.label()),
