@@ -2,7 +2,6 @@ package phalanx.notation;
 
 import java.util.ArrayList;
 import java.util.List;
-import phalanx.text.Texts;
 import phalanx.theory.Ticks;
 
 /**
@@ -20,15 +19,7 @@ public record NoteValue(String type, boolean dotted, int ticks) {
   private static List<NoteValue> values() {
     List<NoteValue> values = new ArrayList<>();
     int ticks = Ticks.PER_WHOLE;
-    for (String type :
-        List.of(
-            Texts.of("noteValue.whole"),
-            Texts.of("noteValue.half"),
-            Texts.of("noteValue.quarter"),
-            Texts.of("noteValue.eighth"),
-            Texts.of("noteValue.th"),
-            Texts.of("noteValue.nd"),
-            Texts.of("noteValue.th2"))) {
+    for (String type : List.of("whole", "half", "quarter", "eighth", "16th", "32nd", "64th")) {
       values.add(new NoteValue(type, true, ticks * 3 / 2));
       values.add(new NoteValue(type, false, ticks));
       ticks /= 2;
