@@ -84,7 +84,7 @@ public final class FillFitting {
   public FillTry of(Fill fill, Fill.Colour colour, Ending ending) {
     int room = stretch.length();
     if (room < fill.beats() * Ticks.PER_QUARTER) {
-      String has = Phrase.of("%.1f", room / (double) Ticks.PER_QUARTER);
+      String has = Phrase.shown("%.1f", room / (double) Ticks.PER_QUARTER);
       return not(
           fill, colour, Texts.of("fillFitting.itLastsQuartersAnd", fill.beats(), chord, has));
     }

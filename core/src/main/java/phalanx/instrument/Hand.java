@@ -1,7 +1,7 @@
 package phalanx.instrument;
 
-import java.util.Locale;
 import java.util.Set;
+import phalanx.text.Texts;
 
 /**
  * How far the fingers of a fretting hand reach from each other.
@@ -34,7 +34,17 @@ public record Hand(
     SMALL,
     MEDIUM,
     LARGE,
-    MEASURED
+    MEASURED;
+
+    /** What the player calls it: {@code small}. */
+    public String words() {
+      return switch (this) {
+        case SMALL -> Texts.of("hand.small");
+        case MEDIUM -> Texts.of("hand.medium");
+        case LARGE -> Texts.of("hand.large");
+        case MEASURED -> Texts.of("hand.measured");
+      };
+    }
   }
 
   /**
@@ -163,7 +173,7 @@ public record Hand(
 
   /** What the player calls it: {@code small}. */
   public String words() {
-    return size.name().toLowerCase(Locale.ROOT);
+    return size.words();
   }
 
   /** From index tip to little finger tip, spread on a table, mm. */

@@ -6,7 +6,7 @@ import phalanx.text.Texts;
 
 /** Tunings that players use, by plain descriptions (common practice, no source). */
 public enum UsualTuning {
-  STANDARD("standard", "standard", "E2 A2 D3 G3 B3 E4"),
+  STANDARD("standard", Texts.of("usualTuning.standard"), "E2 A2 D3 G3 B3 E4"),
   DROP_D("drop-d", Texts.of("usualTuning.aToneDown"), "D2 A2 D3 G3 B3 E4"),
   DOUBLE_DROP_D("double-drop-d", Texts.of("usualTuning.andAToneDown"), "D2 A2 D3 G3 B3 D4"),
   DADGAD("dadgad", Texts.of("usualTuning.neitherMajorNorMinor"), "D2 A2 D3 G3 A3 D4"),

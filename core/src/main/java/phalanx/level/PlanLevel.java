@@ -122,6 +122,6 @@ public record PlanLevel(double level, List<Part> parts, Map<Integer, Double> bar
 
   /** As players read it, with one decimal. */
   public String words() {
-    return Phrase.of("%.1f", level);
+    return Phrase.shown("%.1f", level);
   }
 }

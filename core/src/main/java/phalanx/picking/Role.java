@@ -3,6 +3,7 @@ package phalanx.picking;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
+import phalanx.text.Texts;
 
 /** What a stroke does in the texture, whatever string that turns out to be on a shape. */
 public enum Role {
@@ -29,7 +30,20 @@ public enum Role {
     this.home = home;
   }
 
-  /** What a row of it is called in a written pattern and on the screen. */
+  /** What a row of it is called on the screen. */
+  public String words() {
+    return switch (this) {
+      case ROOT -> Texts.of("role.root");
+      case ALTERNATE -> Texts.of("role.alternate");
+      case THUMB -> Texts.of("role.thumb");
+      case INNER -> Texts.of("role.inner");
+      case MIDDLE -> Texts.of("role.middle");
+      case UPPER -> Texts.of("role.upper");
+      case TUNE -> Texts.of("role.tune");
+    };
+  }
+
+  /** What a row of it is called in a written pattern. */
   public String written() {
     return name().toLowerCase(Locale.ROOT);
   }

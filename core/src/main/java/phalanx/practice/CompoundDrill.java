@@ -35,11 +35,12 @@ import phalanx.theory.Meter;
  * variations of the pattern over one progression (common practice, no source). Each is a small song
  * that is planned as any other.
  *
+ * @param variant what it is known by among the drills of a song, whatever language is spoken
  * @param title what a player calls it
  * @param why what it is good for, in a sentence
  * @param song what is to be planned
  */
-public record CompoundDrill(String title, String why, Song song) {
+public record CompoundDrill(String variant, String title, String why, Song song) {
 
   /** More shapes than this are no relay but a song. */
   private static final int MOST_SHAPES = 8;
@@ -62,17 +63,20 @@ public record CompoundDrill(String title, String why, Song song) {
         relay.stream().map(s -> s.played().harmony().label()).collect(Collectors.joining(", "));
     drills.add(
         new CompoundDrill(
+            "Relay of shapes: " + names,
             Texts.of("compoundDrill.relayOfShapes", names),
             Texts.of("compoundDrill.onePatternThroughEvery"),
             over(song, relay)));
     List<Slot> progression = relay.subList(0, Math.min(MOST_BARS, relay.size()));
-    for (WrittenPattern variation : variations(song)) {
-      drills.add(
-          new CompoundDrill(
-              Texts.of("compoundDrill.variation", variation.title()),
-              Texts.of("compoundDrill.anotherOrderOfThe", variation.words()),
-              over(song, progression).withPattern(variation)));
-    }
+    variations(song)
+        .forEach(
+            (variant, variation) ->
+                drills.add(
+                    new CompoundDrill(
+                        variant,
+                        Texts.of("compoundDrill.variation", variation.title()),
+                        Texts.of("compoundDrill.anotherOrderOfThe", variation.words()),
+                        over(song, progression).withPattern(variation))));
     return drills;
   }
 
@@ -116,7 +120,7 @@ public record CompoundDrill(String title, String why, Song song) {
   }
 
   /** The fingers of the song’s pattern the other way round, and with a pinch on one. */
-  private static List<WrittenPattern> variations(Song song) {
+  private static Map<String, WrittenPattern> variations(Song song) {
     Meter meter = song.meter();
     Pattern pattern = song.pattern().in(meter);
     TreeSet<Role> fingers =
@@ -124,7 +128,7 @@ public record CompoundDrill(String title, String why, Song song) {
             .flatMap(s -> s.roles().stream())
             .filter(r -> !r.isThumb())
             .collect(Collectors.toCollection(TreeSet::new));
-    List<WrittenPattern> variations = new ArrayList<>();
+    Map<String, WrittenPattern> variations = new LinkedHashMap<>();
     if (fingers.size() > 1) {
       List<Role> up = List.copyOf(fingers);
       List<Role> down = new ArrayList<>(up);
@@ -133,7 +137,8 @@ public record CompoundDrill(String title, String why, Song song) {
           pattern.steps().stream()
               .map(s -> s.withStrokes(s.strokes().stream().map(k -> moved(k, up, down)).toList()))
               .toList();
-      variations.add(
+      variations.put(
+          "Variation: fingers the other way round",
           new WrittenPattern(
               Texts.of("compoundDrill.fingersTheOtherWay"),
               Texts.of("compoundDrill.whatWentUpGoes"),
@@ -143,7 +148,8 @@ public record CompoundDrill(String title, String why, Song song) {
     pinched(pattern, fingers)
         .ifPresent(
             p ->
-                variations.add(
+                variations.put(
+                    "Variation: a pinch on one",
                     new WrittenPattern(
                         Texts.of("compoundDrill.aPinchOnOne"),
                         Texts.of("compoundDrill.thumbAndFingerTogether"),
@@ -180,7 +186,7 @@ public record CompoundDrill(String title, String why, Song song) {
     int from = bars.get(0).startTick();
     int to = bars.get(bars.size() - 1).endTick();
     return new Drill(
-        DrillId.of(DrillKind.SECTION, title, planned, from, to),
+        DrillId.of(DrillKind.SECTION, variant, planned, from, to),
         DrillKind.SECTION,
         title,
         bars.get(0).number(),

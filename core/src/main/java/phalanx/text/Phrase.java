@@ -11,4 +11,9 @@ public final class Phrase {
   public static String of(String words, Object... values) {
     return String.format(Locale.ROOT, words, values);
   }
+
+  /** The same for the player's eye alone: numbers as the language spoken writes them. */
+  public static String shown(String words, Object... values) {
+    return String.format(Language.spoken().locale(), words, values);
+  }
 }

@@ -163,11 +163,11 @@ public record Key(NoteName tonic, Mode mode) {
 
   @Override
   public String toString() {
-    return text(NoteNaming.ENGLISH);
+    return NoteNaming.ENGLISH.name(tonic) + (mode == Mode.MAJOR ? "" : " " + mode.words());
   }
 
   /** As a player says it: {@code G}, {@code A minor}, {@code D Dorian}. */
   public String text(NoteNaming naming) {
-    return naming.name(tonic) + (mode == Mode.MAJOR ? "" : " " + mode.words());
+    return naming.name(tonic) + (mode == Mode.MAJOR ? "" : " " + mode.title());
   }
 }

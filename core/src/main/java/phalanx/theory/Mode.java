@@ -2,6 +2,7 @@ package phalanx.theory;
 
 import java.util.Optional;
 import java.util.stream.Stream;
+import phalanx.text.Texts;
 
 /** A seven-note scale, by how its degrees differ from the major scale on the same tonic. */
 public enum Mode {
@@ -30,9 +31,24 @@ public enum Mode {
     this.alterations = alterations;
   }
 
-  /** What players call it. */
+  /** What it is called in files, and by players who speak English. */
   public String words() {
     return words;
+  }
+
+  /** What players call it, in the language spoken. */
+  public String title() {
+    return switch (this) {
+      case MAJOR -> Texts.of("mode.major");
+      case MINOR -> Texts.of("mode.minor");
+      case DORIAN -> Texts.of("mode.dorian");
+      case PHRYGIAN -> Texts.of("mode.phrygian");
+      case LYDIAN -> Texts.of("mode.lydian");
+      case MIXOLYDIAN -> Texts.of("mode.mixolydian");
+      case LOCRIAN -> Texts.of("mode.locrian");
+      case HARMONIC_MINOR -> Texts.of("mode.harmonicMinor");
+      case MELODIC_MINOR -> Texts.of("mode.melodicMinor");
+    };
   }
 
   /** Reads what {@link #words} says, in any case; empty for anything else. */

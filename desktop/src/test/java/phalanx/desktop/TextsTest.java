@@ -27,7 +27,15 @@ class TextsTest {
   private static final Pattern PLACE = Pattern.compile("%(?:(\\d++)\\$)?[-+,.\\d]*+([a-zA-Z%])");
 
   /** The parts of the program that speak, each with the folder of its texts. */
-  private static final String PARTS = "../desktop, phalanx/desktop/texts/texts\n../core, phalanx/text/texts";
+  private static final String PARTS =
+      """
+      ../desktop, phalanx/desktop/texts/texts
+      ../core, phalanx/text/texts
+      ../engraving, phalanx/engraving/texts
+      ../formats, phalanx/formats/texts
+      ../sound, phalanx/sound/texts
+      ../practicelog, phalanx/practicelog/texts
+      """;
 
   private static Properties texts(String part, String file) throws IOException {
     Properties texts = new Properties();
@@ -56,7 +64,7 @@ class TextsTest {
   void noTextIsMissingAndNoneIsUnused(String part, String file) throws IOException {
     assertThat(texts(part, file).stringPropertyNames())
         .containsExactlyInAnyOrderElementsOf(used(part))
-        .hasSizeGreaterThan(100);
+        .isNotEmpty();
   }
 
   @ParameterizedTest

@@ -49,9 +49,9 @@ public record SheetOptions(
 
   /** The sorts of sheets. */
   public enum Kind {
-    TAB("Tab"),
-    CHART("Chart"),
-    LEARN("Learn it");
+    TAB(Texts.of("sheetOptions.tab")),
+    CHART(Texts.of("sheetOptions.chart")),
+    LEARN(Texts.of("sheetOptions.learnIt"));
 
     private final String words;
 
@@ -74,14 +74,14 @@ public record SheetOptions(
 
   /** What may stand in a sheet or not. */
   public enum Show {
-    NOTATION("Notation"),
-    TABLATURE("Tablature"),
-    LETTERS("Picking letters"),
-    COUNT("Count"),
-    FINGERS("Fingering"),
-    HOLDS("Hold chart"),
-    NUMERALS("Roman numerals"),
-    WORDS("Words");
+    NOTATION(Texts.of("sheetOptions.notation")),
+    TABLATURE(Texts.of("sheetOptions.tablature")),
+    LETTERS(Texts.of("sheetOptions.pickingLetters")),
+    COUNT(Texts.of("sheetOptions.count")),
+    FINGERS(Texts.of("sheetOptions.fingering")),
+    HOLDS(Texts.of("sheetOptions.holdChart")),
+    NUMERALS(Texts.of("sheetOptions.romanNumerals")),
+    WORDS(Texts.of("sheetOptions.words"));
 
     private final String words;
 

@@ -10,7 +10,6 @@ import java.util.stream.Stream;
 import phalanx.formats.disk.AtomicFile;
 import phalanx.formats.disk.DiskTrouble;
 import phalanx.formats.disk.RegularFile;
-import phalanx.text.Phrase;
 
 /**
  * A player's own texts, each begun by a line such as {@code name:}, any number in every file of a
@@ -47,8 +46,7 @@ public record NamedTexts(Path folder, String ending, String begins) {
   public static String read(Path file) throws IOException {
     RegularFile.check(file);
     if (Files.size(file) > MOST_BYTES) {
-      throw new DiskTrouble(
-          Phrase.of("cannot be read: it is larger than %d kB", MOST_BYTES / 1_000));
+      throw new DiskTrouble(Texts.of("namedTexts.cannotBeReadIt", MOST_BYTES / 1_000));
     }
     return Files.readString(file);
   }

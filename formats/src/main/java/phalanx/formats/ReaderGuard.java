@@ -13,7 +13,7 @@ import phalanx.song.SongBounds;
 public final class ReaderGuard {
 
   /** What a player reads of it. */
-  static final String WORDS = "this could not be read, please keep the file";
+  static final String WORDS = Texts.of("readerGuard.thisCouldNotBe");
 
   private static final boolean STRICT = Boolean.getBoolean("phalanx.strict");
 

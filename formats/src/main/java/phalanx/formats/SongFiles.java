@@ -28,7 +28,6 @@ import phalanx.formats.songfile.SongFileWriter;
 import phalanx.formats.tab.TabReader;
 import phalanx.formats.text.ChartTextReader;
 import phalanx.song.Song;
-import phalanx.text.Phrase;
 
 /** Opens and saves songs by the ending of their file's name. */
 public final class SongFiles {
@@ -107,7 +106,8 @@ public final class SongFiles {
     Optional<FileFormat> format = FileFormat.toRead(file);
     if (format.isEmpty()) {
       String endings = String.join(", ", FileFormat.endingsRead());
-      return Opened.refused(new FileProblem(1, 1, "expected a file ending in " + endings));
+      return Opened.refused(
+          new FileProblem(1, 1, Texts.of("songFiles.expectedAFileEnding", endings)));
     }
     try {
       return format.get().read(bytes(file, format.get().mostBytes()), part);
@@ -121,8 +121,7 @@ public final class SongFiles {
     try (InputStream in = Files.newInputStream(file)) {
       byte[] bytes = in.readNBytes(most + 1);
       if (bytes.length > most) {
-        throw new DiskTrouble(
-            Phrase.of("cannot be read: it is larger than %d MB", most / 1_000_000));
+        throw new DiskTrouble(Texts.of("songFiles.cannotBeReadIt", most / 1_000_000));
       }
       return bytes;
     }
@@ -204,7 +203,7 @@ public final class SongFiles {
     String before = out.flip().toString();
     int line = (int) before.chars().filter(c -> c == '\n').count() + 1;
     int column = before.length() - before.lastIndexOf('\n');
-    return new FileProblem(line, column, "expected text in UTF-8");
+    return new FileProblem(line, column, Texts.of("songFiles.expectedTextInUtf"));
   }
 
   static Opened score(byte[] bytes, Optional<String> part) {

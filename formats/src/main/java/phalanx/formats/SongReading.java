@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import phalanx.song.Song;
-import phalanx.text.Phrase;
 
 /**
  * What came of reading a file.
@@ -46,7 +45,7 @@ public record SongReading(
     FileProblem next = all.get(MOST_TOLD - 1);
     int more = all.size() - first.size();
     first.add(
-        new FileProblem(next.line(), next.column(), Phrase.of("and %d more from here on", more)));
+        new FileProblem(next.line(), next.column(), Texts.of("songReading.andMoreFromHere", more)));
     return List.copyOf(first);
   }
 }

@@ -33,7 +33,7 @@ public record TuneSources(List<String> names, String taken) {
 
   /** From which the tune is taken and what other parts there are; empty where there are none. */
   public Optional<String> words() {
-    return words("the tune is");
+    return words(Texts.of("tuneSources.theTuneIs"));
   }
 
   /** The same of something else: {@code both hands are}. */
@@ -41,10 +41,7 @@ public record TuneSources(List<String> names, String taken) {
     List<String> others = names.stream().filter(n -> !n.equals(taken) && !isVoice(n)).toList();
     return Optional.of(others)
         .filter(o -> !o.isEmpty())
-        .map(
-            o ->
-                Phrase.of(
-                    "%s taken from “%s”; there are also: %s", what, taken, String.join(", ", o)));
+        .map(o -> Texts.of("tuneSources.takenFromThereAre", what, taken, String.join(", ", o)));
   }
 
   private boolean isVoice(String name) {

@@ -7,12 +7,19 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import phalanx.arrangement.Arrangement;
 import phalanx.planning.Arranger;
+import phalanx.practice.CompoundDrill;
+import phalanx.practice.Drill;
+import phalanx.practice.Drills;
+import phalanx.practice.PracticeOrder;
 import phalanx.song.Song;
 import phalanx.text.Language;
 
@@ -41,14 +48,24 @@ class FilesInGermanTest {
       }
       for (String name : SONGS) {
         Song song = SongFiles.open(DEMO.resolve(name)).song().orElseThrow();
+        Arrangement plan = new Arranger().arrange(song);
+        Files.writeString(Path.of(args[0], name + "-drills"), drills(plan));
         for (FileFormat format : FileFormat.values()) {
           if (Set.of(FileFormat.WAVE, FileFormat.PNG).contains(format)) {
             continue;
           }
-          Files.write(
-              file(Path.of(args[0]), name, format), format.write(new Arranger().arrange(song)));
+          Files.write(file(Path.of(args[0]), name, format), format.write(plan));
         }
       }
+    }
+
+    /** What the practice log knows the drills by. */
+    private static String drills(Arrangement plan) {
+      Stream<Drill> compound =
+          CompoundDrill.of(plan).stream().map(c -> c.drill(new Arranger().arrange(c.song())));
+      return Stream.concat(Drills.ofSong(plan, PracticeOrder.values()[0]).stream(), compound)
+          .map(Drill::id)
+          .collect(Collectors.joining("\n"));
     }
   }
 
@@ -86,18 +103,24 @@ class FilesInGermanTest {
     }
   }
 
-  /** A score has words for players among its marks; what is played is the same. */
-  @Test
-  void aScoreIsReadAlike() throws IOException {
+  /**
+   * A score and a tablature have words for players among their marks; what is played is the same.
+   */
+  @ParameterizedTest
+  @CsvSource({"MUSICXML, .musicxml", "TEXT_TAB, .tab"})
+  void areReadAlike(FileFormat format, String ending) throws IOException {
     for (String song : SONGS) {
-      Song english = read(folder.resolve("english"), song);
-      assertThat(read(folder.resolve("german"), song)).as(song).isEqualTo(english);
+      Song english = read(folder.resolve("english"), song, format, ending);
+      Song german = read(folder.resolve("german"), song, format, ending);
+      assertThat(german).as(song).isEqualTo(english);
     }
   }
 
-  private static Song read(Path in, String song) throws IOException {
-    Path score = in.resolve(song + ".musicxml");
-    Files.copy(file(in, song, FileFormat.MUSICXML), score);
-    return SongFiles.open(score).song().orElseThrow();
+  private static Song read(Path in, String song, FileFormat format, String ending)
+      throws IOException {
+    assertThat(format.endings()).contains(ending);
+    Path file = in.resolve(song + ending);
+    Files.copy(file(in, song, format), file);
+    return SongFiles.open(file).song().orElseThrow();
   }
 }

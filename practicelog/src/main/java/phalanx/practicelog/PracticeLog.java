@@ -69,7 +69,7 @@ public final class PracticeLog implements AutoCloseable {
     } catch (SQLException damaged) {
       LOG.warn("the practice log {} is damaged", file, damaged);
       Path aside = setAside(file);
-      String words = "The practice log could not be read. It is kept as %s; a new one is begun.";
+      String words = Texts.of("practiceLog.thePracticeLogCould");
       try {
         return new Opened(connected(file), Optional.of(Phrase.of(words, aside)));
       } catch (SQLException e) {
@@ -101,7 +101,7 @@ public final class PracticeLog implements AutoCloseable {
     }
     log.close();
     Path beside = file.resolveSibling("v" + LogSchema.VERSION + "-" + file.getFileName());
-    String words = "The practice log %s is of a newer version and is left as it is; %s is used.";
+    String words = Texts.of("practiceLog.thePracticeLogIs");
     return new Opened(connected(beside), Optional.of(Phrase.of(words, file, beside)));
   }
 

@@ -7,11 +7,11 @@ import phalanx.picking.PickFinger;
 
 /** What can be heard alone, louder, or not at all. */
 public enum Layer {
-  TUNE("tune", "Tune"),
-  FINGERS("fingers", "Fingers"),
-  THUMB("thumb", "Thumb"),
-  HITS("hits", "Hits"),
-  CLICK("click", "Metronome");
+  TUNE("tune", Texts.of("layer.tune")),
+  FINGERS("fingers", Texts.of("layer.fingers")),
+  THUMB("thumb", Texts.of("layer.thumb")),
+  HITS("hits", Texts.of("layer.hits")),
+  CLICK("click", Texts.of("layer.metronome"));
 
   private final String word;
   private final String title;

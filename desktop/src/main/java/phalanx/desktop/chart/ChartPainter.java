@@ -168,7 +168,8 @@ final class ChartPainter {
         .ifPresent(
             s -> {
               double x = 4 + Lettering.width(label, TypeFace.bold(14)) + 10;
-              ink.left("like " + s.label() + ", except what is dark", x, y - 19, SMALL, "muted");
+              ink.left(
+                  Texts.of("chartPainter.likeExceptWhatIs", s.label()), x, y - 19, SMALL, "muted");
             });
   }
 
@@ -189,7 +190,13 @@ final class ChartPainter {
     bar.borrows()
         .map(numbers::get)
         .ifPresent(
-            n -> ink.right("as bar " + n, cell.x() + w - 10, cell.y() + 14, SMALL, "accent"));
+            n ->
+                ink.right(
+                    Texts.of("chartPainter.asBar", n),
+                    cell.x() + w - 10,
+                    cell.y() + 14,
+                    SMALL,
+                    "accent"));
     double signs = cell.x() + 32;
     if (bar.meter().isPresent()) {
       String metre = bar.meter().get().toString();
@@ -275,7 +282,7 @@ final class ChartPainter {
       thick(right - 2, y);
       boolean said = !bar.passes().isEmpty() || bar.plays() == 2;
       if (!said) {
-        ink.right(bar.plays() + " times", right - 14, y + 14, SMALL, "text-2");
+        ink.right(Texts.of("chartPainter.times", bar.plays()), right - 14, y + 14, SMALL, "text-2");
       }
     } else if (lastOfRow) {
       thin(right - 0.5, y);

@@ -120,7 +120,7 @@ final class SongForm {
     mode.setId("mode");
     mode.getStyleClass().add("form-field");
     mode.setMaxWidth(Double.MAX_VALUE);
-    mode.getItems().setAll(MODES.stream().map(Mode::words).toList());
+    mode.getItems().setAll(MODES.stream().map(Mode::title).toList());
     HBox.setHgrow(mode, Priority.ALWAYS);
     Runnable show =
         () -> {
@@ -165,7 +165,7 @@ final class SongForm {
               workspace
                   .song()
                   .key()
-                  .filter(k -> k.mode().words().equals(mode.getValue()))
+                  .filter(k -> k.mode().title().equals(mode.getValue()))
                   .isPresent();
           if (!same && workspace.song().key().isPresent()) {
             take.run();

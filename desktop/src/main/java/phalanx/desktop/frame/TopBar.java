@@ -1,7 +1,6 @@
 package phalanx.desktop.frame;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -84,9 +83,9 @@ final class TopBar extends ToolRow {
                 (s, c) -> s.withGuitar(s.guitar().withCapo(c))),
             chips.of(
                 "hand",
-                s -> Texts.of("topBar.hand", sizeWords(s.hand().size())),
+                s -> Texts.of("topBar.hand", s.hand().size().words()),
                 List.of(Hand.Size.SMALL, Hand.Size.MEDIUM, Hand.Size.LARGE),
-                TopBar::sizeWords,
+                Hand.Size::words,
                 (s, size) -> s.withHand(s.hand().sizedAs(Hand.of(size)))),
             chips.of(
                 "tempo",
@@ -108,10 +107,6 @@ final class TopBar extends ToolRow {
   private String tuning(Song song) {
     return String.join(
         " ", song.guitar().tuning().strings().stream().map(p -> naming().name(p.name())).toList());
-  }
-
-  private static String sizeWords(Hand.Size size) {
-    return size.name().toLowerCase(Locale.ROOT);
   }
 
   /** Four fingers on a string: the program's mark. */

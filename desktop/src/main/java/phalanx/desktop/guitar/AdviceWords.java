@@ -66,8 +66,10 @@ final class AdviceWords {
     lines.add(
         Texts.of(
             "adviceWords.openCostABar",
-            change(Phrase.of("%.1f", now.openStrings()), Phrase.of("%.1f", way.openStrings())),
-            change(Phrase.of("%.1f", now.costPerBar()), Phrase.of("%.1f", way.costPerBar()))));
+            change(
+                Phrase.shown("%.1f", now.openStrings()), Phrase.shown("%.1f", way.openStrings())),
+            change(
+                Phrase.shown("%.1f", now.costPerBar()), Phrase.shown("%.1f", way.costPerBar()))));
     return lines;
   }
 
@@ -75,7 +77,8 @@ final class AdviceWords {
   static String spots(Advised before, Advised after) {
     return Texts.of(
         "adviceWords.stretchMmHardSpots",
-        change(Phrase.of("%.0f", before.hardestSpan()), Phrase.of("%.0f", after.hardestSpan())),
+        change(
+            Phrase.shown("%.0f", before.hardestSpan()), Phrase.shown("%.0f", after.hardestSpan())),
         change(String.valueOf(before.tally().hard()), String.valueOf(after.tally().hard())));
   }
 
@@ -87,7 +90,7 @@ final class AdviceWords {
 
   private static String ceiling(Optional<Double> tempo) {
     return tempo
-        .map(t -> Phrase.of("%.0f", Math.floor(t)))
+        .map(t -> Phrase.shown("%.0f", Math.floor(t)))
         .orElse(Texts.of("adviceWords.anyTempo"));
   }
 

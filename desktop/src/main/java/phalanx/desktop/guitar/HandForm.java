@@ -2,7 +2,6 @@ package phalanx.desktop.guitar;
 
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import javafx.scene.control.TextField;
@@ -38,7 +37,7 @@ final class HandForm {
         "hand-size",
         Texts.of("handForm.size"),
         List.of(Hand.Size.values()),
-        size -> size.name().toLowerCase(Locale.ROOT),
+        Hand.Size::words,
         s -> s.hand().size(),
         (s, size) -> s.withHand(s.hand().sizedAs(Hand.of(size))));
     TextField spread =
@@ -48,7 +47,9 @@ final class HandForm {
             Texts.of("handForm.toMm", Hand.LEAST_SPREAD, Hand.MOST_SPREAD),
             n -> Phrase.of("%.0f", n.hand().spread()),
             (n, t) ->
-                Optional.of(n.withHand(n.hand().sizedAs(Hand.measured(Double.parseDouble(t))))));
+                Optional.of(
+                    n.withHand(
+                        n.hand().sizedAs(Hand.measured(Double.parseDouble(t.replace(',', '.')))))));
     spread.setTooltip(new Tooltip(Texts.of("handForm.fromIndexTipTo")));
     form.choice(
         "pace",

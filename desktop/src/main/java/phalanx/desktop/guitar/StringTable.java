@@ -145,9 +145,9 @@ final class StringTable extends VBox {
         row,
         styled(StringSign.of(pull.string()), "where"),
         name,
-        styled(Phrase.of("%.2f", pull.hz()), "where"),
+        styled(Phrase.shown("%.2f", pull.hz()), "where"),
         change,
-        styled(Phrase.of("%.0f", pull.newtons()), "where"),
+        styled(Phrase.shown("%.0f", pull.newtons()), "where"),
         new PullGauge(pull),
         hear);
   }

@@ -210,7 +210,7 @@ final class NeckEntry extends VBox {
   private void tell() {
     Meter meter = workspace.models().melody().meter();
     double beat = 1 + (double) entry.caretProperty().get() / meter.beatTicks();
-    String time = beat == Math.rint(beat) ? Phrase.of("%.0f", beat) : Phrase.of("%.2f", beat);
+    String time = beat == Math.rint(beat) ? Phrase.shown("%.0f", beat) : Phrase.shown("%.2f", beat);
     String shown =
         entry.harmonicsProperty().get()
             ? Texts.of("neckEntry.diamondsHarmonicsLargeOnes")

@@ -18,6 +18,7 @@ import phalanx.desktop.drawing.Lettering;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.TypeFace;
 import phalanx.desktop.model.Workspace;
+import phalanx.desktop.texts.Texts;
 import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
 import phalanx.picking.PickFinger;
@@ -96,7 +97,7 @@ final class FallsView extends Canvas {
   /** The strings the thumb takes in turn, with the notes they sound. */
   private void paintThumb(PatternFall fall, double left, double width) {
     double y = getHeight() - 15;
-    ink.left("thumb", left + 12, y + 4, TypeFace.plain(11), "muted");
+    ink.left(Texts.of("fallsView.thumb"), left + 12, y + 4, TypeFace.plain(11), "muted");
     double x = left + 56;
     List<Note> bass =
         fall.notes().stream().filter(n -> n.part() == Note.Part.BASS).limit(4).toList();

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import phalanx.desktop.texts.Texts;
 import phalanx.picking.Role;
 import phalanx.theory.Meter;
 
@@ -26,7 +27,7 @@ final class GridLayout {
   }
 
   /** The row of hits, the lowest. */
-  static final Row HITS = new Row("hits", Optional.empty());
+  static final Row HITS = new Row(Texts.of("gridLayout.hits"), Optional.empty());
 
   /** The rows from top to bottom. */
   static final List<Row> ROWS = rows();
@@ -52,7 +53,7 @@ final class GridLayout {
     List<Role> down =
         List.of(
             Role.TUNE, Role.UPPER, Role.MIDDLE, Role.INNER, Role.THUMB, Role.ALTERNATE, Role.ROOT);
-    down.forEach(r -> rows.add(new Row(r.written(), Optional.of(r))));
+    down.forEach(r -> rows.add(new Row(r.words(), Optional.of(r))));
     rows.add(HITS);
     return List.copyOf(rows);
   }

@@ -133,7 +133,7 @@ final class GridPainter {
       String shade = row.isThumb() ? "pick-p" : "text";
       ink.left(row.name(), 14, y + 4.5, main ? TypeFace.bold(13) : TypeFace.plain(13), shade);
       if (row.role().equals(Optional.of(Role.THUMB))) {
-        ink.left("route", 62, y + 4.5, TypeFace.plain(10), shade);
+        ink.left(Texts.of("gridPainter.route"), 62, y + 4.5, TypeFace.plain(10), shade);
       }
     }
   }

@@ -9,6 +9,7 @@ import phalanx.desktop.drawing.Lettering;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.RollSign;
 import phalanx.desktop.drawing.TypeFace;
+import phalanx.desktop.texts.Texts;
 import phalanx.picking.Force;
 import phalanx.picking.Pattern;
 import phalanx.picking.PickFinger;
@@ -55,7 +56,12 @@ final class StrokePainter {
       gc.setLineDashes(4, 3);
       gc.strokeLine(x - 9, GridLayout.TOP - 22, x - 9, layout.bottom());
       gc.setLineDashes();
-      ink.left("next chord ›", x - 6, GridLayout.TOP - 24, TypeFace.bold(11), "accent");
+      ink.left(
+          Texts.of("strokePainter.nextChord"),
+          x - 6,
+          GridLayout.TOP - 24,
+          TypeFace.bold(11),
+          "accent");
     }
     if (heights.length < 2) {
       return;

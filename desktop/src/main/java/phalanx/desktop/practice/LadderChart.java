@@ -85,7 +85,7 @@ final class LadderChart extends Canvas {
     String words = told(goal);
     ink.right(words, LEFT - 8, scale.y(goal) + 4, TypeFace.bold(12), "attention");
     ink.right(
-        "goal " + pulse.mark(goal),
+        Texts.of("ladderChart.goal", pulse.mark(goal)),
         getWidth() - 10,
         scale.y(goal) - 6,
         TypeFace.plain(11),

@@ -7,6 +7,7 @@ import javafx.scene.canvas.GraphicsContext;
 import phalanx.desktop.drawing.Lettering;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.TypeFace;
+import phalanx.desktop.texts.Texts;
 import phalanx.picking.PickFinger;
 import phalanx.practice.MatchedStroke;
 import phalanx.practice.Steadiness;
@@ -40,8 +41,13 @@ final class SteadinessChart extends Canvas {
       gc.strokeLine(LEFT, y(ms), getWidth() - 6, y(ms));
       ink.right((ms > 0 ? "+" : "") + ms, LEFT - 5, y(ms) + 4, TypeFace.plain(10.5), "muted");
     }
-    ink.left("late", LEFT + 4, 14, TypeFace.plain(10.5), "text-2");
-    ink.left("early", LEFT + 4, getHeight() - 6, TypeFace.plain(10.5), "text-2");
+    ink.left(Texts.of("steadinessChart.late"), LEFT + 4, 14, TypeFace.plain(10.5), "text-2");
+    ink.left(
+        Texts.of("steadinessChart.early"),
+        LEFT + 4,
+        getHeight() - 6,
+        TypeFace.plain(10.5),
+        "text-2");
     report.ifPresent(r -> strokes(gc, r));
   }
 

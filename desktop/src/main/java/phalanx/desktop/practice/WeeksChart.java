@@ -45,7 +45,12 @@ final class WeeksChart extends Canvas {
     Lettering ink = new Lettering(gc, palette);
     TreeMap<LocalDate, Double> days = new TreeMap<>(figures);
     if (days.isEmpty()) {
-      ink.left("nothing measured yet", LEFT, getHeight() / 2, TypeFace.plain(12), "text-2");
+      ink.left(
+          Texts.of("weeksChart.nothingMeasuredYet"),
+          LEFT,
+          getHeight() / 2,
+          TypeFace.plain(12),
+          "text-2");
       setAccessibleText(Texts.of("weeksChart.nothingMeasuredYet"));
       return;
     }

@@ -128,7 +128,7 @@ public final class WhyPanel extends VBox {
     double length = Math.min(LONGEST_BAR, Math.abs(value) * BAR);
     bar.setMinSize(length, 6);
     bar.setMaxSize(length, 6);
-    Label figure = new Label(Phrase.of("%.2f", value).replace('-', '−'));
+    Label figure = new Label(Phrase.shown("%.2f", value).replace('-', '−'));
     figure.getStyleClass().add("why-figure");
     boolean term = style.equals("why-term");
     HBox row = term ? new HBox(words, grow, bar, figure) : new HBox(words, grow, figure);

@@ -164,14 +164,14 @@ final class StripPainter {
       gc.strokeLine(StripLayout.LEFT, y, right, y);
       ink.centre(StringSign.of(s), 22, y + 3.6, TypeFace.plain(10), "muted");
     }
-    ink.left("fingers", 7, layout.lettersY(), TypeFace.plain(10), "muted");
-    ink.left("thumb", 7, layout.thumbY(), TypeFace.plain(10), "muted");
+    ink.left(Texts.of("stripPainter.fingers"), 7, layout.lettersY(), TypeFace.plain(10), "muted");
+    ink.left(Texts.of("stripPainter.thumb"), 7, layout.thumbY(), TypeFace.plain(10), "muted");
     if (layout.hasHits()) {
-      ink.left("hits", 7, layout.hitsY(), TypeFace.plain(10), "muted");
+      ink.left(Texts.of("stripPainter.hits"), 7, layout.hitsY(), TypeFace.plain(10), "muted");
     }
-    ink.left("count", 7, layout.countY(), TypeFace.plain(10), "muted");
+    ink.left(Texts.of("stripPainter.count"), 7, layout.countY(), TypeFace.plain(10), "muted");
     if (layout.hasWords()) {
-      ink.left("words", 7, layout.wordsY(), TypeFace.plain(10), "muted");
+      ink.left(Texts.of("stripPainter.words"), 7, layout.wordsY(), TypeFace.plain(10), "muted");
       layout.words(system).forEach(w -> paintWords(system, w, right));
     }
   }
@@ -251,7 +251,7 @@ final class StripPainter {
     }
     if (!slot.remarks().isEmpty() && slot.shape().isEmpty()) {
       double y = layout.laneY(Finger.MIDDLE) + 14;
-      ink.left("nothing held", x + 8, y, TypeFace.plain(11), "attention");
+      ink.left(Texts.of("stripPainter.nothingHeld"), x + 8, y, TypeFace.plain(11), "attention");
     }
   }
 

@@ -7,6 +7,7 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
 import phalanx.engraving.Mark;
 import phalanx.engraving.Role;
+import phalanx.engraving.Texts;
 import phalanx.engraving.font.Face;
 import phalanx.engraving.font.Sign;
 import phalanx.notation.WrittenForm.WrittenBar;
@@ -167,7 +168,7 @@ final class RowsAbove {
         x = swing.right() + 1;
       }
       if (bar.written().plays() > 2) {
-        String times = Phrase.of("%d times", bar.written().plays());
+        String times = Texts.of("rowsAbove.times", bar.written().plays());
         double width = Face.BOLD_ITALIC.width(times, Measures.WORD_SIZE);
         x = Math.max(x, bar.right() - width - 0.5);
         row.add(new Waiting(Role.SIGN, times, x, Face.BOLD_ITALIC, Measures.WORD_SIZE));

@@ -12,6 +12,7 @@ import phalanx.engraving.Mark;
 import phalanx.engraving.Role;
 import phalanx.engraving.SheetOptions;
 import phalanx.engraving.SheetOptions.Show;
+import phalanx.engraving.Texts;
 import phalanx.engraving.font.Face;
 import phalanx.fretting.Shape;
 import phalanx.notation.WrittenForm;
@@ -66,7 +67,7 @@ public final class ChartSheet {
   }
 
   private Block facts() {
-    String key = arrangement.song().key().map(k -> "Key " + k + "   ").orElse("");
+    String key = arrangement.song().key().map(k -> Texts.of("chartSheet.key", k)).orElse("");
     String text =
         key
             + arrangement.song().meter()
@@ -139,7 +140,7 @@ public final class ChartSheet {
       dots(marks, x + width - 5, middle);
     }
     if (bar.plays() > 2) {
-      String times = Phrase.of("%d times", bar.plays());
+      String times = Texts.of("chartSheet.times", bar.plays());
       double w = Face.PLAIN.width(times, SMALL);
       marks.add(new Mark.Text(Role.SIGN, times, x + width - w - 4, top - 3, Face.PLAIN, SMALL));
     }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 import phalanx.engraving.Mark;
 import phalanx.engraving.Role;
+import phalanx.engraving.Texts;
 import phalanx.engraving.font.Face;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
@@ -66,9 +67,9 @@ public final class Heading {
             .map(p -> p.name().toString())
             .collect(Collectors.joining(" "));
     boolean standard = guitar.tuning().equals(Tuning.STANDARD);
-    lines.add("Tuning " + tuning + (standard ? "" : " (low to high)"));
+    lines.add(Texts.of("heading.tuning", tuning, standard ? "" : Texts.of("heading.lowToHigh")));
     if (guitar.capo() > 0) {
-      lines.add("Capo " + guitar.capoWords() + "; frets count from the capo");
+      lines.add(Texts.of("heading.capoFretsCountFrom", guitar.capoWords()));
     }
     return lines;
   }

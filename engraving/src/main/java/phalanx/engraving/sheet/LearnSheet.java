@@ -11,6 +11,7 @@ import phalanx.engraving.EngravedSheet;
 import phalanx.engraving.Mark;
 import phalanx.engraving.Role;
 import phalanx.engraving.SheetOptions;
+import phalanx.engraving.Texts;
 import phalanx.engraving.font.Face;
 import phalanx.findings.Review;
 import phalanx.fretting.Shape;
@@ -83,23 +84,23 @@ public final class LearnSheet {
   }
 
   private void form() {
-    heading("Form");
+    heading(Texts.of("learnSheet.form"));
     List<String> parts = new ArrayList<>();
     for (Section section : song.sections()) {
       int bars = section.bars().size();
       int plays = section.bars().stream().mapToInt(b -> b.plays()).max().orElse(1);
-      String label = section.label().isBlank() ? "Song" : section.label();
+      String label = section.label().isBlank() ? Texts.of("learnSheet.song") : section.label();
       parts.add(
           Phrase.of("%s: %d %s", label, bars, bars == 1 ? "bar" : "bars")
-              + (plays > 1 ? Phrase.of(", %d times", plays) : ""));
+              + (plays > 1 ? Texts.of("learnSheet.times", plays) : ""));
     }
     text(String.join(" · ", parts));
     text(
         song.meter()
             + " · "
             + Tempo.of(song.meter(), song.tempo())
-            + song.key().map(k -> " · key of " + k).orElse("")
-            + Phrase.of(" · %d bars as played", arrangement.timeline().bars().size()));
+            + song.key().map(k -> Texts.of("learnSheet.keyOf", k)).orElse("")
+            + Texts.of("learnSheet.barsAsPlayed", arrangement.timeline().bars().size()));
   }
 
   private void shapes() {
@@ -107,12 +108,12 @@ public final class LearnSheet {
     if (all.isEmpty()) {
       return;
     }
-    heading("Shapes");
+    heading(Texts.of("learnSheet.shapes"));
     var first = new java.util.LinkedHashMap<Shape, String>();
     all.entrySet().stream().limit(MOST_SHAPES).forEach(e -> first.put(e.getKey(), e.getValue()));
     blocks.addAll(ShapeRows.of(first, width));
     if (all.size() > first.size()) {
-      text(Phrase.of("and %d more: see the chart", all.size() - first.size()));
+      text(Texts.of("learnSheet.andMoreSeeThe", all.size() - first.size()));
     }
   }
 
@@ -134,14 +135,14 @@ public final class LearnSheet {
         continue;
       }
       if (!titled) {
-        heading("Picking hand");
+        heading(Texts.of("learnSheet.pickingHand"));
         titled = true;
       }
-      text(Phrase.of("Bar %d: %s", bar.number(), letters));
+      text(Texts.of("learnSheet.bar", bar.number(), letters));
       text(StrokeWords.motions(notes));
     }
     if (others > 0) {
-      text(Phrase.of("and %d more bars that differ in a stroke or more", others));
+      text(Texts.of("learnSheet.andMoreBarsThat", others));
     }
   }
 
@@ -151,21 +152,21 @@ public final class LearnSheet {
     if (hardest.isEmpty()) {
       return;
     }
-    heading("The hardest changes");
+    heading(Texts.of("learnSheet.theHardestChanges"));
     for (HardChanges.HardChange change : hardest) {
       text(
-          Phrase.of(
-              "Bar %d, %s: the furthest finger needs %.0f ms and has %.0f ms at this tempo%s",
+          Texts.of(
+              "learnSheet.barTheFurthestFinger",
               change.to().played().bar(),
               change.pair(),
               change.needed(),
               change.has(),
-              change.share() > 1 ? ": slower until it is clean" : ""));
+              change.share() > 1 ? Texts.of("learnSheet.slowerUntilItIs") : ""));
     }
   }
 
   private void tempo() {
-    heading("Tempo");
+    heading(Texts.of("learnSheet.tempo"));
     Optional<Double> ceiling = review.ceiling().song();
     String begin =
         Tempo.of(song.meter(), Math.min(song.tempo(), ceiling.orElse(song.tempo())) * 0.6);
@@ -173,15 +174,16 @@ public final class LearnSheet {
         ceiling
             .map(
                 c ->
-                    "Both hands hold up to "
-                        + Tempo.of(song.meter(), Math.floor(c))
-                        + review
+                    Texts.of(
+                        "learnSheet.bothHandsHoldUp",
+                        Tempo.of(song.meter(), Math.floor(c)),
+                        review
                             .ceiling()
                             .bar()
-                            .map(b -> Phrase.of(", set by bar %d", b))
-                            .orElse(""))
-            .orElse("Nothing in this song limits its tempo"));
-    text("Begin near " + begin + ", and faster only when it is clean three times running.");
-    text("Warm up first, and stop when something hurts.");
+                            .map(b -> Texts.of("learnSheet.setByBar", b))
+                            .orElse("")))
+            .orElse(Texts.of("learnSheet.nothingInThisSong")));
+    text(Texts.of("learnSheet.beginNearAndFaster", begin));
+    text(Texts.of("learnSheet.warmUpFirstAnd"));
   }
 }

@@ -11,6 +11,7 @@ import java.util.regex.Pattern;
 import phalanx.formats.FileProblem;
 import phalanx.formats.ReaderGuard;
 import phalanx.formats.SongReading;
+import phalanx.formats.Texts;
 import phalanx.formats.imported.ImportedBar;
 import phalanx.formats.imported.ImportedSong;
 import phalanx.formats.imported.TuneRange;
@@ -54,7 +55,7 @@ public final class AbcReader {
   /** Reads a whole file. */
   public static SongReading read(String text) {
     return ReaderGuard.guarded(
-        "tunes in letters",
+        Texts.of("abcReader.tunesInLetters"),
         () -> new AbcReader().song(text),
         p -> new SongReading(Song.untitled(), List.of(p)));
   }
@@ -66,7 +67,7 @@ public final class AbcReader {
       String line = l == 0 ? lines.get(l).replaceFirst("^\uFEFF", "") : lines.get(l);
       if (line.startsWith("X:")) {
         if (begun) {
-          remarks.add(new FileProblem(l + 1, 1, "only the first tune of the file is read"));
+          remarks.add(new FileProblem(l + 1, 1, Texts.of("abcReader.onlyTheFirstTune")));
           break;
         }
         begun = true;
@@ -75,7 +76,7 @@ public final class AbcReader {
       if (body && line.isBlank() && begun) {
         // A blank line ends a tune; only another tune may follow.
         if (lines.subList(l, lines.size()).stream().anyMatch(x -> x.startsWith("X:"))) {
-          remarks.add(new FileProblem(l + 1, 1, "only the first tune of the file is read"));
+          remarks.add(new FileProblem(l + 1, 1, Texts.of("abcReader.onlyTheFirstTune")));
         }
         break;
       }
@@ -151,7 +152,7 @@ public final class AbcReader {
     Optional<Meter> meter = AbcHead.meter(value);
     if (meter.isEmpty()) {
       if (!value.equalsIgnoreCase("none") && !value.isEmpty()) {
-        problem(number, "expected a metre such as 4/4, C or 6/8, found " + Quoted.of(value));
+        problem(number, Texts.of("abcReader.expectedAMetreSuch", Quoted.of(value)));
       }
       return;
     }
@@ -165,7 +166,7 @@ public final class AbcReader {
   private void unit(int number, String value) {
     Optional<Integer> unit = AbcHead.length(value);
     if (unit.isEmpty()) {
-      problem(number, "expected a note length such as 1/8, found " + Quoted.of(value));
+      problem(number, Texts.of("abcReader.expectedANoteLength", Quoted.of(value)));
     } else if (body) {
       voice().unit(unit.get());
     } else {
@@ -176,10 +177,9 @@ public final class AbcReader {
   private void tempo(int number, String value) {
     Optional<Double> tempo = head.tempo(value);
     if (tempo.isEmpty() && value.matches(".*\\d.*")) {
-      problem(number, "expected a tempo such as 1/4=100, found " + Quoted.of(value));
+      problem(number, Texts.of("abcReader.expectedATempoSuch", Quoted.of(value)));
     } else if (tempo.isPresent() && !Feel.isTempo(tempo.get())) {
-      remarks.add(
-          new FileProblem(number, 1, Phrase.of("a tempo of %.0f is left out", tempo.get())));
+      remarks.add(new FileProblem(number, 1, Texts.of("abcReader.aTempoOfIs", tempo.get())));
     } else if (body) {
       voice().tempo(tempo);
     } else {
@@ -191,7 +191,7 @@ public final class AbcReader {
     AbcHead.Signed signed = AbcHead.key(value);
     if (signed.doubtful()) {
       remarks.add(
-          new FileProblem(number, 1, "this key is read as far as it goes: " + Quoted.of(value)));
+          new FileProblem(number, 1, Texts.of("abcReader.thisKeyIsRead", Quoted.of(value))));
     }
     if (body) {
       voice().key(signed);
@@ -214,17 +214,17 @@ public final class AbcReader {
             .or(() -> voices.values().stream().findFirst());
     List<ImportedBar> bars = tune.map(AbcVoice::bars).orElse(List.of());
     if (bars.isEmpty()) {
-      problem(1, "expected notes behind a line with the key (K:), found none");
+      problem(1, Texts.of("abcReader.expectedNotesBehindA"));
       return new SongReading(Song.untitled(), problems, remarks);
     }
     if (voices.size() > 1) {
-      String words = "of %d voices one is read as the tune";
+      String words = Texts.of("abcReader.ofVoicesOneIs");
       remarks.add(new FileProblem(1, 1, Phrase.of(words, voices.size())));
     }
     Optional<Key> key = head.key.key();
     if (!tune.get().hasChords()) {
       key = Optional.of(ImportedSong.propose(bars, tune.get().tones(), key));
-      remarks.add(new FileProblem(1, 1, "it has no chord symbols: the chords are proposed"));
+      remarks.add(new FileProblem(1, 1, Texts.of("abcReader.itHasNoChord")));
     }
     Song plain =
         Song.untitled()

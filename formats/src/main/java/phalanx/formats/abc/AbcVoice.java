@@ -12,6 +12,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import phalanx.chart.ChordProposal;
 import phalanx.formats.FileProblem;
+import phalanx.formats.Texts;
 import phalanx.formats.imported.ImportedBar;
 import phalanx.formats.imported.ImportedNote;
 import phalanx.melody.BarTune;
@@ -21,7 +22,6 @@ import phalanx.song.BarLyrics;
 import phalanx.song.ChordChange;
 import phalanx.song.Harmony;
 import phalanx.song.SongBounds;
-import phalanx.text.Phrase;
 import phalanx.theory.ChordReader;
 import phalanx.theory.ChordReading;
 import phalanx.theory.Letter;
@@ -181,8 +181,7 @@ final class AbcVoice {
     if (!passed && !told) {
       told = true;
       problems.add(
-          new FileProblem(
-              number, at + 1, "expected a note or a bar line, found " + Quoted.of(rest)));
+          new FileProblem(number, at + 1, Texts.of("abcVoice.expectedANoteOr", Quoted.of(rest))));
     }
     return at + 1;
   }
@@ -288,8 +287,7 @@ final class AbcVoice {
       bars.add(bar);
     } else if (!full) {
       full = true;
-      problems.add(
-          new FileProblem(1, 1, Phrase.of("a song has %d bars at most", SongBounds.MOST_BARS)));
+      problems.add(new FileProblem(1, 1, Texts.of("abcVoice.aSongHasBars", SongBounds.MOST_BARS)));
     }
     bar = new ImportedBar(meter);
     bar.passes.addAll(ending);

@@ -13,6 +13,7 @@ import phalanx.chart.GridReader;
 import phalanx.formats.FileProblem;
 import phalanx.formats.ReaderGuard;
 import phalanx.formats.SongReading;
+import phalanx.formats.Texts;
 import phalanx.formats.text.Bracketed;
 import phalanx.formats.text.ChartTextReader;
 import phalanx.formats.text.ChordWord;
@@ -127,7 +128,7 @@ public final class ChordProReader {
       if (directive.isPresent()) {
         directive(directive.get(), number);
       } else {
-        problem(number, column, "expected a directive {name: value} closed by }");
+        problem(number, column, Texts.of("chordProReader.expectedADirectiveName"));
       }
     } else if (!text.startsWith("#")) {
       if (grid.isPresent()) {
@@ -163,7 +164,7 @@ public final class ChordProReader {
       lyrics.add(cut(line, SongBounds.LONGEST_LINE, number, 1));
     } else if (!wordsEnded) {
       wordsEnded = true;
-      String words = "a song has %d lines of words at most: the others are left out";
+      String words = Texts.of("chordProReader.aSongHasLines");
       problem(number, 1, Phrase.of(words, SongBounds.MOST_LINES));
     }
   }
@@ -173,8 +174,7 @@ public final class ChordProReader {
     if (text.length() <= most) {
       return text;
     }
-    problem(
-        line, column, Phrase.of("expected %d signs here at most, found %d", most, text.length()));
+    problem(line, column, Texts.of("chordProReader.expectedSignsHereAt", most, text.length()));
     return Quoted.start(text, most);
   }
 
@@ -230,7 +230,7 @@ public final class ChordProReader {
                       problem(
                           line,
                           column,
-                          "expected a key such as G or Em, found " + Quoted.of(value)));
+                          Texts.of("chordProReader.expectedAKeySuch", Quoted.of(value))));
       case "time" -> time(value, line, column);
       case "tempo" -> tempo(value, line, column);
       case "capo" -> capo(value, line, column);
@@ -244,14 +244,17 @@ public final class ChordProReader {
       case "arranger" -> arranger = cut(value, SongBounds.LONGEST_NAME, line, column);
       case "define", "chord" -> {
         if (!definitions.read(value)) {
-          remarks.add(new FileProblem(line, column, "this shape is left out: " + Quoted.of(value)));
+          remarks.add(
+              new FileProblem(
+                  line, column, Texts.of("chordProReader.thisShapeIsLeft", Quoted.of(value))));
         }
       }
       case "x_phalanx_pickup" -> pickup = Optional.of(value);
       case "start_of_tab", "start_of_abc", "start_of_ly", "start_of_svg", "start_of_textblock" -> {
         inTab = true;
         String kind = directive.name().substring("start_of_".length());
-        remarks.add(new FileProblem(line, column, "what stands here is left out: " + kind));
+        remarks.add(
+            new FileProblem(line, column, Texts.of("chordProReader.whatStandsHereIs", kind)));
       }
       case "end_of_tab", "end_of_abc", "end_of_ly", "end_of_svg", "end_of_textblock" ->
           inTab = false;
@@ -284,7 +287,7 @@ public final class ChordProReader {
   private void time(String value, int line, int column) {
     Optional<Meter> read = Meter.parse(value);
     if (read.isEmpty()) {
-      problem(line, column, "expected a metre such as 4/4 or 6/8, found " + Quoted.of(value));
+      problem(line, column, Texts.of("chordProReader.expectedAMetreSuch", Quoted.of(value)));
     } else {
       meter = read.get();
       grid.ifPresent(g -> g.turn(read.get()));
@@ -308,9 +311,8 @@ public final class ChordProReader {
       problem(
           line,
           column,
-          Phrase.of(
-              "expected a tempo from %.0f to %.0f beats a minute, found %s",
-              Feel.SLOWEST, Feel.FASTEST, Quoted.of(value)));
+          Texts.of(
+              "chordProReader.expectedATempoFrom", Feel.SLOWEST, Feel.FASTEST, Quoted.of(value)));
     }
   }
 
@@ -321,7 +323,7 @@ public final class ChordProReader {
       problem(
           line,
           column,
-          "expected a capo fret from 0 to " + Guitar.HIGHEST_CAPO + ", found " + Quoted.of(value));
+          Texts.of("chordProReader.expectedACapoFret", Guitar.HIGHEST_CAPO, Quoted.of(value)));
     }
   }
 
@@ -330,7 +332,7 @@ public final class ChordProReader {
   private void startGrid(String value, int line, int column) {
     closeWords();
     if (grid.isPresent()) {
-      problem(line, column, "expected {end_of_grid} before another grid starts");
+      problem(line, column, Texts.of("chordProReader.expectedEndOfGrid"));
       closeGrid();
     }
     String own = label(value);
@@ -346,7 +348,7 @@ public final class ChordProReader {
 
   private void endGrid(int line, int column) {
     if (grid.isEmpty()) {
-      problem(line, column, "expected {start_of_grid} before the grid ends");
+      problem(line, column, Texts.of("chordProReader.expectedStartOfGrid"));
     }
     closeGrid();
   }
@@ -393,7 +395,7 @@ public final class ChordProReader {
 
   private SongReading finish() {
     if (grid.isPresent()) {
-      problem(gridLine, 1, "expected {end_of_grid} for the grid that starts here");
+      problem(gridLine, 1, Texts.of("chordProReader.expectedEndOfGrid2"));
       closeGrid();
     }
     closeWords();
@@ -406,8 +408,7 @@ public final class ChordProReader {
       return new SongReading(read, problems, remarks);
     }
     if (none) {
-      String expected =
-          "expected bars between {start_of_grid} and {end_of_grid}, or chords in the words, found none";
+      String expected = Texts.of("chordProReader.expectedBarsBetweenStart");
       problem(1, 1, expected);
     }
     Song read = plain.withChart(new Chart(sections)).withWords(new Lyrics(lyrics, words));

@@ -21,6 +21,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.zip.CRC32C;
 import org.slf4j.LoggerFactory;
+import phalanx.formats.Texts;
 import phalanx.text.Phrase;
 import phalanx.theory.Quoted;
 
@@ -50,7 +51,7 @@ public final class AtomicFile {
     private static final long serialVersionUID = 1;
 
     ReadOnly() {
-      super("the file is marked as one that may only be read");
+      super(Texts.of("atomicFile.theFileIsMarked"));
     }
   }
 
@@ -103,9 +104,9 @@ public final class AtomicFile {
     Path target = target(file.toAbsolutePath());
     boolean there = Files.exists(target);
     if (there && Files.isDirectory(target)) {
-      throw new DiskTrouble("cannot be written: it is a folder");
+      throw new DiskTrouble(Texts.of("atomicFile.cannotBeWrittenIt"));
     } else if (there && !Files.isRegularFile(target)) {
-      throw new DiskTrouble("cannot be written: it is a pipe or a device, no file");
+      throw new DiskTrouble(Texts.of("atomicFile.cannotBeWrittenIt2"));
     } else if (there && !overReadOnly && isReadOnly(target)) {
       throw new ReadOnly();
     }
@@ -124,7 +125,7 @@ public final class AtomicFile {
           draft, target, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
       moved = true;
     } catch (NoSuchFileException e) {
-      throw new DiskTrouble("cannot be written: there is no folder " + target.getParent());
+      throw new DiskTrouble(Texts.of("atomicFile.cannotBeWrittenThere", target.getParent()));
     } finally {
       if (!moved) {
         clear(draft);

@@ -12,6 +12,7 @@ import java.nio.file.NoSuchFileException;
 import java.nio.file.NotDirectoryException;
 import java.util.Map;
 import org.slf4j.LoggerFactory;
+import phalanx.formats.Texts;
 
 /** What went wrong with a file, in words; the message of such an exception is one of ours. */
 public final class DiskTrouble extends IOException {
@@ -21,16 +22,16 @@ public final class DiskTrouble extends IOException {
   /** What systems say, by a part of it; the words are those of the POSIX standard's errors. */
   private static final Map<String, String> REASONS =
       Map.of(
-          "No space left", "the disk is full",
-          "quota", "the disk space allowed is used up",
-          "Is a directory", "it is a folder",
-          "Not a directory", "a part of its path is no folder",
-          "Read-only file system", "the disk can only be read",
-          "Too many open files", "too many files are open",
-          "File name too long", "its name is too long",
-          "Too many levels of symbolic links", "its links lead in a circle",
-          "Input/output error", "the disk reports an error",
-          "Permission denied", "there is no permission to");
+          "No space left", Texts.of("diskTrouble.theDiskIsFull"),
+          "quota", Texts.of("diskTrouble.theDiskSpaceAllowed"),
+          "Is a directory", Texts.of("diskTrouble.itIsAFolder"),
+          "Not a directory", Texts.of("diskTrouble.aPartOfIts"),
+          "Read-only file system", Texts.of("diskTrouble.theDiskCanOnly"),
+          "Too many open files", Texts.of("diskTrouble.tooManyFilesAre"),
+          "File name too long", Texts.of("diskTrouble.itsNameIsToo"),
+          "Too many levels of symbolic links", Texts.of("diskTrouble.itsLinksLeadIn"),
+          "Input/output error", Texts.of("diskTrouble.theDiskReportsAn"),
+          "Permission denied", Texts.of("diskTrouble.thereIsNoPermission"));
 
   /** A fault that is told in these words. */
   public DiskTrouble(String words) {
@@ -39,12 +40,14 @@ public final class DiskTrouble extends IOException {
 
   /** Why a file cannot be read. */
   public static String reading(IOException e) {
-    return e instanceof DiskTrouble ? e.getMessage() : "cannot be read: " + why(e);
+    return e instanceof DiskTrouble ? e.getMessage() : Texts.of("diskTrouble.cannotBeRead", why(e));
   }
 
   /** Why a file cannot be written. */
   public static String writing(IOException e) {
-    return e instanceof DiskTrouble ? e.getMessage() : "cannot be written: " + why(e);
+    return e instanceof DiskTrouble
+        ? e.getMessage()
+        : Texts.of("diskTrouble.cannotBeWritten", why(e));
   }
 
   /** The reason alone. */
@@ -52,17 +55,17 @@ public final class DiskTrouble extends IOException {
     if (e instanceof DiskTrouble) {
       return e.getMessage();
     } else if (e instanceof NoSuchFileException || e instanceof FileNotFoundException) {
-      return "there is no such file or folder";
+      return Texts.of("diskTrouble.thereIsNoSuch");
     } else if (e instanceof AccessDeniedException) {
-      return "there is no permission to";
+      return Texts.of("diskTrouble.thereIsNoPermission");
     } else if (e instanceof NotDirectoryException) {
-      return "a part of its path is no folder";
+      return Texts.of("diskTrouble.aPartOfIts");
     } else if (e instanceof FileAlreadyExistsException || e instanceof DirectoryNotEmptyException) {
-      return "something of this name is there already";
+      return Texts.of("diskTrouble.somethingOfThisName");
     } else if (e instanceof FileSystemLoopException) {
-      return "its links lead in a circle";
+      return Texts.of("diskTrouble.itsLinksLeadIn");
     } else if (e instanceof CharacterCodingException) {
-      return "it is not text in UTF-8";
+      return Texts.of("diskTrouble.itIsNotText");
     }
     return fromSystem(e);
   }
@@ -77,7 +80,7 @@ public final class DiskTrouble extends IOException {
         .orElseGet(
             () -> {
               LoggerFactory.getLogger(DiskTrouble.class).warn("a file could not be used", e);
-              return "the system refused it";
+              return Texts.of("diskTrouble.theSystemRefusedIt");
             });
   }
 }

@@ -5,6 +5,7 @@ import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
+import phalanx.formats.Texts;
 
 /**
  * The text of a file that came from anywhere: UTF-8 as a rule, UTF-16 where a byte order mark says
@@ -29,9 +30,7 @@ public record ForeignText(String text, Optional<String> letters) {
                 || (bytes[0] & 0xFF) == 0xFE && (bytes[1] & 0xFF) == 0xFF);
     Charset charset = marked ? StandardCharsets.UTF_16 : WESTERN;
     String words =
-        marked
-            ? "it is written in UTF-16"
-            : "it is not written in UTF-8: its letters are read as Western European";
+        marked ? Texts.of("foreignText.itIsWrittenIn") : Texts.of("foreignText.itIsNotWritten");
     return decoded(bytes, charset)
         .filter(ForeignText::isText)
         .map(t -> new ForeignText(withoutMark(t), Optional.of(words)));

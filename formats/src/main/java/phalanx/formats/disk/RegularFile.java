@@ -2,6 +2,7 @@ package phalanx.formats.disk;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import phalanx.formats.Texts;
 
 /** Tells files from what only looks like one: a pipe would be waited for without end. */
 public final class RegularFile {
@@ -16,7 +17,7 @@ public final class RegularFile {
    */
   public static void check(Path file) throws DiskTrouble {
     if (Files.exists(file) && !Files.isRegularFile(file) && !Files.isDirectory(file)) {
-      throw new DiskTrouble("cannot be read: it is a pipe or a device, no file");
+      throw new DiskTrouble(Texts.of("regularFile.cannotBeReadIt"));
     }
   }
 }

@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import phalanx.formats.Texts;
 
 /** What exports never write over: the file a song was read from, and any song file. */
 public final class SafeTarget {
@@ -38,8 +39,7 @@ public final class SafeTarget {
    */
   public static void check(Path target, Optional<Path> readFrom) throws DiskTrouble {
     if (isSongName(target)) {
-      throw new DiskTrouble(
-          "cannot be written: names ending in " + SONG_ENDING + " are kept for songs");
+      throw new DiskTrouble(Texts.of("safeTarget.cannotBeWrittenNames", SONG_ENDING));
     }
     checkSongStays(target, readFrom);
   }
@@ -51,16 +51,16 @@ public final class SafeTarget {
    */
   public static void checkSong(Path target, Optional<Path> readFrom) throws DiskTrouble {
     if (Files.exists(target) && isSongName(target)) {
-      throw new DiskTrouble("cannot be written: there is a song of this name already");
+      throw new DiskTrouble(Texts.of("safeTarget.cannotBeWrittenThere"));
     }
     checkSongStays(target, readFrom);
   }
 
   private static void checkSongStays(Path target, Optional<Path> readFrom) throws DiskTrouble {
     if (readFrom.filter(f -> isSame(f, target)).isPresent()) {
-      throw new DiskTrouble("cannot be written: the song was read from it");
+      throw new DiskTrouble(Texts.of("safeTarget.cannotBeWrittenThe"));
     } else if (Files.isRegularFile(target) && hasSong(target)) {
-      throw new DiskTrouble("cannot be written: there is a song in it");
+      throw new DiskTrouble(Texts.of("safeTarget.cannotBeWrittenThere2"));
     }
   }
 

@@ -13,6 +13,7 @@ import java.util.TreeMap;
 import java.util.function.IntFunction;
 import java.util.stream.Collectors;
 import phalanx.chart.ChordProposal;
+import phalanx.formats.Texts;
 import phalanx.fretting.FretRow;
 import phalanx.fretting.Shape;
 import phalanx.fretting.Stop;
@@ -224,7 +225,13 @@ public final class GuitarPart {
       pattern = pattern(bar, held, beat / FINEST, strokes);
     }
     struck.add(strokes);
-    patterns.put(b, new WrittenPattern("as written", "as the part has it", bar.meter, pattern));
+    patterns.put(
+        b,
+        new WrittenPattern(
+            Texts.of("guitarPart.asWritten"),
+            Texts.of("guitarPart.asThePartHas"),
+            bar.meter,
+            pattern));
   }
 
   /** A beat of a pattern is cut into this many parts at most. */
@@ -248,7 +255,7 @@ public final class GuitarPart {
             step(tick, here, strokes).ifPresent(s -> steps.add(s.at(tick + offset)));
           }
         });
-    return new Pattern("as written", bar.meter.barTicks(), steps);
+    return new Pattern(Texts.of("guitarPart.asWritten"), bar.meter.barTicks(), steps);
   }
 
   /** The strokes of one instant on roles, from the lowest string up; many together are a brush. */

@@ -5,12 +5,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import phalanx.formats.FileProblem;
+import phalanx.formats.Texts;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
 import phalanx.song.Song;
 import phalanx.song.TunePitches;
-import phalanx.text.Phrase;
 
 /**
  * A tune for another instrument often lies off the neck altogether. Where more than a few of its
@@ -53,8 +53,8 @@ public final class TuneRange {
       return new Fitted(song, Optional.empty());
     }
     String words =
-        Phrase.of(
-            "%d of the %d notes of the tune lie off the neck: it is moved %d %s %s",
+        Texts.of(
+            "tuneRange.ofTheNotesOf",
             (int) Math.round(off * pitches.size()),
             pitches.size(),
             Math.abs(best),

@@ -15,6 +15,7 @@ import phalanx.chart.ChordProposal;
 import phalanx.formats.FileProblem;
 import phalanx.formats.ReaderGuard;
 import phalanx.formats.SongReading;
+import phalanx.formats.Texts;
 import phalanx.formats.TuneSources;
 import phalanx.formats.imported.ImportedBar;
 import phalanx.formats.imported.ImportedNote;
@@ -64,7 +65,7 @@ public final class MidiReader {
    */
   public static SongReading read(byte[] bytes, Optional<String> track) {
     return ReaderGuard.guarded(
-        "MIDI files",
+        Texts.of("midiReader.midiFiles"),
         () -> new MidiReader().song(bytes, track),
         p -> new SongReading(Song.untitled(), List.of(p)));
   }
@@ -78,14 +79,14 @@ public final class MidiReader {
     try {
       sequence = MidiSystem.getSequence(new ByteArrayInputStream(bytes));
     } catch (InvalidMidiDataException | IOException | RuntimeException e) {
-      return refused("this is no Standard MIDI File, or it is damaged");
+      return refused(Texts.of("midiReader.thisIsNoStandard"));
     }
     if (sequence.getDivisionType() != Sequence.PPQ || sequence.getResolution() < 1) {
-      return refused("its times are in seconds of film, not in beats: it cannot be read");
+      return refused(Texts.of("midiReader.itsTimesAreIn"));
     }
     MidiTracks tracks = MidiTracks.of(sequence);
     if (tracks.voices().isEmpty()) {
-      return refused("there are no notes in this file");
+      return refused(Texts.of("midiReader.thereAreNoNotes"));
     }
     List<String> names =
         TuneSources.apart(tracks.voices().stream().map(MidiTracks.Voice::name).toList());
@@ -104,17 +105,17 @@ public final class MidiReader {
     List<MidiTracks.Sound> all = new ArrayList<>();
     tracks.voices().forEach(v -> all.addAll(v.sounds()));
     int grid = grid(tune.sounds());
-    remarks.add(new FileProblem(1, 1, "its notes are read on a grid of " + words(grid)));
+    remarks.add(new FileProblem(1, 1, Texts.of("midiReader.itsNotesAreRead", words(grid))));
     List<ImportedBar> bars = bars(tracks);
     if (bars.isEmpty()) {
-      return refused("there are no bars in this file");
+      return refused(Texts.of("midiReader.thereAreNoBars"));
     }
     List<Integer> starts = starts(bars);
     tune(bars, starts, line(tune.sounds(), grid), tracks.key());
     Optional<Key> key = tracks.key();
     if (!chords(bars, starts, tracks.texts())) {
       key = Optional.of(ImportedSong.propose(bars, tones(bars, starts, all), key));
-      remarks.add(new FileProblem(1, 1, "it names no chords: they are proposed from its notes"));
+      remarks.add(new FileProblem(1, 1, Texts.of("midiReader.itNamesNoChords")));
     }
     words(bars, starts, tracks.lyrics());
     tracks
@@ -185,7 +186,7 @@ public final class MidiReader {
       case 3 -> "triplets";
       case 8 -> "thirty-seconds";
       case 6 -> "sextuplets";
-      default -> "a twelfth of a quarter";
+      default -> Texts.of("midiReader.aTwelfthOfA");
     };
   }
 

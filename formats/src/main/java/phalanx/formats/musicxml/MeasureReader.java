@@ -11,9 +11,9 @@ import org.audiveris.proxymusic.Forward;
 import org.audiveris.proxymusic.Harmony;
 import org.audiveris.proxymusic.Note;
 import org.audiveris.proxymusic.ScorePartwise;
+import phalanx.formats.Texts;
 import phalanx.melody.BarTune;
 import phalanx.song.ChordChange;
-import phalanx.text.Phrase;
 import phalanx.theory.Interval;
 import phalanx.theory.Key;
 import phalanx.theory.Mode;
@@ -174,8 +174,7 @@ final class MeasureReader {
   private void add(Note note, int tick, int length) {
     if (ScoreNote.isPitched(note) && !ScoreNote.isHeard(note)) {
       lost.add(
-          new Lost(
-              tick, Phrase.of("a note in octave %d is left out", note.getPitch().getOctave())));
+          new Lost(tick, Texts.of("measureReader.aNoteInOctave", note.getPitch().getOctave())));
       return;
     }
     ScoreNote read = ScoreNote.of(note, lastVoice, lastStaff, tick, length);

@@ -14,6 +14,7 @@ import org.audiveris.proxymusic.util.Marshalling;
 import phalanx.formats.FileProblem;
 import phalanx.formats.ReaderGuard;
 import phalanx.formats.SongReading;
+import phalanx.formats.Texts;
 import phalanx.formats.TuneSources;
 import phalanx.formats.disk.DiskTrouble;
 import phalanx.formats.imported.GuitarPart;
@@ -78,18 +79,19 @@ public final class MusicXmlReader {
           Marshalling.unmarshal(
               new ByteArrayInputStream(file.text().getBytes(StandardCharsets.UTF_8)));
       if (!(root instanceof ScorePartwise score)) {
-        return refused(new FileProblem(1, 1, "expected a MusicXML score written part by part"));
+        return refused(new FileProblem(1, 1, Texts.of("musicXmlReader.expectedAMusicxmlScore")));
       }
       TunePart parts = new TunePart(score);
       return chosen
           .flatMap(parts::called)
           .or(() -> parts.likeliest().map(p -> new TunePart.Chosen(p, Optional.empty())))
           .map(c -> new MusicXmlReader(file, score, c.part()).song(parts, c.voice()))
-          .orElseGet(() -> refused(new FileProblem(1, 1, "there are no notes in this score")));
+          .orElseGet(
+              () -> refused(new FileProblem(1, 1, Texts.of("musicXmlReader.thereAreNoNotes"))));
     } catch (IOException e) {
       return refused(new FileProblem(1, 1, DiskTrouble.reading(e)));
     } catch (Marshalling.UnmarshallingException e) {
-      return refused(new FileProblem(1, 1, "this is not MusicXML"));
+      return refused(new FileProblem(1, 1, Texts.of("musicXmlReader.thisIsNotMusicxml")));
     }
   }
 
@@ -124,7 +126,8 @@ public final class MusicXmlReader {
     // A voice that is chosen is a tune, whatever else the part says.
     Optional<GuitarScore> places = upper.isChosen() ? Optional.empty() : places(contents, frames);
     sources
-        .flatMap(c -> places.isPresent() ? c.words("both hands are") : c.words())
+        .flatMap(
+            c -> places.isPresent() ? c.words(Texts.of("musicXmlReader.bothHandsAre")) : c.words())
         .ifPresent(words -> remarks.add(new FileProblem(file.line(first), 1, words)));
     if (places.isEmpty()) {
       upper.doubt().ifPresent(words -> remarks.add(new FileProblem(file.line(first), 1, words)));
@@ -145,11 +148,7 @@ public final class MusicXmlReader {
     }
     if (!named) {
       key = Optional.of(proposed.key());
-      remarks.add(
-          new FileProblem(
-              file.line(first),
-              1,
-              "it has no chord symbols: the chords are proposed from its notes"));
+      remarks.add(new FileProblem(file.line(first), 1, Texts.of("musicXmlReader.itHasNoChord")));
     }
     Song plain =
         Song.untitled()
@@ -210,7 +209,7 @@ public final class MusicXmlReader {
   /** The song with what is played of each of its bars pinned. */
   private Song placed(GuitarScore places, Song song, int first) {
     if (places.unplaced() > 0) {
-      String words = "%d notes have no place on the neck and are left out";
+      String words = Texts.of("musicXmlReader.notesHaveNoPlace");
       remarks.add(new FileProblem(file.line(first), 1, Phrase.of(words, places.unplaced())));
     }
     return GuitarPart.over(
@@ -235,7 +234,7 @@ public final class MusicXmlReader {
     if (name.length() > SongBounds.LONGEST_NAME) {
       remarks.add(
           new FileProblem(
-              1, 1, Phrase.of("the title has more than %d signs", SongBounds.LONGEST_NAME)));
+              1, 1, Texts.of("musicXmlReader.theTitleHasMore", SongBounds.LONGEST_NAME)));
     }
     return Quoted.start(name, SongBounds.LONGEST_NAME);
   }
@@ -244,7 +243,7 @@ public final class MusicXmlReader {
   private Feel feel(List<MeasureFrame> frames, ScoreBars bars) {
     double tempo = frames.get(0).tempo().orElse(Feel.USUAL_TEMPO);
     if (!Feel.isTempo(tempo)) {
-      String words = "a tempo of %.0f is left out: no hand plays it";
+      String words = Texts.of("musicXmlReader.aTempoOfIs");
       remarks.add(new FileProblem(file.line(measuresBefore()), 1, Phrase.of(words, tempo)));
     }
     double within = Math.max(Feel.SLOWEST, Math.min(Feel.FASTEST, tempo));

@@ -9,6 +9,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import phalanx.formats.Texts;
 import phalanx.formats.disk.DiskTrouble;
 import phalanx.text.Phrase;
 
@@ -52,7 +53,7 @@ final class PackedScore {
         .filter(f -> f.getKey().endsWith(".xml") || f.getKey().endsWith(".musicxml"))
         .findFirst()
         .map(Map.Entry::getValue)
-        .orElseThrow(() -> new DiskTrouble("there is no score in the packed file"));
+        .orElseThrow(() -> new DiskTrouble(Texts.of("packedScore.thereIsNoScore")));
   }
 
   private static Map<String, byte[]> files(byte[] bytes) throws IOException {
@@ -63,15 +64,15 @@ final class PackedScore {
         new ZipInputStream(new ByteArrayInputStream(bytes), StandardCharsets.ISO_8859_1)) {
       for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
         if (files.size() == MOST_ENTRIES) {
-          throw new DiskTrouble(Phrase.of("the packed score has more than %d files", MOST_ENTRIES));
+          throw new DiskTrouble(Texts.of("packedScore.thePackedScoreHas", MOST_ENTRIES));
         }
         byte[] content = zip.readNBytes(MusicXmlReader.MOST_BYTES - size + 1);
         size += content.length;
         if (size > MusicXmlReader.MOST_BYTES) {
-          String words = "the packed score is larger than %d MB";
+          String words = Texts.of("packedScore.thePackedScoreIs");
           throw new DiskTrouble(Phrase.of(words, MusicXmlReader.MOST_BYTES / 1_000_000));
         } else if (size > SMALL && size / HIGHEST_RATIO > bytes.length) {
-          String words = "the packed score grows more than %d times when it is unpacked";
+          String words = Texts.of("packedScore.thePackedScoreGrows");
           throw new DiskTrouble(Phrase.of(words, HIGHEST_RATIO));
         }
         files.put(e.getName(), content);
@@ -79,7 +80,7 @@ final class PackedScore {
     } catch (DiskTrouble e) {
       throw e;
     } catch (IOException | IllegalArgumentException e) {
-      throw new DiskTrouble("the packed score is damaged and cannot be unpacked");
+      throw new DiskTrouble(Texts.of("packedScore.thePackedScoreIs2"));
     }
     return files;
   }

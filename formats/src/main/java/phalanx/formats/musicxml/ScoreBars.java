@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.IntUnaryOperator;
 import phalanx.formats.FileProblem;
+import phalanx.formats.Texts;
 import phalanx.melody.BarTune;
 import phalanx.song.ChordChange;
 import phalanx.song.Harmony;
@@ -58,8 +59,8 @@ final class ScoreBars {
     String beat =
         tick == 0
             ? ""
-            : Phrase.of(", beat %s", beat(1 + (double) tick / Ticks.PER_WHOLE * meter.unit()));
-    String where = Phrase.of("bar %s%s: ", frames.get(measure).number(), beat);
+            : Texts.of("scoreBars.beat", beat(1 + (double) tick / Ticks.PER_WHOLE * meter.unit()));
+    String where = Texts.of("scoreBars.bar", frames.get(measure).number(), beat);
     remarks.add(new FileProblem(line.applyAsInt(measure), 1, where + words));
   }
 
@@ -77,7 +78,7 @@ final class ScoreBars {
     int contentTicks = content.lengthTicks();
     MeasureFrame frame = frames.get(place);
     if (frame.metre().isPresent() && frame.meter().isEmpty()) {
-      String words = "expected a metre such as 4/4, found “%s”";
+      String words = Texts.of("scoreBars.expectedAMetreSuch");
       remark(place, 0, Phrase.of(words, frame.metre().get()));
     }
     meter = frame.meter().orElse(meter);
@@ -101,11 +102,10 @@ final class ScoreBars {
 
   private void close(int place) {
     if (tunes.left() > 0) {
-      remark(
-          place, 0, Phrase.of("%d short notes at the end have no note to lead to", tunes.left()));
+      remark(place, 0, Texts.of("scoreBars.shortNotesAtThe", tunes.left()));
     }
     late.ifPresent(
-        c -> remark(place, 0, Phrase.of("“%s” behind the end is left out", c.harmony().label())));
+        c -> remark(place, 0, Texts.of("scoreBars.behindTheEndIs", c.harmony().label())));
   }
 
   private boolean isPickup(int place, int contentTicks) {
@@ -127,7 +127,7 @@ final class ScoreBars {
         return own.get();
       }
     }
-    remark(place, 0, "the bar is longer than any metre: what lies beyond is left out");
+    remark(place, 0, Texts.of("scoreBars.theBarIsLonger"));
     return new Meter(32, 2);
   }
 
@@ -151,7 +151,7 @@ final class ScoreBars {
     late = Optional.empty();
     for (ChordChange chord : chords) {
       if (chord.harmony() instanceof Harmony.Unread u) {
-        remark(place, chord.tick(), "expected a chord, found “" + u.text() + "”");
+        remark(place, chord.tick(), Texts.of("scoreBars.expectedAChordFound", u.text()));
       }
       if (chord.tick() < length) {
         inside.put(chord.tick(), chord);

@@ -18,6 +18,7 @@ import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import phalanx.formats.FileProblem;
+import phalanx.formats.Texts;
 import phalanx.text.Phrase;
 import phalanx.theory.Quoted;
 
@@ -113,13 +114,13 @@ final class ScoreFile {
             && !charset.name().equals(said.get().name())
             && !(charset.name().startsWith("UTF-16") && said.get().name().startsWith("UTF-16"));
     if (contradicts) {
-      String words = "the file says it is in %s and is in %s: read as that";
+      String words = Texts.of("scoreFile.theFileSaysIt");
       remarks.add(new FileProblem(1, 1, Phrase.of(words, said.get().name(), charset.name())));
     }
     try {
       return charset.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
     } catch (CharacterCodingException e) {
-      String words = "the file is not in %s throughout: read as Windows-1252";
+      String words = Texts.of("scoreFile.theFileIsNot");
       remarks.add(new FileProblem(1, 1, Phrase.of(words, charset.name())));
       return new String(bytes, Charset.forName("windows-1252"));
     }
@@ -186,7 +187,7 @@ final class ScoreFile {
     } catch (XMLStreamException e) {
       int atLine = e.getLocation() == null ? line : Math.max(1, e.getLocation().getLineNumber());
       int at = e.getLocation() == null ? column : Math.max(1, e.getLocation().getColumnNumber());
-      return Optional.of(new FileProblem(atLine, at, "this is not XML from here on"));
+      return Optional.of(new FileProblem(atLine, at, Texts.of("scoreFile.thisIsNotXml")));
     }
   }
 
@@ -206,14 +207,12 @@ final class ScoreFile {
             reader.getLocalName().equals("sound") ? reader.getAttributeValue(null, "tempo") : null;
         return tempo == null || NUMBER_WRITTEN.matcher(tempo.strip()).matches()
             ? Optional.empty()
-            : Optional.of("this is no tempo and is left out: " + Quoted.of(tempo));
+            : Optional.of(Texts.of("scoreFile.thisIsNoTempo", Quoted.of(tempo)));
       } else if (divisions && reader.isCharacters() && !reader.getText().isBlank()) {
         divisions = false;
         return NUMBER_WRITTEN.matcher(reader.getText().strip()).matches()
             ? Optional.empty()
-            : Optional.of(
-                "a quarter cannot be divided so; the division before it is kept: "
-                    + Quoted.of(reader.getText()));
+            : Optional.of(Texts.of("scoreFile.aQuarterCannotBe", Quoted.of(reader.getText())));
       }
       return Optional.empty();
     }
@@ -227,7 +226,7 @@ final class ScoreFile {
         notes += reader.getLocalName().equals("note") ? 1 : 0;
         for (int a = 0; a < reader.getAttributeCount(); a++) {
           if (isLongNumber(reader.getAttributeValue(a))) {
-            return Optional.of(Phrase.of("a number here has more than %d signs", LONGEST_NUMBER));
+            return Optional.of(Texts.of("scoreFile.aNumberHereHas", LONGEST_NUMBER));
           }
         }
       } else if (event == XMLStreamConstants.END_ELEMENT) {
@@ -235,7 +234,7 @@ final class ScoreFile {
       } else if (reader.isCharacters()
           && reader.getTextLength() > LONGEST_NUMBER
           && isLongNumber(reader.getText())) {
-        return Optional.of(Phrase.of("a number here has more than %d signs", LONGEST_NUMBER));
+        return Optional.of(Texts.of("scoreFile.aNumberHereHas", LONGEST_NUMBER));
       }
       return tooMany();
     }
@@ -246,14 +245,14 @@ final class ScoreFile {
 
     private Optional<String> tooMany() {
       if (measures > MOST_MEASURES) {
-        return Optional.of(Phrase.of("a score has %d measures at most", MOST_MEASURES));
+        return Optional.of(Texts.of("scoreFile.aScoreHasMeasures", MOST_MEASURES));
       } else if (notes > MOST_NOTES) {
-        return Optional.of(Phrase.of("a score has %d notes at most", MOST_NOTES));
+        return Optional.of(Texts.of("scoreFile.aScoreHasNotes", MOST_NOTES));
       } else if (elements > MOST_ELEMENTS) {
-        return Optional.of(Phrase.of("a score has %d elements at most", MOST_ELEMENTS));
+        return Optional.of(Texts.of("scoreFile.aScoreHasElements", MOST_ELEMENTS));
       }
       return depth > DEEPEST
-          ? Optional.of(Phrase.of("its elements stand in one another more than %d deep", DEEPEST))
+          ? Optional.of(Texts.of("scoreFile.itsElementsStandIn", DEEPEST))
           : Optional.empty();
     }
   }

@@ -10,6 +10,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.IntUnaryOperator;
 import phalanx.formats.FileProblem;
+import phalanx.formats.Texts;
 import phalanx.melody.BarTune;
 import phalanx.song.Bar;
 import phalanx.song.Chart;
@@ -86,13 +87,13 @@ final class ScoreForm {
       return signed;
     }
     boolean jumps = frames.stream().anyMatch(f -> f.way().jump() != Wayfinding.Jump.NONE);
-    String what = jumps ? "its jumps" : "its repeats";
+    String what = jumps ? Texts.of("scoreForm.itsJumps") : Texts.of("scoreForm.itsRepeats");
     if (order.size() > MOST_WRITTEN_OUT) {
-      String words = "%s cannot be kept: the bars stand as written";
+      String words = Texts.of("scoreForm.cannotBeKeptThe");
       remarks.add(new FileProblem(line.applyAsInt(0), 1, Phrase.of(words, what)));
       return signed;
     }
-    String words = "%s are written out: %d bars as %d";
+    String words = Texts.of("scoreForm.areWrittenOutBars");
     remarks.add(
         new FileProblem(
             line.applyAsInt(0), 1, Phrase.of(words, what, frames.size(), order.size())));
@@ -138,10 +139,7 @@ final class ScoreForm {
         close(sections, row, label);
         label = frames.get(m).label().get();
       } else if (frames.get(m).label().isPresent()) {
-        bars.remark(
-            m,
-            0,
-            Phrase.of("the mark “%s” inside a repeat is left out", frames.get(m).label().get()));
+        bars.remark(m, 0, Texts.of("scoreForm.theMarkInsideA", frames.get(m).label().get()));
       }
       PlayOrder.Signs here = signs.get(m);
       row.add(
@@ -170,10 +168,7 @@ final class ScoreForm {
       return Optional.empty();
     }
     if (!Feel.isTempo(tempo.getAsDouble())) {
-      bars.remark(
-          place,
-          0,
-          Phrase.of("a tempo of %.0f is left out: no hand plays it", tempo.getAsDouble()));
+      bars.remark(place, 0, Texts.of("scoreForm.aTempoOfIs", tempo.getAsDouble()));
       return Optional.empty();
     }
     return Optional.of(tempo.getAsDouble());
@@ -231,7 +226,7 @@ final class ScoreForm {
     close(sections, row, label);
     for (int m = 0; m < there.length; m++) {
       if (!there[m]) {
-        bars.remark(m, 0, "it is never played and is left out");
+        bars.remark(m, 0, Texts.of("scoreForm.itIsNeverPlayed"));
       }
     }
     return sections;

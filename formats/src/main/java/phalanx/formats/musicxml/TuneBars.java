@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.BiConsumer;
 import java.util.stream.Collectors;
+import phalanx.formats.Texts;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneNote;
 import phalanx.melody.Want;
@@ -38,7 +39,7 @@ final class TuneBars {
       } else if (note.pitch().isPresent() && note.endTick() <= BarTune.LONGEST) {
         struck.computeIfAbsent(note.tick(), t -> new ArrayList<>()).add(note);
       } else if (note.pitch().isPresent()) {
-        remark.accept(note.tick(), "a note beyond the longest bar there is is left out");
+        remark.accept(note.tick(), Texts.of("tuneBars.aNoteBeyondThe"));
       }
     }
     List<TuneNote> tune = new ArrayList<>();
@@ -55,7 +56,7 @@ final class TuneBars {
       List<ScoreNote> fresh = at.getValue().stream().filter(n -> !before || !goesOn(n)).toList();
       if (fresh.isEmpty()) {
         if (at.getValue().size() < sounding.size()) {
-          remark.accept(tick, "a chord is tied in part: all of it goes on");
+          remark.accept(tick, Texts.of("tuneBars.aChordIsTied"));
         }
         if (last < 0) {
           held = end;
@@ -64,7 +65,7 @@ final class TuneBars {
         }
       } else {
         if (fresh.size() < at.getValue().size()) {
-          remark.accept(tick, "a tied note ends where others begin with it");
+          remark.accept(tick, Texts.of("tuneBars.aTiedNoteEnds"));
         }
         held = Math.min(held, tick);
         cutLast(tune, tick, remark);
@@ -97,7 +98,7 @@ final class TuneBars {
   private static void cutLast(List<TuneNote> tune, int tick, BiConsumer<Integer, String> remark) {
     int last = tune.size() - 1;
     if (last >= 0 && tune.get(last).endTick() > tick) {
-      remark.accept(tick, "two notes of the voice overlap: the first ends here");
+      remark.accept(tick, Texts.of("tuneBars.twoNotesOfThe"));
       tune.set(last, tune.get(last).lasting(tick - tune.get(last).tick()));
     }
   }
@@ -111,12 +112,12 @@ final class TuneBars {
         .filter(w -> !wants.contains(w))
         .forEach(wants::add);
     if (wants.size() > TuneNote.MOST_TOGETHER) {
-      String words = "of %d notes at once the lowest are left out";
+      String words = Texts.of("tuneBars.ofNotesAtOnce");
       remark.accept(tick, Phrase.of(words, wants.size()));
       wants.subList(TuneNote.MOST_TOGETHER, wants.size()).clear();
     }
     if (graces.size() > TuneNote.MOST_GRACES) {
-      String words = "of %d short notes the first are left out";
+      String words = Texts.of("tuneBars.ofShortNotesThe");
       remark.accept(tick, Phrase.of(words, graces.size()));
       graces.subList(0, graces.size() - TuneNote.MOST_GRACES).clear();
     }
@@ -124,7 +125,7 @@ final class TuneBars {
     Set<Technique> techniques =
         fresh.stream().flatMap(n -> n.techniques().stream()).collect(Collectors.toSet());
     if (!TechniqueText.areTogether(techniques)) {
-      remark.accept(tick, "its techniques do not go together: the note is played plainly");
+      remark.accept(tick, Texts.of("tuneBars.itsTechniquesDoNot"));
       techniques = Set.of();
     }
     TuneNote note = new TuneNote(tick, end - tick, wants, slur, graces, techniques);

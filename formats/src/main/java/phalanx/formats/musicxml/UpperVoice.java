@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import phalanx.formats.Texts;
 import phalanx.text.Phrase;
 
 /**
@@ -24,7 +25,9 @@ final class UpperVoice {
   private record Key(int staff, String name) {
 
     private String words(boolean byStaff) {
-      return byStaff ? Phrase.of("staff %d, voice %s", staff, name) : Phrase.of("voice %s", name);
+      return byStaff
+          ? Texts.of("upperVoice.staffVoice", staff, name)
+          : Texts.of("upperVoice.voice", name);
     }
   }
 
@@ -141,7 +144,7 @@ final class UpperVoice {
   Optional<String> doubt() {
     List<Long> times = highest.values().stream().sorted(Comparator.reverseOrder()).toList();
     boolean shared = own.isEmpty() && times.size() > 1 && times.get(1) > SHARED * times.get(0);
-    String words = "two voices take turns to be the highest: the tune is the one called %s";
+    String words = Texts.of("upperVoice.twoVoicesTakeTurns");
     return upper.filter(k -> shared).map(k -> Phrase.of(words, k.name()));
   }
 }

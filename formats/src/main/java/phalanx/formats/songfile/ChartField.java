@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import phalanx.formats.Texts;
 import phalanx.melody.BarTune;
 import phalanx.melody.TuneReader;
 import phalanx.song.Bar;
@@ -17,7 +18,6 @@ import phalanx.song.Harmony;
 import phalanx.song.Section;
 import phalanx.song.SongBounds;
 import phalanx.song.Tune;
-import phalanx.text.Phrase;
 import phalanx.theory.ChordReader;
 import phalanx.theory.ChordReading;
 import phalanx.theory.Meter;
@@ -96,7 +96,7 @@ final class ChartField {
       int after = changes.isEmpty() ? 0 : changes.lastKey() + 1;
       int tick = faults.or(after, () -> field.object().at("tick").whole(0, MOST_TICKS));
       if (tick < after) {
-        faults.note(new Field.Fault(field.pointer(), "chords out of order in a bar"));
+        faults.note(new Field.Fault(field.pointer(), Texts.of("chartField.chordsOutOfOrder")));
         tick = changes.containsKey(tick) ? after : tick;
       }
       changes.put(tick, new ChordChange(tick, harmony(field)));
@@ -133,7 +133,7 @@ final class ChartField {
     for (Field bar : faults.or(List.<Field>of(), list::list)) {
       Optional<Integer> id = faults.maybe(() -> bar.object().at("bar").whole(1, Ids.MOST));
       if (id.isPresent() && !meters.containsKey(id.get())) {
-        faults.note(bar.at("bar").fault("the id of a bar of this song"));
+        faults.note(bar.at("bar").fault(Texts.of("chartField.theIdOfA")));
       } else if (id.isPresent()) {
         Meter own = meters.get(id.get());
         Meter meter = bar.maybe("meter").map(f -> faults.or(own, () -> meter(f))).orElse(own);
@@ -157,12 +157,12 @@ final class ChartField {
   }
 
   private static Field.Fault fault(Field bar, TuneReader.Problem problem) {
-    String words = Phrase.of("at sign %d: %s", problem.column(), problem.message());
+    String words = Texts.of("chartField.atSign", problem.column(), problem.message());
     return new Field.Fault(bar.at("notes").pointer(), words);
   }
 
   /** A metre as a text. */
   static Meter meter(Field field) {
-    return field.parsed(Meter::parse, "a metre such as 4/4");
+    return field.parsed(Meter::parse, Texts.of("chartField.aMetreSuchAs"));
   }
 }

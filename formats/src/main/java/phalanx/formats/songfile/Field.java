@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import phalanx.formats.Texts;
 import phalanx.text.Phrase;
 
 /**
@@ -51,7 +52,7 @@ record Field(JsonNode node, String pointer) {
   Fault fault(String expected) {
     String shown = written();
     String name = pointer.substring(pointer.lastIndexOf('/') + 1);
-    String words = Phrase.of("expected %s for “%s”, found %s", expected, name, shown);
+    String words = Texts.of("field.expectedForFound", expected, name, shown);
     return new Fault(pointer, words, node.isMissingNode());
   }
 
@@ -61,7 +62,7 @@ record Field(JsonNode node, String pointer) {
       return "nothing";
     }
     if (node.isContainerNode() && node.size() > MOST_SHOWN) {
-      return node.isArray() ? Phrase.of("a list of %d", node.size()) : "an object";
+      return node.isArray() ? Texts.of("field.aListOf", node.size()) : Texts.of("field.anObject");
     }
     String found = whole(node.toString());
     int signs = found.codePointCount(0, found.length());
@@ -96,14 +97,14 @@ record Field(JsonNode node, String pointer) {
 
   Field object() {
     if (!node.isObject()) {
-      throw fault("an object {…}");
+      throw fault(Texts.of("field.anObject2"));
     }
     return this;
   }
 
   String text() {
     if (!node.isTextual()) {
-      throw fault("a text");
+      throw fault(Texts.of("field.aText"));
     }
     return whole(node.textValue());
   }
@@ -112,8 +113,7 @@ record Field(JsonNode node, String pointer) {
   String text(int most) {
     String text = text();
     if (text.length() > most) {
-      throw new Fault(
-          pointer, Phrase.of("expected %d signs at most, found %d", most, text.length()));
+      throw new Fault(pointer, Texts.of("field.expectedSignsAtMost", most, text.length()));
     }
     return text;
   }
@@ -122,7 +122,7 @@ record Field(JsonNode node, String pointer) {
   List<Field> list(int most, Faults faults) {
     List<Field> all = list();
     if (all.size() > most) {
-      String words = "expected %d at most here, found %d: the others are left out";
+      String words = Texts.of("field.expectedAtMostHere");
       faults.note(new Fault(all.get(most).pointer(), Phrase.of(words, most, all.size())));
     }
     return all.subList(0, Math.min(most, all.size()));
@@ -130,17 +130,17 @@ record Field(JsonNode node, String pointer) {
 
   boolean truth() {
     if (!node.isBoolean()) {
-      throw fault("true or false");
+      throw fault(Texts.of("field.trueOrFalse"));
     }
     return node.booleanValue();
   }
 
   int whole(int least, int most) {
     if (!node.isIntegralNumber() || !node.canConvertToInt()) {
-      throw fault(Phrase.of("a whole number from %d to %d", least, most));
+      throw fault(Texts.of("field.aWholeNumberFrom", least, most));
     }
     if (node.intValue() < least || node.intValue() > most) {
-      throw fault(Phrase.of("a whole number from %d to %d", least, most));
+      throw fault(Texts.of("field.aWholeNumberFrom", least, most));
     }
     return node.intValue();
   }
@@ -148,7 +148,7 @@ record Field(JsonNode node, String pointer) {
   double number(double least, double most) {
     boolean fits = node.isNumber() && node.doubleValue() >= least && node.doubleValue() <= most;
     if (!fits) {
-      throw fault(Phrase.of("a number from %s to %s", plain(least), plain(most)));
+      throw fault(Texts.of("field.aNumberFromTo", plain(least), plain(most)));
     }
     return node.doubleValue();
   }
@@ -159,7 +159,7 @@ record Field(JsonNode node, String pointer) {
 
   <E extends Enum<E>> E word(Class<E> type) {
     return Words.read(type, node.isTextual() ? node.textValue() : "")
-        .orElseThrow(() -> fault("one of " + String.join(", ", Words.all(type))));
+        .orElseThrow(() -> fault(Texts.of("field.oneOf", String.join(", ", Words.all(type)))));
   }
 
   /** A text made into a value, or a fault that says what was expected. */
@@ -169,7 +169,7 @@ record Field(JsonNode node, String pointer) {
 
   List<Field> list() {
     if (!node.isArray()) {
-      throw fault("a list […]");
+      throw fault(Texts.of("field.aList"));
     }
     List<Field> fields = new ArrayList<>();
     for (int i = 0; i < node.size(); i++) {

@@ -2,6 +2,7 @@ package phalanx.formats.songfile;
 
 import java.util.HashSet;
 import java.util.Set;
+import phalanx.formats.Texts;
 import phalanx.song.Chart;
 
 /** The identities of a file's sections and bars; what has none of its own gets a new one. */
@@ -35,7 +36,7 @@ final class Ids {
       return stated;
     }
     if (stated > 0) {
-      String words = "two parts of a chart are both number " + stated;
+      String words = Texts.of("ids.twoPartsOfA", stated);
       faults.note(new Field.Fault(id.pointer(), words));
     }
     while (!taken.add(next)) {

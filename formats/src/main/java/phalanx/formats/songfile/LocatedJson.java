@@ -19,7 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import phalanx.formats.FileProblem;
-import phalanx.text.Phrase;
+import phalanx.formats.Texts;
 
 /**
  * A JSON tree read as far as its text is JSON, and the places of its values. The places are looked
@@ -68,14 +68,12 @@ final class LocatedJson {
       if (json.end.isEmpty() && parser.nextToken() != null) {
         json.end =
             Optional.of(
-                problem(
-                    parser.currentTokenLocation(), "expected the end of the file after the song"));
+                problem(parser.currentTokenLocation(), Texts.of("locatedJson.expectedTheEndOf")));
       }
     } catch (StreamConstraintsException e) {
-      json.end =
-          Optional.of(problem(e.getLocation(), "this is written deeper or longer than any song"));
+      json.end = Optional.of(problem(e.getLocation(), Texts.of("locatedJson.thisIsWrittenDeeper")));
     } catch (JsonProcessingException e) {
-      json.end = Optional.of(problem(e.getLocation(), "this is not JSON from here on"));
+      json.end = Optional.of(problem(e.getLocation(), Texts.of("locatedJson.thisIsNotJson")));
     } catch (IOException e) {
       throw new IllegalStateException("a text in memory can always be read", e);
     }
@@ -108,7 +106,7 @@ final class LocatedJson {
           Optional.of(
               problem(
                   parser.currentTokenLocation(),
-                  Phrase.of("a song has %d values at most", MOST_VALUES)));
+                  Texts.of("locatedJson.aSongHasValues", MOST_VALUES)));
       return;
     }
     JsonToken token = parser.currentToken();
@@ -133,7 +131,7 @@ final class LocatedJson {
     while (end.isEmpty() && parser.nextToken() != JsonToken.END_OBJECT) {
       String name = parser.currentName();
       if (node.has(name)) {
-        String words = "“" + name + "” stands here a second time; the last one counts";
+        String words = Texts.of("locatedJson.standsHereASecond", name);
         twice.add(problem(parser.currentTokenLocation(), words));
       }
       parser.nextToken();

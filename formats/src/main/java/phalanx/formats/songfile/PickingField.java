@@ -11,6 +11,7 @@ import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import phalanx.formats.Texts;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.Density;
 import phalanx.picking.Pattern;
@@ -218,7 +219,7 @@ final class PickingField {
     Field rows = field.at("cells").object();
     rows.node().fieldNames().forEachRemaining(row -> cells.put(row, rows.at(row).text()));
     return StepText.read(tick, cells)
-        .orElseThrow(() -> rows.fault("the cells of one step of a pattern"));
+        .orElseThrow(() -> rows.fault(Texts.of("pickingField.theCellsOfOne")));
   }
 
   private static PickingStyle style(Field field) {
@@ -235,7 +236,7 @@ final class PickingField {
           line > 0 ? lines.get(line - 1).pointer() : field.pointer(), problem.message());
     }
     if (read.patterns().size() != 1) {
-      throw field.fault("the lines of one pattern");
+      throw field.fault(Texts.of("pickingField.theLinesOfOne"));
     }
     return read.patterns().get(0);
   }

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import phalanx.formats.Texts;
 import phalanx.fretting.FretRow;
 import phalanx.fretting.Shape;
 import phalanx.fretting.Stop;
@@ -113,7 +114,7 @@ final class PinsField {
   private static FretRow row(Field pin) {
     List<Field> frets = pin.at("frets").list();
     if (frets.size() != Tuning.STRINGS) {
-      throw pin.at("frets").fault("six frets, low to high");
+      throw pin.at("frets").fault(Texts.of("pinsField.sixFretsLowTo"));
     }
     List<Integer> row = new ArrayList<>();
     for (Field fret : frets) {
@@ -130,7 +131,7 @@ final class PinsField {
     List<Field> frets = pin.at("frets").list();
     List<Field> fingers = pin.at("fingers").list();
     if (frets.size() != Tuning.STRINGS || fingers.size() != Tuning.STRINGS) {
-      throw pin.at("frets").fault("six frets and six fingers, low to high");
+      throw pin.at("frets").fault(Texts.of("pinsField.sixFretsAndSix"));
     }
     List<Stop> stops = new ArrayList<>();
     for (int s = 0; s < Tuning.STRINGS; s++) {
@@ -157,6 +158,7 @@ final class PinsField {
             : Arrays.stream(Finger.values())
                 .filter(f -> f.sign().equals(finger.text()))
                 .findFirst();
-    return new Stop.Pressed(number, holds.orElseThrow(() -> finger.fault("T, 1, 2, 3 or 4")));
+    return new Stop.Pressed(
+        number, holds.orElseThrow(() -> finger.fault(Texts.of("pinsField.tOr"))));
   }
 }

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import phalanx.formats.Texts;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
@@ -66,14 +67,14 @@ final class PlayerField {
   private static Tuning tuning(Field field) {
     List<Field> strings = field.list();
     if (strings.size() != Tuning.STRINGS) {
-      throw field.fault("six pitches, low to high");
+      throw field.fault(Texts.of("playerField.sixPitchesLowTo"));
     }
     List<Pitch> pitches = new ArrayList<>();
-    strings.forEach(s -> pitches.add(s.parsed(Pitch::parse, "a pitch such as E2")));
+    strings.forEach(s -> pitches.add(s.parsed(Pitch::parse, Texts.of("playerField.aPitchSuchAs"))));
     try {
       return new Tuning(pitches);
     } catch (IllegalArgumentException e) {
-      throw field.fault("six pitches, " + e.getMessage() + ",");
+      throw field.fault(Texts.of("playerField.sixPitches", e.getMessage()));
     }
   }
 
@@ -102,7 +103,7 @@ final class PlayerField {
             .map(f -> Finger.numbered(f.whole(1, Finger.LITTLE.ordinal())))
             .collect(Collectors.toSet());
     if (missing.size() > Hand.MOST_MISSING) {
-      throw said.orElseThrow().fault("three fingers at most");
+      throw said.orElseThrow().fault(Texts.of("playerField.threeFingersAtMost"));
     }
     return missing;
   }

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import phalanx.formats.FileProblem;
 import phalanx.formats.ReaderGuard;
+import phalanx.formats.Texts;
 import phalanx.instrument.Hand;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.HandSchool;
@@ -26,7 +27,6 @@ import phalanx.song.SongBounds;
 import phalanx.song.SongId;
 import phalanx.song.ThumbRoutes;
 import phalanx.song.Tune;
-import phalanx.text.Phrase;
 import phalanx.theory.Key;
 import phalanx.theory.Meter;
 import phalanx.theory.Mode;
@@ -66,7 +66,8 @@ public final class SongFileReader {
 
   /** Reads a whole file. */
   public static Result read(String text) {
-    return ReaderGuard.guarded("song files", () -> song(text), Result.Refused::new);
+    return ReaderGuard.guarded(
+        Texts.of("songFileReader.songFiles"), () -> song(text), Result.Refused::new);
   }
 
   private static Result song(String text) {
@@ -97,10 +98,7 @@ public final class SongFileReader {
     }
     int version = root.at("version").whole(1, Integer.MAX_VALUE);
     if (version > SongFileWriter.VERSION) {
-      String words =
-          Phrase.of(
-              "this song was written by a newer Phalanx (version %d, this one reads up to %d)",
-              version, SongFileWriter.VERSION);
+      String words = Texts.of("songFileReader.thisSongWasWritten", version, SongFileWriter.VERSION);
       throw new Field.Fault("/version", words);
     }
     return new Field(Upgrades.upgrade((ObjectNode) root.node(), version), "");
@@ -146,7 +144,7 @@ public final class SongFileReader {
             .flatMap(
                 f ->
                     faults.maybe(
-                        () -> f.parsed(SongId::parse, "an id of letters, digits and hyphens")));
+                        () -> f.parsed(SongId::parse, Texts.of("songFileReader.anIdOfLetters"))));
     song = id.map(song::withId).orElse(song);
     Set<Integer> ringing =
         Set.copyOf(
@@ -194,7 +192,7 @@ public final class SongFileReader {
   private static Lyrics words(Field field, Song song) {
     int bar = field.object().at("bar").whole(1, Chart.HIGHEST_ID);
     if (song.chart().bar(bar).isEmpty()) {
-      throw field.at("bar").fault("a bar of the song");
+      throw field.at("bar").fault(Texts.of("songFileReader.aBarOfThe"));
     }
     List<List<BarLyrics.Piece>> verses = new ArrayList<>();
     for (Field verse : field.at("verses").list()) {
@@ -208,7 +206,9 @@ public final class SongFileReader {
       verses.add(pieces);
     }
     if (verses.size() > BarLyrics.MOST_VERSES) {
-      throw field.at("verses").fault("at most " + BarLyrics.MOST_VERSES + " verses");
+      throw field
+          .at("verses")
+          .fault(Texts.of("songFileReader.atMostVerses", BarLyrics.MOST_VERSES));
     }
     return song.words().with(bar, new BarLyrics(verses));
   }
@@ -218,7 +218,8 @@ public final class SongFileReader {
   }
 
   private static Key key(Field field) {
-    NoteName tonic = field.object().at("tonic").parsed(NoteName::parse, "a note such as F#");
+    NoteName tonic =
+        field.object().at("tonic").parsed(NoteName::parse, Texts.of("songFileReader.aNoteSuchAs"));
     return new Key(tonic, field.at("mode").word(Mode.class));
   }
 }

@@ -12,6 +12,7 @@ import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import phalanx.formats.Texts;
 import phalanx.formats.imported.FrettedNote;
 import phalanx.formats.imported.ImportedBar;
 import phalanx.formats.text.ChordWord;
@@ -167,7 +168,7 @@ final class TabBlock {
           touched(fret).ifPresent(techniques::add);
         }
         if (fret > Want.HIGHEST_FRET) {
-          strange.add(new Strange(row, at, "no neck has a fret " + fret + ": left out"));
+          strange.add(new Strange(row, at, Texts.of("tabBlock.noNeckHasA", fret)));
         } else {
           last =
               new Figure(touched ? at - 1 : at, string, fret, slur.filter(s -> true), techniques);
@@ -187,7 +188,7 @@ final class TabBlock {
       } else if (sign == '>') {
         touched = false;
       } else if ((sign == 'x' || sign == 'X') && last != null) {
-        strange.add(new Strange(row, at, "a struck string without pitch is left out"));
+        strange.add(new Strange(row, at, Texts.of("tabBlock.aStruckStringWithout")));
       } else {
         slur = between(sign, last, figures, slur, line, at);
         last = figures.isEmpty() || last == null ? last : figures.get(figures.size() - 1);
@@ -308,7 +309,7 @@ final class TabBlock {
             .limit(MOST_COLUMNS)
             .collect(Collectors.toCollection(TreeSet::new));
     if (columns.size() < figures.subMap(left, false, right, false).size()) {
-      strange.add(new Strange(0, left, "a bar has too many strokes: the last are left out"));
+      strange.add(new Strange(0, left, Texts.of("tabBlock.aBarHasToo")));
     }
     List<Figure> here =
         columns.stream()

@@ -11,12 +11,12 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Damp;
 import phalanx.arrangement.Gesture;
 import phalanx.arrangement.Note;
+import phalanx.formats.Texts;
 import phalanx.instrument.StringSign;
 import phalanx.picking.Force;
 import phalanx.picking.HitKind;
 import phalanx.picking.Touch;
 import phalanx.technique.Technique;
-import phalanx.text.Phrase;
 
 /** The signs under the letters of a text tablature, and what they mean. */
 final class TabMarks {
@@ -94,7 +94,10 @@ final class TabMarks {
       meanings.put(sign(gesture), words(gesture));
     }
     for (Damp damp : a.damps()) {
-      String strings = damp.strings().size() > 1 ? "strings are" : "string is";
+      String strings =
+          damp.strings().size() > 1
+              ? Texts.of("tabMarks.stringsAre")
+              : Texts.of("tabMarks.stringIs");
       meanings.put(sign(damp), strings + " stopped: " + damp.by().words());
     }
     if (meanings.isEmpty()) {
@@ -102,18 +105,21 @@ final class TabMarks {
     }
     return meanings.entrySet().stream()
         .map(e -> e.getKey() + "  " + e.getValue() + "\n")
-        .collect(Collectors.joining("", "Signs under the letters:\n", ""));
+        .collect(Collectors.joining("", Texts.of("tabMarks.signsUnderTheLetters"), ""));
   }
 
   private static String words(Gesture gesture) {
     if (gesture instanceof Gesture.Hit h) {
       return h.kind().words();
     } else if (gesture instanceof Gesture.Brush b) {
-      String way = b.towardsTreble() ? "towards the high strings" : "towards the low strings";
-      return Phrase.of("brush %s, %s", way, b.touch().words().toLowerCase(Locale.ROOT));
+      String way =
+          b.towardsTreble()
+              ? Texts.of("tabMarks.towardsTheHighStrings")
+              : Texts.of("tabMarks.towardsTheLowStrings");
+      return Texts.of("tabMarks.brush", way, b.touch().words().toLowerCase(Locale.ROOT));
     }
     return ((Gesture.Roll) gesture).towardsTreble()
-        ? "roll from the low strings up"
-        : "roll from the high strings down";
+        ? Texts.of("tabMarks.rollFromTheLow")
+        : Texts.of("tabMarks.rollFromTheHigh");
   }
 }

@@ -10,6 +10,7 @@ import java.util.stream.IntStream;
 import phalanx.formats.FileProblem;
 import phalanx.formats.ReaderGuard;
 import phalanx.formats.SongReading;
+import phalanx.formats.Texts;
 import phalanx.formats.imported.FrettedNote;
 import phalanx.formats.imported.GuitarPart;
 import phalanx.formats.imported.ImportedBar;
@@ -18,7 +19,6 @@ import phalanx.instrument.Tuning;
 import phalanx.song.Feel;
 import phalanx.song.Song;
 import phalanx.song.SongBounds;
-import phalanx.text.Phrase;
 import phalanx.theory.Key;
 import phalanx.theory.Meter;
 import phalanx.theory.Quoted;
@@ -130,7 +130,8 @@ public final class TabReader {
       List<String> strings = found.get().strings();
       if (found.get().leftOut() > 0) {
         remarks.add(
-            new FileProblem(at + Tuning.STRINGS + 1, 1, "strings beyond the sixth are left out"));
+            new FileProblem(
+                at + Tuning.STRINGS + 1, 1, Texts.of("tabReader.stringsBeyondTheSixth")));
       }
       tuning = tuning.or(() -> TabBlock.tuning(strings));
       List<String> below = new ArrayList<>();
@@ -146,16 +147,15 @@ public final class TabReader {
       at = next;
     }
     if (bars.isEmpty()) {
-      problems.add(new FileProblem(1, 1, "expected lines of tablature, one a string, found none"));
+      problems.add(new FileProblem(1, 1, Texts.of("tabReader.expectedLinesOfTablature")));
       return new SongReading(Song.untitled(), problems, remarks);
     }
     if (!counted) {
-      remarks.add(
-          new FileProblem(1, 1, "it has no count: times are read from the spacing of the figures"));
+      remarks.add(new FileProblem(1, 1, Texts.of("tabReader.itHasNoCount")));
     }
     boolean named = bars.stream().anyMatch(b -> !b.chords.isEmpty());
     if (!named) {
-      remarks.add(new FileProblem(1, 1, "it has no chord names: the chords are proposed"));
+      remarks.add(new FileProblem(1, 1, Texts.of("tabReader.itHasNoChord")));
     }
     boolean isBars = title.filter(t -> METRE.matcher(t).find() || t.length() > 80).isPresent();
     Song plain = Song.untitled().withTitle(isBars ? "Untitled" : title.orElse("Untitled"));
@@ -196,8 +196,7 @@ public final class TabReader {
     for (int b = 0; b < block.bars().size(); b++) {
       if (bars.size() == SongBounds.MOST_BARS) {
         problems.add(
-            new FileProblem(
-                line, 1, Phrase.of("a song has %d bars at most", SongBounds.MOST_BARS)));
+            new FileProblem(line, 1, Texts.of("tabReader.aSongHasBars", SongBounds.MOST_BARS)));
         return;
       }
       ImportedBar bar = block.bars().get(b);

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import phalanx.formats.FileProblem;
+import phalanx.formats.Texts;
 import phalanx.song.Harmony;
 import phalanx.song.SongBounds;
 import phalanx.theory.Quoted;
@@ -47,7 +48,9 @@ public final class Bracketed {
                     () -> {
                       problems.add(
                           new FileProblem(
-                              number, column, "expected a chord, found " + Quoted.of(symbol)));
+                              number,
+                              column,
+                              Texts.of("bracketed.expectedAChordFound", Quoted.of(symbol))));
                       return new Harmony.Unread(Quoted.start(symbol, SongBounds.LONGEST_NAME));
                     });
         chords.add(new ChordedLine.At(words.length(), harmony));

@@ -14,6 +14,7 @@ import phalanx.chart.GridReader;
 import phalanx.formats.FileProblem;
 import phalanx.formats.ReaderGuard;
 import phalanx.formats.SongReading;
+import phalanx.formats.Texts;
 import phalanx.formats.imported.ImportedBar;
 import phalanx.formats.tab.TabReader;
 import phalanx.instrument.Guitar;
@@ -88,11 +89,7 @@ public final class ChartTextReader {
       at = line(lines, at);
     }
     if (!parts.hasChords()) {
-      problems.add(
-          new FileProblem(
-              1,
-              1,
-              "expected chords above or in the words, or bars such as | C | Am7 G |, found none"));
+      problems.add(new FileProblem(1, 1, Texts.of("chartTextReader.expectedChordsAboveOr")));
       return new SongReading(Song.untitled(), problems, remarks);
     }
     Song plain = song.withTitle(title.orElse("Untitled")).withKey(key);
@@ -103,8 +100,7 @@ public final class ChartTextReader {
   }
 
   /** What is said where bars are proposed. */
-  public static final String PROPOSED =
-      "it has no bars: they are proposed from where the chords stand in the words";
+  public static final String PROPOSED = Texts.of("chartTextReader.itHasNoBars");
 
   /** Tabs as wide as they are shown, no byte order mark, plain blanks. */
   private static String plain(String line) {
@@ -271,7 +267,7 @@ public final class ChartTextReader {
         if (Key.parse(value).isEmpty()) {
           problems.add(
               new FileProblem(
-                  number, 1, "expected a key such as G or Em, found " + Quoted.of(value)));
+                  number, 1, Texts.of("chartTextReader.expectedAKeySuch", Quoted.of(value))));
         }
       }
       case "time", "metre", "meter" ->
@@ -283,7 +279,7 @@ public final class ChartTextReader {
                           new FileProblem(
                               number,
                               1,
-                              "expected a metre such as 4/4 or 6/8, found " + Quoted.of(value))));
+                              Texts.of("chartTextReader.expectedAMetreSuch", Quoted.of(value)))));
       case "capo" -> capo(value);
       case "tempo", "bpm" -> tempo(value);
       case "arranged by", "arranger" ->

@@ -5,6 +5,7 @@ import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import javax.sound.sampled.AudioFormat;
 import javax.sound.sampled.AudioFormat.Encoding;
+import phalanx.sound.Texts;
 
 /** Frames of bytes as samples from -1 to 1, the channels added up. */
 final class MonoSamples {
@@ -37,8 +38,7 @@ final class MonoSamples {
             || encoding.equals(Encoding.PCM_UNSIGNED) && bits == 8
             || encoding.equals(Encoding.PCM_FLOAT) && (bits == 32 || bits == 64);
     if (!linear || format.getChannels() < 1) {
-      throw new Recording.Unreadable(
-          "expected plain samples of 8 to 32 bits, found " + format, null);
+      throw new Recording.Unreadable(Texts.of("monoSamples.expectedPlainSamplesOf", format), null);
     }
     return new MonoSamples(format);
   }

@@ -1,5 +1,7 @@
 package phalanx.sound.listening;
 
+import phalanx.sound.Texts;
+
 /** Samples that were made before, heard as fast as they sound: a simulated microphone, live. */
 public final class PlayedInput implements SoundInput {
 
@@ -25,7 +27,7 @@ public final class PlayedInput implements SoundInput {
 
   @Override
   public String name() {
-    return "simulated microphone";
+    return Texts.of("playedInput.simulatedMicrophone");
   }
 
   @Override

@@ -10,7 +10,7 @@ import javax.sound.sampled.AudioInputStream;
 import javax.sound.sampled.AudioSystem;
 import javax.sound.sampled.UnsupportedAudioFileException;
 import phalanx.practice.HeardSound;
-import phalanx.text.Phrase;
+import phalanx.sound.Texts;
 
 /**
  * A recording in a WAVE file: 8 to 96 kHz, any number of channels, 8 to 32 bits or floats, of any
@@ -42,7 +42,7 @@ public final class Recording {
         AudioSystem.getAudioInputStream(new BufferedInputStream(file, 1 << 16))) {
       return heard(audio, a4);
     } catch (UnsupportedAudioFileException e) {
-      throw new Unreadable("expected a recording as a WAVE file", e);
+      throw new Unreadable(Texts.of("recording.expectedARecordingAs"), e);
     }
   }
 
@@ -50,7 +50,7 @@ public final class Recording {
     AudioFormat format = audio.getFormat();
     double rate = format.getSampleRate();
     if (!(rate >= 8000 && rate <= 96_000)) {
-      throw new Unreadable(Phrase.of("expected 8 to 96 kHz, found %.1f", rate / 1000), null);
+      throw new Unreadable(Texts.of("recording.expectedToKhzFound", rate / 1000), null);
     }
     MonoSamples mono = MonoSamples.of(format);
     Decimator decimator = new Decimator(rate);

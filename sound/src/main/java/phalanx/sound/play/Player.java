@@ -7,6 +7,7 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.LongSupplier;
 import java.util.function.Supplier;
+import phalanx.sound.Texts;
 import phalanx.sound.sequence.CountIn;
 import phalanx.sound.sequence.EventSequence;
 import phalanx.sound.sequence.Sequencer;
@@ -322,7 +323,7 @@ public final class Player implements AutoCloseable {
       // A card that comes back meanwhile must not play on.
       stopping = true;
       thread.interrupt();
-      listener.trouble(on.name() + " takes no sound any more");
+      listener.trouble(Texts.of("player.takesNoSoundAny", on.name()));
       listener.playing(false);
     }
 

@@ -1,6 +1,7 @@
 package phalanx.sound.play;
 
 import java.util.function.BiConsumer;
+import phalanx.sound.Texts;
 
 /**
  * A card that nobody hears: it takes frames as fast as a real one would play them, by a clock of
@@ -88,7 +89,7 @@ public final class SimulatedAudioDevice implements AudioDevice {
 
   @Override
   public String name() {
-    return "a simulated card";
+    return Texts.of("simulatedAudioDevice.aSimulatedCard");
   }
 
   @Override
@@ -99,7 +100,7 @@ public final class SimulatedAudioDevice implements AudioDevice {
   @Override
   public Line open(int rate, int buffer) throws AudioDeviceTrouble {
     if (fault == Fault.TAKEN) {
-      throw new AudioDeviceTrouble(name() + " cannot be had: another program may hold it");
+      throw new AudioDeviceTrouble(Texts.of("simulatedAudioDevice.cannotBeHadAnother", name()));
     }
     open++;
     newest = new Simulated(rate, buffer);
@@ -123,7 +124,7 @@ public final class SimulatedAudioDevice implements AudioDevice {
     @Override
     public void write(float[] samples, int frames) throws AudioDeviceTrouble, InterruptedException {
       if (fault == Fault.GONE && written >= faultAt) {
-        throw new AudioDeviceTrouble(name() + " is gone");
+        throw new AudioDeviceTrouble(Texts.of("simulatedAudioDevice.isGone", name()));
       }
       while (fault == Fault.STUCK && written >= faultAt || room() < frames) {
         clock.pass((long) Math.max(100_000, (frames - room()) * NANOS / rate));

@@ -9,6 +9,7 @@ import javax.sound.sampled.DataLine;
 import javax.sound.sampled.LineUnavailableException;
 import javax.sound.sampled.Mixer;
 import javax.sound.sampled.SourceDataLine;
+import phalanx.sound.Texts;
 
 /** A sound device of the system. */
 public final class SystemAudioDevice implements AudioDevice {
@@ -31,7 +32,8 @@ public final class SystemAudioDevice implements AudioDevice {
     List<AudioDevice> cards = new ArrayList<>();
     DataLine.Info wanted = new DataLine.Info(SourceDataLine.class, format(RATE));
     if (AudioSystem.isLineSupported(wanted)) {
-      cards.add(new SystemAudioDevice("the system’s sound", Optional.empty()));
+      cards.add(
+          new SystemAudioDevice(Texts.of("systemAudioDevice.theSystemSSound"), Optional.empty()));
     }
     for (Mixer.Info info : AudioSystem.getMixerInfo()) {
       if (AudioSystem.getMixer(info).isLineSupported(wanted)) {
@@ -69,7 +71,7 @@ public final class SystemAudioDevice implements AudioDevice {
       line.start();
       return new Open(line);
     } catch (LineUnavailableException | IllegalArgumentException | SecurityException e) {
-      throw new AudioDeviceTrouble(name + " cannot be had: another program may hold it", e);
+      throw new AudioDeviceTrouble(Texts.of("systemAudioDevice.cannotBeHadAnother", name), e);
     }
   }
 
@@ -94,7 +96,7 @@ public final class SystemAudioDevice implements AudioDevice {
         bytes[2 * n + 1] = (byte) (value >> 8);
       }
       if (line.write(bytes, 0, size) < size) {
-        throw new AudioDeviceTrouble(name + " is gone");
+        throw new AudioDeviceTrouble(Texts.of("systemAudioDevice.isGone", name));
       }
     }
 

@@ -11,8 +11,8 @@ import javax.sound.sampled.AudioFormat;
 import javax.sound.sampled.AudioInputStream;
 import javax.sound.sampled.AudioSystem;
 import javax.sound.sampled.UnsupportedAudioFileException;
+import phalanx.sound.Texts;
 import phalanx.sound.strings.ImpulseResponse;
-import phalanx.text.Phrase;
 
 /** Reads an impulse response from a WAVE file: one or two channels, 8 to 192 kHz. */
 public final class ImpulseFile {
@@ -40,7 +40,7 @@ public final class ImpulseFile {
         AudioInputStream audio = AudioSystem.getAudioInputStream(in)) {
       return read(audio);
     } catch (UnsupportedAudioFileException | IllegalArgumentException e) {
-      throw new Unreadable("expected an impulse response as a WAVE file", e);
+      throw new Unreadable(Texts.of("impulseFile.expectedAnImpulseResponse"), e);
     }
   }
 
@@ -49,11 +49,7 @@ public final class ImpulseFile {
     int channels = format.getChannels();
     float rate = format.getSampleRate();
     if (channels < 1 || channels > 2 || !(rate >= 8000 && rate <= 192_000)) {
-      throw new Unreadable(
-          Phrase.of(
-              "expected one or two channels at 8 to 192 kHz, found %d at %.1f",
-              channels, rate / 1000),
-          null);
+      throw new Unreadable(Texts.of("impulseFile.expectedOneOrTwo", channels, rate / 1000), null);
     }
     AudioFormat plain =
         new AudioFormat(
@@ -68,7 +64,7 @@ public final class ImpulseFile {
     byte[] bytes = AudioSystem.getAudioInputStream(plain, audio).readNBytes(most);
     int frames = bytes.length / (channels * Float.BYTES);
     if (frames == 0) {
-      throw new Unreadable("there is no sound in it", null);
+      throw new Unreadable(Texts.of("impulseFile.thereIsNoSound"), null);
     }
     ByteBuffer buffer = ByteBuffer.wrap(bytes).order(ByteOrder.LITTLE_ENDIAN);
     float[] left = new float[frames];

@@ -2,6 +2,7 @@ package phalanx.sound.render;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import phalanx.sound.Texts;
 import phalanx.sound.play.Stage;
 import phalanx.sound.sequence.Interpretation;
 import phalanx.sound.strings.ImpulseResponse;
@@ -43,12 +44,12 @@ public record Playing(
   public Playing {
     RenderOptions.require(
         a4 >= Pitch.LOWEST_A4_HZ && a4 <= Pitch.HIGHEST_A4_HZ,
-        "A4 at " + Pitch.LOWEST_A4_HZ + " to " + Pitch.HIGHEST_A4_HZ + " Hz");
-    RenderOptions.require(room >= 0 && room <= 1, "a room of 0 to 100");
+        Texts.of("playing.aAtToHz", Pitch.LOWEST_A4_HZ, Pitch.HIGHEST_A4_HZ));
+    RenderOptions.require(room >= 0 && room <= 1, Texts.of("playing.aRoomOfTo"));
     RenderOptions.require(
         loudness.isEmpty()
             || loudness.getAsDouble() >= SOFTEST && loudness.getAsDouble() <= LOUDEST,
-        "a loudness of -40 to -6 LUFS");
+        Texts.of("playing.aLoudnessOfTo"));
   }
 
   /** By another player. */

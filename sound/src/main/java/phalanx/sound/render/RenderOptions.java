@@ -4,9 +4,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import phalanx.sound.Layer;
+import phalanx.sound.Texts;
 import phalanx.sound.sequence.CountIn;
 import phalanx.sound.strings.Levels;
-import phalanx.text.Phrase;
 
 /**
  * What of a song becomes a file, and how.
@@ -44,10 +44,12 @@ public record RenderOptions(
 
   public RenderOptions {
     require(
-        rate == 44100 || rate == 48000 || rate == 96000, "44100, 48000 or 96000 frames a second");
-    require(bits == 16 || bits == 24, "16 or 24 bits");
-    require(channels == 1 || channels == 2, "one or two channels");
-    require(countIn >= 0 && countIn <= CountIn.MOST, "0 to " + CountIn.MOST + " bars of count-in");
+        rate == 44100 || rate == 48000 || rate == 96000, Texts.of("renderOptions.orFramesASecond"));
+    require(bits == 16 || bits == 24, Texts.of("renderOptions.orBits"));
+    require(channels == 1 || channels == 2, Texts.of("renderOptions.oneOrTwoChannels"));
+    require(
+        countIn >= 0 && countIn <= CountIn.MOST,
+        Texts.of("renderOptions.toBarsOfCount", CountIn.MOST));
   }
 
   static void require(boolean holds, String expected) {
@@ -83,7 +85,7 @@ public record RenderOptions(
 
   /** Rate and size of samples in a player's words. */
   public String formatWords() {
-    return Phrase.of("%.1f kHz, %d bit", rate / 1000.0, bits);
+    return Texts.of("renderOptions.khzBit", rate / 1000.0, bits);
   }
 
   /** Only some bars. */

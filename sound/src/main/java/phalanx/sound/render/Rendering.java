@@ -15,6 +15,7 @@ import javax.sound.sampled.AudioSystem;
 import phalanx.performance.Performance;
 import phalanx.song.Timeline.PlayedBar;
 import phalanx.sound.Layer;
+import phalanx.sound.Texts;
 import phalanx.sound.sequence.CountIn;
 import phalanx.sound.sequence.EventSequence;
 import phalanx.sound.sequence.Sequencer;
@@ -105,8 +106,9 @@ public final class Rendering {
     }
     String there =
         bars.isEmpty()
-            ? "there are no bars"
-            : "the bars are " + bars.get(0).number() + " to " + bars.get(bars.size() - 1).number();
+            ? Texts.of("rendering.thereAreNoBars")
+            : Texts.of(
+                "rendering.theBarsAreTo", bars.get(0).number(), bars.get(bars.size() - 1).number());
     throw new IllegalArgumentException("bar " + number + " is not there: " + there);
   }
 

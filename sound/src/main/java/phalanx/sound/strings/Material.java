@@ -1,6 +1,7 @@
 package phalanx.sound.strings;
 
 import phalanx.instrument.Guitar;
+import phalanx.sound.Texts;
 
 /**
  * What the strings are made of: how long they ring by themselves, how bright they stay, how stiff
@@ -11,8 +12,8 @@ import phalanx.instrument.Guitar;
  * strings of a steel-string guitar, less than a second for high notes on nylon; from memory).
  */
 public enum Material {
-  STEEL("steel strings", 13.3, 0.33, 1.6, 2.4),
-  NYLON("nylon strings", 6.2, 0.5, 0.9, 0.62);
+  STEEL(Texts.of("material.steelStrings"), 13.3, 0.33, 1.6, 2.4),
+  NYLON(Texts.of("material.nylonStrings"), 6.2, 0.5, 0.9, 0.62);
 
   /** Open string ⑥ in standard tuning, Hz. */
   private static final double LOW_E = 82.41;
