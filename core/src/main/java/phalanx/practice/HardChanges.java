@@ -8,6 +8,7 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
 import phalanx.findings.Changes;
 import phalanx.performance.Performance;
+import phalanx.text.Texts;
 import phalanx.theory.Ticks;
 
 /**
@@ -41,7 +42,8 @@ public final class HardChanges {
 
   /** Two chords, one after the other. */
   static String pair(Slot from, Slot to) {
-    return from.played().harmony().label() + " to " + to.played().harmony().label();
+    return Texts.of(
+        "hardChanges.to", from.played().harmony().label(), to.played().harmony().label());
   }
 
   /** Every change from one pair of shapes to another, once, the hardest first. */

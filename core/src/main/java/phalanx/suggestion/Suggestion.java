@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import phalanx.findings.Found;
+import phalanx.findings.RuleWords;
 import phalanx.findings.Tally;
 import phalanx.fretting.Shape;
 import phalanx.song.Song;
@@ -46,7 +47,7 @@ public record Suggestion(
             ? ""
             : Texts.of(
                 "suggestion.newBar",
-                fresh.get(0).finding().rule(),
+                RuleWords.of(fresh.get(0).finding().rule()),
                 fresh.get(0).bar(),
                 fresh.size() > 1 ? Texts.of("suggestion.andMore", fresh.size() - 1) : "");
     return words

@@ -24,6 +24,7 @@ import phalanx.desktop.neck.ShapePicture;
 import phalanx.desktop.texts.Texts;
 import phalanx.findings.Found;
 import phalanx.findings.Grade;
+import phalanx.findings.RuleWords;
 import phalanx.findings.Tally;
 import phalanx.fretting.Shape;
 import phalanx.suggestion.Suggestion;
@@ -146,7 +147,9 @@ final class FindingBar extends VBox {
     grade(items, Grade.NOTE, tally.notes());
     desk.rules()
         .forEach(
-            (rule, n) -> items.add(kind(Phrase.of("%s (%d)", rule, n), new Filter.OfRule(rule))));
+            (rule, n) ->
+                items.add(
+                    kind(Phrase.of("%s (%d)", RuleWords.of(rule), n), new Filter.OfRule(rule))));
     if (!desk.accepted().isEmpty()) {
       String left = Texts.of("findingBar.leftAsTheyAre", desk.accepted().size());
       items.add(kind(left, new Filter.Accepted()));
@@ -169,7 +172,7 @@ final class FindingBar extends VBox {
 
   private static String words(Filter filter) {
     if (filter instanceof Filter.OfRule r) {
-      return r.rule();
+      return RuleWords.of(r.rule());
     } else if (filter instanceof Filter.OfGrade g) {
       return g.grade().words();
     }

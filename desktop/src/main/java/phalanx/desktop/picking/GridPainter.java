@@ -133,7 +133,8 @@ final class GridPainter {
       String shade = row.isThumb() ? "pick-p" : "text";
       ink.left(row.name(), 14, y + 4.5, main ? TypeFace.bold(13) : TypeFace.plain(13), shade);
       if (row.role().equals(Optional.of(Role.THUMB))) {
-        ink.left(Texts.of("gridPainter.route"), 62, y + 4.5, TypeFace.plain(10), shade);
+        double behind = 20 + Lettering.width(row.name(), TypeFace.bold(13));
+        ink.left(Texts.of("gridPainter.route"), behind, y + 4.5, TypeFace.plain(10), shade);
       }
     }
   }
