@@ -5,6 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import org.slf4j.LoggerFactory;
+import phalanx.formats.disk.ProgramFolder;
 import phalanx.text.ProductVersion;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -51,6 +52,7 @@ public final class PhalanxCommand {
 
   /** Runs the command line and ends the program with its exit code. */
   public static void main(String[] args) {
+    ProgramFolder.settle();
     PrintWriter out = new PrintWriter(System.out, true, StandardCharsets.UTF_8);
     PrintWriter err = new PrintWriter(System.err, true, StandardCharsets.UTF_8);
     System.exit(run(out, err, args));

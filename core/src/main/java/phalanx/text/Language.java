@@ -14,7 +14,12 @@ public enum Language {
   /** The system property that chooses it, by its code: {@code en} or {@code de}. */
   public static final String PROPERTY = "phalanx.language";
 
-  private static final Language SPOKEN = of(System.getProperty(PROPERTY, ""));
+  /** Made when the first sentence is said, not when a language is first spoken of. */
+  private static final class Spoken {
+    static final Language LANGUAGE = of(System.getProperty(PROPERTY, ""));
+
+    private Spoken() {}
+  }
 
   private final String title;
   private final Locale locale;
@@ -26,7 +31,7 @@ public enum Language {
 
   /** The language spoken; English unless {@value #PROPERTY} says otherwise. */
   public static Language spoken() {
-    return SPOKEN;
+    return Spoken.LANGUAGE;
   }
 
   /** The one with a code such as {@code de} or {@code de-CH}; English for one that is not known. */

@@ -4,9 +4,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.application.Application;
+import phalanx.desktop.files.ChosenLanguage;
 import phalanx.desktop.files.PlayerFolder;
 import phalanx.desktop.files.Preferences;
-import phalanx.desktop.model.Appearance;
+import phalanx.formats.disk.ProgramFolder;
 import phalanx.text.Language;
 
 /**
@@ -24,11 +25,10 @@ public final class Main {
 
   /** Starts the program, with the song named as the first argument if there is one. */
   public static void main(String[] args) {
+    ProgramFolder.settle();
     PlayerFolder folder = PlayerFolder.usual();
-    System.setProperty(PlayerFolder.PROPERTY, folder.path().toString());
-    Appearance look = Preferences.read(folder).appearance();
-    scale(look.percent());
-    speak(look.language());
+    speak(ChosenLanguage.of(folder));
+    scale(Preferences.read(folder).appearance().percent());
     Application.launch(PhalanxApp.class, args);
   }
 

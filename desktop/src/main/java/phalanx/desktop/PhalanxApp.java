@@ -133,7 +133,18 @@ public final class PhalanxApp extends Application {
         .viewing()
         .appearanceProperty()
         .addListener((o, before, now) -> show(now.theme(), scene, palette, bench));
-    show(workspace.viewing().appearanceProperty().get().theme(), scene, palette, bench);
+    Runnable ask =
+        () -> show(workspace.viewing().appearanceProperty().get().theme(), scene, palette, bench);
+    ask.run();
+    // The system's theme may have changed while the player was elsewhere.
+    stage
+        .focusedProperty()
+        .addListener(
+            (o, before, now) -> {
+              if (now) {
+                ask.run();
+              }
+            });
     stage
         .titleProperty()
         .bind(

@@ -375,6 +375,19 @@ class ArrangeScreenTest {
     assertThat(strip.scrolled()).isPositive();
   }
 
+  /** Ctrl + from wherever the keyboard is on this screen. */
+  @Test
+  void zoomsFromEverywhereOnTheScreen(FxRobot robot) {
+    StripView strip = robot.lookup("#strip").queryAs(StripView.class);
+    robot.interact(() -> robot.lookup("#part-fills").query().requestFocus());
+    OpenWindow.press(robot, KeyCode.CONTROL, KeyCode.PLUS);
+    assertThat(strip.zoom()).isGreaterThan(1);
+    OpenWindow.press(robot, KeyCode.CONTROL, KeyCode.DIGIT0);
+    assertThat(strip.zoom()).isEqualTo(1);
+    OpenWindow.press(robot, KeyCode.CONTROL, KeyCode.MINUS);
+    assertThat(strip.zoom()).isLessThan(1);
+  }
+
   @Test
   void zoomsWithTheKeyboard(FxRobot robot) {
     StripView strip = robot.lookup("#strip").queryAs(StripView.class);

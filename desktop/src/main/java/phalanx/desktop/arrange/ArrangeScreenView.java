@@ -111,6 +111,12 @@ public final class ArrangeScreenView extends ScreenView<ArrangeView, SideTabs> {
   }
 
   @Override
+  public boolean zoom(int step) {
+    middle().zoom(step);
+    return true;
+  }
+
+  @Override
   public boolean key(KeyEvent event) {
     KeyCode code = event.getCode();
     if (code == KeyCode.P) {

@@ -153,6 +153,11 @@ public final class ArrangeView extends VBox {
     return view;
   }
 
+  /** Larger (1), smaller (-1) or at its usual size (0). */
+  void zoom(int step) {
+    strip.zoom(step);
+  }
+
   /** Leaves the lanes of the fretting fingers out, or shows them again. */
   void fold() {
     strip.fold(!strip.isFolded());

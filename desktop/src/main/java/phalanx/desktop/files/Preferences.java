@@ -26,7 +26,6 @@ import phalanx.formats.songfile.HandFields;
 import phalanx.instrument.Hand;
 import phalanx.level.PlanLevel;
 import phalanx.practice.LadderRules;
-import phalanx.text.Language;
 import phalanx.theory.NoteNaming;
 import phalanx.theory.Pitch;
 
@@ -72,7 +71,7 @@ public record Preferences(
   /** No device is later than this, s. */
   private static final double MOST_LATE = 1;
 
-  private static final String FILE = "preferences.json";
+  static final String FILE = "preferences.json";
 
   public Preferences {
     recent = List.copyOf(recent);
@@ -146,7 +145,8 @@ public record Preferences(
     ObjectNode look =
         root.putObject("appearance")
             .put("theme", appearance.theme().name())
-            .put("percent", appearance.percent());
+            .put("percent", appearance.percent())
+            .put("calm", appearance.calm());
     appearance.language().ifPresent(l -> look.put("language", l.code()));
     AtomicFile.write(folder.file(FILE), root.toPrettyString());
   }
@@ -226,11 +226,11 @@ public record Preferences(
             .filter(t -> t.name().equals(node.path("theme").asText()))
             .findFirst()
             .orElse(usual.theme());
-    Optional<Language> language =
-        Arrays.stream(Language.values())
-            .filter(l -> l.code().equals(node.path("language").asText()))
-            .findFirst();
-    return new Appearance(theme, node.path("percent").asInt(usual.percent()), language);
+    return new Appearance(
+        theme,
+        node.path("percent").asInt(usual.percent()),
+        node.path("calm").asBoolean(usual.calm()),
+        ChosenLanguage.of(node));
   }
 
   private static void write(ObjectNode node, PracticeSettings practice) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
+import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -47,6 +48,7 @@ public final class SongMenu extends MenuButton {
             names(viewing),
             themes(viewing),
             sizes(viewing),
+            calm(viewing),
             languages(viewing),
             item(Texts.of("songMenu.manualAndKeysF"), manual),
             item(Texts.of("songMenu.aboutPhalanx"), () -> About.show(getScene().getWindow())));
@@ -127,6 +129,16 @@ public final class SongMenu extends MenuButton {
           }
         });
     return menu;
+  }
+
+  /** Less that moves, for those whom it disturbs. */
+  private static CheckMenuItem calm(Viewing viewing) {
+    CheckMenuItem item = new CheckMenuItem(Texts.of("songMenu.calm"));
+    item.setId("calm");
+    item.setSelected(now(viewing).calm());
+    viewing.appearanceProperty().addListener((o, before, now) -> item.setSelected(now.calm()));
+    item.setOnAction(e -> viewing.appearanceProperty().set(now(viewing).calm(item.isSelected())));
+    return item;
   }
 
   /** In which language, from the next start on; each is named in its own. */

@@ -215,6 +215,15 @@ public final class Workbench extends StackPane {
           songs.save();
         }
       }
+      case PLUS, ADD, EQUALS -> {
+        return shown().zoom(1);
+      }
+      case MINUS, SUBTRACT -> {
+        return shown().zoom(-1);
+      }
+      case DIGIT0, NUMPAD0 -> {
+        return shown().zoom(0);
+      }
       default -> {
         return open(ScreenView.digit(event.getCode()));
       }

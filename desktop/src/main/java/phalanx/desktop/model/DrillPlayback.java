@@ -204,7 +204,11 @@ public final class DrillPlayback {
       drill
           .get()
           .ifPresent(
-              d -> heardAt.set(OptionalInt.of(d.heard().clock().tickAt(seconds.getAsDouble()))));
+              d -> {
+                int tick = d.heard().clock().tickAt(seconds.getAsDouble());
+                int shown = sound.isCalm() ? HeardPlace.beat(d.heard(), tick) : tick;
+                heardAt.set(OptionalInt.of(shown));
+              });
     }
   }
 

@@ -21,6 +21,19 @@ public record HeardPlace(Performance performance, int tick, boolean countingIn) 
     return new HeardPlace(performance, tick, seconds < -EARLY);
   }
 
+  /** The same place as it is at the beginning of its beat. */
+  HeardPlace onBeat() {
+    return new HeardPlace(performance, beat(performance, tick), countingIn);
+  }
+
+  /** Where the beat begins that a tick is in. */
+  static int beat(Performance performance, int tick) {
+    PlayedBar bar = performance.arrangement().timeline().barAt(tick);
+    int beat = bar.meter().beatTicks();
+    int since = tick - bar.startTick() + bar.metreTick();
+    return Math.max(bar.startTick(), bar.startTick() + since / beat * beat - bar.metreTick());
+  }
+
   /** The bar it is in. */
   public PlayedBar bar() {
     return performance.arrangement().timeline().barAt(tick);

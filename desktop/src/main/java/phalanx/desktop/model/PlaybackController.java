@@ -397,7 +397,13 @@ public final class PlaybackController {
             plans
                 .of(h.score())
                 .filter(p -> !p.arrangement().timeline().bars().isEmpty())
-                .ifPresent(p -> place.set(Optional.of(HeardPlace.of(p, h.seconds())))));
+                .map(p -> HeardPlace.of(p, h.seconds()))
+                .ifPresent(p -> place.set(Optional.of(isCalm() ? p.onBeat() : p))));
+  }
+
+  /** Whether what runs along steps from beat to beat. */
+  boolean isCalm() {
+    return open.viewing().appearanceProperty().get().calm();
   }
 
   /** Whether anything is heard, the song or one thing of it. */

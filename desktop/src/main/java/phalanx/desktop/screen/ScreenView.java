@@ -59,6 +59,16 @@ public abstract class ScreenView<M extends Region, B extends Node> {
   /** Another screen comes up: this one need not follow any more. */
   public void hidden() {}
 
+  /**
+   * Larger, smaller or at its usual size, where a screen can be.
+   *
+   * @param step 1, -1 or 0 for the usual size
+   * @return whether it can
+   */
+  public boolean zoom(int step) {
+    return false;
+  }
+
   /** The figure on a key, also on those beside the letters; -1 for any other. */
   public static int digit(KeyCode code) {
     return code.isDigitKey() ? code.getName().charAt(code.getName().length() - 1) - '0' : -1;

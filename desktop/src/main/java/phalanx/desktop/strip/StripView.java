@@ -270,9 +270,9 @@ public final class StripView extends ScrolledPictures {
       case DOWN -> across(selected, 1);
       case HOME -> workspace.chord().select(0);
       case END -> workspace.chord().select(Integer.MAX_VALUE);
-      case PLUS, ADD, EQUALS -> zoomBy(ZOOM_STEP);
-      case MINUS, SUBTRACT -> zoomBy(1 / ZOOM_STEP);
-      case DIGIT0, NUMPAD0 -> scale(StripScale.USUAL.folding(scale.folded()));
+      case PLUS, ADD, EQUALS -> zoom(1);
+      case MINUS, SUBTRACT -> zoom(-1);
+      case DIGIT0, NUMPAD0 -> zoom(0);
       default -> {
         return;
       }
@@ -291,6 +291,15 @@ public final class StripView extends ScrolledPictures {
   private void across(int selected, int direction) {
     if (layout != null && selected < layout.arrangement().slots().size()) {
       workspace.chord().select(touch().slotAcross(selected, direction));
+    }
+  }
+
+  /** Larger (1), smaller (-1) or at its usual size (0). */
+  public void zoom(int step) {
+    if (step == 0) {
+      scale(StripScale.USUAL.folding(scale.folded()));
+    } else {
+      zoomBy(step > 0 ? ZOOM_STEP : 1 / ZOOM_STEP);
     }
   }
 

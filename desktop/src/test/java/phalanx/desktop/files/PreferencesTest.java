@@ -31,7 +31,7 @@ class PreferencesTest {
             .opened(folder.resolve("a.phalanx.json"))
             .withLevel(folder.resolve("a.phalanx.json"), 2.4)
             .withAppearance(
-                new Appearance(Appearance.Theme.DARK, 150, Optional.of(Language.GERMAN)));
+                new Appearance(Appearance.Theme.DARK, 150, true, Optional.of(Language.GERMAN)));
     PlayerFolder place = new PlayerFolder(folder);
     kept.write(place);
     assertThat(Preferences.read(place)).isEqualTo(kept);
@@ -48,7 +48,7 @@ class PreferencesTest {
             + " \"recent\": [\"/a\"], \"levels\": {\"/a\": 40}}");
     Preferences read = Preferences.read(new PlayerFolder(folder));
     assertThat(read.appearance())
-        .isEqualTo(new Appearance(Appearance.Theme.SYSTEM, 200, Optional.empty()));
+        .isEqualTo(new Appearance(Appearance.Theme.SYSTEM, 200, false, Optional.empty()));
     assertThat(read.levels()).isEmpty();
   }
 
