@@ -36,4 +36,9 @@ public final class TextBundle {
     String words = texts.getString(key);
     return values.length == 0 ? words : String.format(Language.spoken().locale(), words, values);
   }
+
+  /** Whether there is a text of a key. */
+  public boolean has(String key) {
+    return texts.containsKey(key);
+  }
 }

@@ -41,6 +41,7 @@ import phalanx.desktop.model.Screen;
 import phalanx.desktop.model.ShapeTrialModel;
 import phalanx.desktop.model.Workspace;
 import phalanx.desktop.texts.Texts;
+import phalanx.desktop.texts.Tips;
 import phalanx.formats.FileFormat;
 import phalanx.formats.SongFiles;
 
@@ -126,6 +127,7 @@ public final class PhalanxApp extends Application {
     Rectangle2D room = javafx.stage.Screen.getPrimary().getVisualBounds();
     Scene scene =
         new Scene(bench, Math.min(WIDTH, room.getWidth()), Math.min(HEIGHT, room.getHeight()));
+    Tips.on(scene);
     scene
         .getStylesheets()
         .setAll(resource(LIGHT).toExternalForm(), resource(RULES).toExternalForm());
