@@ -128,7 +128,13 @@ public final class ChartView extends ScrolledCanvas {
     setAccessibleText(
         cursor
             .bar()
-            .map(b -> Texts.of("chartView.bar", workspace.song().barNumber(b.id()), cursor.text(b)))
+            .map(
+                b ->
+                    ChartWords.of(
+                        workspace.song(),
+                        b,
+                        workspace.viewing().namingProperty().get(),
+                        cursor.selection().size()))
             .orElse(Texts.of("chartView.emptyChart")));
   }
 

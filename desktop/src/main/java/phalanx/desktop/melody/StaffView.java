@@ -88,6 +88,14 @@ final class StaffView extends ScrolledCanvas {
               missed.getOrDefault(bar, List.of()),
               numbers.get() ? Optional.of(frets(bar)) : Optional.empty()));
     }
+    if (desk.bar() != 0) {
+      setAccessibleText(
+          StaffWords.of(
+              song.barNumber(desk.bar()),
+              desk.shown(desk.bar()),
+              desk.meter(),
+              workspace.viewing().namingProperty().get()));
+    }
     painter.paint(
         layout, cells, pictures, workspace.viewing().namingProperty().get(), top, width, height);
   }

@@ -14,6 +14,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Region;
 import phalanx.desktop.drawing.CanvasWidth;
 import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.drawing.ShapeWords;
 import phalanx.desktop.texts.Texts;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Finger;
@@ -76,6 +77,14 @@ public final class HarmonicsView extends Canvas {
 
   private void repaint() {
     guitar.ifPresent(this::paint);
+    cursor.ifPresent(
+        n ->
+            setAccessibleText(
+                Texts.of(
+                    "harmonicsView.at",
+                    ShapeWords.number(n.string()),
+                    HarmonicNode.over(n.fret()),
+                    NeckWords.name(n.midi()))));
   }
 
   /** The shape held on the neck that is shown next. */

@@ -8,7 +8,6 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import phalanx.desktop.drawing.CanvasWidth;
 import phalanx.desktop.drawing.Palette;
-import phalanx.desktop.texts.Texts;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Tuning;
 
@@ -78,7 +77,7 @@ public final class NeckView extends Canvas {
   public void show(NeckPicture shown) {
     picture = shown;
     repaint();
-    setAccessibleText(Texts.of("neckView.neckWith", shown.shape()));
+    setAccessibleText(NeckWords.of(shown.shape()));
   }
 
   private void repaint() {
@@ -96,6 +95,9 @@ public final class NeckView extends Canvas {
             getWidth(),
             getHeight(),
             leftHanded.get());
+    if (cursor.isPresent()) {
+      setAccessibleText(NeckWords.at(picture.guitar(), picture.shape(), string, fret));
+    }
     NeckPicture painted = picture.with(cursor);
     painter.paint(painted, layout, getWidth(), getHeight());
   }

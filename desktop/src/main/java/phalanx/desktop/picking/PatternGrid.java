@@ -13,7 +13,6 @@ import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.model.PatternViewModel;
 import phalanx.desktop.model.Workspace;
 import phalanx.picking.WrittenPattern;
-import phalanx.text.Phrase;
 
 /** The grid of the pattern: mouse and keys put strokes in, change them and take them out. */
 final class PatternGrid extends Canvas {
@@ -127,7 +126,7 @@ final class PatternGrid extends Canvas {
         layout,
         getWidth(),
         getHeight());
-    setAccessibleText(Phrase.of("%s, %s", pattern.title(), row().name()));
+    setAccessibleText(GridWords.of(pattern, row(), tick, parts));
     moved.run();
   }
 

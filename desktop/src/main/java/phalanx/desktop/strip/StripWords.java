@@ -2,17 +2,11 @@ package phalanx.desktop.strip;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
-import java.util.stream.Collectors;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
+import phalanx.desktop.drawing.ShapeWords;
 import phalanx.desktop.texts.Texts;
-import phalanx.fretting.Grip;
-import phalanx.fretting.Shape;
-import phalanx.instrument.Finger;
-import phalanx.instrument.Tuning;
 import phalanx.picking.PickFinger;
 import phalanx.song.Timeline.PlayedBar;
 
@@ -30,7 +24,8 @@ final class StripWords {
     parts.add(slot.played().harmony().label());
     slot.shape()
         .ifPresentOrElse(
-            s -> parts.addAll(held(s)), () -> parts.add(Texts.of("stripWords.nothingHeld")));
+            s -> parts.addAll(ShapeWords.held(s)),
+            () -> parts.add(Texts.of("stripWords.nothingHeld")));
     if (slot.pinned()) {
       parts.add(Texts.of("stripWords.pinned"));
     }
@@ -47,8 +42,8 @@ final class StripWords {
     }
     parts.add(
         note.fret() == 0
-            ? Texts.of("stripWords.openString", number(note.string()))
-            : on(note.place().finger(), note.string(), note.fret()));
+            ? Texts.of("stripWords.openString", ShapeWords.number(note.string()))
+            : ShapeWords.on(note.place().finger(), note.string(), note.fret()));
     parts.add(
         note.attack().isSlur()
             ? Texts.of("stripWords.slurred")
@@ -67,50 +62,5 @@ final class StripWords {
     int at = bar.inMetre(tick);
     String after = at % beat == 0 ? "" : Texts.of("stripWords.after");
     return Texts.of("stripWords.barBeat", bar.number(), after, 1 + at / beat);
-  }
-
-  private static List<String> held(Shape shape) {
-    List<String> parts =
-        shape.grips().entrySet().stream()
-            .sorted(Map.Entry.comparingByKey())
-            .map(e -> grip(e.getKey(), e.getValue()))
-            .collect(Collectors.toCollection(ArrayList::new));
-    List<String> open = new ArrayList<>();
-    for (int s = 0; s < shape.frets().size(); s++) {
-      if (shape.frets().get(s) == 0) {
-        open.add(number(s));
-      }
-    }
-    if (!open.isEmpty()) {
-      parts.add(Texts.of("stripWords.open", String.join(" ", open)));
-    }
-    return parts;
-  }
-
-  private static String grip(Finger finger, Grip grip) {
-    return grip.isBarre()
-        ? Texts.of(
-            "stripWords.fingerAcrossStringsTo",
-            finger.sign(),
-            number(grip.lowString()),
-            number(grip.highString()),
-            grip.fret())
-        : on(Optional.of(finger), grip.lowString(), grip.fret());
-  }
-
-  private static String on(Optional<Finger> finger, int string, int fret) {
-    String who =
-        finger
-            .map(
-                f ->
-                    f == Finger.THUMB
-                        ? Texts.of("stripWords.thumbOfTheFretting")
-                        : Texts.of("stripWords.finger", f.sign()))
-            .orElse(Texts.of("stripWords.aFinger"));
-    return Texts.of("stripWords.onStringFret", who, number(string), fret);
-  }
-
-  private static String number(int string) {
-    return String.valueOf(Tuning.STRINGS - string);
   }
 }
