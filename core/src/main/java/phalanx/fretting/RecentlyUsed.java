@@ -11,8 +11,10 @@ import java.util.function.Function;
  */
 public final class RecentlyUsed<K, V> {
 
+  private static final int SPREAD = 512;
+
   private final int room;
-  private volatile Map<K, V> young = new ConcurrentHashMap<>();
+  private volatile Map<K, V> young = empty();
   private volatile Map<K, V> old = Map.of();
 
   /**
@@ -22,6 +24,14 @@ public final class RecentlyUsed<K, V> {
    */
   public RecentlyUsed(int room) {
     this.room = room;
+  }
+
+  /**
+   * With so much room that what two threads work out seldom lies side by side: then one would wait
+   * for the other.
+   */
+  private static <K, V> Map<K, V> empty() {
+    return new ConcurrentHashMap<>(SPREAD);
   }
 
   /** What belongs to a key; worked out where it is not known. */
@@ -43,7 +53,7 @@ public final class RecentlyUsed<K, V> {
   public synchronized void turn() {
     if (young.size() > room) {
       old = young;
-      young = new ConcurrentHashMap<>();
+      young = empty();
     }
   }
 

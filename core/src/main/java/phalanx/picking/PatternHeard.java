@@ -15,7 +15,6 @@ import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
 import phalanx.theory.Chord;
 import phalanx.theory.ChordTone;
-import phalanx.theory.Interval;
 
 /**
  * What the pattern strikes while a chord lasts, and what of the chord it makes heard over a shape:
@@ -54,6 +53,9 @@ public record PatternHeard(
   private static final int LAST_BASS = 2;
 
   private static final int SEVENTH = 7;
+
+  /** No pitch class. */
+  private static final int NO_TONE = -1;
 
   /** The third, or the fourth or second in its place, by their numbers. */
   private static final List<Integer> THIRDS = List.of(3, 4, 2);
@@ -145,7 +147,7 @@ public record PatternHeard(
   /** What is struck and heard over a shape. */
   public Over over(Shape shape) {
     List<Cost> terms = new ArrayList<>();
-    long silent = homes().stream().filter(s -> !shape.sounds(s)).count();
+    int silent = silentHomes(shape);
     if (silent > 0) {
       terms.add(CostTerm.SILENT_HOME.times(silent));
     }
@@ -161,20 +163,28 @@ public record PatternHeard(
     return new Over(struck, terms);
   }
 
+  private int silentHomes(Shape shape) {
+    int silent = 0;
+    for (Role role : roles) {
+      // Each of these has a home of its own.
+      silent += !role.isThumb() && role != Role.INNER && !shape.sounds(role.home()) ? 1 : 0;
+    }
+    return silent;
+  }
+
   private void unheard(Shape shape, Set<Integer> struck, List<Cost> terms) {
     Chord over = chord.orElseThrow();
-    Optional<Integer> third = third(over).filter(t -> isUnheard(t, shape, struck));
-    Optional<Integer> seventh = seventh(over).filter(t -> isUnheard(t, shape, struck));
-    long others =
-        telling(over).stream()
-            .filter(t -> !third(over).equals(Optional.of(t)))
-            .filter(t -> !seventh(over).equals(Optional.of(t)))
-            .filter(t -> isUnheard(t, shape, struck))
-            .count();
-    if (third.isPresent()) {
+    int third = third(over).orElse(NO_TONE);
+    int seventh = seventh(over).orElse(NO_TONE);
+    int others = 0;
+    for (int tone : telling(over)) {
+      boolean other = tone != third && tone != seventh;
+      others += other && isUnheard(tone, shape, struck) ? 1 : 0;
+    }
+    if (third != NO_TONE && isUnheard(third, shape, struck)) {
       terms.add(CostTerm.NO_THIRD.times(last ? 2 : 1));
     }
-    if (seventh.isPresent()) {
+    if (seventh != NO_TONE && isUnheard(seventh, shape, struck)) {
       terms.add(CostTerm.NO_SEVENTH.times(1));
     }
     if (others > 0) {
@@ -234,14 +244,9 @@ public record PatternHeard(
   /** The pitch class of the third, or of the fourth or second in its place. */
   public static Optional<Integer> third(Chord chord) {
     for (int number : THIRDS) {
-      Optional<Interval> tone =
-          chord.tones().stream()
-              .filter(ChordTone::essential)
-              .map(ChordTone::interval)
-              .filter(i -> i.number() == number)
-              .findFirst();
+      Optional<Integer> tone = essential(chord, number);
       if (tone.isPresent()) {
-        return Optional.of(Math.floorMod(chord.root().chroma() + tone.get().chroma(), 12));
+        return tone;
       }
     }
     return Optional.empty();
@@ -249,10 +254,20 @@ public record PatternHeard(
 
   /** The pitch class of the seventh; empty where the chord has none. */
   public static Optional<Integer> seventh(Chord chord) {
-    return chord.tones().stream()
-        .filter(t -> t.essential() && t.interval().number() == SEVENTH)
-        .findFirst()
-        .map(t -> Math.floorMod(chord.root().chroma() + t.interval().chroma(), 12));
+    return essential(chord, SEVENTH);
+  }
+
+  private static Optional<Integer> essential(Chord chord, int number) {
+    for (ChordTone tone : chord.tones()) {
+      if (tone.essential() && tone.interval().number() == number) {
+        return Optional.of(pitchClass(chord, tone));
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static int pitchClass(Chord chord, ChordTone tone) {
+    return Math.floorMod(chord.root().chroma() + tone.interval().chroma(), 12);
   }
 
   /**
@@ -263,28 +278,39 @@ public record PatternHeard(
     Set<Integer> telling = new LinkedHashSet<>();
     third(chord).ifPresent(telling::add);
     seventh(chord).ifPresent(telling::add);
-    chord.tones().stream()
-        .filter(t -> t.essential() && t.interval().number() > 1)
-        .forEach(
-            t -> telling.add(Math.floorMod(chord.root().chroma() + t.interval().chroma(), 12)));
+    for (ChordTone tone : chord.tones()) {
+      if (tone.essential() && tone.interval().number() > 1) {
+        telling.add(pitchClass(chord, tone));
+      }
+    }
     return List.copyOf(telling);
   }
 
   private boolean isStruck(int chroma, Shape shape, Set<Integer> struck) {
-    return struck.stream()
-        .anyMatch(s -> Math.floorMod(guitar.shapeMidi(s, shape.fret(s).orElse(0)), 12) == chroma);
+    for (int s : struck) {
+      if (Math.floorMod(guitar.shapeMidi(s, shape.fret(s).orElse(0)), 12) == chroma) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private Set<Integer> struck(Shape shape, StringRoles on) {
     Set<Integer> strings = new HashSet<>();
     List<Integer> route = on.route(thumb, pedal).strings();
     strings.addAll(route.subList(0, Math.min(turns, route.size())));
-    roles.stream().filter(r -> r != Role.THUMB).forEach(r -> on.string(r).ifPresent(strings::add));
-    brush.ifPresent(
-        b ->
-            shape.soundingStrings().stream()
-                .filter(s -> s >= b.low() && s <= b.high())
-                .forEach(strings::add));
+    for (Role role : roles) {
+      if (role != Role.THUMB) {
+        on.string(role).ifPresent(strings::add);
+      }
+    }
+    if (brush.isPresent()) {
+      for (int s = brush.get().low(); s <= brush.get().high(); s++) {
+        if (shape.sounds(s)) {
+          strings.add(s);
+        }
+      }
+    }
     return strings;
   }
 }

@@ -1,17 +1,14 @@
 package phalanx.picking;
 
 import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.EnumMap;
-import java.util.HashSet;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.IntStream;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.StringSign;
+import phalanx.instrument.Tuning;
 import phalanx.text.Texts;
 import phalanx.theory.Chord;
 
@@ -34,118 +31,127 @@ public final class StringRoles {
 
   private static final int NO_STRING = -1;
 
+  private static final int OCTAVE = 12;
+
+  private static final List<Role> FINGERS = List.of(Role.INNER, Role.MIDDLE, Role.UPPER, Role.TUNE);
+
   /** Of a hand that holds no chord: no role has a string. */
   public static final StringRoles NONE =
-      new StringRoles(Map.of(), List.of(), NO_STRING, Set.of(), Shape.NOTHING);
+      new StringRoles(nowhere(), false, NO_STRING, Shape.NOTHING);
 
-  private final Map<Role, Integer> strings;
-  private final List<String> remarks;
+  /** The string of each role by its place among them; {@link #NO_STRING} for none. */
+  private final int[] strings;
+
+  private final boolean alternates;
   private final int third;
-  private final Set<Integer> held;
   private final Shape shape;
 
-  private StringRoles(
-      Map<Role, Integer> strings, List<String> remarks, int third, Set<Integer> held, Shape shape) {
-    this.shape = shape;
+  private StringRoles(int[] strings, boolean alternates, int third, Shape shape) {
     this.strings = strings;
-    this.remarks = List.copyOf(remarks);
+    this.alternates = alternates;
     this.third = third;
-    this.held = held;
+    this.shape = shape;
   }
 
-  /** Lays every role on a shape that holds a chord on a guitar. */
+  private static int[] nowhere() {
+    int[] strings = new int[Role.values().length];
+    Arrays.fill(strings, NO_STRING);
+    return strings;
+  }
+
+  /** Lays every role on a shape that holds a chord on a guitar; asked for every candidate. */
   public static StringRoles on(Shape shape, Chord chord, Guitar guitar) {
-    Map<Role, Integer> strings = new EnumMap<>(Role.class);
-    List<String> remarks = new ArrayList<>();
-    List<Integer> sounding = shape.soundingStrings();
-    if (sounding.isEmpty()) {
-      return new StringRoles(strings, remarks, NO_STRING, Set.of(), shape);
+    int[] strings = nowhere();
+    int bass = bass(shape, chord, guitar);
+    if (bass == NO_STRING) {
+      return new StringRoles(strings, false, NO_STRING, shape);
     }
-    int bass = bass(sounding, shape, chord, guitar);
-    strings.put(Role.ROOT, bass);
-    Optional<Integer> alternate = alternate(bass, shape, chord, guitar);
-    alternate.ifPresentOrElse(
-        s -> strings.put(Role.ALTERNATE, s),
-        () -> {
-          strings.put(Role.ALTERNATE, bass);
-          remarks.add(Texts.of("stringRoles.noSecondBassHere", StringSign.of(bass)));
-        });
-    int thumbTop = Math.max(bass, strings.get(Role.ALTERNATE));
-    List<Integer> free = sounding.stream().filter(s -> s > thumbTop).toList();
-    for (Role role : List.of(Role.INNER, Role.MIDDLE, Role.UPPER, Role.TUNE)) {
-      layFinger(role, free, strings, remarks, shape);
+    int alternate = alternate(bass, shape, chord, guitar);
+    boolean alternates = alternate != NO_STRING;
+    strings[Role.ROOT.ordinal()] = bass;
+    strings[Role.ALTERNATE.ordinal()] = alternates ? alternate : bass;
+    int thumbTop = Math.max(bass, strings[Role.ALTERNATE.ordinal()]);
+    for (Role role : FINGERS) {
+      strings[role.ordinal()] = nearest(role.home(), thumbTop, shape);
     }
-    Set<Integer> held = new HashSet<>(sounding);
-    held.removeIf(s -> shape.finger(s).isEmpty());
-    int third =
-        IntStream.rangeClosed(0, FOURTH)
-            .filter(s -> s != bass && !alternate.equals(Optional.of(s)) && alternate.isPresent())
-            .filter(s -> shape.sounds(s) || rings(s, chord, guitar))
-            .findFirst()
-            .orElse(NO_STRING);
-    return new StringRoles(strings, remarks, third, held, shape);
+    int third = alternates ? third(bass, alternate, shape, chord, guitar) : NO_STRING;
+    return new StringRoles(strings, alternates, third, shape);
   }
 
   /** The string the thumb starts on; empty where nothing sounds. */
   public static Optional<Integer> root(Shape shape, Chord chord, Guitar guitar) {
-    List<Integer> sounding = shape.soundingStrings();
-    return sounding.isEmpty()
-        ? Optional.empty()
-        : Optional.of(bass(sounding, shape, chord, guitar));
+    int bass = bass(shape, chord, guitar);
+    return bass == NO_STRING ? Optional.empty() : Optional.of(bass);
   }
 
   /** The thumb starts on the chord's own bass where a bass string has it, else on the lowest. */
-  private static int bass(List<Integer> sounding, Shape shape, Chord chord, Guitar guitar) {
-    return sounding.stream()
-        .filter(s -> s <= FOURTH)
-        .filter(
-            s ->
-                Math.floorMod(guitar.shapeMidi(s, shape.fret(s).orElseThrow()), 12)
-                    == chord.bass().chroma())
-        .findFirst()
-        .orElse(sounding.get(0));
+  private static int bass(Shape shape, Chord chord, Guitar guitar) {
+    int lowest = NO_STRING;
+    int wanted = chord.bass().chroma();
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      if (shape.sounds(s)) {
+        lowest = lowest == NO_STRING ? s : lowest;
+        int midi = guitar.shapeMidi(s, shape.fret(s).orElseThrow());
+        if (s <= FOURTH && Math.floorMod(midi, OCTAVE) == wanted) {
+          return s;
+        }
+      }
+    }
+    return lowest;
   }
 
-  private static Optional<Integer> alternate(int bass, Shape shape, Chord chord, Guitar guitar) {
-    return ALTERNATES.getOrDefault(bass, List.of()).stream()
-        .filter(
-            s -> shape.sounds(s) ? s <= FOURTH || isThirdAtNeed(s, shape) : rings(s, chord, guitar))
-        .filter(s -> shape.sounds(s) || s < bass)
-        .findFirst();
+  private static int alternate(int bass, Shape shape, Chord chord, Guitar guitar) {
+    for (int s : ALTERNATES.getOrDefault(bass, List.of())) {
+      boolean takes =
+          shape.sounds(s)
+              ? s <= FOURTH || isThirdAtNeed(s, shape)
+              : s < bass && rings(s, chord, guitar);
+      if (takes) {
+        return s;
+      }
+    }
+    return NO_STRING;
+  }
+
+  private static int third(int bass, int alternate, Shape shape, Chord chord, Guitar guitar) {
+    for (int s = 0; s <= FOURTH; s++) {
+      if (s != bass && s != alternate && (shape.sounds(s) || rings(s, chord, guitar))) {
+        return s;
+      }
+    }
+    return NO_STRING;
   }
 
   /** The thumb takes ③ only where two strings above it stay for the fingers. */
   private static boolean isThirdAtNeed(int string, Shape shape) {
-    return string == THIRD && shape.soundingStrings().stream().filter(s -> s > THIRD).count() >= 2;
+    int above = 0;
+    for (int s = THIRD + 1; s < Tuning.STRINGS; s++) {
+      above += shape.sounds(s) ? 1 : 0;
+    }
+    return string == THIRD && above >= 2;
   }
 
   /** A string left out of the shape may still serve the thumb open, if it is a chord tone. */
   private static boolean rings(int string, Chord chord, Guitar guitar) {
-    return chord.intervalOf(Math.floorMod(guitar.shapeMidi(string, 0), 12)).isPresent();
+    return chord.intervalOf(Math.floorMod(guitar.shapeMidi(string, 0), OCTAVE)).isPresent();
   }
 
-  private static void layFinger(
-      Role role,
-      List<Integer> free,
-      Map<Role, Integer> strings,
-      List<String> remarks,
-      Shape shape) {
-    Optional<Integer> nearest =
-        free.stream()
-            .min(
-                Comparator.comparing((Integer s) -> Math.abs(s - role.home()))
-                    .thenComparing(Comparator.naturalOrder()));
-    nearest.ifPresent(
-        s -> {
-          strings.put(role, s);
-          if (s != role.home() && role != Role.INNER) {
-            remarks.add(
-                shape.sounds(role.home())
-                    ? Texts.of(
-                        "stringRoles.isTheThumbS", StringSign.of(role.home()), StringSign.of(s))
-                    : movedWords(role.home(), s));
-          }
-        });
+  /** The sounding string above the thumb's nearest to a finger's home, the lower of two. */
+  private static int nearest(int home, int thumbTop, Shape shape) {
+    int nearest = NO_STRING;
+    for (int s = thumbTop + 1; s < Tuning.STRINGS; s++) {
+      boolean nearer = nearest == NO_STRING || Math.abs(s - home) < Math.abs(nearest - home);
+      nearest = shape.sounds(s) && nearer ? s : nearest;
+    }
+    return nearest;
+  }
+
+  private int of(Role role) {
+    return strings[role.ordinal()];
+  }
+
+  private boolean holds(int string) {
+    return shape.sounds(string) && shape.finger(string).isPresent();
   }
 
   /**
@@ -155,11 +161,11 @@ public final class StringRoles {
    * @param pedal the open string that a pedal stays on, if the song has one
    */
   public Route route(ThumbRoute wanted, Optional<Integer> pedal) {
-    if (!strings.containsKey(Role.ROOT)) {
+    int root = of(Role.ROOT);
+    int alternate = of(Role.ALTERNATE);
+    if (root == NO_STRING) {
       return new Route(List.of(), List.of());
     }
-    int root = strings.get(Role.ROOT);
-    int alternate = strings.get(Role.ALTERNATE);
     return switch (wanted) {
       case ALTERNATING, WALKING, WALKING_ALWAYS -> new Route(List.of(root, alternate), List.of());
       case STEADY -> new Route(List.of(root), List.of());
@@ -170,7 +176,7 @@ public final class StringRoles {
               : new Route(List.of(root, alternate, third, alternate), List.of());
       case PEDAL ->
           pedal
-              .filter(p -> !held.contains(p))
+              .filter(p -> !holds(p))
               .map(p -> new Route(List.of(p), List.of()))
               .orElseGet(
                   () ->
@@ -180,9 +186,9 @@ public final class StringRoles {
 
   /** The route of three voices whose third is on another string than the shape has it on. */
   public Optional<Route> over(int third) {
-    Integer root = strings.get(Role.ROOT);
-    Integer alternate = strings.get(Role.ALTERNATE);
-    boolean three = root != null && !root.equals(alternate) && third != root && third != alternate;
+    int root = of(Role.ROOT);
+    int alternate = of(Role.ALTERNATE);
+    boolean three = root != NO_STRING && root != alternate && third != root && third != alternate;
     return three
         ? Optional.of(new Route(List.of(root, alternate, third, alternate), List.of()))
         : Optional.empty();
@@ -198,7 +204,7 @@ public final class StringRoles {
 
   /** The string of a role, 0 for ⑥ to 5 for ①; empty where the shape has none for it. */
   public Optional<Integer> string(Role role) {
-    return Optional.ofNullable(strings.get(role));
+    return of(role) == NO_STRING ? Optional.empty() : Optional.of(of(role));
   }
 
   /** The home string of a finger's role that does not sound, so that another is struck for it. */
@@ -216,6 +222,20 @@ public final class StringRoles {
 
   /** What had to be done otherwise than the pattern says, in sentences. */
   public List<String> remarks() {
-    return remarks;
+    List<String> remarks = new ArrayList<>();
+    if (of(Role.ROOT) != NO_STRING && !alternates) {
+      remarks.add(Texts.of("stringRoles.noSecondBassHere", StringSign.of(of(Role.ROOT))));
+    }
+    for (Role role : FINGERS) {
+      int string = of(role);
+      if (string != NO_STRING && string != role.home() && role != Role.INNER) {
+        remarks.add(
+            shape.sounds(role.home())
+                ? Texts.of(
+                    "stringRoles.isTheThumbS", StringSign.of(role.home()), StringSign.of(string))
+                : movedWords(role.home(), string));
+      }
+    }
+    return List.copyOf(remarks);
   }
 }

@@ -105,6 +105,7 @@ public final class TuneCandidates {
       TuneFit fit) {
     Map<Shape, Double> costs = new LinkedHashMap<>();
     base.forEach(r -> costs.put(r.shape(), r.cost()));
+    StruckShapes struck = new StruckShapes(heard, fit.reach());
     List<Integer> pitches =
         tune.notes().stream()
             .filter(n -> !n.isNatural())
@@ -117,13 +118,9 @@ public final class TuneCandidates {
       tops.get(
               query.withTop(sounding),
               q -> ShapeSearch.find(q, fit.reach()).candidates(EACH_TOP, 2))
-          .forEach(
-              r ->
-                  costs.computeIfAbsent(
-                      r.shape(),
-                      shape -> StruckShape.of(shape, heard, fit.reach()).cost(r.cost())));
+          .forEach(r -> costs.computeIfAbsent(r.shape(), shape -> struck.of(shape).cost(r.cost())));
     }
-    return cheapest(query, base.all(), costs, heard, tune, pin, limit, fit);
+    return cheapest(query, base.all(), costs, struck, tune, pin, limit, fit);
   }
 
   /** The cheapest ways over shapes that cost so much without the tune. */
@@ -131,7 +128,7 @@ public final class TuneCandidates {
       ShapeQuery query,
       boolean all,
       Map<Shape, Double> costs,
-      PatternHeard heard,
+      StruckShapes struck,
       SlotTune tune,
       Optional<Shape> pin,
       int limit,
@@ -148,7 +145,7 @@ public final class TuneCandidates {
       boolean late = best.size() == limit && entry.getValue() > best.get(limit - 1).cost();
       if (!late || isPinned) {
         List<RatedShape> ways =
-            ways(query, new RatedShape(shape, entry.getValue()), heard, tune, fit);
+            ways(query, new RatedShape(shape, entry.getValue()), struck, tune, fit);
         best.addAll(ways);
         pinned.addAll(isPinned ? ways : List.of());
         best.sort(Comparator.comparingDouble(RatedShape::cost));
@@ -168,12 +165,17 @@ public final class TuneCandidates {
    */
   public static List<RatedShape> ways(
       ShapeQuery query, RatedShape rated, PatternHeard heard, SlotTune tune, TuneFit fit) {
+    return ways(query, rated, new StruckShapes(heard, fit.reach()), tune, fit);
+  }
+
+  private static List<RatedShape> ways(
+      ShapeQuery query, RatedShape rated, StruckShapes shapes, SlotTune tune, TuneFit fit) {
     Shape shape = rated.shape();
     Optional<Integer> root = StringRoles.root(shape, query.chord(), query.guitar());
     if (root.isEmpty()) {
       return List.of(rated);
     }
-    StruckShape struck = StruckShape.of(shape, heard, fit.reach());
+    StruckShape struck = shapes.of(shape);
     return fit.ways(shape, root.get(), tune).stream()
         .map(way -> struck.rated(rated.cost(), tune, way))
         .toList();

@@ -1,0 +1,24 @@
+package phalanx.planning;
+
+import java.util.HashMap;
+import java.util.Map;
+import phalanx.fretting.Reach;
+import phalanx.fretting.Shape;
+import phalanx.picking.PatternHeard;
+
+/** What one pattern strikes of shapes, each worked out once; for one thread. */
+final class StruckShapes {
+
+  private final PatternHeard heard;
+  private final Reach reach;
+  private final Map<Shape, StruckShape> known = new HashMap<>();
+
+  StruckShapes(PatternHeard heard, Reach reach) {
+    this.heard = heard;
+    this.reach = reach;
+  }
+
+  StruckShape of(Shape shape) {
+    return known.computeIfAbsent(shape, s -> StruckShape.of(s, heard, reach));
+  }
+}
