@@ -16,11 +16,14 @@ import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
 
 /**
- * A chord shape with its fingering: what happens on each string.
- *
- * @param stops six, from string ⑥ to string ①
+ * A chord shape with its fingering: what happens on each string. Shapes are compared and looked up
+ * far more often than they are made, so each knows its own number and its grips.
  */
-public record Shape(List<Stop> stops) {
+public final class Shape {
+
+  private static final int FINGERS = Finger.values().length;
+  private static final int FINGER_BITS = 3;
+  private static final int STRING_BITS = 10;
 
   /** Stands for a string that does not sound where frets are given as numbers. */
   public static final int SILENT = -1;
@@ -32,19 +35,45 @@ public record Shape(List<Stop> stops) {
   /** All strings ring open. */
   public static final Shape OPEN = new Shape(Collections.nCopies(Tuning.STRINGS, new Stop.Open()));
 
-  public Shape {
-    stops = List.copyOf(stops);
+  private final List<Stop> stops;
+
+  /** Tells shapes up to fret 126 apart. */
+  private final long number;
+
+  /** Found when it is first asked for; two threads would find the same. */
+  private Map<Finger, Grip> grips;
+
+  /**
+   * A shape.
+   *
+   * @param stops six, from string ⑥ to string ①
+   * @throws IllegalArgumentException if there are not six, or one finger is on two frets
+   */
+  public Shape(List<Stop> stops) {
+    this.stops = List.copyOf(stops);
     if (stops.size() != Tuning.STRINGS) {
       throw new IllegalArgumentException("six strings wanted, got " + stops.size());
     }
-    Map<Finger, Integer> fretOf = new EnumMap<>(Finger.class);
-    for (Stop stop : stops) {
-      if (stop instanceof Stop.Pressed p && fretOf.getOrDefault(p.finger(), p.fret()) != p.fret()) {
-        throw new IllegalArgumentException("finger " + p.finger().sign() + " on two frets");
-      } else if (stop instanceof Stop.Pressed p) {
-        fretOf.put(p.finger(), p.fret());
+    int[] fretOf = new int[FINGERS];
+    long sum = 0;
+    for (Stop stop : this.stops) {
+      long here = stop instanceof Stop.Silent ? 0 : 1L << FINGER_BITS;
+      if (stop instanceof Stop.Pressed p) {
+        int finger = p.finger().ordinal();
+        if (fretOf[finger] != 0 && fretOf[finger] != p.fret()) {
+          throw new IllegalArgumentException("finger " + p.finger().sign() + " on two frets");
+        }
+        fretOf[finger] = p.fret();
+        here = (long) (p.fret() + 1) << FINGER_BITS | finger;
       }
+      sum = sum << STRING_BITS | here;
     }
+    number = sum;
+  }
+
+  /** What happens on the strings, from ⑥ to ①. */
+  public List<Stop> stops() {
+    return stops;
   }
 
   /**
@@ -113,7 +142,9 @@ public record Shape(List<Stop> stops) {
     Set<Finger> off = EnumSet.noneOf(Finger.class);
     Set<Finger> on = EnumSet.noneOf(Finger.class);
     for (int s = 0; s < Tuning.STRINGS; s++) {
-      finger(s).ifPresent(strings.contains(s) ? on::add : off::add);
+      if (stops.get(s) instanceof Stop.Pressed p) {
+        (strings.contains(s) ? on : off).add(p.finger());
+      }
     }
     off.removeAll(on);
     return off;
@@ -128,7 +159,13 @@ public record Shape(List<Stop> stops) {
 
   /** The sounding strings, low to high. */
   public List<Integer> soundingStrings() {
-    return IntStream.range(0, Tuning.STRINGS).filter(this::sounds).boxed().toList();
+    List<Integer> sounding = new ArrayList<>(Tuning.STRINGS);
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      if (sounds(s)) {
+        sounding.add(s);
+      }
+    }
+    return Collections.unmodifiableList(sounding);
   }
 
   /** The sounding MIDI notes on a guitar, low string to high. */
@@ -138,14 +175,21 @@ public record Shape(List<Stop> stops) {
 
   /** The strings each finger holds, by finger, thumb first. */
   public Map<Finger, Grip> grips() {
-    Map<Finger, Grip> grips = new EnumMap<>(Finger.class);
+    if (grips == null) {
+      grips = Collections.unmodifiableMap(found());
+    }
+    return grips;
+  }
+
+  private Map<Finger, Grip> found() {
+    Map<Finger, Grip> found = new EnumMap<>(Finger.class);
     for (int s = 0; s < Tuning.STRINGS; s++) {
       if (stops.get(s) instanceof Stop.Pressed p) {
         Grip here = new Grip(p.fret(), s, s);
-        grips.merge(p.finger(), here, (a, b) -> new Grip(a.fret(), a.lowString(), b.highString()));
+        found.merge(p.finger(), here, (a, b) -> new Grip(a.fret(), a.lowString(), b.highString()));
       }
     }
-    return grips;
+    return found;
   }
 
   /** Whether both sound the same strings at the same frets, whatever the fingers. */
@@ -175,5 +219,15 @@ public record Shape(List<Stop> stops) {
   @Override
   public String toString() {
     return fretText() + " " + fingerText();
+  }
+
+  @Override
+  public boolean equals(Object other) {
+    return other == this || other instanceof Shape s && s.number == number && s.stops.equals(stops);
+  }
+
+  @Override
+  public int hashCode() {
+    return Long.hashCode(number * 0x9E3779B97F4A7C15L);
   }
 }

@@ -31,6 +31,8 @@ import phalanx.text.Texts;
  * @param stretches the stretches between its fingers
  * @param pattern what the pattern strikes; what is held for a share of the chord’s time counts for
  *     that share, but findings count in full
+ * @param unheard what {@code heard} comes to
+ * @param alone what it costs beside holding it where no tune is played over it
  */
 record StruckShape(
     Shape shape,
@@ -38,27 +40,30 @@ record StruckShape(
     List<Cost> heard,
     OptionalInt bass,
     ShapeStretches stretches,
-    PatternHeard pattern) {
+    PatternHeard pattern,
+    double unheard,
+    double alone) {
 
   static StruckShape of(Shape shape, PatternHeard pattern, Reach reach) {
     PatternHeard.Over over = pattern.over(shape);
+    ShapeStretches stretches = ShapeStretches.of(shape, reach);
+    double heard = sum(over.terms());
+    double alone = extra(stretches, resting(shape, over.strings(), Set.of()), heard, pattern);
     return new StruckShape(
-        shape,
-        over.strings(),
-        over.terms(),
-        pattern.bass(shape),
-        ShapeStretches.of(shape, reach),
-        pattern);
-  }
-
-  /** Whether the pattern strikes nothing at all: then nobody knows what may rest. */
-  private boolean isSilent() {
-    return struck.isEmpty();
+        shape, over.strings(), over.terms(), pattern.bass(shape), stretches, pattern, heard, alone);
   }
 
   private Set<Finger> resting(Set<Integer> tune) {
-    if (isSilent()) {
+    return resting(shape, struck, tune);
+  }
+
+  /** Where the pattern strikes nothing at all, nobody knows what may rest. */
+  private static Set<Finger> resting(Shape shape, Set<Integer> struck, Set<Integer> tune) {
+    if (struck.isEmpty()) {
       return Set.of();
+    }
+    if (tune.isEmpty()) {
+      return shape.fingersOff(struck);
     }
     Set<Integer> all = new HashSet<>(struck);
     all.addAll(tune);
@@ -68,10 +73,11 @@ record StruckShape(
   /** The strings on which a way of the tune has a note under a finger of the shape. */
   private static Set<Integer> strings(TuneWay way) {
     Set<Integer> strings = new HashSet<>();
-    way.places().stream()
-        .flatMap(p -> p.stream())
-        .filter(TunePlace::inShape)
-        .forEach(p -> strings.add(p.string()));
+    for (Optional<TunePlace> place : way.places()) {
+      if (place.isPresent() && place.get().inShape()) {
+        strings.add(place.get().string());
+      }
+    }
     return strings;
   }
 
@@ -94,17 +100,17 @@ record StruckShape(
     return terms;
   }
 
-  private double extra(Set<Integer> tune) {
-    Set<Finger> resting = resting(tune);
+  private static double extra(
+      ShapeStretches stretches, Set<Finger> resting, double heard, PatternHeard pattern) {
     double found = stretches.foundWeight(resting);
     double sum = stretches.cost(resting) - found;
-    sum += sum(heard);
+    sum += heard;
     return sum * pattern.share() + found;
   }
 
   /** What it costs with what is struck of it, where holding it all the time costs so much. */
   double cost(double held) {
-    return held * pattern.share() + extra(Set.of());
+    return held * pattern.share() + alone;
   }
 
   /** A candidate without a tune. */
@@ -124,7 +130,7 @@ record StruckShape(
     for (Optional<TunePlace> place : way.places()) {
       Set<Integer> left = place.map(TunePlace::left).orElse(Set.of());
       if (left.size() > 1 && left.size() >= pressed() - 1) {
-        double more = sum(pattern.over(shape.without(left)).terms()) - sum(heard);
+        double more = sum(pattern.over(shape.without(left)).terms()) - unheard;
         lost += Math.max(0, more) / way.places().size();
       }
     }
@@ -136,7 +142,11 @@ record StruckShape(
   }
 
   private static double sum(List<Cost> terms) {
-    return terms.stream().mapToDouble(Cost::value).sum();
+    double sum = 0;
+    for (Cost term : terms) {
+      sum += term.value();
+    }
+    return sum;
   }
 
   /**
@@ -147,7 +157,7 @@ record StruckShape(
   RatedShape rated(double cost, SlotTune tune, TuneWay way) {
     Set<Integer> strings = strings(way);
     Set<Finger> resting = resting(strings);
-    double more = extra(strings) - extra(Set.of()) + way.cost() + lost(way);
+    double more = extra(stretches, resting, unheard, pattern) - alone + way.cost() + lost(way);
     return new RatedShape(
         shape,
         cost + more,

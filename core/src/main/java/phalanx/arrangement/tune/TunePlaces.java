@@ -214,13 +214,12 @@ final class TunePlaces {
 
   /** Whether a barre presses the string above a fret, perhaps under a finger higher still. */
   private static boolean liesUnderBarre(Shape shape, int string, int fret) {
-    return shape.grips().values().stream()
-        .anyMatch(
-            g ->
-                g.isBarre()
-                    && g.fret() > fret
-                    && g.lowString() <= string
-                    && string <= g.highString());
+    for (Grip g : shape.grips().values()) {
+      if (g.isBarre() && g.fret() > fret && g.lowString() <= string && string <= g.highString()) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private static boolean barred(Shape shape, int string) {
@@ -229,18 +228,25 @@ final class TunePlaces {
 
   /** Cost of what sounds above a string. */
   double under(Shape shape, int string) {
-    return onTop ? UNDER * shape.soundingStrings().stream().filter(s -> s > string).count() : 0;
+    int above = 0;
+    for (int s = string + 1; onTop && s < Tuning.STRINGS; s++) {
+      above += shape.sounds(s) ? 1 : 0;
+    }
+    return UNDER * above;
   }
 
   /** What it costs a finger to come to a place: from its own, or from where the hand is. */
   private double coming(Shape shape, Finger finger, int string, int fret) {
     Grip there = new Grip(fret, string, string);
-    Grip held = shape.grips().get(finger);
+    Map<Finger, Grip> grips = shape.grips();
+    Grip held = grips.get(finger);
     if (held != null) {
       return held.fret() == fret ? 0 : ChangeCosts.MOVE_PER_MM * way(held, there);
     }
-    double away =
-        shape.grips().values().stream().mapToDouble(g -> way(g, there)).min().orElse(AT_HAND);
+    double away = grips.isEmpty() ? AT_HAND : Double.MAX_VALUE;
+    for (Grip grip : grips.values()) {
+      away = Math.min(away, way(grip, there));
+    }
     return ChangeCosts.MOVE_PER_MM * Math.max(0, away - AT_HAND);
   }
 
