@@ -201,16 +201,23 @@ public final class ChangeCosts {
    */
   double millisNeeded(HandState from, HandState to) {
     double needed = 0;
+    double furthest = -1;
     for (int f = 1; f <= FingerCode.THUMB; f++) {
       Motion motion = from.motion(to, f);
       int across = to.fret[f] == 0 ? 0 : to.high[f] - to.low[f];
-      if (motion.travels()) {
+      if (motion == Motion.MOVES && across == 0) {
+        // The further one takes longer: its time alone is worked out.
+        furthest = Math.max(furthest, way(from, to, f));
+      } else if (motion.travels()) {
         boolean guided = motion == Motion.SLIDES && across == 0;
         double way = millisNeeded(way(from, to, f), guided);
         needed = Math.max(needed, way + across * BARRE_MS);
       } else if (across > 0 && (motion == Motion.LANDS || motion == Motion.ROLLS)) {
         needed = Math.max(needed, millisNeeded(LIFTED, false) + across * BARRE_MS);
       }
+    }
+    if (furthest >= 0) {
+      needed = Math.max(needed, millisNeeded(furthest, false));
     }
     return needed == 0 ? 0 : needed + to.stretch * STRETCH_MS;
   }

@@ -1,6 +1,5 @@
 package phalanx.fretting;
 
-import java.lang.invoke.VarHandle;
 import java.util.Arrays;
 
 /**
@@ -9,7 +8,7 @@ import java.util.Arrays;
  */
 final class ChangeTables {
 
-  /** Tables kept besides those a plan uses; one of 60 by 60 shapes takes 58 kB. */
+  /** Tables kept besides those a plan uses; one of 60 by 60 shapes takes 29 kB. */
   private static final int ROOM = 60;
 
   private final ChangeCosts changes;
@@ -22,7 +21,10 @@ final class ChangeTables {
   }
 
   Table between(Candidates from, Candidates to) {
-    return known.get(new Pair(from, to), p -> new Table(changes, from, to));
+    // A row of one shape is that of a passage that is only tried.
+    return from.size() == 1 || to.size() == 1
+        ? new Table(changes, from, to)
+        : known.get(new Pair(from, to), p -> new Table(changes, from, to));
   }
 
   void forgetUnused() {
@@ -30,8 +32,8 @@ final class ChangeTables {
   }
 
   /**
-   * The changes from one row of candidates to another: their cost in good time, their time. Each is
-   * worked out when it is first asked for; most never are.
+   * The changes from one row of candidates to another. Each is worked out when it is first asked
+   * for; half of them never are.
    */
   static final class Table {
 
@@ -39,31 +41,36 @@ final class ChangeTables {
     private final HandState[] from;
     private final HandState[] to;
 
-    // Two threads may work the same change out; both find the same.
+    // NaN where it is not known. Two threads may work the same change out; both find the same, and
+    // machines with words of 64 bits read a double whole.
     private final double[] cost;
-    private final double[] needed;
 
     Table(ChangeCosts changes, Candidates from, Candidates to) {
       this.changes = changes;
       this.from = from.exits(changes);
       this.to = to.entries(changes);
       cost = new double[this.from.length * this.to.length];
-      needed = new double[cost.length];
-      Arrays.fill(needed, Double.NaN);
+      Arrays.fill(cost, Double.NaN);
     }
 
-    /** Cost of a change that may take a time, ms; never less than 0. */
-    double cost(int leaving, int coming, double available) {
+    /** Cost of a change in good time, which it costs at least however soon it has to be made. */
+    double unhurried(int leaving, int coming) {
       int at = leaving * to.length + coming;
-      double time = needed[at];
-      if (Double.isNaN(time)) {
-        cost[at] = changes.unhurried(from[leaving], to[coming]);
-        time = changes.millisNeeded(from[leaving], to[coming]);
-        VarHandle.storeStoreFence();
-        needed[at] = time;
+      double known = cost[at];
+      if (Double.isNaN(known)) {
+        known = changes.unhurried(from[leaving], to[coming]);
+        cost[at] = known;
       }
-      VarHandle.loadLoadFence();
-      return cost[at] + ChangeCosts.late(time, available);
+      return known;
+    }
+
+    /**
+     * Cost of a change that may take a time, ms; never less than 0. Its own time is worked out
+     * anew: it is asked for one change in a dozen, and to keep it would take as much room again.
+     */
+    double cost(int leaving, int coming, double available) {
+      double time = changes.millisNeeded(from[leaving], to[coming]);
+      return unhurried(leaving, coming) + ChangeCosts.late(time, available);
     }
   }
 }

@@ -3,12 +3,15 @@ package phalanx.fretting;
 import phalanx.fretting.ChangeCosts.Motion;
 import phalanx.instrument.Tuning;
 
-/** Where each finger is, in plain arrays by finger code, for the planner's inner loop. */
+/**
+ * Where each finger is, in plain arrays by finger code, for the planner's inner loop. A long song
+ * has hundreds of thousands of them: bytes are wide enough.
+ */
 final class HandState {
 
-  final int[] fret = new int[FingerCode.THUMB + 1];
-  final int[] low = new int[FingerCode.THUMB + 1];
-  final int[] high = new int[FingerCode.THUMB + 1];
+  final byte[] fret = new byte[FingerCode.THUMB + 1];
+  final byte[] low = new byte[FingerCode.THUMB + 1];
+  final byte[] high = new byte[FingerCode.THUMB + 1];
 
   /** Lowest fret a finger holds; 0 if none does. */
   final int lowestFret;
@@ -20,7 +23,7 @@ final class HandState {
   private final byte[] keepable;
 
   /** By finger the strings it lies across, as bits. */
-  private final int[] across = new int[FingerCode.THUMB + 1];
+  private final byte[] across = new byte[FingerCode.THUMB + 1];
 
   private final byte[] frets = new byte[Tuning.STRINGS];
 
@@ -54,10 +57,10 @@ final class HandState {
     for (var entry : asked.grips().entrySet()) {
       int f = FingerCode.of(entry.getKey());
       Grip grip = entry.getValue();
-      fret[f] = grip.fret();
-      low[f] = grip.lowString();
-      high[f] = grip.highString();
-      across[f] = (2 << high[f]) - (1 << low[f]);
+      fret[f] = (byte) grip.fret();
+      low[f] = (byte) grip.lowString();
+      high[f] = (byte) grip.highString();
+      across[f] = (byte) ((2 << high[f]) - (1 << low[f]));
       lowest = lowest == 0 ? grip.fret() : Math.min(lowest, grip.fret());
     }
     lowestFret = lowest;

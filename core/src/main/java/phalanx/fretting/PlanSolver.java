@@ -121,7 +121,10 @@ public final class PlanSolver {
       double least = Double.POSITIVE_INFINITY;
       // No change costs less than nothing, so the rest cannot win.
       for (int k = 0; k < order.length && here[order[k]] < least; k++) {
-        least = Math.min(least, here[order[k]] + change.cost(order[k], c, millis));
+        // What is too dear in good time need not be timed.
+        if (here[order[k]] + change.unhurried(order[k], c) < least) {
+          least = Math.min(least, here[order[k]] + change.cost(order[k], c, millis));
+        }
       }
       cost[c] = least;
     }
@@ -141,7 +144,9 @@ public final class PlanSolver {
     for (int c = 0; c < cost.length; c++) {
       double least = Double.POSITIVE_INFINITY;
       for (int k = 0; k < order.length && onward[order[k]] < least; k++) {
-        least = Math.min(least, change.cost(c, order[k], millis) + onward[order[k]]);
+        if (change.unhurried(c, order[k]) + onward[order[k]] < least) {
+          least = Math.min(least, change.cost(c, order[k], millis) + onward[order[k]]);
+        }
       }
       cost[c] = least;
     }
