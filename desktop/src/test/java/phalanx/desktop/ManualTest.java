@@ -4,9 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.TimeoutException;
 import javafx.scene.Node;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
 import javafx.stage.Stage;
@@ -17,6 +20,7 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
 import phalanx.desktop.manual.ManualPage;
+import phalanx.desktop.model.Screen;
 
 /** The manual in the window: opened, searched, read and put away by keyboard. */
 @ExtendWith(ApplicationExtension.class)
@@ -79,5 +83,33 @@ class ManualTest {
       assertThat(robot.lookup(".manual-title").tryQuery()).isPresent();
       assertThat(robot.lookup(".manual-plain").queryAll()).isNotEmpty();
     }
+  }
+
+  /** Each screen's page shows it; the pictures are those of the documents. */
+  @Test
+  void pagesOfScreensHaveTheirPicture(FxRobot robot) throws TimeoutException {
+    robot.type(KeyCode.F1);
+    ListView<?> list = robot.lookup("#manual-pages").queryListView();
+    int seen = 0;
+    for (int n = 1; n < list.getItems().size(); n++) {
+      int page = n;
+      robot.interact(() -> list.getSelectionModel().select(page));
+      for (Node node : robot.lookup(".manual-picture").queryAll()) {
+        Image picture = ((ImageView) node).getImage();
+        OpenWindow.until(() -> picture.getProgress() == 1);
+        assertThat(picture.isError()).as(picture.getUrl()).isFalse();
+        assertThat(picture.getWidth()).isEqualTo(640);
+        assertThat(node.getAccessibleText()).isNotBlank();
+        seen++;
+      }
+    }
+    assertThat(seen).isGreaterThanOrEqualTo(Screen.values().length);
+  }
+
+  /** The installed program is an archive, which knows no path with dots. */
+  @Test
+  void picturesAreFoundInAnArchiveToo() {
+    assertThat(ManualPage.resource("../screenshots/chart.png"))
+        .isEqualTo("/phalanx/desktop/screenshots/chart.png");
   }
 }

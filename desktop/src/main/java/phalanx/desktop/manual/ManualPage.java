@@ -3,6 +3,7 @@ package phalanx.desktop.manual;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
@@ -39,6 +40,8 @@ public record ManualPage(String name, String title, String text) {
           "command-line",
           "glossary");
 
+  private static final String FOLDER = "/phalanx/desktop/manual/";
+
   private static final Parser PARSER =
       Parser.builder().extensions(List.of(TablesExtension.create())).build();
 
@@ -48,14 +51,21 @@ public record ManualPage(String name, String title, String text) {
   }
 
   private static ManualPage read(String name) {
-    try (InputStream in =
-        ManualPage.class.getResourceAsStream("/phalanx/desktop/manual/" + name + ".md")) {
+    try (InputStream in = ManualPage.class.getResourceAsStream(FOLDER + name + ".md")) {
       String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
       String title = text.lines().findFirst().orElse(name).replaceFirst("^#++ *+", "");
       return new ManualPage(name, title, text);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /**
+   * Where something lies among what the program carries that a page names from where it is itself.
+   * In an archive nothing is found by a path with dots.
+   */
+  public static String resource(String named) {
+    return URI.create(FOLDER).resolve(named).getPath();
   }
 
   /** What it says, as a tree. */

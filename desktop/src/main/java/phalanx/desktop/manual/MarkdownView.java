@@ -1,11 +1,13 @@
 package phalanx.desktop.manual;
 
+import java.net.URL;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.image.ImageView;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -21,6 +23,7 @@ import org.commonmark.node.Code;
 import org.commonmark.node.Emphasis;
 import org.commonmark.node.FencedCodeBlock;
 import org.commonmark.node.Heading;
+import org.commonmark.node.Image;
 import org.commonmark.node.ListBlock;
 import org.commonmark.node.ListItem;
 import org.commonmark.node.Paragraph;
@@ -34,6 +37,9 @@ final class MarkdownView extends VBox {
 
   /** The share of a table’s width that its first of two columns has, per cent. */
   private static final double FIRST_COLUMN = 34;
+
+  /** How wide pictures are, px. */
+  private static final double PICTURE = 640;
 
   private final List<String> sought;
 
@@ -68,10 +74,30 @@ final class MarkdownView extends VBox {
       return list(list);
     } else if (node instanceof TableBlock table) {
       return table(table);
+    } else if (node.getFirstChild() instanceof Image image) {
+      return picture(image);
     } else if (node instanceof Paragraph) {
       return flow(node, "manual-text");
     }
     return new VBox(GAP, blocks(node).toArray(Node[]::new));
+  }
+
+  /** A picture as wide as the page, read while the page is there already; its words without one. */
+  private Node picture(Image image) {
+    URL file = ManualPage.class.getResource(ManualPage.resource(image.getDestination()));
+    if (file == null) {
+      return flow(image, "manual-text");
+    }
+    ImageView view =
+        new ImageView(
+            new javafx.scene.image.Image(file.toExternalForm(), PICTURE, 0, true, true, true));
+    StringBuilder words = new StringBuilder();
+    children(image).stream()
+        .filter(org.commonmark.node.Text.class::isInstance)
+        .forEach(t -> words.append(((org.commonmark.node.Text) t).getLiteral()));
+    view.setAccessibleText(words.toString());
+    view.getStyleClass().add("manual-picture");
+    return view;
   }
 
   private Node list(ListBlock list) {
