@@ -21,6 +21,7 @@ import phalanx.song.Patterns.Scope;
 import phalanx.song.Section;
 import phalanx.song.Song;
 import phalanx.song.ThumbRoutes;
+import phalanx.text.ShelfTexts;
 import phalanx.text.Texts;
 
 /**
@@ -104,7 +105,7 @@ final class DraftEdits {
       if (song.patterns().has(scope(section))) {
         say(section, Texts.of("draftEdits.itsOwnPatternAs"));
       } else if (first) {
-        say(section, manner.about());
+        say(section, ShelfTexts.of(manner.about()));
         first = false;
       }
       if (!song.tune().isEmpty() && hasOwnDensity(section)) {

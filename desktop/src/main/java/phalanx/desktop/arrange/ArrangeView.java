@@ -1,7 +1,6 @@
 package phalanx.desktop.arrange;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
@@ -24,6 +23,7 @@ import phalanx.chart.ChartLine;
 import phalanx.chart.ChartProblem;
 import phalanx.desktop.drawing.ChoiceChips;
 import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.drawing.PatternWords;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.model.ChartCursor;
 import phalanx.desktop.model.Workspace;
@@ -37,6 +37,9 @@ import phalanx.song.Section;
 public final class ArrangeView extends VBox {
 
   /** Bars in a line to choose from. */
+  /** So many letters of a section's name stand before the bar; the strip has them all. */
+  private static final int LONGEST_NAME = 18;
+
   private static final List<Integer> BARS_A_LINE = List.of(1, 2, 4, 8);
 
   private final Workspace workspace;
@@ -59,12 +62,15 @@ public final class ArrangeView extends VBox {
   private HBox header() {
     Label section = new Label();
     section.getStyleClass().add("section-name");
+    section.setMinWidth(Region.USE_PREF_SIZE);
     Label where = new Label();
     where.setId("where");
     where.getStyleClass().add("where");
     Runnable tell =
         () -> {
-          section.setText(workspace.chord().slot().map(this::sectionName).orElse(""));
+          String name = workspace.chord().slot().map(this::sectionName).orElse("");
+          section.setText(
+              name.length() > LONGEST_NAME ? name.substring(0, LONGEST_NAME).strip() + " …" : name);
           where.setText(workspace.chord().slot().map(this::place).orElse(""));
         };
     workspace.range().property().addListener(o -> tell.run());
@@ -101,7 +107,7 @@ public final class ArrangeView extends VBox {
     MenuButton pattern =
         chips.of(
             "pattern",
-            s -> s.pattern().title(),
+            s -> PatternWords.name(s.pattern()),
             () -> PatternShelf.in(workspace.song().meter()),
             ArrangeView::patternWords,
             (song, style) -> workspace.models().patterns().inForce(song, style));
@@ -111,7 +117,7 @@ public final class ArrangeView extends VBox {
         .textProperty()
         .bind(
             Bindings.createStringBinding(
-                () -> workspace.models().patterns().inForce().title(),
+                () -> PatternWords.name(workspace.models().patterns().inForce()),
                 workspace.historyProperty(),
                 workspace.arrangementProperty(),
                 workspace.chord().placeProperty()));
@@ -164,9 +170,8 @@ public final class ArrangeView extends VBox {
   }
 
   private static String patternWords(PickingStyle style) {
-    String start =
-        style.title().substring(0, 1).toUpperCase(Locale.ROOT) + style.title().substring(1);
-    return style.words().isEmpty() ? start : start + ": " + style.words();
+    String about = PatternWords.about(style);
+    return PatternWords.title(style) + (about.isEmpty() ? "" : ": " + about);
   }
 
   /** While there is no chart its chords are typed right here. */

@@ -15,6 +15,7 @@ import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.texts.Texts;
 import phalanx.draft.Draft;
 import phalanx.song.Timeline.PlayedBar;
+import phalanx.text.ShelfTexts;
 
 /** A draft: two bars of it, how hard it is, what was done. Space lets it be heard. */
 final class DraftCard extends VBox {
@@ -43,7 +44,9 @@ final class DraftCard extends VBox {
     super(GAP);
     this.draft = draft;
     hear =
-        new ToggleButton(Texts.of("draftCard.level", draft.manner().name(), draft.level().words()));
+        new ToggleButton(
+            Texts.of(
+                "draftCard.level", ShelfTexts.of(draft.manner().name()), draft.level().words()));
     hear.setId("draft-" + place);
     hear.getStyleClass().addAll("tool", "small-tool");
     hear.setMaxWidth(Double.MAX_VALUE);

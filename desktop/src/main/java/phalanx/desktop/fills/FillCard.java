@@ -12,6 +12,7 @@ import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.texts.Texts;
 import phalanx.embellishment.Fill;
+import phalanx.text.ShelfTexts;
 
 /** A fill of the shelf: its name, its degrees, a small picture, whether it fits. */
 final class FillCard extends VBox {
@@ -38,7 +39,7 @@ final class FillCard extends VBox {
   FillCard(Fill fill, Palette palette, Runnable choose) {
     this.fill = fill;
     picture = new FillPicture(PICTURE_WIDTH, PICTURE_HEIGHT, palette);
-    Label name = Controls.styled(fill.name(), "card-fingers");
+    Label name = Controls.styled(ShelfTexts.of(fill.name()), "card-fingers");
     VBox words = new VBox(name, degrees, fits);
     words.setMinWidth(0);
     HBox.setHgrow(words, Priority.ALWAYS);
@@ -77,7 +78,8 @@ final class FillCard extends VBox {
             .orElse("…");
     fits.setText(beats + " · " + known);
     picture.show(tried.flatMap(FillTry::fitted));
-    card.setAccessibleText(fill.name() + ", " + fill.about() + ", " + fits.getText());
+    card.setAccessibleText(
+        ShelfTexts.of(fill.name()) + ", " + ShelfTexts.of(fill.about()) + ", " + fits.getText());
     card.getStyleClass().removeAll("chosen", "unfit");
     if (chosen) {
       card.getStyleClass().add("chosen");

@@ -29,6 +29,7 @@ import phalanx.desktop.texts.Texts;
 import phalanx.embellishment.Ending;
 import phalanx.embellishment.Fill;
 import phalanx.formats.fills.OwnFills;
+import phalanx.text.ShelfTexts;
 import phalanx.theory.NoteNaming;
 
 /**
@@ -236,11 +237,14 @@ public final class FillPanel extends VBox {
     nearest.setVisible(desk.nearest().isPresent());
     nearest.setManaged(nearest.isVisible());
     desk.nearest()
-        .ifPresent(n -> nearest.setText(Texts.of("fillPanel.nearestThatFits", n.fill().name())));
+        .ifPresent(
+            n ->
+                nearest.setText(
+                    Texts.of("fillPanel.nearestThatFits", ShelfTexts.of(n.fill().name()))));
   }
 
   private static String words(FillTry tried) {
-    String about = tried.fill().about();
+    String about = ShelfTexts.of(tried.fill().about());
     String places = tried.fitted().map(f -> f.places("  ")).orElse("");
     String hard =
         tried

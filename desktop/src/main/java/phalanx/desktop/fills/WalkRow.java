@@ -44,8 +44,9 @@ final class WalkRow extends VBox {
     for (PairWalk kind : PairWalk.values()) {
       row.getChildren().add(choice(kind));
     }
-    row.getChildren().add(further("down", "walk-down", desk.downProperty()));
-    row.getChildren().add(further("eighths", "walk-eighths", desk.eighthsProperty()));
+    row.getChildren().add(further(Texts.of("walkRow.down"), "walk-down", desk.downProperty()));
+    row.getChildren()
+        .add(further(Texts.of("walkRow.eighths"), "walk-eighths", desk.eighthsProperty()));
     getChildren().addAll(row, open);
     desk.answerProperty().addListener(o -> show());
     desk.kindProperty().addListener(o -> show());
@@ -63,16 +64,24 @@ final class WalkRow extends VBox {
   }
 
   private ToggleButton choice(PairWalk kind) {
-    ToggleButton one = new ToggleButton(kind.words());
+    ToggleButton one = new ToggleButton(words(kind));
     one.setId("walk-" + kind.words());
     one.getStyleClass().addAll("tool", "small-tool", "string-tool");
     one.setMinWidth(USE_PREF_SIZE);
-    one.setAccessibleText(Texts.of("walkRow.walkToTheNext", kind.words()));
+    one.setAccessibleText(Texts.of("walkRow.walkToTheNext", words(kind)));
     one.setOnAction(
         e -> desk.kindProperty().set(one.isSelected() ? Optional.of(kind) : Optional.empty()));
     desk.kindProperty()
         .addListener(o -> one.setSelected(desk.kindProperty().get().equals(Optional.of(kind))));
     return one;
+  }
+
+  private static String words(PairWalk kind) {
+    return switch (kind) {
+      case THIRDS -> Texts.of("walkRow.thirds");
+      case SIXTHS -> Texts.of("walkRow.sixths");
+      case TENTHS -> Texts.of("walkRow.tenths");
+    };
   }
 
   private static ToggleButton further(String words, String id, BooleanProperty chosen) {

@@ -3,6 +3,7 @@ package phalanx.desktop.picking;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import phalanx.desktop.drawing.PatternWords;
 import phalanx.desktop.drawing.ShapeWords;
 import phalanx.desktop.texts.Texts;
 import phalanx.picking.Force;
@@ -33,7 +34,7 @@ final class GridWords {
         pattern.pattern().steps().stream().filter(s -> s.tick() == tick).findFirst();
     List<String> done = new ArrayList<>();
     step.ifPresent(s -> tell(s, row, done));
-    return pattern.title()
+    return PatternWords.name(pattern)
         + ", "
         + row.name()
         + ", "

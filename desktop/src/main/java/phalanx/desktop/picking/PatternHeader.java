@@ -1,6 +1,5 @@
 package phalanx.desktop.picking;
 
-import java.util.Locale;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -8,6 +7,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import phalanx.desktop.drawing.Controls;
+import phalanx.desktop.drawing.PatternWords;
 import phalanx.desktop.drawing.ToolRow;
 import phalanx.desktop.files.OwnShelf;
 import phalanx.desktop.model.PatternViewModel;
@@ -83,7 +83,7 @@ final class PatternHeader extends ToolRow {
   }
 
   private static String shownTitle(WrittenPattern pattern) {
-    return pattern.title().substring(0, 1).toUpperCase(Locale.ROOT) + pattern.title().substring(1);
+    return PatternWords.title(pattern);
   }
 
   private void tell() {
@@ -91,7 +91,7 @@ final class PatternHeader extends ToolRow {
     title.setText(shownTitle(shown));
     // Letters of the name are narrower than the columns a field counts in.
     title.setPrefColumnCount(Math.max(SHORTEST, shownTitle(shown).length()));
-    about.setText(shown.words());
+    about.setText(PatternWords.about(shown));
     bars.setText(
         shown.bars() == 1
             ? Texts.of("patternHeader.oneBar")

@@ -2,7 +2,6 @@ package phalanx.desktop.picking;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.application.Platform;
 import javafx.scene.Node;
@@ -13,6 +12,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import phalanx.desktop.drawing.Palette;
+import phalanx.desktop.drawing.PatternWords;
 import phalanx.desktop.files.OwnShelf;
 import phalanx.desktop.model.PatternViewModel;
 import phalanx.desktop.model.Workspace;
@@ -104,9 +104,7 @@ public final class ShelfPanel extends VBox {
   }
 
   private Node card(PickingStyle style, Meter meter, String id, boolean removable) {
-    Label title =
-        new Label(
-            style.title().substring(0, 1).toUpperCase(Locale.ROOT) + style.title().substring(1));
+    Label title = new Label(PatternWords.title(style));
     title.getStyleClass().add("card-fingers");
     title.setWrapText(true);
     HBox.setHgrow(title, Priority.ALWAYS);
@@ -127,7 +125,7 @@ public final class ShelfPanel extends VBox {
     button.setMaxWidth(Double.MAX_VALUE);
     button.setMinHeight(USE_PREF_SIZE);
     button.setPrefHeight(CARD_HEIGHT);
-    button.setAccessibleText(style.title() + ": " + style.words());
+    button.setAccessibleText(PatternWords.name(style) + ": " + PatternWords.about(style));
     button.setOnAction(e -> desk.choose(style));
     return removable ? withRemoval(button, style.title(), id) : button;
   }
