@@ -81,7 +81,9 @@ public record SheetOptions(
     FINGERS(Texts.of("sheetOptions.fingering")),
     HOLDS(Texts.of("sheetOptions.holdChart")),
     NUMERALS(Texts.of("sheetOptions.romanNumerals")),
-    WORDS(Texts.of("sheetOptions.words"));
+    WORDS(Texts.of("sheetOptions.words")),
+    /** Pictures of shapes as a left-handed player sees them: the low string on the right. */
+    LEFT_HANDED(Texts.of("sheetOptions.leftHanded"));
 
     private final String words;
 

@@ -2,6 +2,7 @@ package phalanx.desktop.model;
 
 import java.util.Optional;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
@@ -9,6 +10,7 @@ import phalanx.arrangement.Arrangement;
 import phalanx.desktop.background.PlanService;
 import phalanx.engraving.EngravedSheet;
 import phalanx.engraving.SheetOptions;
+import phalanx.engraving.SheetOptions.Show;
 import phalanx.formats.SongFiles;
 
 /**
@@ -38,6 +40,10 @@ public final class ShareViewModel {
   public record Incoming(String name, Optional<String> part, SongFiles.Opened opened) {}
 
   ShareViewModel(OpenSong open, PlanService planner) {
+    ReadOnlyBooleanProperty leftHanded = open.viewing().leftHandedProperty();
+    options.set(options.get().with(Show.LEFT_HANDED, leftHanded.get()));
+    leftHanded.addListener(
+        (o, before, now) -> options.set(options.get().with(Show.LEFT_HANDED, now)));
     this.open = open;
     this.planner = planner;
     options.addListener(o -> again());

@@ -49,7 +49,7 @@ public final class ChartSheet {
     ChartSheet sheet = new ChartSheet(arrangement, options);
     List<Block> blocks = new ArrayList<>();
     blocks.add(sheet.facts());
-    blocks.addAll(ShapeRows.of(shapes(arrangement), sheet.width));
+    blocks.addAll(ShapeRows.of(shapes(arrangement), sheet.width, options.has(Show.LEFT_HANDED)));
     blocks.addAll(sheet.bars());
     return Paging.pages(
         arrangement.song().title(), Heading.of(arrangement.song(), sheet.width), blocks, options);

@@ -11,6 +11,7 @@ import phalanx.engraving.EngravedSheet;
 import phalanx.engraving.Mark;
 import phalanx.engraving.Role;
 import phalanx.engraving.SheetOptions;
+import phalanx.engraving.SheetOptions.Show;
 import phalanx.engraving.Texts;
 import phalanx.engraving.font.Face;
 import phalanx.findings.Review;
@@ -46,11 +47,14 @@ public final class LearnSheet {
   private final double width;
   private final List<Block> blocks = new ArrayList<>();
 
+  private final boolean leftHanded;
+
   private LearnSheet(Arrangement arrangement, Review review, SheetOptions options) {
     this.arrangement = arrangement;
     this.review = review;
     song = arrangement.song();
     width = Paging.width(options);
+    leftHanded = options.has(Show.LEFT_HANDED);
   }
 
   /** The page of a song. */
@@ -111,7 +115,7 @@ public final class LearnSheet {
     heading(Texts.of("learnSheet.shapes"));
     var first = new java.util.LinkedHashMap<Shape, String>();
     all.entrySet().stream().limit(MOST_SHAPES).forEach(e -> first.put(e.getKey(), e.getValue()));
-    blocks.addAll(ShapeRows.of(first, width));
+    blocks.addAll(ShapeRows.of(first, width, leftHanded));
     if (all.size() > first.size()) {
       text(Texts.of("learnSheet.andMoreSeeThe", all.size() - first.size()));
     }

@@ -12,7 +12,10 @@ import phalanx.instrument.Finger;
 import phalanx.instrument.Tuning;
 import phalanx.text.Phrase;
 
-/** The picture of a shape as chord books draw it: strings upright, low string left. */
+/**
+ * The picture of a shape as chord books draw it: strings upright, the low string on the left, or on
+ * the right for a left-handed player.
+ */
 public final class ShapeDiagram {
 
   /** How wide one is with its position, points. */
@@ -31,8 +34,12 @@ public final class ShapeDiagram {
 
   private ShapeDiagram() {}
 
-  /** The marks of a shape with its name above. */
-  public static List<Mark> of(Shape shape, String name) {
+  /**
+   * The marks of a shape with its name above.
+   *
+   * @param leftHanded whether it is drawn for a left-handed player
+   */
+  public static List<Mark> of(Shape shape, String name, boolean leftHanded) {
     List<Mark> marks = new ArrayList<>();
     int lowest = Integer.MAX_VALUE;
     int highest = 0;
@@ -57,10 +64,14 @@ public final class ShapeDiagram {
       marks.add(
           new Mark.Text(Role.COUNT, at, LEFT - 5 - w, TOP + fret / 2 + 2.8, Face.PLAIN, SMALL));
     }
-    strings(marks, shape);
-    barres(marks, shape, first, fret);
-    dots(marks, shape, first, fret);
+    strings(marks, shape, leftHanded);
+    barres(marks, shape, first, fret, leftHanded);
+    dots(marks, shape, first, fret, leftHanded);
     return marks;
+  }
+
+  private static double x(int string, boolean leftHanded) {
+    return LEFT + (leftHanded ? Tuning.STRINGS - 1 - string : string) * STRING;
   }
 
   private static void grid(List<Mark> marks, int first, int frets, double fret) {
@@ -76,10 +87,10 @@ public final class ShapeDiagram {
   }
 
   /** Circles over open strings, crosses over those that are not struck. */
-  private static void strings(List<Mark> marks, Shape shape) {
+  private static void strings(List<Mark> marks, Shape shape, boolean leftHanded) {
     double y = TOP - 5.5;
     for (int s = 0; s < Tuning.STRINGS; s++) {
-      double x = LEFT + s * STRING;
+      double x = x(s, leftHanded);
       if (!shape.sounds(s)) {
         marks.add(new Mark.Line(Role.DIAGRAM, x - 2, y - 2, x + 2, y + 2, 0.7));
         marks.add(new Mark.Line(Role.DIAGRAM, x - 2, y + 2, x + 2, y - 2, 0.7));
@@ -89,7 +100,8 @@ public final class ShapeDiagram {
     }
   }
 
-  private static void barres(List<Mark> marks, Shape shape, int first, double fret) {
+  private static void barres(
+      List<Mark> marks, Shape shape, int first, double fret, boolean leftHanded) {
     Map<Finger, int[]> spans = new EnumMap<>(Finger.class);
     for (int s = 0; s < Tuning.STRINGS; s++) {
       int string = s;
@@ -106,18 +118,19 @@ public final class ShapeDiagram {
           if (span[1] > span[0]) {
             int at = shape.fret(span[0]).orElseThrow();
             double y = TOP + (at - first + 0.5) * fret;
-            double x = LEFT + span[0] * STRING;
+            double x = x(leftHanded ? span[1] : span[0], leftHanded);
             marks.add(new Mark.Bar(Role.DIAGRAM, x, y - 2, (span[1] - span[0]) * STRING, 4, 2));
           }
         });
   }
 
-  private static void dots(List<Mark> marks, Shape shape, int first, double fret) {
+  private static void dots(
+      List<Mark> marks, Shape shape, int first, double fret, boolean leftHanded) {
     for (int s = 0; s < Tuning.STRINGS; s++) {
       if (shape.finger(s).isEmpty()) {
         continue;
       }
-      double x = LEFT + s * STRING;
+      double x = x(s, leftHanded);
       double y = TOP + (shape.fret(s).orElseThrow() - first + 0.5) * fret;
       marks.add(new Mark.Circle(Role.DIAGRAM, x, y, 3.6, 0));
       String sign = shape.finger(s).get().sign();

@@ -11,7 +11,7 @@ final class ShapeRows {
 
   private ShapeRows() {}
 
-  static List<Block> of(Map<Shape, String> shapes, double width) {
+  static List<Block> of(Map<Shape, String> shapes, double width, boolean leftHanded) {
     List<Block> rows = new ArrayList<>();
     List<Mark> row = new ArrayList<>();
     int column = 0;
@@ -23,7 +23,7 @@ final class ShapeRows {
         column = 0;
       }
       double x = column++ * ShapeDiagram.WIDTH;
-      for (Mark mark : ShapeDiagram.of(shape.getKey(), shape.getValue())) {
+      for (Mark mark : ShapeDiagram.of(shape.getKey(), shape.getValue(), leftHanded)) {
         row.add(mark.placed(x, 0, 1));
       }
     }
