@@ -186,4 +186,13 @@ class ShareScreenTest {
     click(robot, "#incoming-open");
     until(() -> window.workspace().song().tune().bars().size() > 20);
   }
+
+  @Test
+  void aLeftHandedPlayersPagesHaveTheirShapesMirrored(FxRobot robot) {
+    robot.interact(() -> window.workspace().viewing().leftHandedProperty().set(true));
+    CheckBox mirrored = robot.lookup("#show-left_handed").queryAs(CheckBox.class);
+    assertThat(mirrored.isSelected()).isTrue();
+    robot.interact(() -> window.workspace().viewing().leftHandedProperty().set(false));
+    assertThat(mirrored.isSelected()).isFalse();
+  }
 }
