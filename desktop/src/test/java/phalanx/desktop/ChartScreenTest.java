@@ -369,4 +369,31 @@ class ChartScreenTest {
     assertThat(window.workspace().song().key().orElseThrow()).hasToString("G");
     assertThat(robot.lookup("#propose-key").query().isVisible()).isFalse();
   }
+
+  /** A song comes up while a field of the one before is typed in, and the field is left then. */
+  @Test
+  void whatIsTypedInAFieldIsNotForTheNextSong(FxRobot robot) throws TimeoutException {
+    TextField title = robot.lookup("#title").queryAs(TextField.class);
+    robot.interact(title::requestFocus);
+    robot.interact(() -> title.setText("Half a na"));
+    robot.interact(() -> window.workspace().open(Demo.song().withTitle("The next one"), List.of()));
+    assertThat(title.getText()).isEqualTo("The next one");
+    robot.interact(() -> robot.lookup("#tempo-field").query().requestFocus());
+    window.untilPlanned();
+    assertThat(window.workspace().song().title()).isEqualTo("The next one");
+  }
+
+  /** Something else of the song changes while a field is typed in: what is typed stays. */
+  @Test
+  void whatIsTypedInAFieldStaysWhileTheSongChanges(FxRobot robot) {
+    TextField title = robot.lookup("#title").queryAs(TextField.class);
+    robot.interact(title::requestFocus);
+    robot.interact(() -> title.setText("Half a na"));
+    robot.interact(() -> window.workspace().edit(song -> song.withTempo(77)));
+    assertThat(title.getText()).isEqualTo("Half a na");
+    robot.interact(() -> title.setText("Half a name"));
+    robot.interact(() -> robot.lookup("#tempo-field").query().requestFocus());
+    assertThat(window.workspace().song().title()).isEqualTo("Half a name");
+    assertThat(window.workspace().song().tempo()).isEqualTo(77);
+  }
 }

@@ -105,6 +105,14 @@ public final class Form extends GridPane {
                 settle(field, Optional.empty());
               }
             });
+    // What was typed for one song is not for the next.
+    workspace
+        .openedProperty()
+        .addListener(
+            o -> {
+              field.setText(show.apply(workspace.song()));
+              settle(field, Optional.empty());
+            });
     workspace.viewing().namingProperty().addListener(o -> shown.set(show.apply(workspace.song())));
     place(name, field);
     return field;

@@ -62,6 +62,8 @@ public final class MelodyViewModel implements TuneBars {
     this.planner = planner;
     entry = new TuneEntry(open, this, planner);
     open.historyProperty().addListener(o -> changed());
+    // What was typed for one song is not for the next.
+    open.openedProperty().addListener(o -> reload());
     open.arrangementProperty().addListener(o -> arranged());
     chords.placeProperty().addListener(o -> arranged());
     open.screenProperty().addListener(o -> arranged());

@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.collections.ObservableList;
 import phalanx.arrangement.Arrangement;
@@ -23,6 +24,9 @@ public interface OpenSong {
 
   /** The song and its past and undone states. */
   ReadOnlyObjectProperty<History<Song>> historyProperty();
+
+  /** How many songs were opened: told when another one is there, not when this one is edited. */
+  ReadOnlyIntegerProperty openedProperty();
 
   /** Changes the song; can be undone. */
   void edit(UnaryOperator<Song> change);

@@ -9,6 +9,8 @@ import java.util.stream.Collectors;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
@@ -34,6 +36,7 @@ import phalanx.song.SongBounds;
  */
 public final class Workspace implements OpenSong {
 
+  private final ReadOnlyIntegerWrapper opened = new ReadOnlyIntegerWrapper();
   private final PlanService planner;
   private final ReadOnlyObjectWrapper<History<Song>> history = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Optional<Path>> file =
@@ -88,12 +91,13 @@ public final class Workspace implements OpenSong {
    *
    * @param openProblems what the player should know of it
    */
-  public void open(Song opened, List<String> openProblems) {
-    Song song = hands.fitted(opened);
+  public void open(Song next, List<String> openProblems) {
+    Song song = hands.fitted(next);
     models.sound().leave();
     chord.select(0);
     problems.setAll(openProblems);
     history.set(History.of(song));
+    opened.set(opened.get() + 1);
     // Nothing of the song before is shown, touched or heard while the new one is planned.
     board.set(Optional.empty());
     if (planned.isPresent()) {
@@ -121,6 +125,11 @@ public final class Workspace implements OpenSong {
     if (!hands.fitted(song()).equals(song())) {
       become(history.get().throughout(hands::fitted));
     }
+  }
+
+  @Override
+  public ReadOnlyIntegerProperty openedProperty() {
+    return opened.getReadOnlyProperty();
   }
 
   /** Changes the song; can be undone. */

@@ -147,4 +147,19 @@ class MelodyViewModelTest {
     assertThat(desk.textProperty().get()).isEqualTo("a4 . ");
     assertThat(kept(bar).isSilent()).isTrue();
   }
+
+  /**
+   * The bars of two songs have the same numbers; what is typed for one is not put into the other.
+   */
+  @Test
+  void whatIsTypedForOneSongIsNotForTheNext() {
+    int bar = desk.bar();
+    desk.type("g4 . b ");
+    workspace.open(Demo.song().withTitle("Another"), List.of());
+    assertThat(desk.textProperty().get()).isEmpty();
+    desk.keep();
+    desk.step(1);
+    assertThat(kept(bar).isSilent()).isTrue();
+    assertThat(workspace.song().tune().isEmpty()).isTrue();
+  }
 }
