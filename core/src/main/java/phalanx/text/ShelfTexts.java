@@ -21,16 +21,7 @@ public final class ShelfTexts {
 
   /** What stands for a text among the others: its words, small, with hyphens between. */
   static String key(String english) {
-    StringBuilder key = new StringBuilder();
-    for (char c : english.toLowerCase(Locale.ROOT).toCharArray()) {
-      boolean plain = c >= 'a' && c <= 'z' || c >= '0' && c <= '9';
-      if (plain) {
-        key.append(c);
-      } else if (key.length() > 0 && key.charAt(key.length() - 1) != '-') {
-        key.append('-');
-      }
-    }
-    int end = key.length();
-    return end > 0 && key.charAt(end - 1) == '-' ? key.substring(0, end - 1) : key.toString();
+    String words = english.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]++", " ");
+    return words.strip().replace(' ', '-');
   }
 }

@@ -11,6 +11,7 @@ import java.util.ResourceBundle.Control;
 public final class TextBundle {
 
   private final ResourceBundle texts;
+  private final Language language;
 
   /**
    * The bundle of a name such as {@code phalanx.text.texts}.
@@ -19,6 +20,7 @@ public final class TextBundle {
    * @throws MissingResourceException if there is none
    */
   public TextBundle(String name, Language language, ClassLoader loader) {
+    this.language = language;
     texts =
         ResourceBundle.getBundle(
             name,
@@ -34,7 +36,7 @@ public final class TextBundle {
    */
   public String of(String key, Object... values) {
     String words = texts.getString(key);
-    return values.length == 0 ? words : String.format(Language.spoken().locale(), words, values);
+    return values.length == 0 ? words : String.format(language.locale(), words, values);
   }
 
   /** Whether there is a text of a key. */
