@@ -1,11 +1,14 @@
 package phalanx.planning;
 
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Damp;
 import phalanx.arrangement.Damper;
@@ -33,11 +36,16 @@ public final class Damping {
   private final Clock clock;
   private final double tempo;
   private final Reach reach;
-  private final TreeSet<Integer> thumb = new TreeSet<>();
-  private final TreeSet<Integer> strokes = new TreeSet<>();
-  private final List<Note> notes;
-  private final List<Gesture> gestures;
   private final HandSchool school;
+
+  /** When each picking finger does something, ticks. */
+  private final Map<PickFinger, TreeSet<Integer>> busy = new EnumMap<>(PickFinger.class);
+
+  private final TreeSet<Integer> thumb;
+  private final TreeSet<Integer> strokes = new TreeSet<>();
+
+  /** The strings that the thumb plucks, by tick. */
+  private final Map<Integer, Set<Integer>> plucked = new HashMap<>();
 
   /** For what both hands do in a song. */
   public static Damping in(Arrangement a) {
@@ -57,18 +65,29 @@ public final class Damping {
       double tempo,
       HandSchool school,
       Reach reach) {
-    this.notes = notes;
-    this.gestures = gestures;
     this.school = school;
     this.clock = clock;
     this.tempo = tempo;
     this.reach = reach;
-    notes.stream().filter(n -> n.isPickedBy(PickFinger.P)).forEach(n -> thumb.add(n.tick()));
-    notes.stream().filter(n -> n.pick().isPresent()).forEach(n -> strokes.add(n.tick()));
-    gestures.forEach(g -> strokes.add(g.tick()));
-    gestures.stream()
-        .filter(g -> g.fingers().contains(PickFinger.P))
-        .forEach(g -> thumb.add(g.tick()));
+    for (PickFinger finger : PickFinger.values()) {
+      busy.put(finger, new TreeSet<>());
+    }
+    thumb = busy.get(PickFinger.P);
+    for (Note note : notes) {
+      note.pick().ifPresent(finger -> strike(note, finger));
+    }
+    for (Gesture gesture : gestures) {
+      strokes.add(gesture.tick());
+      gesture.fingers().forEach(f -> busy.get(f).add(gesture.tick()));
+    }
+  }
+
+  private void strike(Note note, PickFinger finger) {
+    strokes.add(note.tick());
+    busy.get(finger).add(note.tick());
+    if (finger == PickFinger.P) {
+      plucked.computeIfAbsent(note.tick(), t -> new HashSet<>()).add(note.string());
+    }
   }
 
   /** The strings from ① down over which the fingers are at home. */
@@ -123,11 +142,7 @@ public final class Damping {
   /** The thumb is free, or comes to rest on the string after plucking the one below. */
   private Optional<Damp> byThumb(int tick, int string) {
     boolean plucks = thumb.contains(tick);
-    boolean rests =
-        string > 0
-            && notes.stream()
-                .filter(n -> n.tick() == tick && n.isPickedBy(PickFinger.P))
-                .anyMatch(n -> n.string() == string - 1);
+    boolean rests = plucked.getOrDefault(tick, Set.of()).contains(string - 1);
     return plucks ? thumbAt(tick, string).filter(d -> rests) : free(tick, string);
   }
 
@@ -146,11 +161,11 @@ public final class Damping {
     if (finger == PickFinger.P || string <= Tuning.STRINGS - 1 - FINGERED) {
       return Optional.empty();
     }
+    Integer before = busy.get(finger).floor(tick);
+    Integer after = busy.get(finger).ceiling(tick);
     boolean free =
-        Stream.concat(
-                notes.stream().filter(n -> n.isPickedBy(finger)).map(Note::tick),
-                gestures.stream().filter(g -> g.fingers().contains(finger)).map(Gesture::tick))
-            .noneMatch(t -> Math.abs(millis(t, tick)) < FingerAssignment.TOO_QUICK_MS);
+        (before == null || millis(before, tick) >= FingerAssignment.TOO_QUICK_MS)
+            && (after == null || millis(tick, after) >= FingerAssignment.TOO_QUICK_MS);
     return free
         ? Optional.of(new Damp(tick, List.of(string), new Damper.Picking(finger)))
         : Optional.empty();
