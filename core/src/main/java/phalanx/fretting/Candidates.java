@@ -1,6 +1,7 @@
 package phalanx.fretting;
 
 import java.util.AbstractList;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -11,15 +12,12 @@ public final class Candidates extends AbstractList<RatedShape> {
 
   private final List<RatedShape> shapes;
   private final boolean all;
-  private volatile HandState[] entries;
-  private volatile HandState[] exits;
+  private final HandPositions hands;
 
-  private Candidates(List<RatedShape> shapes, boolean all) {
-    if (shapes.isEmpty()) {
-      throw new IllegalArgumentException("a slot needs a candidate");
-    }
-    this.shapes = List.copyOf(shapes);
+  private Candidates(List<RatedShape> shapes, boolean all, HandPositions hands) {
+    this.shapes = shapes;
     this.all = all;
+    this.hands = hands;
   }
 
   /** All shapes there are, at least one; the same object if the list is one already. */
@@ -34,7 +32,14 @@ public final class Candidates extends AbstractList<RatedShape> {
    * @throws IllegalArgumentException if there is none
    */
   public static Candidates of(List<RatedShape> shapes, boolean all) {
-    return shapes instanceof Candidates c ? c : new Candidates(shapes, all);
+    if (shapes instanceof Candidates c) {
+      return c;
+    }
+    if (shapes.isEmpty()) {
+      throw new IllegalArgumentException("a slot needs a candidate");
+    }
+    List<RatedShape> copy = List.copyOf(shapes);
+    return new Candidates(copy, all, new HandPositions(copy));
   }
 
   /** Whether these are all shapes there are; otherwise dearer ones were left out. */
@@ -47,24 +52,18 @@ public final class Candidates extends AbstractList<RatedShape> {
     return shapes.stream().mapToDouble(RatedShape::cost).min().orElseThrow();
   }
 
-  /** Where the fingers come to; worked out at the first call, for one guitar and hand. */
-  HandState[] entries(ChangeCosts changes) {
-    HandState[] known = entries;
-    if (known == null) {
-      known = shapes.stream().map(r -> changes.state(r.entry())).toArray(HandState[]::new);
-      entries = known;
-    }
-    return known;
+  /** The same with another candidate in the place of one. */
+  Candidates with(int candidate, RatedShape other) {
+    List<RatedShape> more = new ArrayList<>(shapes);
+    RatedShape old = more.set(candidate, other);
+    List<RatedShape> copy = List.copyOf(more);
+    boolean same = old.entry().equals(other.entry()) && old.exit().equals(other.exit());
+    return new Candidates(copy, all, same ? hands : new HandPositions(copy));
   }
 
-  /** Where the fingers go on from; worked out at the first call, for one guitar and hand. */
-  HandState[] exits(ChangeCosts changes) {
-    HandState[] known = exits;
-    if (known == null) {
-      known = shapes.stream().map(r -> changes.state(r.exit())).toArray(HandState[]::new);
-      exits = known;
-    }
-    return known;
+  /** Where the hand is with each of them. */
+  HandPositions hands() {
+    return hands;
   }
 
   @Override

@@ -150,6 +150,33 @@ public final class ChangeCosts {
     return strings;
   }
 
+  /** What so many fingers cost that lift, and that land. */
+  private static final double[] LIFTED_FINGERS = multiples(LIFTING);
+
+  private static final double[] LANDED_FINGERS = multiples(LANDING);
+
+  /** By sets of fingers as bits, what one finger costs as often as there are fingers in the set. */
+  private static double[] multiples(double one) {
+    double[] costs = new double[2 << FingerCode.THUMB];
+    for (int fingers = 0; fingers < costs.length; fingers++) {
+      costs[fingers] = Integer.bitCount(fingers) * one;
+    }
+    return costs;
+  }
+
+  /** So much less than a sum in another order at most, as a share. */
+  private static final double ROUNDED = 1 - 1e-12;
+
+  /**
+   * What a change costs at least, soon found: what lifts and lands, the hand's way, a note cut off.
+   * What the fingers do that stay down comes on top.
+   */
+  double atLeast(HandState from, HandState to) {
+    double cost = LIFTED_FINGERS[from.lifted(to)] + LANDED_FINGERS[to.lifted(from)];
+    cost += shift(from, to) * SHIFT_PER_MM + bassLeap(from, to);
+    return (cost + (from.cutsOff(to) ? CUT_OFF : 0)) * ROUNDED;
+  }
+
   /** Cost of a change for hands that have the time for it. */
   double unhurried(HandState from, HandState to) {
     double cost = 0;

@@ -14,7 +14,7 @@ final class ChangeTables {
   private final ChangeCosts changes;
   private final RecentlyUsed<Pair, Table> known = new RecentlyUsed<>(ROOM);
 
-  private record Pair(Candidates from, Candidates to) {}
+  private record Pair(HandPositions from, HandPositions to) {}
 
   ChangeTables(ChangeCosts changes) {
     this.changes = changes;
@@ -23,8 +23,8 @@ final class ChangeTables {
   Table between(Candidates from, Candidates to) {
     // A row of one shape is that of a passage that is only tried.
     return from.size() == 1 || to.size() == 1
-        ? new Table(changes, from, to)
-        : known.get(new Pair(from, to), p -> new Table(changes, from, to));
+        ? new Table(changes, from.hands(), to.hands())
+        : known.get(new Pair(from.hands(), to.hands()), p -> new Table(changes, p.from(), p.to()));
   }
 
   void forgetUnused() {
@@ -45,12 +45,18 @@ final class ChangeTables {
     // machines with words of 64 bits read a double whole.
     private final double[] cost;
 
-    Table(ChangeCosts changes, Candidates from, Candidates to) {
+    Table(ChangeCosts changes, HandPositions from, HandPositions to) {
       this.changes = changes;
       this.from = from.exits(changes);
       this.to = to.entries(changes);
       cost = new double[this.from.length * this.to.length];
       Arrays.fill(cost, Double.NaN);
+    }
+
+    /** What a change costs at least: all of it in good time where that is known, else a part. */
+    double atLeast(int leaving, int coming) {
+      double known = cost[leaving * to.length + coming];
+      return Double.isNaN(known) ? changes.atLeast(from[leaving], to[coming]) : known;
     }
 
     /** Cost of a change in good time, which it costs at least however soon it has to be made. */

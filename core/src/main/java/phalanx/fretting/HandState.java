@@ -35,6 +35,11 @@ final class HandState {
   /** The first bass as a MIDI note; {@link #NO_BASS} for none. */
   private final int bass;
 
+  private final boolean openBass;
+
+  /** The fingers that press something, as bits by finger code. */
+  private final byte pressing;
+
   private final Stance stance;
 
   private static final int NO_BASS = -1;
@@ -53,10 +58,12 @@ final class HandState {
                     1 + v.string() + 8 * (v.fret() + 64 * v.finger().map(FingerCode::of).orElse(0)))
             .orElse(0);
     int lowest = 0;
+    int down = 0;
     Shape asked = stance.asked();
     for (var entry : asked.grips().entrySet()) {
       int f = FingerCode.of(entry.getKey());
       Grip grip = entry.getValue();
+      down |= 1 << f;
       fret[f] = (byte) grip.fret();
       low[f] = (byte) grip.lowString();
       high[f] = (byte) grip.highString();
@@ -64,9 +71,11 @@ final class HandState {
       lowest = lowest == 0 ? grip.fret() : Math.min(lowest, grip.fret());
     }
     lowestFret = lowest;
+    pressing = (byte) down;
     for (int s = 0; s < Tuning.STRINGS; s++) {
       frets[s] = (byte) asked.fret(s).orElse(Shape.SILENT);
     }
+    openBass = isOverOpenBass(frets);
   }
 
   static HandState of(Stance stance, byte[] keepable, double stretch) {
@@ -80,6 +89,10 @@ final class HandState {
 
   /** Whether the lowest string that sounds is open, under a shape of the first position. */
   boolean hasOpenBass() {
+    return openBass;
+  }
+
+  private static boolean isOverOpenBass(byte[] frets) {
     int lowest = Shape.SILENT;
     int highest = 0;
     for (byte f : frets) {
@@ -87,6 +100,11 @@ final class HandState {
       highest = Math.max(highest, f);
     }
     return lowest == 0 && highest <= StretchRule.FIRST_POSITION;
+  }
+
+  /** The fingers that are down here and up in another state, as bits by finger code. */
+  int lifted(HandState to) {
+    return pressing & ~to.pressing;
   }
 
   /** How far the bass goes to another state, semitones; 0 where one of them has none. */

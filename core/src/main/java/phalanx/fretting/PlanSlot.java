@@ -1,6 +1,5 @@
 package phalanx.fretting;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
@@ -29,9 +28,7 @@ public record PlanSlot(List<RatedShape> candidates, OptionalInt pinned, double c
 
   /** The same with another candidate in the place of one. */
   public PlanSlot with(int candidate, RatedShape other) {
-    List<RatedShape> more = new ArrayList<>(candidates);
-    more.set(candidate, other);
-    return new PlanSlot(Candidates.of(more, row().all()), pinned, changeMillis);
+    return new PlanSlot(row().with(candidate, other), pinned, changeMillis);
   }
 
   /** The same with others in the place of all candidates, as many. */

@@ -4,19 +4,17 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 
 /**
  * Solves a {@link PlanProblem} as a shortest path through a layered graph: a layer a slot, a node a
  * candidate, node cost its shape, edge cost the change. Exact over the candidates.
  *
- * <p>Dynamic programming runs from both ends, so that the cheapest plan through every candidate is
- * known as well, which is what the player is shown beside the chosen shape. Time O(n·k²), memory
- * O(n·k + distinct pairs·k²) for n slots of k candidates; the changes between two equal rows of
- * candidates are worked out once. After an edit the arrivals in front of the first slot that
- * changed and the departures behind the last one are those of the plan before. Method: S. Sayegh,
- * "Fingering for String Instruments with the Optimum Path Paradigm", Computer Music Journal 13(3),
- * 1989.
+ * <p>Dynamic programming from the beginning on; {@link Departures} runs from the end, once somebody
+ * asks what the cheapest plan through another candidate is. Time O(n·k²), memory O(n·k + distinct
+ * pairs·k²) for n slots of k candidates; the changes between two equal rows of candidates are
+ * worked out once. After an edit the arrivals in front of the first slot that changed and the
+ * departures behind the last one are those of the plan before. Method: S. Sayegh, "Fingering for
+ * String Instruments with the Optimum Path Paradigm", Computer Music Journal 13(3), 1989.
  */
 public final class PlanSolver {
 
@@ -40,27 +38,19 @@ public final class PlanSolver {
   }
 
   private ShapePlan solve(Optional<ShapePlan> known) {
-    int n = slots.size();
-    double[][] before = new double[n][];
-    double[][] after = new double[n][];
+    double[][] before = new double[slots.size()][];
     int head = known.map(k -> copyHead(k, before)).orElse(0);
-    int tail = known.map(k -> copyTail(k, after, head)).orElse(n);
-    Runnable coming = () -> arrive(head, before);
-    Runnable goingOn = () -> goOn(tail, after);
-    // Neither way looks at the other.
-    Stream.of(coming, goingOn).parallel().forEach(Runnable::run);
+    arrive(head, before);
+    Departures after =
+        known
+            .map(k -> Departures.like(k.departures(), problem, head))
+            .orElseGet(() -> new Departures(problem));
     return new ShapePlan(problem, trace(before), before, after);
   }
 
   private void arrive(int head, double[][] before) {
     for (int i = head; i < before.length; i++) {
       before[i] = i == 0 ? new double[size(0)] : arrivals(i, before[i - 1]);
-    }
-  }
-
-  private void goOn(int tail, double[][] after) {
-    for (int i = tail - 1; i >= 0; i--) {
-      after[i] = i == after.length - 1 ? new double[size(i)] : departures(i, after[i + 1]);
     }
   }
 
@@ -75,20 +65,6 @@ public final class PlanSolver {
     return same;
   }
 
-  /** Takes over the departures behind the last slot that changed; says where they begin. */
-  private int copyTail(ShapePlan known, double[][] after, int head) {
-    List<PlanSlot> old = known.problem().slots();
-    int shift = old.size() - slots.size();
-    int from = slots.size();
-    while (from > head
-        && from + shift > 0
-        && slots.get(from - 1).equals(old.get(from - 1 + shift))) {
-      from--;
-      after[from] = known.after()[from + shift];
-    }
-    return from;
-  }
-
   private int size(int slot) {
     return slots.get(slot).candidates().size();
   }
@@ -97,7 +73,7 @@ public final class PlanSolver {
     return slots.get(slot).candidates().get(candidate).cost();
   }
 
-  private static ChangeTables.Table changesInto(PlanProblem problem, int slot) {
+  static ChangeTables.Table changesInto(PlanProblem problem, int slot) {
     List<PlanSlot> slots = problem.slots();
     return problem.changes().tables().between(slots.get(slot - 1).row(), slots.get(slot).row());
   }
@@ -117,35 +93,18 @@ public final class PlanSolver {
     }
     int[] order = cheapestFirst(here, slots.get(i - 1));
     double[] cost = new double[size(i)];
+    int likely = order[0];
     for (int c = 0; c < cost.length; c++) {
-      double least = Double.POSITIVE_INFINITY;
+      // Where one candidate is best come to from, the next one often is, which rules out the rest.
+      double least = here[likely] + change.cost(likely, c, millis);
       // No change costs less than nothing, so the rest cannot win.
       for (int k = 0; k < order.length && here[order[k]] < least; k++) {
+        int p = order[k];
         // What is too dear in good time need not be timed.
-        if (here[order[k]] + change.unhurried(order[k], c) < least) {
-          least = Math.min(least, here[order[k]] + change.cost(order[k], c, millis));
-        }
-      }
-      cost[c] = least;
-    }
-    return cost;
-  }
-
-  /** Cheapest way to go on from each candidate of slot i to the end, its own cost not counted. */
-  private double[] departures(int i, double[] after) {
-    ChangeTables.Table change = changesInto(problem, i + 1);
-    double millis = slots.get(i + 1).changeMillis();
-    double[] onward = new double[after.length];
-    for (int s = 0; s < onward.length; s++) {
-      onward[s] = shapeCost(i + 1, s) + after[s];
-    }
-    int[] order = cheapestFirst(onward, slots.get(i + 1));
-    double[] cost = new double[size(i)];
-    for (int c = 0; c < cost.length; c++) {
-      double least = Double.POSITIVE_INFINITY;
-      for (int k = 0; k < order.length && onward[order[k]] < least; k++) {
-        if (change.unhurried(c, order[k]) + onward[order[k]] < least) {
-          least = Math.min(least, change.cost(c, order[k], millis) + onward[order[k]]);
+        if (here[p] + change.atLeast(p, c) < least && here[p] + change.unhurried(p, c) < least) {
+          double through = here[p] + change.cost(p, c, millis);
+          likely = through < least ? p : likely;
+          least = Math.min(least, through);
         }
       }
       cost[c] = least;
@@ -154,7 +113,7 @@ public final class PlanSolver {
   }
 
   /** The candidates that may be chosen, the cheapest first. */
-  private static int[] cheapestFirst(double[] cost, PlanSlot slot) {
+  static int[] cheapestFirst(double[] cost, PlanSlot slot) {
     return IntStream.range(0, cost.length)
         .filter(slot::allows)
         .boxed()

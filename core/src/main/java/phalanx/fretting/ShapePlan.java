@@ -12,9 +12,9 @@ public final class ShapePlan {
   private final PlanProblem problem;
   private final int[] choice;
   private final double[][] before;
-  private final double[][] after;
+  private final Departures after;
 
-  ShapePlan(PlanProblem problem, int[] choice, double[][] before, double[][] after) {
+  ShapePlan(PlanProblem problem, int[] choice, double[][] before, Departures after) {
     this.problem = problem;
     this.choice = choice;
     this.before = before;
@@ -26,12 +26,16 @@ public final class ShapePlan {
   }
 
   double[][] after() {
+    return after.costs();
+  }
+
+  Departures departures() {
     return after;
   }
 
   /** What the best plan through a candidate of a slot costs in all. */
   public double through(int slot, int candidate) {
-    return before[slot][candidate] + shapeCost(slot, candidate) + after[slot][candidate];
+    return before[slot][candidate] + shapeCost(slot, candidate) + after()[slot][candidate];
   }
 
   /**
@@ -143,8 +147,9 @@ public final class ShapePlan {
       }
     }
     double leave = last ? 0 : Double.POSITIVE_INFINITY;
-    for (int s = 0; !last && s < after[slot + 1].length; s++) {
-      double so = shapeCost(slot + 1, s) + after[slot + 1][s];
+    double[] onward = last ? new double[0] : after()[slot + 1];
+    for (int s = 0; s < onward.length; s++) {
+      double so = shapeCost(slot + 1, s) + onward[s];
       if (so < leave && problem.slots().get(slot + 1).allows(s)) {
         leave = Math.min(leave, so + change(slot + 1, leaving, entry(slot + 1, s)));
       }
@@ -157,11 +162,11 @@ public final class ShapePlan {
   }
 
   private HandState entry(int slot, int candidate) {
-    return problem.slots().get(slot).row().entries(problem.changes())[candidate];
+    return problem.slots().get(slot).row().hands().entries(problem.changes())[candidate];
   }
 
   private HandState exit(int slot, int candidate) {
-    return problem.slots().get(slot).row().exits(problem.changes())[candidate];
+    return problem.slots().get(slot).row().hands().exits(problem.changes())[candidate];
   }
 
   private double change(int slot, HandState from, HandState to) {
