@@ -113,19 +113,36 @@ final class Revoicing {
     return splits;
   }
 
-  /** Both parts between the shapes around them, as a little song of its own. */
+  /**
+   * Both parts between the shapes around them, as a little song of its own; without any gain where
+   * what its shapes cost alone is too much.
+   */
   private Split split(SongSlots parts, int slot, int shift, int tick) {
+    double now = now(slot);
     List<PlanSlot> passage = new ArrayList<>();
     List<PlanSlot> whole = plan.problem().slots();
     if (slot > 0) {
       passage.add(only(plan.chosen(slot - 1), whole.get(slot - 1).changeMillis()));
     }
     passage.add(parts.row(slot + shift));
+    double least = least(passage) + parts.leastAlone(slot + shift + 1);
+    if (slot + 1 < slots.count()) {
+      least += plan.chosen(slot + 1).cost();
+    }
+    if (now - least <= WORTH) {
+      return new Split(tick, 0);
+    }
     passage.add(parts.row(slot + shift + 1));
     if (slot + 1 < slots.count()) {
       passage.add(only(plan.chosen(slot + 1), whole.get(slot + 1).changeMillis()));
     }
-    return new Split(tick, now(slot) - cost(passage));
+    return now - least(passage) <= WORTH
+        ? new Split(tick, 0)
+        : new Split(tick, now - cost(passage));
+  }
+
+  private static double least(List<PlanSlot> passage) {
+    return passage.stream().mapToDouble(PlanSlot::least).sum();
   }
 
   private double cost(List<PlanSlot> passage) {

@@ -144,8 +144,11 @@ public final class TuneCandidates {
       // The tune only adds to what a shape costs.
       boolean late = best.size() == limit && entry.getValue() > best.get(limit - 1).cost();
       if (!late || isPinned) {
+        boolean full = best.size() == limit && !isPinned;
+        double most = full ? best.get(limit - 1).cost() : Double.POSITIVE_INFINITY;
         List<RatedShape> ways =
-            ways(query, new RatedShape(shape, entry.getValue()), struck, tune, fit);
+            ways(query, new RatedShape(shape, entry.getValue()), struck, tune, fit, most);
+        complete &= !full;
         best.addAll(ways);
         pinned.addAll(isPinned ? ways : List.of());
         best.sort(Comparator.comparingDouble(RatedShape::cost));
@@ -165,20 +168,34 @@ public final class TuneCandidates {
    */
   public static List<RatedShape> ways(
       ShapeQuery query, RatedShape rated, PatternHeard heard, SlotTune tune, TuneFit fit) {
-    return ways(query, rated, new StruckShapes(heard, fit.reach()), tune, fit);
+    return ways(
+        query, rated, new StruckShapes(heard, fit.reach()), tune, fit, Double.POSITIVE_INFINITY);
   }
 
+  /** Sums of the same costs in another order differ by less, as a share. */
+  private static final double ROUNDING = 1e-9;
+
+  /** Those of them that cost no more than a limit; dearer ones may be among them. */
   private static List<RatedShape> ways(
-      ShapeQuery query, RatedShape rated, StruckShapes shapes, SlotTune tune, TuneFit fit) {
+      ShapeQuery query,
+      RatedShape rated,
+      StruckShapes shapes,
+      SlotTune tune,
+      TuneFit fit,
+      double most) {
     Shape shape = rated.shape();
     Optional<Integer> root = StringRoles.root(shape, query.chord(), query.guitar());
     if (root.isEmpty()) {
       return List.of(rated);
     }
-    StruckShape struck = shapes.of(shape);
-    return fit.ways(shape, root.get(), tune).stream()
-        .map(way -> struck.rated(rated.cost(), tune, way))
-        .toList();
+    double left = most - rated.cost() + ROUNDING * (1 + Math.abs(most));
+    List<RatedShape> all = new ArrayList<>();
+    for (TuneWay way : fit.ways(shape, root.get(), tune, left)) {
+      if (way.cost() <= left) {
+        all.add(shapes.of(shape).rated(rated.cost(), tune, way));
+      }
+    }
+    return all;
   }
 
   /**

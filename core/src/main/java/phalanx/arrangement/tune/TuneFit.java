@@ -138,21 +138,30 @@ public final class TuneFit {
    * @param root the string the thumb starts on, which stays the bass's
    */
   public List<TuneWay> ways(Shape shape, int root, SlotTune tune) {
+    return ways(shape, root, tune, Double.POSITIVE_INFINITY);
+  }
+
+  /**
+   * The same as far as they cost no more than a limit; others may be among them.
+   *
+   * @param most the limit
+   */
+  public List<TuneWay> ways(Shape shape, int root, SlotTune tune, double most) {
     if (tune.notes().isEmpty()) {
       return List.of(TuneWay.NONE);
     }
+    List<Moment> moments = moments(tune);
+    double rest = 0;
+    for (Moment moment : moments) {
+      rest += least(shape, root, moment);
+    }
     List<Row> rows = List.of(Row.EMPTY);
-    List<MelodyNote> notes = tune.notes();
-    int from = 0;
-    while (from < notes.size()) {
-      int to = from + 1;
-      while (to < notes.size() && notes.get(to).tick() == notes.get(from).tick()) {
-        to++;
-      }
-      boolean starts = from == 0 && tune.edges().atStart();
-      Moment moment = new Moment(notes.subList(from, to), legato(notes, from), starts);
-      rows = next(shape, root, rows, moment);
-      from = to;
+    for (Moment moment : moments) {
+      // What the notes that follow cost at least counts, or the last ones alone would end a row.
+      double left = most - rest;
+      rows = rows.stream().filter(r -> r.cost() <= left).toList();
+      rows = rows.isEmpty() ? rows : next(shape, root, rows, moment);
+      rest -= least(shape, root, moment);
     }
     Map<End, Row> best = new LinkedHashMap<>();
     List<Optional<TunePlace>> ends = rows.stream().map(r -> r.at().first()).toList();
@@ -164,6 +173,34 @@ public final class TuneFit {
         .sorted(Comparator.comparingDouble(Row::cost))
         .map(TuneFit::way)
         .toList();
+  }
+
+  private static List<Moment> moments(SlotTune tune) {
+    List<Moment> moments = new ArrayList<>();
+    List<MelodyNote> notes = tune.notes();
+    int from = 0;
+    while (from < notes.size()) {
+      int to = from + 1;
+      while (to < notes.size() && notes.get(to).tick() == notes.get(from).tick()) {
+        to++;
+      }
+      boolean starts = from == 0 && tune.edges().atStart();
+      moments.add(new Moment(notes.subList(from, to), legato(notes, from), starts));
+      from = to;
+    }
+    return moments;
+  }
+
+  /** What a moment costs at least; 0 where fingers may go elsewhere than to a note's own places. */
+  private double least(Shape shape, int root, Moment moment) {
+    if (moment.notes().size() > 1 || moment.slides()) {
+      return 0;
+    }
+    double least = MISSED;
+    for (TunePlace place : places.of(shape, root, moment.notes().get(0))) {
+      least = Math.min(least, place.cost());
+    }
+    return least;
   }
 
   /**
