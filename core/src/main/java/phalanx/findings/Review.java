@@ -63,7 +63,7 @@ public record Review(List<Found> findings, List<Found> accepted, TempoCeiling ce
   public static Review of(Performance performance) {
     Arrangement arrangement = performance.arrangement();
     List<Found> found = new ArrayList<>();
-    RULES.forEach(r -> found.addAll(r.in(arrangement, performance)));
+    RULES.parallelStream().map(r -> r.in(arrangement, performance)).forEachOrdered(found::addAll);
     found.sort(Comparator.comparingInt(Found::tick));
     return new Review(
         Found.together(found.stream().filter(f -> f.accepted(arrangement).isEmpty()).toList()),

@@ -84,18 +84,19 @@ final class Adaptation {
   Arrangement best(SongSlots slots, ShapePlan plan) {
     Adapted whole = new Adapted(slots, plan);
     Adapted parts = revoiced(whole);
-    Played played = refined(parts);
+    Played first = refinement(parts).played(parts.plan());
+    // What only both hands together show may be better with the song as it stands.
+    List<Adapted> ways = parts != whole && isHard(first) ? List.of(parts, whole) : List.of(parts);
+    List<Played> tried =
+        ways.parallelStream().map(w -> w == parts ? refinement(w).of(first) : refined(w)).toList();
+    Played played = tried.get(0);
     Set<Integer> fillers = isHard(played) ? fillers(played) : Set.of();
     if (!fillers.isEmpty()) {
       Played lean = refined(withoutFillers(parts, fillers));
       played = lean.isBetterThan(played) ? lean : played;
     }
-    if (parts != whole && isHard(played)) {
-      // What only both hands together show may be better with the song as it stands.
-      Played plain = refined(whole);
-      played = plain.isBetterThan(played) ? plain : played;
-    }
-    return played.arrangement();
+    Played plain = tried.get(tried.size() - 1);
+    return (isHard(played) && plain.isBetterThan(played) ? plain : played).arrangement();
   }
 
   private static boolean isHard(Played played) {
@@ -103,8 +104,12 @@ final class Adaptation {
   }
 
   private Played refined(Adapted adapted) {
-    BothHands hands = new BothHands(adapted.slots(), noShape);
-    return new Refinement(hands::under, this::goOn).of(adapted.plan());
+    Refinement refinement = refinement(adapted);
+    return refinement.of(refinement.played(adapted.plan()));
+  }
+
+  private Refinement refinement(Adapted adapted) {
+    return new Refinement(new BothHands(adapted.slots(), noShape)::under, this::goOn);
   }
 
   private Adapted adapted(SongSlots slots) {

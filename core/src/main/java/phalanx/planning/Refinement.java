@@ -96,8 +96,8 @@ final class Refinement {
   }
 
   /** The best found from a plan on. */
-  Played of(ShapePlan first) {
-    Played best = played(first);
+  Played of(Played first) {
+    Played best = first;
     Played now = best;
     int idle = 0;
     int rounds = rounds(now.arrangement().slots().size());
@@ -133,7 +133,8 @@ final class Refinement {
     return found.finding().grade().isHard() && !NOT_OF_SHAPES.contains(found.finding().rule());
   }
 
-  private Played played(ShapePlan plan) {
+  /** What both hands do under a plan, and what is found in it. */
+  Played played(ShapePlan plan) {
     Arrangement arrangement = play.apply(plan);
     Performance performance = Performance.of(arrangement);
     Review review = Review.of(performance);
