@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
+import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
@@ -63,21 +64,30 @@ final class Adaptation {
 
   /** The cheapest shapes for a song as it stands. */
   ShapePlan solved(SongSlots slots, Optional<ShapePlan> before) {
-    // No slot's row depends on another's, and finding them is half of the work.
-    List<PlanSlot> planned =
-        IntStream.range(0, slots.count())
-            .parallel()
-            .mapToObj(
-                i -> {
-                  goOn();
-                  return slots.row(i);
-                })
-            .toList();
-    PlanProblem problem = slots.problem(planned);
+    PlanProblem problem = slots.problem(rows(slots, slots::row));
     ShapePlan plan =
         before.map(b -> PlanSolver.solve(problem, b)).orElseGet(() -> PlanSolver.solve(problem));
     goOn();
     return plan;
+  }
+
+  /** The cheapest shapes for a song without its tune. */
+  ShapePlan shapesAlone(SongSlots slots) {
+    ShapePlan plan = PlanSolver.solve(slots.problem(rows(slots, slots::rowWithoutTune)));
+    goOn();
+    return plan;
+  }
+
+  /** No slot's row depends on another's, and finding them is half of the work. */
+  private List<PlanSlot> rows(SongSlots slots, IntFunction<PlanSlot> row) {
+    return IntStream.range(0, slots.count())
+        .parallel()
+        .mapToObj(
+            i -> {
+              goOn();
+              return row.apply(i);
+            })
+        .toList();
   }
 
   /** The best arrangement that was found from a plan on. */

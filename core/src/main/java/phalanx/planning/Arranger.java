@@ -71,6 +71,19 @@ public final class Arranger {
   }
 
   /**
+   * A first plan of a song, in a small part of the time: shapes chosen as if there were no tune,
+   * which is played over them as far as they allow. Nothing is corrected by what would be found.
+   *
+   * @throws CancellationException if it was outdated before the plan was done
+   */
+  public Arrangement preliminary(Song song, BooleanSupplier outdated) {
+    ChangeCosts costs = changesFor(song);
+    SongSlots slots = SongSlots.of(song, rows, costs, fitFor(costs.reach(), song.tune().onTop()));
+    ShapePlan plan = new Adaptation(noShape, Optional.empty(), outdated).shapesAlone(slots);
+    return new BothHands(slots, noShape).under(plan);
+  }
+
+  /**
    * Plans a song, but gives it up as soon as its plan is known to cost more than a limit. Of what
    * was found only the shapes of its chords are kept.
    *

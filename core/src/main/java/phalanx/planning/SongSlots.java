@@ -135,11 +135,20 @@ record SongSlots(
 
   /** A slot as the solver sees it. */
   PlanSlot row(int slot) {
+    return row(slot, sung.get(slot));
+  }
+
+  /** The same where the shapes are chosen without a look at the tune. */
+  PlanSlot rowWithoutTune(int slot) {
+    return row(slot, SlotTune.NONE);
+  }
+
+  private PlanSlot row(int slot, SlotTune tune) {
     PlayedSlot played = timeline.slots().get(slot);
     return rows.slot(
         song,
         played,
-        sung.get(slot),
+        tune,
         heard.get(slot),
         millis[slot],
         SlotRows.limit(timeline, played),

@@ -209,14 +209,21 @@ public final class TuneCandidates {
     return tune.notes().isEmpty() ? List.of(struck) : ways(query, struck, heard, tune, fit);
   }
 
-  /** The way to play the tune that a candidate was rated with. */
+  /**
+   * The way to play the tune that a candidate was rated with; the cheapest over its shape where it
+   * was rated without one.
+   */
   static TuneWay way(ShapeQuery query, RatedShape chosen, SlotTune tune, TuneFit fit) {
     Shape shape = chosen.shape();
-    return StringRoles.root(shape, query.chord(), query.guitar()).stream()
-        .flatMap(root -> fit.ways(shape, root, tune).stream())
+    List<TuneWay> ways =
+        StringRoles.root(shape, query.chord(), query.guitar())
+            .map(root -> fit.ways(shape, root, tune))
+            .orElse(List.of());
+    return ways.stream()
         .filter(way -> tune.entry(shape, way).isLike(chosen.entry()))
         .filter(way -> tune.exit(shape, way).isLike(chosen.exit()))
         .findFirst()
+        .or(() -> ways.stream().findFirst())
         .orElse(TuneWay.NONE);
   }
 }

@@ -20,7 +20,8 @@ import phalanx.melody.Slur;
  */
 public record SlotTune(List<MelodyNote> notes, Edges edges) {
 
-  static final SlotTune NONE = new SlotTune(List.of(), Edges.FREE);
+  /** No tune at all. */
+  public static final SlotTune NONE = new SlotTune(List.of(), Edges.FREE);
 
   /**
    * How the first and the last note meet the ends of the slot.

@@ -55,6 +55,9 @@ public final class PlanService {
   /** Chords a pattern is shown on. */
   private static final int FALLS = 4;
 
+  /** Bars with a tune from which on a plan takes longer than a blink. */
+  private static final int LONG = 24;
+
   private final Arranger arranger = new Arranger();
   private final NewestAnswer plans;
   private final NewestAnswer boards;
@@ -136,6 +139,36 @@ public final class PlanService {
   public void plan(Song song, Consumer<PlannedSong> answer, Consumer<Throwable> fault) {
     plans.ask(
         outdated -> reviewed(Performance.of(arranger.arrange(song, outdated))), answer, fault);
+  }
+
+  /**
+   * The same where nothing of the song is shown yet: a long one is shown in a preliminary plan
+   * first, while the tune is fitted.
+   *
+   * @param preliminary takes that plan
+   */
+  public void planAnew(
+      Song song,
+      Consumer<PlannedSong> preliminary,
+      Consumer<PlannedSong> answer,
+      Consumer<Throwable> fault) {
+    plans.ask(
+        outdated -> {
+          if (isLong(song)) {
+            Arrangement first = arranger.preliminary(song, outdated);
+            PlannedSong shown =
+                new PlannedSong(Performance.of(first), Optional.empty(), Optional.empty());
+            tell(preliminary, shown, outdated);
+          }
+          return reviewed(Performance.of(arranger.arrange(song, outdated)));
+        },
+        answer,
+        fault);
+  }
+
+  /** Where a player would wait for the plan, so that one in between is no mere flicker. */
+  private static boolean isLong(Song song) {
+    return song.tune().bars().size() >= LONG;
   }
 
   /** The same plan for a song that differs only in what planning does not depend on. */

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.ProgressBar;
-import phalanx.arrangement.Arrangement;
 import phalanx.desktop.document.LeftCopy;
 import phalanx.desktop.document.OpenDocument;
 import phalanx.desktop.document.Question;
@@ -21,6 +20,7 @@ import phalanx.desktop.texts.Texts;
 import phalanx.engraving.SheetOptions;
 import phalanx.formats.FileFormat;
 import phalanx.formats.SongFiles;
+import phalanx.performance.Performance;
 import phalanx.song.Song;
 
 /** What a player does with songs as a whole: nothing unsaved goes without being asked about. */
@@ -302,30 +302,36 @@ public final class SongController implements Documents.Window, SongExchange {
 
   /** Asks where to write the plan, and in which format; says when it lies there. */
   void export() {
-    Arrangement plan = workspace.arrangementProperty().get();
-    if (plan == null) {
-      return;
-    }
-    Optional<Path> file = asker.toExport(workspace.song().title());
-    if (file.flatMap(FileFormat::toWrite).filter(FileFormat::isSound).isPresent()) {
-      exportSound(file.get());
-    } else {
-      file.ifPresent(f -> documents.export(plan, f, () -> written(f), this::askOtherName));
-    }
+    asker
+        .toExport(workspace.song().title())
+        .ifPresent(
+            f ->
+                export(
+                    f,
+                    FileFormat.toWrite(f).filter(FileFormat::isSound).isPresent(),
+                    SheetOptions.USUAL));
   }
 
   @Override
   public void exportAs(FileFormat format, SheetOptions sheet) {
-    Arrangement plan = workspace.arrangementProperty().get();
-    if (plan == null) {
-      return;
-    }
-    Optional<Path> file = asker.toExport(workspace.song().title(), format);
-    if (format.isSound()) {
-      file.ifPresent(this::exportSound);
-    } else {
-      file.ifPresent(f -> documents.export(plan, sheet, f, () -> written(f), this::askOtherName));
-    }
+    asker
+        .toExport(workspace.song().title(), format)
+        .ifPresent(f -> export(f, format.isSound(), sheet));
+  }
+
+  /** Of the song as it stands, though its plan may still be on its way. */
+  private void export(Path file, boolean sound, SheetOptions sheet) {
+    workspace.whenPlanned(
+        plan -> {
+          if (sound) {
+            exportSound(plan.performance(), file);
+          } else {
+            documents.export(
+                plan.arrangement(), sheet, file, () -> written(file), this::askOtherName);
+          }
+        },
+        () ->
+            workspace.problems().add(Texts.of("songController.isNotWritten", file.getFileName())));
   }
 
   /** Asks where to write the practice log as a table; says when it lies there. */
@@ -352,14 +358,14 @@ public final class SongController implements Documents.Window, SongExchange {
   }
 
   /** Sound takes its time: it is shown how far it is, and it can be cancelled. */
-  private void exportSound(Path file) {
+  private void exportSound(Performance performance, Path file) {
     SoundExport export = documents.soundExport();
     Answer cancel =
         new Answer("rendering-cancel", Texts.of("songController.cancel"), export::cancel);
     String words = Texts.of("songController.isBeingWritten", file.getFileName());
     ProgressBar bar = notices.progress("rendering", words, cancel);
     export.write(
-        workspace.performanceProperty().get(),
+        performance,
         workspace.models().sound().settings().fileOptions(),
         file,
         new SoundExport.Watcher() {

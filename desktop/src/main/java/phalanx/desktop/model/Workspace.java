@@ -53,6 +53,7 @@ public final class Workspace implements OpenSong {
   private final ReadOnlyObjectWrapper<Optional<SlotBoard>> board =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private Optional<Arrangement> boardOf = Optional.empty();
+  private final AwaitedPlan awaited = new AwaitedPlan();
   private final ReadOnlyBooleanWrapper planning = new ReadOnlyBooleanWrapper();
   private final ReadOnlyBooleanWrapper unsaved = new ReadOnlyBooleanWrapper();
   private final Typing typing = new Typing();
@@ -93,6 +94,7 @@ public final class Workspace implements OpenSong {
    */
   public void open(Song next, List<String> openProblems) {
     Song song = hands.fitted(next);
+    awaited.failed();
     models.sound().leave();
     chord.select(0);
     problems.setAll(openProblems);
@@ -182,10 +184,13 @@ public final class Workspace implements OpenSong {
     Consumer<Throwable> fault =
         f -> {
           planning.set(false);
+          awaited.failed();
           faults.tell(Texts.of("workspace.thisSongCouldNot"), f);
         };
     if (before != null && before.song().planned().equals(song.planned())) {
       planner.plan(before, song, this::planned, fault);
+    } else if (before == null || before == planner.nothing().arrangement()) {
+      planner.planAnew(song, this::publish, this::planned, fault);
     } else {
       planner.plan(song, this::planned, fault);
     }
@@ -194,6 +199,21 @@ public final class Workspace implements OpenSong {
   private void planned(PlannedSong done) {
     publish(done);
     planning.set(false);
+    awaited.came(done);
+  }
+
+  /**
+   * Does something with the plan of the song as it stands: at once, or as soon as it is there.
+   *
+   * @param never runs instead where it never comes, because another song was opened meanwhile or it
+   *     could not be planned
+   */
+  public void whenPlanned(Consumer<PlannedSong> use, Runnable never) {
+    if (planning.get()) {
+      awaited.add(use, never);
+    } else {
+      planned.ifPresent(use);
+    }
   }
 
   /** All parts at once: whoever is told of one finds the others as new as it. */
