@@ -389,6 +389,7 @@ class SoundTest {
   void aMachineWithoutADeviceSaysSo(FxRobot robot) throws TimeoutException {
     robot.type(KeyCode.SPACE);
     until(() -> tick() > 0);
+    click(robot, "#sound-panel-button");
     if (sound().devices().there().size() == 1) {
       assertThat(words(robot, "#card-words")).isEqualTo("silent: a simulated card");
     } else {

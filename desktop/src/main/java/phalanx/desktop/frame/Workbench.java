@@ -43,7 +43,13 @@ public final class Workbench extends StackPane {
   private static final double WIDE = 1280;
 
   private final Workspace workspace;
-  private final ManualSheet sheet = new ManualSheet(new ShortcutSheet());
+
+  /** Put together when it is first asked for: it reads all its pages. */
+  private Optional<ManualSheet> manual = Optional.empty();
+
+  /** The same: it has many controls, and few songs need it. */
+  private Optional<SoundPanel> sound = Optional.empty();
+
   private final BorderPane regions = new BorderPane();
   private final SongController songs;
   private final Transport transport;
@@ -63,17 +69,15 @@ public final class Workbench extends StackPane {
     cursor = new ChartCursor(workspace, workspace.chord());
     screens = new Screens(workspace, cursor, trials, documents, palette, songs);
     transport = new Transport(workspace.models().sound(), this::toggleLoop);
-    SoundPanel panel = new SoundPanel(workspace);
-    panel.visibleProperty().bind(transport.panelButton().selectedProperty());
-    panel.managedProperty().bind(panel.visibleProperty());
-    SongMenu menu = new SongMenu(songs, documents, workspace.viewing(), sheet::open);
-    regions.setTop(
+    SongMenu menu = new SongMenu(songs, documents, workspace.viewing(), this::openManual);
+    VBox top =
         new VBox(
             new TopBar(workspace, menu, transport),
-            panel,
             notices,
             new FirstSteps(workspace, documents.remembered()),
-            new ProblemList(workspace)));
+            new ProblemList(workspace));
+    transport.panelButton().selectedProperty().addListener(o -> showSound(top));
+    regions.setTop(top);
     regions.setLeft(new Rail(workspace, screens));
     workspace.screenProperty().addListener(o -> showScreen());
     songs.whenStarted(this::start);
@@ -83,7 +87,7 @@ public final class Workbench extends StackPane {
     widthProperty().addListener(o -> fit());
     heightProperty().addListener(o -> fit());
     regions.setMinSize(LEAST_WIDTH, LEAST_HEIGHT);
-    getChildren().addAll(regions, sheet);
+    getChildren().add(regions);
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     setOnDragOver(this::dragOver);
     setOnDragDropped(this::dropped);
@@ -103,6 +107,29 @@ public final class Workbench extends StackPane {
     regions.setRight(now.beside());
     now.shown();
     start();
+  }
+
+  private void openManual() {
+    if (manual.isEmpty()) {
+      manual = Optional.of(new ManualSheet(new ShortcutSheet()));
+      getChildren().add(manual.get());
+    }
+    manual.get().open();
+  }
+
+  private boolean isManualOpen() {
+    return manual.filter(ManualSheet::isVisible).isPresent();
+  }
+
+  /** Shows the row of the sound under the top bar, or puts it away. */
+  private void showSound(VBox top) {
+    boolean shown = transport.panelButton().isSelected();
+    if (sound.isEmpty() && shown) {
+      sound = Optional.of(new SoundPanel(workspace));
+      top.getChildren().add(1, sound.get());
+    }
+    sound.ifPresent(panel -> panel.setVisible(shown));
+    sound.ifPresent(panel -> panel.setManaged(shown));
   }
 
   /** Draws every screen anew: the theme has changed. */
@@ -169,7 +196,7 @@ public final class Workbench extends StackPane {
 
   private void key(KeyEvent event) {
     boolean handled =
-        sheet.isVisible() || event.getCode() == KeyCode.F1
+        isManualOpen() || event.getCode() == KeyCode.F1
             ? manual(event)
             : event.isShortcutDown() ? command(event) : plain(event);
     if (handled) {
@@ -180,11 +207,11 @@ public final class Workbench extends StackPane {
   /** While it is open the keyboard is the manual’s. */
   private boolean manual(KeyEvent event) {
     boolean ends = event.getCode() == KeyCode.F1 || event.getCode() == KeyCode.ESCAPE;
-    if (ends && sheet.isVisible()) {
-      sheet.setVisible(false);
+    if (ends && isManualOpen()) {
+      manual.orElseThrow().setVisible(false);
       start();
     } else if (ends) {
-      sheet.open();
+      openManual();
     }
     return ends;
   }
