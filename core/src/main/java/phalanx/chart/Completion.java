@@ -5,15 +5,14 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import phalanx.song.ChordChange;
 import phalanx.song.Harmony;
 import phalanx.song.Song;
 import phalanx.theory.Chord;
-import phalanx.theory.ChordReader;
-import phalanx.theory.ChordReading;
 import phalanx.theory.Interval;
 import phalanx.theory.Key;
-import phalanx.theory.Mode;
 import phalanx.theory.NoteName;
 import phalanx.theory.NoteNaming;
 
@@ -22,9 +21,6 @@ import phalanx.theory.NoteNaming;
  * usual qualities on the root that was typed.
  */
 public final class Completion {
-
-  private static final List<String> QUALITIES =
-      List.of("", "m", "7", "m7", "maj7", "sus4", "add9", "6", "m7b5", "dim7", "9", "sus2", "aug");
 
   private Completion() {}
 
@@ -58,34 +54,18 @@ public final class Completion {
         .forEach(all::add);
     song.key().map(k -> ofKey(k.up(up))).ifPresent(all::addAll);
     Optional<NoteName> root = naming.atStartOf(typed).map(NoteName.Prefix::note);
-    root.ifPresent(r -> QUALITIES.forEach(q -> chord(r, q).ifPresent(all::add)));
+    root.ifPresent(
+        r -> KeyChords.QUALITIES.forEach(q -> KeyChords.chord(r, q).ifPresent(all::add)));
     return all;
   }
 
-  /** The triads and seventh chords on the degrees of a key. */
   private static List<Chord> ofKey(Key key) {
-    List<Chord> chords = new ArrayList<>();
-    for (int d = 0; d < Mode.DEGREES; d++) {
-      NoteName root = key.degree(d);
-      boolean minor = above(key, d, 2) == 3;
-      boolean flatFifth = above(key, d, 4) == 6;
-      String triad = minor ? (flatFifth ? "dim" : "m") : "";
-      String seventh = above(key, d, 6) == 11 ? "maj7" : "7";
-      chord(root, triad).ifPresent(chords::add);
-      chord(root, flatFifth ? "m7b5" : minor ? "m7" : seventh).ifPresent(chords::add);
-    }
-    return chords;
-  }
-
-  private static int above(Key key, int degree, int steps) {
-    NoteName other = key.degree((degree + steps) % Mode.DEGREES);
-    return Interval.between(key.degree(degree), other).chroma();
-  }
-
-  private static Optional<Chord> chord(NoteName root, String quality) {
-    return ChordReader.read(root.ascii() + quality) instanceof ChordReading.Read read
-        ? Optional.of(read.chord())
-        : Optional.empty();
+    List<Chord> triads = KeyChords.triads(key);
+    List<Chord> sevenths = KeyChords.sevenths(key);
+    return IntStream.range(0, triads.size())
+        .boxed()
+        .flatMap(d -> Stream.of(triads.get(d), sevenths.get(d)))
+        .toList();
   }
 
   private static boolean startsAs(String name, String typed) {

@@ -71,6 +71,57 @@ class ChartScreenTest {
     assertThat(window.workspace().unsaved().get()).isTrue();
   }
 
+  private static void chip(FxRobot robot, String row, String chord) {
+    click(
+        robot,
+        robot.lookup(row + " .chord-chip").<Button>queryAllAs(Button.class).stream()
+            .filter(b -> b.getText().equals(chord))
+            .findFirst()
+            .orElseThrow());
+  }
+
+  /** A song clicked together: one bar after the other, halves, another quality, undo between. */
+  @Test
+  void chordsAreClickedInsteadOfTyped(FxRobot robot) throws TimeoutException {
+    assertThat(text(robot, "#chord-next")).endsWith("new bar at the end.");
+    chip(robot, "#chord-triads", "C");
+    chip(robot, "#chord-triads", "Am");
+    chip(robot, "#chord-sevenths", "G7");
+    assertThat(window.chart()).isEqualTo("C | Am | G7 | /");
+    press(robot, KeyCode.CONTROL, KeyCode.Z);
+    assertThat(window.chart()).isEqualTo("C | Am | /");
+    click(robot, "#chord-halves");
+    chip(robot, "#chord-triads", "F");
+    assertThat(window.chart()).isEqualTo("C | Am | F | /");
+    chip(robot, "#chord-like", "Fmaj7");
+    chip(robot, "#chord-triads", "G");
+    assertThat(window.chart()).isEqualTo("C | Am | Fmaj7 G | /");
+    chip(robot, "#chord-like", "G/B");
+    chip(robot, "#chord-triads", "C");
+    assertThat(window.chart()).isEqualTo("C | Am | Fmaj7 G/B | C | /");
+    assertThat(text(robot, "#chord-next")).contains("second half of bar 4");
+    // A bar the player goes to is filled anew, and so is the one behind it.
+    click(robot, "#chord-halves");
+    robot.type(KeyCode.LEFT, KeyCode.LEFT, KeyCode.LEFT);
+    assertThat(text(robot, "#chord-next")).contains("bar 1 ");
+    chip(robot, "#chord-triads", "Dm");
+    chip(robot, "#chord-borrowed", "A7");
+    assertThat(window.chart()).isEqualTo("Dm | A7 | Fmaj7 G/B | C | /");
+    window.untilPlanned();
+    assertThat(window.arrangement().slots()).hasSize(5);
+    assertThat(robot.lookup(".chord-chip").<Button>queryAllAs(Button.class))
+        .anySatisfy(b -> assertThat(b.getTooltip().getText()).isEqualTo("i · D F A"));
+  }
+
+  /** What is being typed is kept before a chord is put. */
+  @Test
+  void aChordIsClickedWhileABarIsTyped(FxRobot robot) {
+    type(robot, "C | F");
+    robot.write("G", 0);
+    chip(robot, "#chord-triads", "Am");
+    assertThat(window.chart()).isEqualTo("C | G | Am | /");
+  }
+
   /** A sign lets a phrase begin at the cursor, a drag of its arc moves it, Ctrl Z takes it back. */
   @Test
   void aPhraseIsBegunAndMoved(FxRobot robot) {

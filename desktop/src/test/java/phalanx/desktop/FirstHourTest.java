@@ -10,7 +10,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeoutException;
 import java.util.function.BooleanSupplier;
+import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
@@ -25,6 +28,7 @@ import org.testfx.framework.junit5.Stop;
 import phalanx.formats.FileFormat;
 import phalanx.formats.SongFiles;
 import phalanx.planning.Arranger;
+import phalanx.song.Bar;
 import phalanx.song.Song;
 
 /**
@@ -136,15 +140,29 @@ class FirstHourTest {
     tell("keyboard alone, chords and tune typed");
   }
 
-  /** By mouse where there is a mouse; chords and tune are put in by keyboard. */
+  /** By mouse alone: chords from the panel beside the chart, a tune on the neck. */
   @Test
-  void byMouse(FxRobot robot) throws Exception {
-    write(robot, CHORDS);
-    type(robot, KeyCode.ENTER);
+  void byMouseAlone(FxRobot robot) throws Exception {
+    for (String bar : CHORDS.split(" \\| ")) {
+      if (bar.contains(" ")) {
+        click(robot, "#chord-halves");
+      }
+      for (String chord : bar.split(" ")) {
+        chord(robot, chord.replace("#", "♯"));
+      }
+    }
+    assertThat(window.chart())
+        .isEqualTo(
+            "G | D/F♯ | Em7 | C | G | D/F♯ | Am7 | D7 | Em | C | G | D | C | G | Am7 D7 | G | /");
     click(robot, "#screen-melody");
-    for (String bar : TUNE) {
-      write(robot, bar);
-      type(robot, KeyCode.ENTER);
+    click(robot, "#length-2");
+    List<Integer> bars = song().chart().bars().stream().map(Bar::id).toList();
+    for (int bar : bars) {
+      await(() -> window.workspace().models().melody().bar() == bar);
+      for (double along : new double[] {0.12, 0.2}) {
+        neck(robot, along);
+      }
+      assertThat(song().tune().bars().get(bar).notes()).hasSize(2);
     }
     click(robot, "#screen-arrange");
     click(robot, "#part-drafts");
@@ -153,7 +171,32 @@ class FirstHourTest {
     click(robot, "#draft-0");
     click(robot, "#take-draft");
     ends(robot, false);
-    tell("mouse, chords and tune typed");
+    assertThat(keys).isZero();
+    tell("mouse alone, chords and tune clicked");
+  }
+
+  /** The key’s own chord of that name, or one that is there instead of the last. */
+  private void chord(FxRobot robot, String name) {
+    Optional<Button> chip = chip(robot, name);
+    if (chip.isEmpty()) {
+      chord(robot, name.substring(0, name.indexOf('/')));
+    }
+    clicks++;
+    OpenWindow.click(robot, chip.or(() -> chip(robot, name)).orElseThrow());
+  }
+
+  private static Optional<Button> chip(FxRobot robot, String name) {
+    return robot.lookup(".chord-chip").<Button>queryAllAs(Button.class).stream()
+        .filter(b -> b.getText().equals(name))
+        .findFirst();
+  }
+
+  private void neck(FxRobot robot, double along) {
+    clicks++;
+    Bounds neck = OpenWindow.bounds(robot, "#tune-neck");
+    robot.clickOn(
+        new Point2D(
+            neck.getMinX() + along * neck.getWidth(), neck.getMinY() + 0.2 * neck.getHeight()));
   }
 
   /** Chords over words, pasted. */
@@ -202,7 +245,13 @@ class FirstHourTest {
     robot.interact(() -> window.workspace().models().sound().stop());
     Path page = folder.resolve("page.pdf");
     Files.deleteIfExists(page);
-    type(robot, KeyCode.CONTROL, KeyCode.E);
+    if (byKey) {
+      type(robot, KeyCode.CONTROL, KeyCode.E);
+    } else {
+      click(robot, "#screen-share");
+      click(robot, "#part-files");
+      click(robot, "#save-pdf");
+    }
     await(() -> Files.exists(page));
     await(
         () -> {

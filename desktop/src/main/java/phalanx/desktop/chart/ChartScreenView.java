@@ -46,7 +46,11 @@ public final class ChartScreenView extends ScreenView<ChartScreen, SongPanel> {
 
   /** Puts the screen together. */
   public ChartScreenView(Workspace workspace, ChartCursor cursor, Palette palette) {
-    super(new ChartScreen(workspace, cursor, palette), new SongPanel(workspace, cursor));
+    this(workspace, cursor, new ChartScreen(workspace, cursor, palette));
+  }
+
+  private ChartScreenView(Workspace workspace, ChartCursor cursor, ChartScreen chart) {
+    super(chart, new SongPanel(workspace, cursor, () -> chart.sheet().requestFocus()));
   }
 
   @Override

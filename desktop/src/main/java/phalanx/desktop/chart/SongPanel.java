@@ -25,7 +25,12 @@ public final class SongPanel extends VBox {
   private final ChartCursor cursor;
   private final Label about = new Label();
 
-  public SongPanel(Workspace workspace, ChartCursor cursor) {
+  /**
+   * Puts it together.
+   *
+   * @param toSheet brings the keyboard back to the chart
+   */
+  public SongPanel(Workspace workspace, ChartCursor cursor, Runnable toSheet) {
     this.workspace = workspace;
     this.cursor = cursor;
     setId("song-panel");
@@ -36,7 +41,11 @@ public final class SongPanel extends VBox {
     about.setMaxWidth(Double.MAX_VALUE);
     about.setMinHeight(USE_PREF_SIZE);
     VBox forms =
-        new VBox(SongForm.of(workspace), new FramePanel(workspace), new VariationPanel(workspace));
+        new VBox(
+            SongForm.of(workspace),
+            new ChordPanel(workspace, cursor, toSheet),
+            new FramePanel(workspace),
+            new VariationPanel(workspace));
     forms.getStyleClass().add("forms");
     ScrollPane scroll = Controls.scroll(forms);
     getChildren().addAll(about, scroll);
