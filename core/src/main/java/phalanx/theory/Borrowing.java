@@ -116,6 +116,6 @@ public record Borrowing(
 
   private String scaleWords(Mode mode) {
     boolean parallel = mode == Mode.MINOR || mode == Mode.MAJOR;
-    return parallel ? Texts.of("borrowing.theParallel", mode.words()) : mode.words();
+    return parallel ? Texts.of("borrowing.theParallel", mode.title()) : mode.title();
   }
 }

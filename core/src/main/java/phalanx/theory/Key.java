@@ -6,6 +6,8 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import phalanx.text.Language;
+import phalanx.text.Texts;
 
 /**
  * The key a chart is written in; with a capo, the key of the shapes.
@@ -166,8 +168,24 @@ public record Key(NoteName tonic, Mode mode) {
     return NoteNaming.ENGLISH.name(tonic) + (mode == Mode.MAJOR ? "" : " " + mode.words());
   }
 
-  /** As a player says it: {@code G}, {@code A minor}, {@code D Dorian}. */
+  /**
+   * As a player says it: {@code G}, {@code A minor}, {@code D Dorian}; in German {@code G-Dur},
+   * {@code a-Moll}, where minor keys are written small.
+   */
   public String text(NoteNaming naming) {
-    return naming.name(tonic) + (mode == Mode.MAJOR ? "" : " " + mode.title());
+    String name = naming.name(tonic);
+    return switch (mode) {
+      case MAJOR -> Texts.of("key.major", name);
+      case MINOR -> Texts.of("key.minor", isGerman() ? small(name) : name);
+      default -> Texts.of("key.inMode", name, mode.title());
+    };
+  }
+
+  private static boolean isGerman() {
+    return Language.spoken() == Language.GERMAN;
+  }
+
+  private static String small(String name) {
+    return name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1);
   }
 }

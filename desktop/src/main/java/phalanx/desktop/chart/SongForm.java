@@ -71,10 +71,10 @@ final class SongForm {
         Swing::words,
         s -> s.feel().swing(),
         (s, v) -> s.withFeel(s.feel().withSwing(v)));
-    form.choice(
+    form.choiceOf(
         "pickup",
         Texts.of("songForm.pickUp"),
-        IntStream.range(0, 12).map(n -> n * Ticks.PER_QUARTER / 2).boxed().toList(),
+        SongForm::pickups,
         SongForm::pickupWords,
         s -> s.feel().pickupTicks(),
         (s, v) -> s.withFeel(s.feel().withPickup(v)));
@@ -94,6 +94,15 @@ final class SongForm {
 
   private static String plain(double number) {
     return number == Math.rint(number) ? String.valueOf((long) number) : String.valueOf(number);
+  }
+
+  /** Eighths before the first full bar, fewer than it has. */
+  private static List<Integer> pickups(Song song) {
+    int eighth = Ticks.PER_QUARTER / 2;
+    return IntStream.range(0, (song.meter().barTicks() + eighth - 1) / eighth)
+        .map(n -> n * eighth)
+        .boxed()
+        .toList();
   }
 
   private static String pickupWords(int ticks) {
@@ -131,12 +140,12 @@ final class SongForm {
           proposed.setText(offer.map(k -> Texts.of("songForm.take", k.text(naming()))).orElse(""));
           tonic.setPromptText(
               offer.map(k -> naming().name(k.tonic()) + "?").orElse(Texts.of("songForm.none")));
-          mode.setValue(key.map(Key::mode).orElse(Mode.MAJOR).words());
+          mode.setValue(key.map(Key::mode).orElse(Mode.MAJOR).title());
         };
     Runnable take =
         () -> {
           Optional<NoteName> note = naming().parse(tonic.getText().strip());
-          Mode scale = Mode.parse(String.valueOf(mode.getValue())).orElse(Mode.MAJOR);
+          Mode scale = titled(mode.getValue());
           boolean clear = tonic.getText().isBlank();
           if (clear || note.isPresent()) {
             workspace.edit(s -> s.withKey(note.map(n -> new Key(n, scale))));
@@ -177,6 +186,10 @@ final class SongForm {
     HBox row = new HBox(6, tonic, mode, proposed);
     row.getStyleClass().add("form-row");
     return row;
+  }
+
+  private static Mode titled(String title) {
+    return MODES.stream().filter(m -> m.title().equals(title)).findFirst().orElse(Mode.MAJOR);
   }
 
   /** What a song without a key may be in. */

@@ -142,13 +142,35 @@ public final class Form extends GridPane {
       Function<T, String> words,
       Function<Song, T> show,
       BiFunction<Song, T, Song> edit) {
+    return choiceOf(id, name, song -> values, words, show, edit);
+  }
+
+  /**
+   * The same among values that hang on the song.
+   *
+   * @param values those a song can have
+   */
+  public <T> ComboBox<T> choiceOf(
+      String id,
+      String name,
+      Function<Song, List<T>> values,
+      Function<T, String> words,
+      Function<Song, T> show,
+      BiFunction<Song, T, Song> edit) {
     ComboBox<T> box = new ComboBox<>();
     box.setId(id);
     box.getStyleClass().add("form-field");
     box.setMaxWidth(Double.MAX_VALUE);
     box.setConverter(new Wording<>(words));
-    box.getItems().setAll(values);
-    box.setValue(show.apply(workspace.song()));
+    Runnable tell =
+        () -> {
+          List<T> possible = values.apply(workspace.song());
+          if (!box.getItems().equals(possible)) {
+            box.getItems().setAll(possible);
+          }
+          box.setValue(show.apply(workspace.song()));
+        };
+    tell.run();
     box.setOnAction(
         e -> {
           T value = box.getValue();
@@ -159,7 +181,7 @@ public final class Form extends GridPane {
             workspace.edit(song -> edit.apply(song, value));
           }
         });
-    workspace.historyProperty().addListener(o -> box.setValue(show.apply(workspace.song())));
+    workspace.historyProperty().addListener(o -> tell.run());
     place(name, box);
     return box;
   }
