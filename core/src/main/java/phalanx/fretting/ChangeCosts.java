@@ -231,7 +231,7 @@ public final class ChangeCosts {
     double furthest = -1;
     for (int f = 1; f <= FingerCode.THUMB; f++) {
       Motion motion = from.motion(to, f);
-      int across = to.fret[f] == 0 ? 0 : to.high[f] - to.low[f];
+      int across = to.high(f) - to.low(f);
       if (motion == Motion.MOVES && across == 0) {
         // The further one takes longer: its time alone is worked out.
         furthest = Math.max(furthest, way(from, to, f));
@@ -246,18 +246,18 @@ public final class ChangeCosts {
     if (furthest >= 0) {
       needed = Math.max(needed, millisNeeded(furthest, false));
     }
-    return needed == 0 ? 0 : needed + to.stretch * STRETCH_MS;
+    return needed == 0 ? 0 : needed + to.stretch() * STRETCH_MS;
   }
 
   private double way(HandState from, HandState to, int f) {
     return reach.distance(
-        from.fret[f], from.low[f], from.high[f], to.fret[f], to.low[f], to.high[f]);
+        from.fret(f), from.low(f), from.high(f), to.fret(f), to.low(f), to.high(f));
   }
 
   private double shift(HandState from, HandState to) {
-    return from.lowestFret == 0 || to.lowestFret == 0
+    return from.lowestFret() == 0 || to.lowestFret() == 0
         ? 0
-        : reach.along(from.lowestFret, to.lowestFret);
+        : reach.along(from.lowestFret(), to.lowestFret());
   }
 
   /** What it costs to be late: it is heard, and more so the later. */

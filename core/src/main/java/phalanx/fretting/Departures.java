@@ -79,11 +79,14 @@ final class Departures {
       least[c] = change.cost(c, likely, next.changeMillis()) + onward[likely];
       for (int k = 0; k < order.length && onward[order[k]] < least[c]; k++) {
         int s = order[k];
-        if (change.atLeast(c, s) + onward[s] < least[c]
-            && change.unhurried(c, s) + onward[s] < least[c]) {
-          double through = change.cost(c, s, next.changeMillis()) + onward[s];
-          likely = through < least[c] ? s : likely;
-          least[c] = Math.min(least[c], through);
+        if (change.atLeast(c, s) + onward[s] < least[c]) {
+          double unhurried = change.unhurried(c, s);
+          if (unhurried + onward[s] < least[c]) {
+            double late = change.late(c, s, next.changeMillis());
+            double through = unhurried + late + onward[s];
+            likely = through < least[c] ? s : likely;
+            least[c] = Math.min(least[c], through);
+          }
         }
       }
     }

@@ -4,52 +4,57 @@ import phalanx.fretting.ChangeCosts.Motion;
 import phalanx.instrument.Tuning;
 
 /**
- * Where each finger is, in plain arrays by finger code, for the planner's inner loop. A long song
- * has hundreds of thousands of them: bytes are wide enough.
+ * Where each finger is, as numbers for the planner's inner loop. A long song has hundreds of
+ * thousands of them, so that fingers and frets are packed into a word each.
  */
 final class HandState {
 
-  final byte[] fret = new byte[FingerCode.THUMB + 1];
-  final byte[] low = new byte[FingerCode.THUMB + 1];
-  final byte[] high = new byte[FingerCode.THUMB + 1];
+  private static final int NO_BASS = -1;
+
+  /** A finger takes so many bits: its fret, its lowest and its highest string. */
+  private static final int FINGER_BITS = 12;
+
+  private static final int FRET_MASK = 0x3f;
+  private static final int LOW_SHIFT = 6;
+  private static final int HIGH_SHIFT = 9;
+  private static final int STRING_MASK = 0x7;
+  private static final int FINGER_MASK = 0xfff;
+
+  /** A string takes so many bits: its fret and one more, 0 for a silent one. */
+  private static final int STRING_BITS = 6;
+
+  private final long fingers;
+  private final long frets;
 
   /** Lowest fret a finger holds; 0 if none does. */
-  final int lowestFret;
-
-  /** How far the fingers are stretched, 0 to 1 at the limit. */
-  final double stretch;
-
-  /** By finger the strings it could hold in some fingering of the same frets, as bits. */
-  private final byte[] keepable;
-
-  /** By finger the strings it lies across, as bits. */
-  private final byte[] across = new byte[FingerCode.THUMB + 1];
-
-  private final byte[] frets = new byte[Tuning.STRINGS];
-
-  /** The place of a note of the tune, as one number; 0 for none. */
-  private final int voice;
-
-  private final boolean soundsOn;
-
-  /** The first bass as a MIDI note; {@link #NO_BASS} for none. */
-  private final int bass;
-
-  private final boolean openBass;
+  private final byte lowestFret;
 
   /** The fingers that press something, as bits by finger code. */
   private final byte pressing;
 
-  private final Stance stance;
+  private final boolean soundsOn;
+  private final boolean openBass;
 
-  private static final int NO_BASS = -1;
+  /** The first bass as a MIDI note; {@link #NO_BASS} for none. */
+  private final short bass;
+
+  /** The place of a note of the tune, as one number; 0 for none. */
+  private final int voice;
+
+  /** How far the fingers are stretched, 0 to 1 at the limit. */
+  private final double stretch;
+
+  /** By finger the strings it could hold in some fingering of the same frets, as bits. */
+  private final byte[] keepable;
+
+  private final Stance stance;
 
   private HandState(Stance stance, byte[] keepable, double stretch) {
     this.stretch = stretch;
     this.keepable = keepable;
     this.stance = stance;
     soundsOn = stance.soundsOn();
-    bass = stance.bass().orElse(NO_BASS);
+    bass = (short) stance.bass().orElse(NO_BASS);
     voice =
         stance
             .voice()
@@ -59,27 +64,74 @@ final class HandState {
             .orElse(0);
     int lowest = 0;
     int down = 0;
+    long held = 0;
     Shape asked = stance.asked();
     for (var entry : asked.grips().entrySet()) {
       int f = FingerCode.of(entry.getKey());
       Grip grip = entry.getValue();
       down |= 1 << f;
-      fret[f] = (byte) grip.fret();
-      low[f] = (byte) grip.lowString();
-      high[f] = (byte) grip.highString();
-      across[f] = (byte) ((2 << high[f]) - (1 << low[f]));
+      held |= packed(grip) << FINGER_BITS * (f - 1);
       lowest = lowest == 0 ? grip.fret() : Math.min(lowest, grip.fret());
     }
-    lowestFret = lowest;
+    fingers = held;
+    lowestFret = (byte) lowest;
     pressing = (byte) down;
+    long sounding = 0;
     for (int s = 0; s < Tuning.STRINGS; s++) {
-      frets[s] = (byte) asked.fret(s).orElse(Shape.SILENT);
+      sounding |= asked.fret(s).orElse(Shape.SILENT) + 1L << STRING_BITS * s;
     }
-    openBass = isOverOpenBass(frets);
+    frets = sounding;
+    openBass = isOverOpenBass();
+  }
+
+  private static long packed(Grip grip) {
+    return grip.fret()
+        | (long) grip.lowString() << LOW_SHIFT
+        | (long) grip.highString() << HIGH_SHIFT;
   }
 
   static HandState of(Stance stance, byte[] keepable, double stretch) {
     return new HandState(stance, keepable, stretch);
+  }
+
+  private int finger(int f) {
+    return (int) (fingers >>> FINGER_BITS * (f - 1)) & FINGER_MASK;
+  }
+
+  /** The fret a finger presses, by its code; 0 for none. */
+  int fret(int f) {
+    return finger(f) & FRET_MASK;
+  }
+
+  /** The lowest string a finger lies across. */
+  int low(int f) {
+    return finger(f) >> LOW_SHIFT & STRING_MASK;
+  }
+
+  /** The highest string a finger lies across. */
+  int high(int f) {
+    return finger(f) >> HIGH_SHIFT & STRING_MASK;
+  }
+
+  int lowestFret() {
+    return lowestFret;
+  }
+
+  double stretch() {
+    return stretch;
+  }
+
+  /** The strings a finger lies across, as bits. */
+  private int across(int f) {
+    int finger = finger(f);
+    return finger == 0
+        ? 0
+        : (2 << (finger >> HIGH_SHIFT & STRING_MASK)) - (1 << (finger >> LOW_SHIFT & STRING_MASK));
+  }
+
+  /** The fret of a string; {@link Shape#SILENT} for none. */
+  private int onString(int s) {
+    return ((int) (frets >>> STRING_BITS * s) & FRET_MASK) - 1;
   }
 
   /** Whether a note that is to sound on is not held on in another state. */
@@ -92,12 +144,12 @@ final class HandState {
     return openBass;
   }
 
-  private static boolean isOverOpenBass(byte[] frets) {
+  private boolean isOverOpenBass() {
     int lowest = Shape.SILENT;
     int highest = 0;
-    for (byte f : frets) {
-      lowest = lowest == Shape.SILENT ? f : lowest;
-      highest = Math.max(highest, f);
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      lowest = lowest == Shape.SILENT ? onString(s) : lowest;
+      highest = Math.max(highest, onString(s));
     }
     return lowest == 0 && highest <= StretchRule.FIRST_POSITION;
   }
@@ -119,9 +171,10 @@ final class HandState {
 
   /** Strings that sound at the same fret in another state, as bits; silent ones among them. */
   int goingOn(HandState to) {
+    long other = frets ^ to.frets;
     int strings = 0;
     for (int s = 0; s < Tuning.STRINGS; s++) {
-      strings |= frets[s] == to.frets[s] ? 1 << s : 0;
+      strings |= (other >>> STRING_BITS * s & FRET_MASK) == 0 ? 1 << s : 0;
     }
     return strings;
   }
@@ -132,13 +185,13 @@ final class HandState {
    * @param goingOn the strings that go on, as bits
    */
   boolean givesUp(HandState to, int f, int goingOn) {
-    int left = goingOn & across[f] & to.keepable[f] & ~(to.fret[f] == fret[f] ? to.across[f] : 0);
-    return left != 0 && fret[f] > 0 && sounds(left, fret[f]);
+    int left = goingOn & across(f) & to.keepable[f] & ~(to.fret(f) == fret(f) ? to.across(f) : 0);
+    return left != 0 && sounds(left, fret(f));
   }
 
   private boolean sounds(int strings, int at) {
     for (int s = 0; s < Tuning.STRINGS; s++) {
-      if ((strings >> s & 1) == 1 && frets[s] == at) {
+      if ((strings >> s & 1) == 1 && onString(s) == at) {
         return true;
       }
     }
@@ -147,16 +200,18 @@ final class HandState {
 
   /** What a finger does on the way to another state. */
   Motion motion(HandState to, int f) {
-    if (fret[f] == 0) {
-      return to.fret[f] == 0 ? Motion.NONE : Motion.LANDS;
+    int here = finger(f);
+    int there = to.finger(f);
+    if (here == there) {
+      return here == 0 ? Motion.NONE : Motion.STAYS;
     }
-    if (to.fret[f] == 0) {
-      return Motion.LIFTS;
+    if (here == 0 || there == 0) {
+      return here == 0 ? Motion.LANDS : Motion.LIFTS;
     }
-    boolean sameStrings = low[f] == to.low[f] && high[f] == to.high[f];
-    if (fret[f] == to.fret[f]) {
-      boolean overlap = low[f] <= to.high[f] && to.low[f] <= high[f];
-      return sameStrings ? Motion.STAYS : overlap ? Motion.ROLLS : Motion.MOVES;
+    boolean sameStrings = here >> LOW_SHIFT == there >> LOW_SHIFT;
+    if ((here & FRET_MASK) == (there & FRET_MASK)) {
+      boolean overlap = low(f) <= to.high(f) && to.low(f) <= high(f);
+      return overlap ? Motion.ROLLS : Motion.MOVES;
     }
     return sameStrings ? Motion.SLIDES : Motion.MOVES;
   }

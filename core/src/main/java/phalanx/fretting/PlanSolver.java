@@ -100,11 +100,14 @@ public final class PlanSolver {
       // No change costs less than nothing, so the rest cannot win.
       for (int k = 0; k < order.length && here[order[k]] < least; k++) {
         int p = order[k];
-        // What is too dear in good time need not be timed.
-        if (here[p] + change.atLeast(p, c) < least && here[p] + change.unhurried(p, c) < least) {
-          double through = here[p] + change.cost(p, c, millis);
-          likely = through < least ? p : likely;
-          least = Math.min(least, through);
+        if (here[p] + change.atLeast(p, c) < least) {
+          double unhurried = change.unhurried(p, c);
+          // What is too dear in good time need not be timed.
+          if (here[p] + unhurried < least) {
+            double through = here[p] + (unhurried + change.late(p, c, millis));
+            likely = through < least ? p : likely;
+            least = Math.min(least, through);
+          }
         }
       }
       cost[c] = least;

@@ -19,7 +19,6 @@ import phalanx.fretting.PlanSolver;
 import phalanx.fretting.RecentlyUsed;
 import phalanx.fretting.ShapePlan;
 import phalanx.fretting.ShapeQuery;
-import phalanx.performance.Performance;
 import phalanx.picking.PatternHeard;
 import phalanx.planning.Refinement.Played;
 import phalanx.theory.Chord;
@@ -91,7 +90,7 @@ final class Adaptation {
   }
 
   /** The best arrangement that was found from a plan on. */
-  Arrangement best(SongSlots slots, ShapePlan plan) {
+  Played best(SongSlots slots, ShapePlan plan) {
     Adapted whole = new Adapted(slots, plan);
     Adapted parts = revoiced(whole);
     Played first = refinement(parts).played(parts.plan());
@@ -102,11 +101,11 @@ final class Adaptation {
     Played played = tried.get(0);
     Set<Integer> fillers = isHard(played) ? fillers(played) : Set.of();
     if (!fillers.isEmpty()) {
-      Played lean = refined(withoutFillers(parts, fillers));
+      Played lean = withoutFillers(parts, fillers);
       played = lean.isBetterThan(played) ? lean : played;
     }
     Played plain = tried.get(tried.size() - 1);
-    return (isHard(played) && plain.isBetterThan(played) ? plain : played).arrangement();
+    return isHard(played) && plain.isBetterThan(played) ? plain : played;
   }
 
   private static boolean isHard(Played played) {
@@ -155,25 +154,23 @@ final class Adaptation {
   }
 
   /** Without the notes between the others that leave the hand too little time. */
-  private Adapted withoutFillers(Adapted full, Set<Integer> first) {
+  private Played withoutFillers(Adapted full, Set<Integer> first) {
     Set<Integer> fillers = first;
     Adapted now = full;
+    Optional<Played> played = Optional.empty();
     for (int round = 0; round < ROUNDS && !fillers.isEmpty(); round++) {
       now = adapted(now.slots().leavingOut(fillers));
-      Arrangement a = new BothHands(now.slots(), noShape).under(now.plan());
-      fillers = fillers(a, Performance.of(a));
+      played = Optional.of(refinement(now).played(now.plan()));
+      fillers = fillers(played.get());
     }
-    return now;
-  }
-
-  private static Set<Integer> fillers(Played played) {
-    return fillers(played.arrangement(), played.performance());
+    return refinement(now).of(played.orElseThrow());
   }
 
   /** When an accompanying note alone keeps the hand where a change is late, ticks. */
-  private static Set<Integer> fillers(Arrangement a, Performance performance) {
+  private static Set<Integer> fillers(Played played) {
+    Arrangement a = played.arrangement();
     Set<Integer> fillers = new HashSet<>();
-    for (Changes.Change change : Changes.of(a, performance)) {
+    for (Changes.Change change : Changes.of(a, played.performance())) {
       boolean late = Ticks.millis(change.ticks(), a.song().tempo()) < change.needed();
       int tick = change.from().tick();
       if (late && a.notesFrom(tick, tick + 1).stream().allMatch(n -> isFiller(a, n))) {

@@ -10,6 +10,7 @@ import phalanx.arrangement.Slot;
 import phalanx.arrangement.tune.SlotTune;
 import phalanx.arrangement.tune.TuneFit;
 import phalanx.arrangement.tune.TuneWay;
+import phalanx.findings.Review;
 import phalanx.fretting.ChangeCosts;
 import phalanx.fretting.Cost;
 import phalanx.fretting.RatedShape;
@@ -19,6 +20,7 @@ import phalanx.fretting.Shape;
 import phalanx.fretting.ShapePlan;
 import phalanx.fretting.ShapeQuery;
 import phalanx.fretting.ShapeSearch;
+import phalanx.performance.Performance;
 import phalanx.song.Harmony;
 import phalanx.song.Song;
 import phalanx.text.Texts;
@@ -59,15 +61,39 @@ public final class Arranger {
    * @throws CancellationException if it was outdated before the plan was done
    */
   public Arrangement arrange(Song song, BooleanSupplier outdated) {
+    return plan(song, outdated).arrangement();
+  }
+
+  /**
+   * Plans a song and says what is hard in the plan, which was looked through for it anyway.
+   *
+   * @param outdated asked again and again, by several threads
+   * @throws CancellationException if it was outdated before the plan was done
+   */
+  public Reviewed plan(Song song, BooleanSupplier outdated) {
     ChangeCosts costs = changesFor(song);
     TuneFit fit = fitFor(costs.reach(), song.tune().onTop());
     SongSlots slots = SongSlots.of(song, rows, costs, fit);
     Adaptation planning = new Adaptation(noShape, lastAdapted, outdated);
     ShapePlan plan = planning.solved(slots, last);
     last = Optional.of(plan);
-    Arrangement best = planning.best(slots, plan);
+    Refinement.Played best = planning.best(slots, plan);
     lastAdapted = planning.last();
-    return best;
+    return new Reviewed(best.performance(), best.review());
+  }
+
+  /**
+   * A plan that was looked through.
+   *
+   * @param performance the plan in time
+   * @param review what is hard in it
+   */
+  public record Reviewed(Performance performance, Review review) {
+
+    /** The plan. */
+    public Arrangement arrangement() {
+      return performance.arrangement();
+    }
   }
 
   /**
@@ -97,7 +123,7 @@ public final class Arranger {
       return new Attempt.GivenUp(search.atLeast());
     }
     Adaptation planning = new Adaptation(noShape, Optional.empty(), () -> false);
-    return new Attempt.Planned(planning.best(slots, plan.get()));
+    return new Attempt.Planned(planning.best(slots, plan.get()).arrangement());
   }
 
   /**

@@ -57,10 +57,15 @@ final class Refinement {
    *
    * @param found everything that was found; what the player accepted changes no plan, so it counts
    */
-  record Played(Arrangement arrangement, Performance performance, List<Found> found, Tally tally) {
+  record Played(Performance performance, Review review, List<Found> found, Tally tally) {
+
+    Arrangement arrangement() {
+      return performance.arrangement();
+    }
 
     /** The plan with what was found where, by slots. */
     PlanSeams.Found passages() {
+      Arrangement arrangement = arrangement();
       int[] weights = new int[arrangement.slots().size()];
       for (Found one : found) {
         if (one.finding().grade().isHard()) {
@@ -78,7 +83,7 @@ final class Refinement {
     private static final Comparator<Played> ORDER =
         Comparator.<Played>comparingInt(p -> p.tally.cannot())
             .thenComparingInt(p -> p.tally.heard())
-            .thenComparingDouble(p -> p.arrangement.plan().ease());
+            .thenComparingDouble(p -> p.arrangement().plan().ease());
   }
 
   private final Function<ShapePlan, Arrangement> play;
@@ -135,12 +140,11 @@ final class Refinement {
 
   /** What both hands do under a plan, and what is found in it. */
   Played played(ShapePlan plan) {
-    Arrangement arrangement = play.apply(plan);
-    Performance performance = Performance.of(arrangement);
+    Performance performance = Performance.of(play.apply(plan));
     Review review = Review.of(performance);
     List<Found> all = new ArrayList<>(review.findings());
     all.addAll(review.accepted());
-    return new Played(arrangement, performance, all, Tally.of(all));
+    return new Played(performance, review, all, Tally.of(all));
   }
 
   /**

@@ -7,6 +7,7 @@ import java.util.concurrent.Executor;
 import java.util.function.BiConsumer;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import phalanx.advice.Advised;
 import phalanx.advice.Advisor;
 import phalanx.advice.FillFitting;
@@ -137,8 +138,7 @@ public final class PlanService {
    * question came meanwhile; the plan of an outdated question is given up.
    */
   public void plan(Song song, Consumer<PlannedSong> answer, Consumer<Throwable> fault) {
-    plans.ask(
-        outdated -> reviewed(Performance.of(arranger.arrange(song, outdated))), answer, fault);
+    plans.ask(outdated -> levelled(arranger.plan(song, outdated)), answer, fault);
   }
 
   /**
@@ -160,7 +160,7 @@ public final class PlanService {
                 new PlannedSong(Performance.of(first), Optional.empty(), Optional.empty());
             tell(preliminary, shown, outdated);
           }
-          return reviewed(Performance.of(arranger.arrange(song, outdated)));
+          return levelled(arranger.plan(song, outdated));
         },
         answer,
         fault);
@@ -182,11 +182,18 @@ public final class PlanService {
     return nothing;
   }
 
-  /** A fault in looking for hard spots leaves the plan itself as it is. */
   private PlannedSong reviewed(Performance played) {
+    return checked(played, () -> Review.of(played));
+  }
+
+  private PlannedSong levelled(Arranger.Reviewed plan) {
+    return checked(plan.performance(), plan::review);
+  }
+
+  /** A fault in looking for hard spots leaves the plan itself as it is. */
+  private PlannedSong checked(Performance played, Supplier<Review> review) {
     try {
-      return new PlannedSong(
-          played, Optional.of(Review.of(played)), Optional.of(PlanLevel.of(played)));
+      return new PlannedSong(played, Optional.of(review.get()), Optional.of(PlanLevel.of(played)));
     } catch (RuntimeException e) {
       faults.accept(Texts.of("planService.theHardSpotsCould"), e);
       return new PlannedSong(played, Optional.empty(), Optional.empty());
