@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import org.commonmark.ext.gfm.tables.TablesExtension;
 import org.commonmark.node.Node;
 import org.commonmark.parser.Parser;
+import phalanx.text.Language;
 
 /**
  * A page of the manual.
@@ -42,16 +43,26 @@ public record ManualPage(String name, String title, String text) {
 
   private static final String FOLDER = "/phalanx/desktop/manual/";
 
+  /** The folder of a language: the first one's lies beside those of the others. */
+  private static String folder(Language language) {
+    return language == Language.ENGLISH ? FOLDER : FOLDER + language.code() + "/";
+  }
+
   private static final Parser PARSER =
       Parser.builder().extensions(List.of(TablesExtension.create())).build();
 
-  /** All of them. */
+  /** All of them, in the language spoken. */
   public static List<ManualPage> all() {
-    return NAMES.stream().map(ManualPage::read).toList();
+    return all(Language.spoken());
   }
 
-  private static ManualPage read(String name) {
-    try (InputStream in = ManualPage.class.getResourceAsStream(FOLDER + name + ".md")) {
+  /** All of them in a language. */
+  static List<ManualPage> all(Language language) {
+    return NAMES.stream().map(n -> read(folder(language), n)).toList();
+  }
+
+  private static ManualPage read(String folder, String name) {
+    try (InputStream in = ManualPage.class.getResourceAsStream(folder + name + ".md")) {
       String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
       String title = text.lines().findFirst().orElse(name).replaceFirst("^#++ *+", "");
       return new ManualPage(name, title, text);
@@ -65,7 +76,7 @@ public record ManualPage(String name, String title, String text) {
    * In an archive nothing is found by a path with dots.
    */
   public static String resource(String named) {
-    return URI.create(FOLDER).resolve(named).getPath();
+    return URI.create(folder(Language.spoken())).resolve(named).getPath();
   }
 
   /** What it says, as a tree. */
