@@ -69,7 +69,7 @@ final class BothHands {
               known.heard().get(i),
               known.tune(i),
               fit.reach()));
-      ways.add(way(song, slots.get(i), plan.chosen(i), known.sung().get(i), fit));
+      ways.add(way(song, slots.get(i), plan.chosen(i), known.tunes().get(i), fit));
     }
     tuneAlone(slots, ways, fit.reach());
     FingeredNotes sounding =

@@ -27,7 +27,10 @@ import phalanx.song.NoteRef;
 import phalanx.song.Song;
 import phalanx.technique.Technique;
 
-/** Turns what was laid and fingered into notes, gestures and the fingers a walking bass adds. */
+/**
+ * Turns steps that were voiced and fingered into notes, gestures and the fingers a walking bass
+ * adds.
+ */
 public final class FingeredNotes {
 
   private final Song song;
@@ -40,24 +43,24 @@ public final class FingeredNotes {
   /** When the tune begins a note, and when it is over. */
   private final Set<Integer> tuneTicks = new HashSet<>();
 
-  FingeredNotes(Song song, List<Slot> slots, List<VoicedStep> laid, List<Fingered> fingers) {
+  FingeredNotes(Song song, List<Slot> slots, List<VoicedStep> voiced, List<Fingered> fingers) {
     this.song = song;
     this.slots = slots;
-    cuts = new StringCuts(slots, laid, fingers);
-    laid.stream()
+    cuts = new StringCuts(slots, voiced, fingers);
+    voiced.stream()
         .filter(v -> v.plucks().stream().anyMatch(p -> p.rings().isPresent()))
         .forEach(v -> tuneTicks.add(v.placed().tick()));
     // What the tune ends with may ring on.
-    laid.stream()
+    voiced.stream()
         .flatMap(v -> v.plucks().stream())
         .flatMap(p -> p.rings().stream())
         .max(Integer::compare)
         .ifPresent(tuneTicks::add);
-    for (int i = 0; i < laid.size(); i++) {
-      pluck(laid.get(i), fingers.get(i));
+    for (int i = 0; i < voiced.size(); i++) {
+      pluck(voiced.get(i), fingers.get(i));
       if (fingers.get(i).gesture()) {
-        brush(laid.get(i));
-        hit(laid.get(i));
+        brush(voiced.get(i));
+        hit(voiced.get(i));
       }
     }
     notes.sort(Comparator.comparingInt(Note::tick).thenComparingInt(Note::string));

@@ -121,7 +121,7 @@ public final class SlotNotes {
    * @param tune the notes of the tune that begin with it
    * @param ring the strings the tune needs, those that begin now included
    */
-  VoicedStep lay(
+  VoicedStep voice(
       TimedStep placed, Optional<WalkingStep> walk, List<TuneStrokes.Struck> tune, TuneRing ring) {
     Map<Integer, VoicedStroke> plucks = new HashMap<>();
     tune.forEach(t -> plucks.put(t.place().string(), sung(placed, t)));

@@ -34,7 +34,7 @@ import phalanx.song.Timeline.PlayedBar;
 import phalanx.text.Texts;
 import phalanx.theory.Chord;
 
-/** Lays patterns on the shapes of a song and fingers them. Private to one arrangement. */
+/** Puts patterns on the shapes of a song and fingers them. Private to one arrangement. */
 public final class SongNotes {
 
   private static final int FIFTH = 5;
@@ -51,8 +51,8 @@ public final class SongNotes {
   private final WalkingBass walking;
   private final Reach reach;
   private final Map<Integer, List<TimedStep>> bySlot = new HashMap<>();
-  private final Map<Integer, SlotNotes> layings = new HashMap<>();
-  private final List<VoicedStep> laid = new ArrayList<>();
+  private final Map<Integer, SlotNotes> notes = new HashMap<>();
+  private final List<VoicedStep> voiced = new ArrayList<>();
 
   private final List<Strike> strikes = new ArrayList<>();
 
@@ -81,7 +81,7 @@ public final class SongNotes {
     walking = new WalkingBass(reach, song.key());
   }
 
-  /** Lays everything on the shapes; to be asked once. */
+  /** Puts everything on the shapes; to be asked once. */
   FingeredNotes sounding() {
     Map<TimedStep, WalkingStrokes.Step> last = WalkingStrokes.of(song, slots, placed);
     List<Integer> goingOn = new ArrayList<>(tune.goingOn());
@@ -91,13 +91,13 @@ public final class SongNotes {
       while (!goingOn.isEmpty() && goingOn.get(0) <= step.tick()) {
         ring(goingOn.remove(0), step.slot());
       }
-      lay(step, last);
+      voice(step, last);
     }
     List<Fingered> fingers = FingerAssignment.assign(strikes, song.school(), song.tempo());
     leaveOutSlursFromNothing(fingers);
     remarkOn(fingers);
     List<Slot> remarked = remarked();
-    FingeredNotes sounding = new FingeredNotes(song, remarked, laid, fingers);
+    FingeredNotes sounding = new FingeredNotes(song, remarked, voiced, fingers);
     tune.kept((struck, slot) -> sounding.keep(struck, remarked.get(slot)));
     return sounding;
   }
@@ -143,14 +143,14 @@ public final class SongNotes {
     return held;
   }
 
-  private Optional<SlotNotes> laying(int slot) {
-    SlotNotes known = layings.get(slot);
-    Optional<SlotNotes> laying = known == null ? newLaying(slot) : Optional.of(known);
-    laying.ifPresent(l -> layings.put(slot, l));
-    return laying;
+  private Optional<SlotNotes> notesOf(int slot) {
+    SlotNotes known = notes.get(slot);
+    Optional<SlotNotes> slotNotes = known == null ? newNotes(slot) : Optional.of(known);
+    slotNotes.ifPresent(l -> notes.put(slot, l));
+    return slotNotes;
   }
 
-  private Optional<SlotNotes> newLaying(int slot) {
+  private Optional<SlotNotes> newNotes(int slot) {
     Slot at = slots.get(slot);
     if (at.isTuneAlone()) {
       return Optional.of(SlotNotes.tuneAlone(song, at));
@@ -180,32 +180,32 @@ public final class SongNotes {
     return chord.intervalOf(Math.floorMod(midi, 12)).filter(i -> i.number() == FIFTH).isPresent();
   }
 
-  private void lay(TimedStep step, Map<TimedStep, WalkingStrokes.Step> last) {
-    Optional<SlotNotes> laying = laying(step.slot());
-    if (laying.isEmpty()) {
+  private void voice(TimedStep step, Map<TimedStep, WalkingStrokes.Step> last) {
+    Optional<SlotNotes> slotNotes = notesOf(step.slot());
+    if (slotNotes.isEmpty()) {
       return;
     }
     if (bySlot.get(step.slot()).get(0) == step) {
       TonesHeard.Bent bent = bent(step.slot(), last);
-      laying.get().wishing(bent.wishes());
+      slotNotes.get().wishing(bent.wishes());
       if (isFingered(step.slot())) {
-        missing.of(step.slot(), bent.unheard()).ifPresent(laying.get().remarks()::add);
+        missing.of(step.slot(), bent.unheard()).ifPresent(slotNotes.get().remarks()::add);
       }
     }
-    VoicedStep on = lay(step, laying.get(), ring, last);
-    laid.add(on);
+    VoicedStep on = voice(step, slotNotes.get(), ring, last);
+    voiced.add(on);
     strikes.add(asked.of(on));
   }
 
-  private VoicedStep lay(
-      TimedStep step, SlotNotes laying, TuneRing at, Map<TimedStep, WalkingStrokes.Step> last) {
+  private VoicedStep voice(
+      TimedStep step, SlotNotes slotNotes, TuneRing at, Map<TimedStep, WalkingStrokes.Step> last) {
     tune.at(step.tick()).forEach(s -> at.strike(s, slots.get(step.slot()).toTick()));
     List<TuneStrokes.Struck> sung =
         tune.at(step.tick()).stream().filter(TuneStrokes.Struck::begins).toList();
     Optional<SlotNotes.WalkingStep> walk =
         Optional.ofNullable(last.get(step)).flatMap(w -> walkFrom(step.slot(), w));
     boolean alone = slots.get(step.slot()).isTuneAlone();
-    return laying.lay(alone ? step.empty() : step, walk, sung, at);
+    return slotNotes.voice(alone ? step.empty() : step, walk, sung, at);
   }
 
   /** The strokes that go to other strings, so that the chord over a slot is heard. */
@@ -220,9 +220,9 @@ public final class SongNotes {
         sounding.chord(),
         song.thumbAt(at.played().ref().bar()) == ThumbRoute.ALTERNATING,
         w -> {
-          SlotNotes trial = newLaying(slot).orElseThrow().wishing(w);
+          SlotNotes trial = newNotes(slot).orElseThrow().wishing(w);
           TuneRing copy = ring.copy();
-          return bySlot.get(slot).stream().map(s -> lay(s, trial, copy, last)).toList();
+          return bySlot.get(slot).stream().map(s -> voice(s, trial, copy, last)).toList();
         });
   }
 
@@ -236,9 +236,9 @@ public final class SongNotes {
 
   /** How the thumb goes on towards the next chord. */
   private Optional<SlotNotes.WalkingStep> walkFrom(int slot, WalkingStrokes.Step step) {
-    Optional<Integer> here = laying(slot).flatMap(SlotNotes::root);
+    Optional<Integer> here = notesOf(slot).flatMap(SlotNotes::root);
     Optional<Integer> next =
-        slot + 1 < slots.size() ? laying(slot + 1).flatMap(SlotNotes::root) : Optional.empty();
+        slot + 1 < slots.size() ? notesOf(slot + 1).flatMap(SlotNotes::root) : Optional.empty();
     return next.filter(n -> !here.equals(next))
         .map(
             root -> {
@@ -272,13 +272,13 @@ public final class SongNotes {
 
   private void remarkOn(List<Fingered> fingers) {
     OmittedStrokes left = new OmittedStrokes(song.school(), song.tempo());
-    for (int i = 0; i < laid.size(); i++) {
-      SlotNotes laying = laying(laid.get(i).placed().slot()).orElseThrow();
-      laying.remarks().addAll(tune.remarks(laid.get(i).placed().slot()));
-      int tick = laid.get(i).placed().tick();
-      laying
+    for (int i = 0; i < voiced.size(); i++) {
+      SlotNotes slotNotes = notesOf(voiced.get(i).placed().slot()).orElseThrow();
+      slotNotes.remarks().addAll(tune.remarks(voiced.get(i).placed().slot()));
+      int tick = voiced.get(i).placed().tick();
+      slotNotes
           .remarks()
-          .addAll(left.next(strikes.get(i), fingers.get(i), tick, touches(laid.get(i))));
+          .addAll(left.next(strikes.get(i), fingers.get(i), tick, touches(voiced.get(i))));
     }
   }
 
@@ -289,11 +289,11 @@ public final class SongNotes {
   /** A note that is slurred from one that no finger could pluck in time is not there either. */
   private void leaveOutSlursFromNothing(List<Fingered> fingers) {
     Map<Integer, Set<Integer>> made = new HashMap<>();
-    for (int i = 0; i < laid.size(); i++) {
+    for (int i = 0; i < voiced.size(); i++) {
       int at = i;
       Set<Integer> strings = new HashSet<>();
       List<VoicedStroke> gone = new ArrayList<>();
-      for (VoicedStroke p : laid.get(i).plucks()) {
+      for (VoicedStroke p : voiced.get(i).plucks()) {
         boolean there =
             p.slurredFrom()
                 .map(t -> made.getOrDefault(t, Set.of()).contains(p.string()))
@@ -304,12 +304,12 @@ public final class SongNotes {
           gone.add(p);
         }
       }
-      made.put(laid.get(i).placed().tick(), strings);
+      made.put(voiced.get(i).placed().tick(), strings);
       if (!gone.isEmpty()) {
-        int slot = laid.get(i).placed().slot();
-        laid.set(i, laid.get(i).without(gone, slots.get(slot).held()));
-        laying(slot)
-            .ifPresent(l -> gone.forEach(p -> l.remarks().add(slurFromNothing(p, laid.get(at)))));
+        int slot = voiced.get(i).placed().slot();
+        voiced.set(i, voiced.get(i).without(gone, slots.get(slot).held()));
+        notesOf(slot)
+            .ifPresent(l -> gone.forEach(p -> l.remarks().add(slurFromNothing(p, voiced.get(at)))));
       }
     }
   }
@@ -328,7 +328,7 @@ public final class SongNotes {
     for (int s = 0; s < slots.size(); s++) {
       Slot slot = slots.get(s);
       // A chord that no step falls on is looked at as well: its shape may have no second bass.
-      all.add(laying(s).map(l -> slot.withRemarks(List.copyOf(l.remarks()))).orElse(slot));
+      all.add(notesOf(s).map(l -> slot.withRemarks(List.copyOf(l.remarks()))).orElse(slot));
     }
     return all;
   }

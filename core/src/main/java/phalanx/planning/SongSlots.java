@@ -25,7 +25,7 @@ import phalanx.theory.Chord;
 /**
  * What is known of a song's slots before a shape is chosen for any.
  *
- * @param sung the tune in each slot
+ * @param tunes the tune in each slot
  * @param heard what the pattern of each wants to be heard
  * @param millis time the hand has to come to each, ms
  * @param fingered the ways to finger the frets pinned in each, if any are
@@ -35,7 +35,7 @@ record SongSlots(
     Song song,
     Timeline timeline,
     TimedSteps placed,
-    List<SlotTune> sung,
+    List<SlotTune> tunes,
     List<PatternHeard> heard,
     double[] millis,
     List<Optional<Candidates>> fingered,
@@ -76,23 +76,23 @@ record SongSlots(
     List<MelodyNote> line = TuneLine.of(song, timeline);
     TimedSteps placed =
         TimedSteps.of(song, timeline, book, new InnerStrokes(song, timeline, line, leftOut));
-    List<List<MelodyNote>> tunes = TuneLine.bySlot(line, timeline, placed.early());
-    List<SlotTune> sung = new ArrayList<>();
+    List<List<MelodyNote>> lines = TuneLine.bySlot(line, timeline, placed.early());
+    List<SlotTune> tunes = new ArrayList<>();
     List<PatternHeard> heard = new ArrayList<>();
     List<List<Pattern.Step>> steps = placed.bySlot();
     int[] turns = placed.turns();
     for (int i = 0; i < timeline.slots().size(); i++) {
       PlayedSlot slot = timeline.slots().get(i);
       int to = slot.endTick() - (i + 1 < placed.early().length ? placed.early()[i + 1] : 0);
-      sung.add(SlotTune.of(tunes.get(i), slot.tick() - placed.early()[i], to));
-      boolean isSung = !tunes.get(i).isEmpty();
+      tunes.add(SlotTune.of(lines.get(i), slot.tick() - placed.early()[i], to));
+      boolean hasTune = !lines.get(i).isEmpty();
       Optional<Chord> chord =
           slot.harmony() instanceof Harmony.Sounding s ? Optional.of(s.chord()) : Optional.empty();
       PatternHeard pattern =
           PatternHeard.of(
               steps.get(i),
-              isSung,
-              struck(song, tunes.get(i), slot.tick() - placed.early()[i]),
+              hasTune,
+              struck(song, lines.get(i), slot.tick() - placed.early()[i]),
               song.thumbAt(slot.ref().bar()),
               SongNotes.pedal(song),
               chord,
@@ -100,12 +100,12 @@ record SongSlots(
       pattern = pattern.from(turns[i]).in(slot.share());
       heard.add(i + 1 == timeline.slots().size() ? pattern.ending() : pattern);
     }
-    double[] millis = ChangeTimes.of(song, timeline, placed, tunes);
+    double[] millis = ChangeTimes.of(song, timeline, placed, lines);
     return new SongSlots(
         song,
         timeline,
         placed,
-        sung,
+        tunes,
         heard,
         millis,
         rows.fingered(song, timeline, fit.reach()),
@@ -130,12 +130,12 @@ record SongSlots(
 
   /** The notes of the tune in a slot. */
   List<MelodyNote> tune(int slot) {
-    return sung.get(slot).notes();
+    return tunes.get(slot).notes();
   }
 
   /** A slot as the solver sees it. */
   PlanSlot row(int slot) {
-    return row(slot, sung.get(slot));
+    return row(slot, tunes.get(slot));
   }
 
   /** The same where the shapes are chosen without a look at the tune. */

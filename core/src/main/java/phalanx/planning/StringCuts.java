@@ -31,14 +31,14 @@ final class StringCuts {
   private int besideTick = -1;
   private int besideSlot = -1;
 
-  StringCuts(List<Slot> slots, List<VoicedStep> laid, List<Fingered> fingers) {
+  StringCuts(List<Slot> slots, List<VoicedStep> voiced, List<Fingered> fingers) {
     this.slots = slots;
     for (int s = 0; s < Tuning.STRINGS; s++) {
       cuts.add(new TreeSet<>());
       stops.add(new HashSet<>());
     }
-    for (int i = 0; i < laid.size(); i++) {
-      cut(laid.get(i), fingers.get(i));
+    for (int i = 0; i < voiced.size(); i++) {
+      cut(voiced.get(i), fingers.get(i));
     }
   }
 

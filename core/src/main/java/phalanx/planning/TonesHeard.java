@@ -146,11 +146,11 @@ final class TonesHeard {
     // A thumb alone has its own way.
     boolean fingered =
         usual.stream().flatMap(v -> v.placed().step().plucks()).anyMatch(p -> !p.role().isThumb());
-    for (VoicedStep laid : usual) {
-      for (Stroke.Pluck pluck : laid.placed().step().plucks().toList()) {
+    for (VoicedStep voiced : usual) {
+      for (Stroke.Pluck pluck : voiced.placed().step().plucks().toList()) {
         Role role = pluck.role();
         for (int string : strings) {
-          Wish wish = new Wish(laid.placed().tick(), role, string);
+          Wish wish = new Wish(voiced.placed().tick(), role, string);
           if (!role.isThumb() && role != Role.TUNE) {
             fingers.add(wish);
           } else if (role == Role.TUNE) {

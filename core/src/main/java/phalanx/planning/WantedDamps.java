@@ -22,16 +22,17 @@ import phalanx.text.Texts;
  */
 record WantedDamps(List<Slot> slots, List<Damp> all) {
 
-  static WantedDamps of(Song song, Timeline timeline, FingeredNotes laid, Reach reach) {
+  static WantedDamps of(Song song, Timeline timeline, FingeredNotes fingered, Reach reach) {
     if (song.pins().damps().isEmpty()) {
-      return new WantedDamps(laid.slots(), laid.damps());
+      return new WantedDamps(fingered.slots(), fingered.damps());
     }
     Clock clock = Clock.of(song, timeline);
     Damping damping =
-        new Damping(laid.notes(), laid.gestures(), clock, song.tempo(), song.school(), reach);
-    List<Damp> all = new ArrayList<>(laid.damps());
+        new Damping(
+            fingered.notes(), fingered.gestures(), clock, song.tempo(), song.school(), reach);
+    List<Damp> all = new ArrayList<>(fingered.damps());
     List<Slot> remarked = new ArrayList<>();
-    for (Slot slot : laid.slots()) {
+    for (Slot slot : fingered.slots()) {
       List<Remark> remarks = new ArrayList<>(slot.found());
       Set<Integer> wanted =
           damping.isAfterAnyStroke(slot) ? song.pins().damped(slot.played().ref()) : Set.of();

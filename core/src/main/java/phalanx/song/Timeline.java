@@ -113,13 +113,13 @@ public record Timeline(List<PlayedBar> bars, List<PlayedSlot> slots) {
    * player pinned a shape while a chord lasts, a part of the chord begins.
    */
   public static Timeline of(Song song) {
-    Laying laying = new Laying(song);
+    Builder builder = new Builder(song);
     for (int s = 0; s < song.sections().size(); s++) {
       for (Bar bar : unrolled(song.sections().get(s).bars())) {
-        laying.add(bar, s);
+        builder.add(bar, s);
       }
     }
-    return new Timeline(laying.bars, laying.slots);
+    return new Timeline(builder.bars, builder.slots);
   }
 
   /**
@@ -197,7 +197,7 @@ public record Timeline(List<PlayedBar> bars, List<PlayedSlot> slots) {
   }
 
   /** Lays bars one after the other. */
-  private static final class Laying {
+  private static final class Builder {
 
     private final Map<Integer, Bar> index;
     private final Map<Integer, Meter> meters;
@@ -209,7 +209,7 @@ public record Timeline(List<PlayedBar> bars, List<PlayedSlot> slots) {
     private Harmony current = new Harmony.NoChord();
     private int tick;
 
-    Laying(Song song) {
+    Builder(Song song) {
       index = song.chart().byId();
       meters = song.chart().meters(song.meter());
       tempos = song.chart().tempos(song.tempo());

@@ -56,7 +56,7 @@ class FindingsScreenTest {
     return window.workspace();
   }
 
-  private FindingsViewModel desk() {
+  private FindingsViewModel model() {
     return workspace().models().findings();
   }
 
@@ -65,8 +65,8 @@ class FindingsScreenTest {
   void everyFindingSaysWhetherThereIsAWayOut(FxRobot robot) throws TimeoutException {
     for (int f = 0; f < 3; f++) {
       robot.type(KeyCode.F);
-      until(() -> desk().remediesProperty().get().isPresent());
-      int ways = desk().remediesProperty().get().orElseThrow().size();
+      until(() -> model().remediesProperty().get().isPresent());
+      int ways = model().remediesProperty().get().orElseThrow().size();
       assertThat(robot.lookup("#remedy-1").tryQuery().isPresent()).isEqualTo(ways > 0);
       assertThat(robot.lookup("#remedies-none").tryQuery().isPresent()).isEqualTo(ways == 0);
     }
@@ -74,14 +74,14 @@ class FindingsScreenTest {
 
   @Test
   void theListLeadsToEachSpotAndAKindIsPicked(FxRobot robot) throws TimeoutException {
-    int all = desk().tally().hard();
+    int all = model().tally().hard();
     robot.type(KeyCode.L);
     ListView<?> list = robot.lookup("#findings").queryListView();
     assertThat(list.isVisible()).isTrue();
     assertThat(list.getItems()).hasSize(all);
     robot.type(KeyCode.DOWN, KeyCode.DOWN);
-    until(() -> desk().currentProperty().get().isPresent());
-    Found found = desk().currentProperty().get().orElseThrow();
+    until(() -> model().currentProperty().get().isPresent());
+    Found found = model().currentProperty().get().orElseThrow();
     assertThat(text(robot, "#finding-words")).contains(found.finding().message());
     assertThat(workspace().chord().slot().orElseThrow().played().bar()).isEqualTo(found.bar());
     MenuButton kinds = robot.lookup("#finding-kinds").queryAs(MenuButton.class);
@@ -97,40 +97,40 @@ class FindingsScreenTest {
                 .orElseThrow()
                 .fire());
     assertThat(kinds.getText()).isEqualTo("stretch");
-    assertThat(desk().all()).isNotEmpty().allMatch(f -> f.finding().rule().equals("stretch"));
-    assertThat(list.getItems()).hasSize(desk().all().size());
+    assertThat(model().all()).isNotEmpty().allMatch(f -> f.finding().rule().equals("stretch"));
+    assertThat(list.getItems()).hasSize(model().all().size());
   }
 
   @Test
   void aSpotIsLeftAsItIsWithANoteAndTakenUpAgain(FxRobot robot) throws TimeoutException {
-    int all = desk().open().size();
+    int all = model().open().size();
     robot.type(KeyCode.F);
-    Found found = desk().currentProperty().get().orElseThrow();
+    Found found = model().currentProperty().get().orElseThrow();
     click(robot, "#finding-leave").write("fine by ear").type(KeyCode.ENTER);
-    until(() -> desk().accepted().contains(found));
-    assertThat(desk().open().size()).isLessThan(all);
+    until(() -> model().accepted().contains(found));
+    assertThat(model().open().size()).isLessThan(all);
     assertThat(workspace().song().pins().accepted(found.ref())).contains("fine by ear");
-    assertThat(desk().currentProperty().get()).isPresent().get().isNotEqualTo(found);
-    robot.interact(() -> desk().filter(new FindingsViewModel.Filter.Accepted()));
+    assertThat(model().currentProperty().get()).isPresent().get().isNotEqualTo(found);
+    robot.interact(() -> model().filter(new FindingsViewModel.Filter.Accepted()));
     click(robot, "#finding-next");
     until(() -> text(robot, "#finding-words").endsWith("(left: fine by ear)"));
     click(robot, "#finding-leave");
-    until(() -> desk().open().size() == all);
-    assertThat(desk().accepted()).isEmpty();
+    until(() -> model().open().size() == all);
+    assertThat(model().accepted()).isEmpty();
     robot.push(KeyCode.CONTROL, KeyCode.Z);
-    until(() -> desk().open().size() < all);
+    until(() -> model().open().size() < all);
   }
 
   @Test
   void aWholeKindIsLeftAtOnce(FxRobot robot) throws TimeoutException {
     // The second hard spot is one of two of its kind.
     robot.type(KeyCode.F, KeyCode.F);
-    String rule = desk().currentProperty().get().orElseThrow().finding().rule();
+    String rule = model().currentProperty().get().orElseThrow().finding().rule();
     assertThat(rule).isEqualTo("stretch");
     click(robot, "#finding-leave");
     click(robot, "#finding-accept-all");
-    until(() -> desk().open().stream().noneMatch(f -> f.finding().rule().equals(rule)));
-    assertThat(desk().filterProperty().get()).isEqualTo(new FindingsViewModel.Filter.Open());
+    until(() -> model().open().stream().noneMatch(f -> f.finding().rule().equals(rule)));
+    assertThat(model().filterProperty().get()).isEqualTo(new FindingsViewModel.Filter.Open());
     assertThat(text(robot, "#finding-words")).contains("left as they are");
   }
 
@@ -201,7 +201,7 @@ class FindingsScreenTest {
     click(robot, "#damp-6");
     until(() -> workspace().damps().ringing().contains(0) && !sixth.isSelected());
     until(() -> !text(robot, "#inspector-details").contains("⑥ stopped"));
-    assertThat(desk().open()).noneMatch(f -> f.finding().rule().startsWith("rings"));
+    assertThat(model().open()).noneMatch(f -> f.finding().rule().startsWith("rings"));
     click(robot, "#damp-6");
     until(() -> workspace().damps().ringing().isEmpty() && sixth.isSelected());
     robot.push(KeyCode.CONTROL, KeyCode.Z);

@@ -293,14 +293,14 @@ class MelodyScreenTest {
     window.untilPlanned();
     press(robot, KeyCode.CONTROL, KeyCode.DIGIT5);
     click(robot, "#part-fills");
-    FillViewModel desk = window.workspace().models().fills();
-    until(() -> desk.shown().stream().allMatch(f -> desk.tried(f).isPresent()));
+    FillViewModel model = window.workspace().models().fills();
+    until(() -> model.shown().stream().allMatch(f -> model.tried(f).isPresent()));
     click(robot, "#fill-position-2");
-    assertThat(desk.shown()).isNotEmpty();
-    assertThat(desk.shown())
+    assertThat(model.shown()).isNotEmpty();
+    assertThat(model.shown())
         .allSatisfy(
             f ->
-                assertThat(desk.tried(f).orElseThrow().fitted().orElseThrow().position())
+                assertThat(model.tried(f).orElseThrow().fitted().orElseThrow().position())
                     .isBetween(5, 8));
     click(robot, "#fill-position-0");
     click(robot, "#fill-name");
@@ -309,13 +309,13 @@ class MelodyScreenTest {
     until(() -> robot.lookup("#fill-up-and-back").tryQuery().isPresent());
     click(robot, "#fill-up-and-back");
     click(robot, "#fill-ending-2");
-    until(() -> desk.looked().isPresent());
+    until(() -> model.looked().isPresent());
     click(robot, "#put-fill");
     window.untilPlanned();
     assertThat(window.arrangement().notesFrom(15120, 20160))
         .filteredOn(n -> n.group() == Group.ROLL)
         .hasSizeGreaterThan(1);
-    until(() -> desk.looked().isPresent());
+    until(() -> model.looked().isPresent());
     click(robot, "#remove-fill");
     until(() -> robot.lookup("#fill-up-and-back").tryQuery().isEmpty());
   }
@@ -342,20 +342,20 @@ class MelodyScreenTest {
   @Test
   void theShelfTriesOnlyWhileItIsLookedAt(FxRobot robot) throws TimeoutException {
     window.untilPlanned();
-    FillViewModel desk = window.workspace().models().fills();
-    assertThat(desk.lookedProperty().get()).isFalse();
+    FillViewModel model = window.workspace().models().fills();
+    assertThat(model.lookedProperty().get()).isFalse();
     click(robot, "#part-fills");
-    assertThat(desk.lookedProperty().get()).isTrue();
+    assertThat(model.lookedProperty().get()).isTrue();
     press(robot, KeyCode.CONTROL, KeyCode.DIGIT5);
-    assertThat(desk.lookedProperty().get()).isFalse();
+    assertThat(model.lookedProperty().get()).isFalse();
     click(robot, "#part-fills");
-    assertThat(desk.lookedProperty().get()).isTrue();
+    assertThat(model.lookedProperty().get()).isTrue();
     click(robot, "#walk-thirds");
     press(robot, KeyCode.CONTROL, KeyCode.DIGIT4);
-    assertThat(desk.lookedProperty().get()).isTrue();
+    assertThat(model.lookedProperty().get()).isTrue();
     assertThat(window.workspace().models().walks().kindProperty().get()).isEmpty();
     press(robot, KeyCode.CONTROL, KeyCode.DIGIT1);
-    assertThat(desk.lookedProperty().get()).isFalse();
+    assertThat(model.lookedProperty().get()).isFalse();
   }
 
   /** What stands in the field belongs to the song that is saved, put away or kept for recovery. */

@@ -35,7 +35,7 @@ final class FindingBar extends VBox {
 
   private final Workspace workspace;
   private final Palette palette;
-  private final FindingsViewModel desk;
+  private final FindingsViewModel model;
   private final Label words = new Label();
   private final MenuButton kinds = new MenuButton();
   private final Button list;
@@ -49,9 +49,9 @@ final class FindingBar extends VBox {
   FindingBar(Workspace workspace, Palette palette) {
     this.workspace = workspace;
     this.palette = palette;
-    desk = workspace.models().findings();
-    all = new FindingList(desk);
-    close = Controls.smallTool("finding-close", "×", desk::close);
+    model = workspace.models().findings();
+    all = new FindingList(model);
+    close = Controls.smallTool("finding-close", "×", model::close);
     close.setAccessibleText(Texts.of("findingBar.lookAtNoFinding"));
     list = Controls.smallTool("finding-list", Texts.of("findingBar.listL"), this::toggleList);
     leave = Controls.smallTool("finding-leave", Texts.of("findingBar.leaveIt"), this::leave);
@@ -82,8 +82,8 @@ final class FindingBar extends VBox {
             words,
             kinds,
             list,
-            Controls.smallTool("finding-before", "‹", () -> desk.step(-1)),
-            Controls.smallTool("finding-next", Texts.of("findingBar.nextF"), () -> desk.step(1)),
+            Controls.smallTool("finding-before", "‹", () -> model.step(-1)),
+            Controls.smallTool("finding-next", Texts.of("findingBar.nextF"), () -> model.step(1)),
             leave,
             close);
     row.getStyleClass().add("arrange-header");
@@ -91,9 +91,9 @@ final class FindingBar extends VBox {
     setShown(noting, false);
     setShown(all, false);
     workspace.reviewProperty().addListener(o -> show());
-    desk.filterProperty().addListener(o -> show());
-    desk.currentProperty().addListener(o -> moved());
-    desk.remediesProperty().addListener(o -> show());
+    model.filterProperty().addListener(o -> show());
+    model.currentProperty().addListener(o -> moved());
+    model.remediesProperty().addListener(o -> show());
     show();
   }
 
@@ -112,8 +112,8 @@ final class FindingBar extends VBox {
 
   /** Asks for a note on why the finding is left, or takes it up again if it was left. */
   private void leave() {
-    if (desk.note().isPresent()) {
-      desk.reopen();
+    if (model.note().isPresent()) {
+      model.reopen();
     } else {
       note.clear();
       setShown(noting, true);
@@ -123,14 +123,14 @@ final class FindingBar extends VBox {
 
   private void accept() {
     setShown(noting, false);
-    desk.accept(note.getText());
+    model.accept(note.getText());
   }
 
   private void acceptAll() {
     setShown(noting, false);
-    String rule = desk.currentProperty().get().map(f -> f.finding().rule()).orElse("");
-    desk.filter(new Filter.OfRule(rule));
-    desk.acceptAll(note.getText());
+    String rule = model.currentProperty().get().map(f -> f.finding().rule()).orElse("");
+    model.filter(new Filter.OfRule(rule));
+    model.acceptAll(note.getText());
   }
 
   private void moved() {
@@ -140,18 +140,19 @@ final class FindingBar extends VBox {
 
   private void fillKinds() {
     List<MenuItem> items = new ArrayList<>();
-    Tally tally = desk.tally();
+    Tally tally = model.tally();
     items.add(kind(Texts.of("findingBar.allHardSpots", tally.hard()), new Filter.Open()));
     grade(items, Grade.CANNOT, tally.cannot());
     grade(items, Grade.HEARD, tally.heard());
     grade(items, Grade.NOTE, tally.notes());
-    desk.rules()
+    model
+        .rules()
         .forEach(
             (rule, n) ->
                 items.add(
                     kind(Phrase.of("%s (%d)", RuleWords.of(rule), n), new Filter.OfRule(rule))));
-    if (!desk.accepted().isEmpty()) {
-      String left = Texts.of("findingBar.leftAsTheyAre", desk.accepted().size());
+    if (!model.accepted().isEmpty()) {
+      String left = Texts.of("findingBar.leftAsTheyAre", model.accepted().size());
       items.add(kind(left, new Filter.Accepted()));
     }
     kinds.getItems().setAll(items);
@@ -166,7 +167,7 @@ final class FindingBar extends VBox {
 
   private MenuItem kind(String words, Filter filter) {
     MenuItem item = new MenuItem(words);
-    item.setOnAction(e -> desk.filter(filter));
+    item.setOnAction(e -> model.filter(filter));
     return item;
   }
 
@@ -183,17 +184,17 @@ final class FindingBar extends VBox {
 
   private void show() {
     all.fill();
-    boolean looking = desk.currentProperty().get().isPresent();
-    setShown(this, !desk.open().isEmpty() || !desk.accepted().isEmpty());
+    boolean looking = model.currentProperty().get().isPresent();
+    setShown(this, !model.open().isEmpty() || !model.accepted().isEmpty());
     setShown(close, looking);
     setShown(leave, looking);
-    kinds.setText(words(desk.filterProperty().get()));
+    kinds.setText(words(model.filterProperty().get()));
     leave.setText(
-        desk.note().isPresent()
+        model.note().isPresent()
             ? Texts.of("findingBar.lookAtItAgain")
             : Texts.of("findingBar.leaveIt"));
     if (looking) {
-      showFinding(desk.currentProperty().get().orElseThrow());
+      showFinding(model.currentProperty().get().orElseThrow());
     } else {
       words.setText(summary());
       ways.getChildren().clear();
@@ -202,8 +203,8 @@ final class FindingBar extends VBox {
   }
 
   private String summary() {
-    Tally tally = desk.tally();
-    int left = desk.accepted().size();
+    Tally tally = model.tally();
+    int left = model.accepted().size();
     return Texts.of(
         "findingBar.inThisSong",
         tally.words(),
@@ -213,7 +214,7 @@ final class FindingBar extends VBox {
 
   /** What stands where ways out will be, or would be if there were one. */
   private Label waiting() {
-    boolean tried = desk.remediesProperty().get().isPresent();
+    boolean tried = model.remediesProperty().get().isPresent();
     Label label =
         new Label(
             tried ? Texts.of("findingBar.noWayOutWas") : Texts.of("findingBar.tryingWaysOut"));
@@ -231,26 +232,27 @@ final class FindingBar extends VBox {
   }
 
   private void showFinding(Found found) {
-    Tally before = desk.tally();
+    Tally before = model.tally();
     String noted =
-        desk.note()
+        model
+            .note()
             .map(n -> n.isEmpty() ? Texts.of("findingBar.left") : Texts.of("findingBar.left2", n))
             .orElse("");
     words.setText(
         Texts.of(
             "findingBar.of",
-            desk.all().indexOf(found) + 1,
-            desk.all().size(),
+            model.all().indexOf(found) + 1,
+            model.all().size(),
             found.finding().grade().sign(),
             found.finding().grade().words(),
             found.where(),
             found.finding().message(),
             noted));
     List<Node> buttons = new ArrayList<>();
-    for (Suggestion remedy : desk.remediesProperty().get().orElse(List.of())) {
+    for (Suggestion remedy : model.remediesProperty().get().orElse(List.of())) {
       Button way =
           Controls.smallTool(
-              "remedy-" + (buttons.size() + 1), remedy.line(before), () -> desk.take(remedy));
+              "remedy-" + (buttons.size() + 1), remedy.line(before), () -> model.take(remedy));
       way.setTooltip(new Tooltip(remedy.details()));
       remedy.shape().ifPresent(s -> picture(way, s));
       way.setAccessibleText(remedy.details());

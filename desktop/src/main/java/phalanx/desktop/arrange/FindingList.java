@@ -16,24 +16,24 @@ final class FindingList extends ListView<Found> {
   private static final double ROW = 24;
   private static final int MOST_ROWS = 7;
 
-  private final FindingsViewModel desk;
+  private final FindingsViewModel model;
   private boolean filling;
 
-  FindingList(FindingsViewModel desk) {
-    this.desk = desk;
+  FindingList(FindingsViewModel model) {
+    this.model = model;
     setId("findings");
     setFixedCellSize(ROW);
     setCellFactory(view -> new Row());
     setPlaceholder(new Label(Texts.of("findingList.nothingOfThisKind")));
     visibleProperty().addListener(o -> fill());
-    desk.filterProperty().addListener(o -> fill());
-    desk.currentProperty().addListener(o -> fill());
+    model.filterProperty().addListener(o -> fill());
+    model.currentProperty().addListener(o -> fill());
     getSelectionModel()
         .selectedItemProperty()
         .addListener(
             (o, before, now) -> {
               if (!filling && now != null) {
-                desk.look(now);
+                model.look(now);
               }
             });
     setOnKeyPressed(
@@ -49,14 +49,14 @@ final class FindingList extends ListView<Found> {
   /** Shows the findings there are now. */
   void fill() {
     filling = true;
-    if (isVisible() && !getItems().equals(desk.all())) {
-      setItems(FXCollections.observableArrayList(desk.all()));
+    if (isVisible() && !getItems().equals(model.all())) {
+      setItems(FXCollections.observableArrayList(model.all()));
       double height = ROW * Math.max(1, Math.min(MOST_ROWS, getItems().size())) + 2;
       setMinHeight(height);
       setMaxHeight(height);
       setPrefHeight(height);
     }
-    desk.currentProperty().get().ifPresent(f -> getSelectionModel().select(f));
+    model.currentProperty().get().ifPresent(f -> getSelectionModel().select(f));
     filling = false;
   }
 

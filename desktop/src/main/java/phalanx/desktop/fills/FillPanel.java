@@ -41,7 +41,7 @@ public final class FillPanel extends VBox {
   private static final List<Integer> LENGTHS = List.of(1, 2, 3, 4, 8);
 
   private final Workspace workspace;
-  private final FillViewModel desk;
+  private final FillViewModel model;
   private final OwnShelf<OwnFills, Fill> own;
   private final Palette palette;
   private final Label over = Controls.wrapped("", "where");
@@ -60,26 +60,27 @@ public final class FillPanel extends VBox {
     this.workspace = workspace;
     this.own = own;
     this.palette = palette;
-    desk = workspace.models().fills();
+    model = workspace.models().fills();
     setId("fills");
     getStyleClass().add("side-part");
     cards.getStyleClass().add("cards");
     says.setId("fill-says");
     over.setId("fill-over");
     open.getStyleClass().add("chosen-way");
-    bluesy.setOnAction(e -> desk.switchColour());
-    hear = Controls.smallTool("hear-fill", Texts.of("fillPanel.hear"), desk::hear);
-    put = Controls.smallTool("put-fill", Texts.of("fillPanel.putIntoThisBar"), desk::put);
+    bluesy.setOnAction(e -> model.switchColour());
+    hear = Controls.smallTool("hear-fill", Texts.of("fillPanel.hear"), model::hear);
+    put = Controls.smallTool("put-fill", Texts.of("fillPanel.putIntoThisBar"), model::put);
     remove =
         Controls.smallTool(
             "remove-fill",
             Texts.of("fillPanel.remove"),
-            () -> desk.chosenProperty().get().ifPresent(f -> own.remove(f.name())));
+            () -> model.chosenProperty().get().ifPresent(f -> own.remove(f.name())));
     nearest =
         Controls.smallTool(
             "nearest-fill",
             "",
-            () -> desk.nearest().ifPresent(n -> desk.chosenProperty().set(Optional.of(n.fill()))));
+            () ->
+                model.nearest().ifPresent(n -> model.chosenProperty().set(Optional.of(n.fill()))));
     tools.setSpacing(6);
     tools.getChildren().addAll(hear, put, remove, nearest);
     getChildren()
@@ -91,19 +92,19 @@ public final class FillPanel extends VBox {
             Controls.scroll(cards),
             new WalkRow(workspace),
             new SaveRow());
-    own.property().addListener(o -> desk.ownProperty().set(own.property().get().fills()));
-    desk.ownProperty().set(own.property().get().fills());
-    desk.ownProperty().addListener(o -> show());
-    desk.beatsProperty().addListener(o -> show());
-    desk.positionProperty().addListener(o -> show());
-    desk.fittingOnlyProperty().addListener(o -> show());
-    desk.chosenProperty().addListener(o -> show());
-    desk.newsProperty().addListener(o -> show());
+    own.property().addListener(o -> model.ownProperty().set(own.property().get().fills()));
+    model.ownProperty().set(own.property().get().fills());
+    model.ownProperty().addListener(o -> show());
+    model.beatsProperty().addListener(o -> show());
+    model.positionProperty().addListener(o -> show());
+    model.fittingOnlyProperty().addListener(o -> show());
+    model.chosenProperty().addListener(o -> show());
+    model.newsProperty().addListener(o -> show());
     // Only the shelf that is on the screen asks for fills to be tried.
     sceneProperty()
         .addListener(
             o -> {
-              desk.lookedProperty().set(getScene() != null);
+              model.lookedProperty().set(getScene() != null);
               show();
             });
     show();
@@ -124,22 +125,24 @@ public final class FillPanel extends VBox {
       length.setAccessibleText(Texts.of("fillPanel.beats2", beats));
       length.setOnAction(
           e ->
-              desk.beatsProperty()
+              model
+                  .beatsProperty()
                   .set(length.isSelected() ? Optional.of(beats) : Optional.empty()));
-      desk.beatsProperty()
+      model
+          .beatsProperty()
           .addListener(
-              o -> length.setSelected(desk.beatsProperty().get().equals(Optional.of(beats))));
+              o -> length.setSelected(model.beatsProperty().get().equals(Optional.of(beats))));
       row.getChildren().add(length);
     }
     ToggleButton fitting = toggle("fill-fitting", Texts.of("fillPanel.thatFit"));
-    fitting.selectedProperty().bindBidirectional(desk.fittingOnlyProperty());
+    fitting.selectedProperty().bindBidirectional(model.fittingOnlyProperty());
     row.getChildren().addAll(fitting, bluesy);
     return row;
   }
 
   private HBox positions() {
     HBox row = row(Texts.of("fillPanel.frets"));
-    choices(row, Position.values(), "position", FillPanel::inFrets, desk.positionProperty());
+    choices(row, Position.values(), "position", FillPanel::inFrets, model.positionProperty());
     return row;
   }
 
@@ -155,7 +158,7 @@ public final class FillPanel extends VBox {
 
   private HBox endings() {
     HBox row = row(Texts.of("fillPanel.ending"));
-    choices(row, Ending.values(), "ending", Ending::words, desk.endingProperty());
+    choices(row, Ending.values(), "ending", Ending::words, model.endingProperty());
     return row;
   }
 
@@ -187,15 +190,16 @@ public final class FillPanel extends VBox {
     if (getScene() == null) {
       return;
     }
-    bluesy.setSelected(desk.colourHere() == Fill.Colour.BLUESY);
-    bluesy.setDisable(!desk.hasColours());
+    bluesy.setSelected(model.colourHere() == Fill.Colour.BLUESY);
+    bluesy.setDisable(!model.hasColours());
     NoteNaming naming = workspace.viewing().namingProperty().get();
     over.setText(
-        desk.chord()
-            .map(c -> Texts.of("fillPanel.atTheEndOf", desk.barNumber(), naming.name(c)))
+        model
+            .chord()
+            .map(c -> Texts.of("fillPanel.atTheEndOf", model.barNumber(), naming.name(c)))
             .orElse(Texts.of("fillPanel.thisBarHasNo")));
     List<Node> shown = new ArrayList<>();
-    for (Fill fill : desk.shown()) {
+    for (Fill fill : model.shown()) {
       shown.add(card(fill));
       if (isChosen(fill)) {
         tell();
@@ -208,7 +212,7 @@ public final class FillPanel extends VBox {
   }
 
   private boolean isChosen(Fill fill) {
-    return desk.chosenProperty().get().equals(Optional.of(fill));
+    return model.chosenProperty().get().equals(Optional.of(fill));
   }
 
   private FillCard card(Fill fill) {
@@ -220,23 +224,25 @@ public final class FillPanel extends VBox {
                     f,
                     palette,
                     () ->
-                        desk.chosenProperty()
+                        model
+                            .chosenProperty()
                             .set(isChosen(f) ? Optional.empty() : Optional.of(f))));
-    card.show(desk.colourHere(), desk.tried(fill), isChosen(fill));
+    card.show(model.colourHere(), model.tried(fill), isChosen(fill));
     return card;
   }
 
   private void tell() {
-    Optional<FillTry> looked = desk.looked();
+    Optional<FillTry> looked = model.looked();
     says.setText(looked.map(FillPanel::words).orElse(Texts.of("fillPanel.tryingItInThis")));
     boolean playable = looked.flatMap(FillTry::fitted).isPresent();
     hear.setDisable(!playable);
     put.setDisable(!playable);
-    remove.setVisible(desk.chosenProperty().get().filter(desk::isOwn).isPresent());
+    remove.setVisible(model.chosenProperty().get().filter(model::isOwn).isPresent());
     remove.setManaged(remove.isVisible());
-    nearest.setVisible(desk.nearest().isPresent());
+    nearest.setVisible(model.nearest().isPresent());
     nearest.setManaged(nearest.isVisible());
-    desk.nearest()
+    model
+        .nearest()
         .ifPresent(
             n ->
                 nearest.setText(
@@ -288,7 +294,7 @@ public final class FillPanel extends VBox {
         trouble.setText(Texts.of("fillPanel.giveItAName"));
         return;
       }
-      var made = desk.make(called);
+      var made = model.make(called);
       trouble.setText(made.trouble().isEmpty() ? "" : Texts.of("fillPanel.noFill", made.trouble()));
       made.fill().ifPresent(f -> keep(f));
     }

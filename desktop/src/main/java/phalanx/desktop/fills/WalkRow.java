@@ -19,7 +19,7 @@ import phalanx.embellishment.PairWalk;
 final class WalkRow extends VBox {
 
   private final Workspace workspace;
-  private final WalkViewModel desk;
+  private final WalkViewModel model;
   private final Label target = Controls.styled("", "row-word");
   private final Label says = Controls.wrapped("", "where");
   private final Button hear;
@@ -28,10 +28,10 @@ final class WalkRow extends VBox {
 
   WalkRow(Workspace workspace) {
     this.workspace = workspace;
-    desk = workspace.models().walks();
+    model = workspace.models().walks();
     says.setId("walk-says");
-    hear = Controls.smallTool("hear-walk", Texts.of("walkRow.hear"), desk::hear);
-    put = Controls.smallTool("put-walk", Texts.of("walkRow.putIntoThisBar"), desk::put);
+    hear = Controls.smallTool("hear-walk", Texts.of("walkRow.hear"), model::hear);
+    put = Controls.smallTool("put-walk", Texts.of("walkRow.putIntoThisBar"), model::put);
     HBox tools = new ToolRow();
     tools.setSpacing(6);
     tools.getChildren().addAll(hear, put);
@@ -44,12 +44,12 @@ final class WalkRow extends VBox {
     for (PairWalk kind : PairWalk.values()) {
       row.getChildren().add(choice(kind));
     }
-    row.getChildren().add(further(Texts.of("walkRow.down"), "walk-down", desk.downProperty()));
+    row.getChildren().add(further(Texts.of("walkRow.down"), "walk-down", model.downProperty()));
     row.getChildren()
-        .add(further(Texts.of("walkRow.eighths"), "walk-eighths", desk.eighthsProperty()));
+        .add(further(Texts.of("walkRow.eighths"), "walk-eighths", model.eighthsProperty()));
     getChildren().addAll(row, open);
-    desk.answerProperty().addListener(o -> show());
-    desk.kindProperty().addListener(o -> show());
+    model.answerProperty().addListener(o -> show());
+    model.kindProperty().addListener(o -> show());
     workspace.chord().placeProperty().addListener(o -> show());
     workspace.arrangementProperty().addListener(o -> show());
     // Nobody waits for a walk that is not on the screen any more.
@@ -57,7 +57,7 @@ final class WalkRow extends VBox {
         .addListener(
             o -> {
               if (getScene() == null) {
-                desk.kindProperty().set(Optional.empty());
+                model.kindProperty().set(Optional.empty());
               }
             });
     show();
@@ -70,9 +70,10 @@ final class WalkRow extends VBox {
     one.setMinWidth(USE_PREF_SIZE);
     one.setAccessibleText(Texts.of("walkRow.walkToTheNext", words(kind)));
     one.setOnAction(
-        e -> desk.kindProperty().set(one.isSelected() ? Optional.of(kind) : Optional.empty()));
-    desk.kindProperty()
-        .addListener(o -> one.setSelected(desk.kindProperty().get().equals(Optional.of(kind))));
+        e -> model.kindProperty().set(one.isSelected() ? Optional.of(kind) : Optional.empty()));
+    model
+        .kindProperty()
+        .addListener(o -> one.setSelected(model.kindProperty().get().equals(Optional.of(kind))));
     return one;
   }
 
@@ -96,13 +97,14 @@ final class WalkRow extends VBox {
 
   private void show() {
     target.setText(
-        desk.target()
+        model
+            .target()
             .map(
                 c -> Texts.of("walkRow.walkTo", workspace.viewing().namingProperty().get().name(c)))
             .orElse(Texts.of("walkRow.walkNoChordFollows")));
-    open.setVisible(desk.kindProperty().get().isPresent());
+    open.setVisible(model.kindProperty().get().isPresent());
     open.setManaged(open.isVisible());
-    WalkViewModel.Answer answer = desk.answerProperty().get();
+    WalkViewModel.Answer answer = model.answerProperty().get();
     says.setText(
         !answer.known()
             ? Texts.of("walkRow.tryingItInThis")

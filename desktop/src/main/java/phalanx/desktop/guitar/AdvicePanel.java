@@ -22,7 +22,7 @@ import phalanx.desktop.texts.Texts;
  */
 final class AdvicePanel extends VBox {
 
-  private final AdviceViewModel desk;
+  private final AdviceViewModel model;
   private final AdviceWords words;
   private final Button find;
   private final ProgressBar progress = new ProgressBar(0);
@@ -30,23 +30,23 @@ final class AdvicePanel extends VBox {
   private final ChosenWay chosen;
 
   AdvicePanel(Workspace workspace, Palette palette) {
-    desk = workspace.models().advice();
+    model = workspace.models().advice();
     words = new AdviceWords(workspace);
     chosen = new ChosenWay(workspace, palette);
     setId("advice");
     getStyleClass().add("side-part");
-    find = Controls.tool("find-ways", "", desk::toggle);
+    find = Controls.tool("find-ways", "", model::toggle);
     find.getStyleClass().add("main-tool");
     progress.setId("advice-progress");
     progress.setMaxWidth(Double.MAX_VALUE);
     progress.getStyleClass().add("thin-progress");
     HBox which =
         new ToolRow(
-            toggle("any-key", Texts.of("advicePanel.inAnyKey"), desk.anyKeyProperty()),
+            toggle("any-key", Texts.of("advicePanel.inAnyKey"), model.anyKeyProperty()),
             toggle(
                 "usual-tunings",
                 Texts.of("advicePanel.inUsualTunings"),
-                desk.usualTuningsProperty()),
+                model.usualTuningsProperty()),
             find);
     which.setSpacing(6);
     cards.getStyleClass().add("cards");
@@ -56,8 +56,8 @@ final class AdvicePanel extends VBox {
             which,
             progress,
             Controls.scroll(cards));
-    desk.stateProperty().addListener(o -> show());
-    desk.chosenProperty().addListener(o -> show());
+    model.stateProperty().addListener(o -> show());
+    model.chosenProperty().addListener(o -> show());
     workspace.viewing().namingProperty().addListener(o -> show());
     show();
   }
@@ -72,7 +72,7 @@ final class AdvicePanel extends VBox {
   }
 
   private void show() {
-    AdviceViewModel.State state = desk.stateProperty().get();
+    AdviceViewModel.State state = model.stateProperty().get();
     find.setText(
         state.running() ? Texts.of("advicePanel.cancelF") : Texts.of("advicePanel.findWaysF"));
     progress.setVisible(state.running());
@@ -107,7 +107,7 @@ final class AdvicePanel extends VBox {
   }
 
   private VBox card(int number, Advised way, Advised now, double scale) {
-    boolean open = desk.chosenProperty().get().equals(Optional.of(way));
+    boolean open = model.chosenProperty().get().equals(Optional.of(way));
     String title =
         words.title(way) + (way.way().equals(now.way()) ? Texts.of("advicePanel.asItIs2") : "");
     Button card = new Button();
@@ -123,7 +123,7 @@ final class AdvicePanel extends VBox {
     lines.setSpacing(2);
     card.setGraphic(lines);
     card.setAccessibleText(title + ", " + String.join(", ", more));
-    card.setOnAction(e -> desk.chosenProperty().set(open ? Optional.empty() : Optional.of(way)));
+    card.setOnAction(e -> model.chosenProperty().set(open ? Optional.empty() : Optional.of(way)));
     if (!open) {
       return new VBox(card);
     }

@@ -25,13 +25,13 @@ final class ChosenWay extends VBox {
   /** Chords that are drawn. */
   private static final int MOST = 9;
 
-  private final AdviceViewModel desk;
+  private final AdviceViewModel model;
   private final Viewing viewing;
   private final Palette palette;
   private final FlowPane chords = new FlowPane();
 
   ChosenWay(Workspace workspace, Palette palette) {
-    desk = workspace.models().advice();
+    model = workspace.models().advice();
     viewing = workspace.viewing();
     this.palette = palette;
     setId("chosen-way");
@@ -41,12 +41,12 @@ final class ChosenWay extends VBox {
     preview.setId("preview-way");
     preview.getStyleClass().add("tool");
     preview.setMinWidth(Region.USE_PREF_SIZE);
-    preview.selectedProperty().bindBidirectional(desk.previewingProperty());
+    preview.selectedProperty().bindBidirectional(model.previewingProperty());
     HBox tools =
         new HBox(
-            6, Controls.tool("use-way", Texts.of("chosenWay.useItInThis"), desk::apply), preview);
+            6, Controls.tool("use-way", Texts.of("chosenWay.useItInThis"), model::apply), preview);
     getChildren().addAll(chords, tools);
-    desk.previewProperty().addListener(o -> show());
+    model.previewProperty().addListener(o -> show());
     viewing.leftHandedProperty().addListener(o -> show());
     viewing.namingProperty().addListener(o -> show());
     show();
@@ -54,7 +54,7 @@ final class ChosenWay extends VBox {
 
   private void show() {
     chords.getChildren().clear();
-    Optional<Performance> plan = desk.previewProperty().get();
+    Optional<Performance> plan = model.previewProperty().get();
     if (plan.isEmpty()) {
       chords.getChildren().add(Controls.line(Texts.of("chosenWay.planning")));
       return;

@@ -22,13 +22,13 @@ import phalanx.instrument.HandMeasure;
 final class HandPanel extends VBox {
 
   private final Workspace workspace;
-  private final HandViewModel desk;
+  private final HandViewModel model;
   private final VBox measuring = new VBox();
   private final Label change = Controls.line("");
 
   HandPanel(Workspace workspace) {
     this.workspace = workspace;
-    desk = workspace.models().hands();
+    model = workspace.models().hands();
     setId("hand-panel");
     getStyleClass().add("side-part");
     measuring.getStyleClass().add("side-part");
@@ -36,26 +36,27 @@ final class HandPanel extends VBox {
     VBox content = new VBox(HandForm.of(workspace), measuring);
     content.getStyleClass().addAll("forms", "side-part");
     getChildren().add(Controls.scroll(content));
-    desk.measureProperty()
+    model
+        .measureProperty()
         .addListener(
             (o, before, now) -> {
               if (before.isPresent() != now.isPresent()) {
                 show();
               }
             });
-    desk.changeProperty().addListener(o -> tell());
+    model.changeProperty().addListener(o -> tell());
     show();
   }
 
   private void show() {
     measuring.getChildren().clear();
-    if (desk.measureProperty().get().isEmpty()) {
+    if (model.measureProperty().get().isEmpty()) {
       measuring
           .getChildren()
-          .add(Controls.tool("measure-hand", Texts.of("handPanel.measureMyHand"), desk::begin));
+          .add(Controls.tool("measure-hand", Texts.of("handPanel.measureMyHand"), model::begin));
       return;
     }
-    HandMeasure m = desk.measureProperty().get().get();
+    HandMeasure m = model.measureProperty().get().get();
     int frets = workspace.song().guitar().frets();
     measuring
         .getChildren()
@@ -91,8 +92,8 @@ final class HandPanel extends VBox {
             change,
             new HBox(
                 6,
-                Controls.tool("accept-hand", Texts.of("handPanel.useThisHand"), desk::accept),
-                Controls.tool("leave-hand", Texts.of("handPanel.leaveItAsIt"), desk::leave)));
+                Controls.tool("accept-hand", Texts.of("handPanel.useThisHand"), model::accept),
+                Controls.tool("leave-hand", Texts.of("handPanel.leaveItAsIt"), model::leave)));
     tell();
   }
 
@@ -130,12 +131,12 @@ final class HandPanel extends VBox {
   }
 
   private void with(UnaryOperator<HandMeasure> edit) {
-    desk.measureProperty().set(desk.measureProperty().get().map(edit));
+    model.measureProperty().set(model.measureProperty().get().map(edit));
   }
 
   private void tell() {
-    Optional<HandViewModel.Change> known = desk.changeProperty().get();
-    Optional<Hand> hand = desk.measured();
+    Optional<HandViewModel.Change> known = model.changeProperty().get();
+    Optional<Hand> hand = model.measured();
     if (hand.isEmpty()) {
       return;
     }

@@ -23,7 +23,7 @@ import phalanx.song.Bar;
 public final class MelodyScreen extends VBox {
 
   private final Workspace workspace;
-  private final MelodyViewModel desk;
+  private final MelodyViewModel model;
   private final TextField field = new TextField();
   private final Label where = new Label();
 
@@ -34,7 +34,7 @@ public final class MelodyScreen extends VBox {
    */
   public MelodyScreen(Workspace workspace, Palette palette, Runnable importing) {
     this.workspace = workspace;
-    desk = workspace.models().melody();
+    model = workspace.models().melody();
     getStyleClass().add("arrange");
     where.setMinWidth(Region.USE_PREF_SIZE);
     where.getStyleClass().add("section-name");
@@ -42,21 +42,21 @@ public final class MelodyScreen extends VBox {
     field.getStyleClass().add("tune-text");
     field.setPromptText(Texts.of("melodyScreen.typeTheTuneOf"));
     HBox.setHgrow(field, Priority.ALWAYS);
-    field.textProperty().addListener((o, before, now) -> desk.type(now));
+    field.textProperty().addListener((o, before, now) -> model.type(now));
     field.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     field
         .focusedProperty()
         .addListener(
             (o, before, now) -> {
               if (!now) {
-                desk.keep();
+                model.keep();
               }
             });
     Button propose = new Button(Texts.of("melodyScreen.proposeALine"));
     propose.setId("propose-tune");
     propose.getStyleClass().addAll("tool", "small-tool");
     propose.setMinWidth(Region.USE_PREF_SIZE);
-    propose.setOnAction(e -> desk.propose());
+    propose.setOnAction(e -> model.propose());
     // Only where there is nothing to lose.
     Runnable offer =
         () -> {
@@ -84,24 +84,24 @@ public final class MelodyScreen extends VBox {
     Label trouble = new Label();
     trouble.setId("tune-trouble");
     trouble.getStyleClass().add("refusal");
-    trouble.textProperty().bind(desk.troubleProperty());
-    trouble.visibleProperty().bind(desk.troubleProperty().isNotEmpty());
+    trouble.textProperty().bind(model.troubleProperty());
+    trouble.visibleProperty().bind(model.troubleProperty().isNotEmpty());
     trouble.managedProperty().bind(trouble.visibleProperty());
-    hint.visibleProperty().bind(desk.troubleProperty().isEmpty());
+    hint.visibleProperty().bind(model.troubleProperty().isEmpty());
     hint.managedProperty().bind(hint.visibleProperty());
     StaffView staves = new StaffView(workspace, palette);
     staves.numbersProperty().bind(numbers.selectedProperty());
     VBox.setVgrow(staves, Priority.ALWAYS);
     getChildren().addAll(entry, hint, trouble, staves, new NeckEntry(workspace, palette));
-    desk.textProperty().addListener(o -> fill());
+    model.textProperty().addListener(o -> fill());
     workspace.chord().placeProperty().addListener(o -> tell());
     workspace.arrangementProperty().addListener(o -> tell());
     fill();
   }
 
   private void fill() {
-    if (!field.getText().equals(desk.textProperty().get())) {
-      field.setText(desk.textProperty().get());
+    if (!field.getText().equals(model.textProperty().get())) {
+      field.setText(model.textProperty().get());
       field.end();
     }
     tell();
@@ -117,9 +117,9 @@ public final class MelodyScreen extends VBox {
 
   private void key(KeyEvent event) {
     switch (event.getCode()) {
-      case ENTER, DOWN -> desk.step(1);
-      case UP -> desk.step(-1);
-      case ESCAPE -> desk.reload();
+      case ENTER, DOWN -> model.step(1);
+      case UP -> model.step(-1);
+      case ESCAPE -> model.reload();
       default -> {
         return;
       }

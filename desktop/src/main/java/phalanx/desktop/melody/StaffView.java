@@ -29,7 +29,7 @@ import phalanx.theory.Meter;
 final class StaffView extends ScrolledCanvas {
 
   private final Workspace workspace;
-  private final MelodyViewModel desk;
+  private final MelodyViewModel model;
   private final StaffPainter painter;
   private StaffLayout layout;
   private final BooleanProperty numbers = new SimpleBooleanProperty();
@@ -39,14 +39,14 @@ final class StaffView extends ScrolledCanvas {
   StaffView(Workspace workspace, Palette palette) {
     super("staves");
     this.workspace = workspace;
-    desk = workspace.models().melody();
+    model = workspace.models().melody();
     painter = new StaffPainter(graphics(), palette);
     setFocusTraversable(false);
     workspace.historyProperty().addListener(o -> rebuild());
     workspace.viewing().namingProperty().addListener(o -> repaint());
-    desk.previewProperty().addListener(o -> repaint());
-    desk.boardProperty().addListener(o -> repaint());
-    desk.entry().caretProperty().addListener(o -> repaint());
+    model.previewProperty().addListener(o -> repaint());
+    model.boardProperty().addListener(o -> repaint());
+    model.entry().caretProperty().addListener(o -> repaint());
     numbers.addListener(o -> repaint());
     workspace.arrangementProperty().addListener(o -> place());
     workspace.reviewProperty().addListener(o -> repaint());
@@ -75,7 +75,7 @@ final class StaffView extends ScrolledCanvas {
     List<StaffLayout.Cell> cells = layout.visible(top, top + height);
     for (StaffLayout.Cell cell : cells) {
       int bar = cell.bar().id();
-      boolean selected = bar == desk.bar();
+      boolean selected = bar == model.bar();
       pictures.put(
           bar,
           new StaffPainter.Picture(
@@ -84,16 +84,16 @@ final class StaffView extends ScrolledCanvas {
               engraved(song, cell),
               signature(song, cell),
               meters.get(bar),
-              selected ? Optional.of(desk.entry().caretProperty().get()) : Optional.empty(),
+              selected ? Optional.of(model.entry().caretProperty().get()) : Optional.empty(),
               missed.getOrDefault(bar, List.of()),
               numbers.get() ? Optional.of(frets(bar)) : Optional.empty()));
     }
-    if (desk.bar() != 0) {
+    if (model.bar() != 0) {
       setAccessibleText(
           StaffWords.of(
-              song.barNumber(desk.bar()),
-              desk.shown(desk.bar()),
-              desk.meter(),
+              song.barNumber(model.bar()),
+              model.shown(model.bar()),
+              model.meter(),
               workspace.viewing().namingProperty().get()));
     }
     painter.paint(
@@ -101,7 +101,7 @@ final class StaffView extends ScrolledCanvas {
   }
 
   private BarTune shown(Song song, int bar) {
-    return desk.shown(bar).moved(w -> TunePitches.of(song, w));
+    return model.shown(bar).moved(w -> TunePitches.of(song, w));
   }
 
   /** A bar as it stands on paper, behind the one before it, whose notes may go on into it. */
@@ -145,7 +145,7 @@ final class StaffView extends ScrolledCanvas {
 
   /** A bar without a tune has none, though the pattern may have a stroke of its own on top. */
   private List<Note> frets(int bar) {
-    return desk.shown(bar).isSilent() ? List.of() : played.getOrDefault(bar, List.of());
+    return model.shown(bar).isSilent() ? List.of() : played.getOrDefault(bar, List.of());
   }
 
   /** Notes that no finger reaches, by the bar they are written in. */
@@ -181,7 +181,7 @@ final class StaffView extends ScrolledCanvas {
   private void showSelected() {
     if (layout != null) {
       layout
-          .cell(desk.bar())
+          .cell(model.bar())
           .ifPresent(c -> reveal(c.y() - StaffLayout.HEADING, c.y() + StaffLayout.ROW));
     }
   }
@@ -213,7 +213,7 @@ final class StaffView extends ScrolledCanvas {
               c -> {
                 workspace.chord().selectBar(c.bar().id());
                 int ticks = meters.get(c.bar().id()).barTicks();
-                desk.entry().goTo(layout.tickAt(c, event.getX(), ticks));
+                model.entry().goTo(layout.tickAt(c, event.getX(), ticks));
               });
     }
   }

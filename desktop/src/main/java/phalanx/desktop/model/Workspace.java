@@ -212,7 +212,7 @@ public final class Workspace implements OpenSong {
     if (planning.get()) {
       awaited.add(use, never);
     } else {
-      planned.ifPresent(use);
+      planned.filter(p -> p.arrangement().song().equals(song())).ifPresentOrElse(use, never);
     }
   }
 

@@ -20,13 +20,13 @@ import phalanx.song.Section;
 final class BreadthChips extends HBox {
 
   private final Workspace workspace;
-  private final PatternViewModel desk;
+  private final PatternViewModel model;
   private final Map<Breadth, ToggleButton> chips = new EnumMap<>(Breadth.class);
   private final Button follow = new Button(Texts.of("breadthChips.asTheRest"));
 
   BreadthChips(Workspace workspace) {
     this.workspace = workspace;
-    desk = workspace.models().patterns();
+    model = workspace.models().patterns();
     getStyleClass().add("chart-tools");
     ToggleGroup group = new ToggleGroup();
     for (Breadth reach : Breadth.values()) {
@@ -39,7 +39,7 @@ final class BreadthChips extends HBox {
           e -> {
             // A chip that is down stays down: there always is a reach.
             chip.setSelected(true);
-            desk.reachProperty().set(reach);
+            model.reachProperty().set(reach);
           });
       chips.put(reach, chip);
     }
@@ -47,11 +47,11 @@ final class BreadthChips extends HBox {
     follow.getStyleClass().addAll("tool", "small-tool");
     follow.setMinWidth(Region.USE_PREF_SIZE);
     follow.setAccessibleText(Texts.of("breadthChips.playHereWhatIs"));
-    follow.setOnAction(e -> desk.follow());
+    follow.setOnAction(e -> model.follow());
     getChildren().addAll(chips.values());
     getChildren().add(follow);
-    desk.shownProperty().addListener(o -> tell());
-    desk.reachProperty().addListener(o -> tell());
+    model.shownProperty().addListener(o -> tell());
+    model.reachProperty().addListener(o -> tell());
     workspace.viewing().namingProperty().addListener(o -> tell());
     tell();
   }
@@ -77,14 +77,15 @@ final class BreadthChips extends HBox {
                 .orElse(Texts.of("breadthChips.chord")));
     chips.forEach(
         (reach, chip) -> {
-          chip.setSelected(reach == desk.reachProperty().get());
-          boolean own = reach != Breadth.SONG && workspace.song().patterns().has(desk.scope(reach));
+          chip.setSelected(reach == model.reachProperty().get());
+          boolean own =
+              reach != Breadth.SONG && workspace.song().patterns().has(model.scope(reach));
           chip.getStyleClass().remove("has-own");
           if (own && slot.isPresent()) {
             chip.getStyleClass().add("has-own");
           }
         });
-    follow.setVisible(desk.isOwn());
-    follow.setManaged(desk.isOwn());
+    follow.setVisible(model.isOwn());
+    follow.setManaged(model.isOwn());
   }
 }

@@ -23,7 +23,7 @@ final class PatternGrid extends Canvas {
   private static final int BARS_SHOWN = 2;
 
   private final Workspace workspace;
-  private final PatternViewModel desk;
+  private final PatternViewModel model;
   private final GridPainter painter;
   private final StrokeTools tools;
   private GridLayout layout;
@@ -35,13 +35,13 @@ final class PatternGrid extends Canvas {
   PatternGrid(Workspace workspace, double width, double height, Palette palette) {
     super(width, height);
     this.workspace = workspace;
-    desk = workspace.models().patterns();
-    tools = new StrokeTools(desk);
+    model = workspace.models().patterns();
+    tools = new StrokeTools(model);
     painter = new GridPainter(getGraphicsContext2D(), palette);
     setId("pattern-grid");
     setFocusTraversable(true);
-    desk.shownProperty().addListener(o -> repaint());
-    desk.fallsProperty().addListener(o -> repaint());
+    model.shownProperty().addListener(o -> repaint());
+    model.fallsProperty().addListener(o -> repaint());
     focusedProperty().addListener(o -> repaint());
     setOnMousePressed(this::press);
     setOnKeyPressed(this::key);
@@ -55,7 +55,7 @@ final class PatternGrid extends Canvas {
   }
 
   private WrittenPattern pattern() {
-    return desk.shownProperty().get();
+    return model.shownProperty().get();
   }
 
   /** Runs when the cursor or the pattern changed. */
@@ -97,7 +97,7 @@ final class PatternGrid extends Canvas {
 
   /** Where across the grid the song is heard; empty where it is heard elsewhere, or not. */
   OptionalDouble heardX() {
-    OptionalInt at = desk.heard();
+    OptionalInt at = model.heard();
     return at.isPresent() && layout.shows(at.getAsInt())
         ? OptionalDouble.of(layout.x(at.getAsInt()))
         : OptionalDouble.empty();
@@ -118,7 +118,7 @@ final class PatternGrid extends Canvas {
         new GridPainter.Picture(
             pattern,
             parts,
-            desk.fallsProperty().get().stream().findFirst(),
+            model.fallsProperty().get().stream().findFirst(),
             workspace.song().tempo(),
             row(),
             tick,

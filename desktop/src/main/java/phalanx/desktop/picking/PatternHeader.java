@@ -23,13 +23,13 @@ final class PatternHeader extends ToolRow {
   /** Columns of the name's field, which grows with the name. */
   private static final int SHORTEST = 8;
 
-  private final PatternViewModel desk;
+  private final PatternViewModel model;
   private final TextField title = new TextField();
   private final Label about = new Label();
   private final Label bars = new Label();
 
   PatternHeader(Workspace workspace, OwnShelf<OwnPatterns, WrittenPattern> own) {
-    desk = workspace.models().patterns();
+    model = workspace.models().patterns();
     getStyleClass().add("arrange-header");
     title.setId("pattern-title");
     title.getStyleClass().add("pattern-title");
@@ -52,33 +52,34 @@ final class PatternHeader extends ToolRow {
         Controls.smallTool(
             "pattern-double",
             Texts.of("patternHeader.doubleToVary"),
-            () -> desk.become(PatternEdits.doubled(desk.shownProperty().get())));
+            () -> model.become(PatternEdits.doubled(model.shownProperty().get())));
     Button halve =
         Controls.smallTool(
             "pattern-halve",
             Texts.of("patternHeader.halve"),
-            () -> desk.become(PatternEdits.halved(desk.shownProperty().get())));
-    Button hear = Controls.smallTool("hear-pattern", Texts.of("patternHeader.hearItH"), desk::hear);
+            () -> model.become(PatternEdits.halved(model.shownProperty().get())));
+    Button hear =
+        Controls.smallTool("hear-pattern", Texts.of("patternHeader.hearItH"), model::hear);
     Button save =
         Controls.smallTool(
             "save-mine",
             Texts.of("patternHeader.saveAsMine"),
             () -> {
               rename();
-              own.put(desk.shownProperty().get());
+              own.put(model.shownProperty().get());
             });
     getChildren().addAll(title, about, grow, bars, hear, halve, vary, save);
-    desk.shownProperty().addListener(o -> tell());
+    model.shownProperty().addListener(o -> tell());
     tell();
   }
 
   private void rename() {
-    WrittenPattern shown = desk.shownProperty().get();
+    WrittenPattern shown = model.shownProperty().get();
     String name = title.getText().strip();
     if (name.isEmpty()) {
       tell();
     } else if (!name.equals(shownTitle(shown))) {
-      desk.become(shown.named(name, shown.words()));
+      model.become(shown.named(name, shown.words()));
     }
   }
 
@@ -87,7 +88,7 @@ final class PatternHeader extends ToolRow {
   }
 
   private void tell() {
-    WrittenPattern shown = desk.shownProperty().get();
+    WrittenPattern shown = model.shownProperty().get();
     title.setText(shownTitle(shown));
     // Letters of the name are narrower than the columns a field counts in.
     title.setPrefColumnCount(Math.max(SHORTEST, shownTitle(shown).length()));

@@ -41,7 +41,7 @@ public final class PickingScreen extends VBox {
   private static final double FALLS_HEIGHT = 218;
 
   private final Workspace workspace;
-  private final PatternViewModel desk;
+  private final PatternViewModel model;
   private final PatternGrid grid;
   private final Region head = new Region();
   private final Label motion = new Label();
@@ -50,7 +50,7 @@ public final class PickingScreen extends VBox {
   public PickingScreen(
       Workspace workspace, OwnShelf<OwnPatterns, WrittenPattern> own, Palette palette) {
     this.workspace = workspace;
-    desk = workspace.models().patterns();
+    model = workspace.models().patterns();
     grid = new PatternGrid(workspace, WIDTH, GRID_HEIGHT, palette);
     getStyleClass().add("arrange");
     setMinWidth(0);
@@ -71,12 +71,12 @@ public final class PickingScreen extends VBox {
     falls.fill(this, BESIDE);
     refusal.setId("refusal");
     refusal.getStyleClass().add("refusal");
-    refusal.textProperty().bind(desk.refusalProperty());
-    refusal.visibleProperty().bind(desk.refusalProperty().isNotEmpty());
+    refusal.textProperty().bind(model.refusalProperty());
+    refusal.visibleProperty().bind(model.refusalProperty().isNotEmpty());
     refusal.managedProperty().bind(refusal.visibleProperty());
-    motion.visibleProperty().bind(desk.refusalProperty().isEmpty());
+    motion.visibleProperty().bind(model.refusalProperty().isEmpty());
     motion.managedProperty().bind(motion.visibleProperty());
-    desk.fallsProperty().addListener(o -> say());
+    model.fallsProperty().addListener(o -> say());
     say();
     getChildren()
         .addAll(
@@ -99,8 +99,8 @@ public final class PickingScreen extends VBox {
 
   /** The motion of the first bars, counted. */
   private void say() {
-    List<PatternFall> falls = desk.fallsProperty().get();
-    Meter meter = desk.shownProperty().get().meter();
+    List<PatternFall> falls = model.fallsProperty().get();
+    Meter meter = model.shownProperty().get().meter();
     motion.setText(
         falls.isEmpty()
             ? ""
@@ -143,9 +143,9 @@ public final class PickingScreen extends VBox {
     DensityMenu menu =
         new DensityMenu(
             workspace,
-            () -> List.of(desk.scope()),
-            () -> workspace.models().density().own(desk.scope()));
-    desk.reachProperty().addListener(o -> menu.tell());
+            () -> List.of(model.scope()),
+            () -> workspace.models().density().own(model.scope()));
+    model.reachProperty().addListener(o -> menu.tell());
     return menu;
   }
 
@@ -159,7 +159,7 @@ public final class PickingScreen extends VBox {
         .historyProperty()
         .addListener(o -> soft.setSelected(workspace.song().patterns().softEnding()));
     soft.setSelected(workspace.song().patterns().softEnding());
-    soft.setOnAction(e -> desk.endSoftly(soft.isSelected()));
+    soft.setOnAction(e -> model.endSoftly(soft.isSelected()));
     return soft;
   }
 

@@ -31,7 +31,7 @@ public final class ShelfPanel extends VBox {
   private static final double PICTURE_HEIGHT = 36;
   private static final double CARD_HEIGHT = 52;
 
-  private final PatternViewModel desk;
+  private final PatternViewModel model;
   private final OwnShelf<OwnPatterns, WrittenPattern> own;
   private final Palette palette;
   private final VBox shelf = new VBox();
@@ -40,7 +40,7 @@ public final class ShelfPanel extends VBox {
 
   public ShelfPanel(
       Workspace workspace, OwnShelf<OwnPatterns, WrittenPattern> own, Palette palette) {
-    this.desk = workspace.models().patterns();
+    this.model = workspace.models().patterns();
     this.own = own;
     this.palette = palette;
     setId("shelf");
@@ -51,14 +51,14 @@ public final class ShelfPanel extends VBox {
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(scroll, new HandSays(workspace));
-    desk.shownProperty().addListener(o -> show());
+    model.shownProperty().addListener(o -> show());
     own.property().addListener(o -> show());
     show();
   }
 
   private void show() {
-    Meter meter = desk.shownProperty().get().meter();
-    PickingStyle now = desk.chosen();
+    Meter meter = model.shownProperty().get().meter();
+    PickingStyle now = model.chosen();
     List<Node> cards = new ArrayList<>();
     List<WrittenPattern> mine =
         own.property().get().patterns().stream().filter(p -> p.meter().equals(meter)).toList();
@@ -119,14 +119,14 @@ public final class ShelfPanel extends VBox {
     button.setGraphic(row);
     button.setId(id);
     button.getStyleClass().add("card");
-    if (style.equals(desk.chosen())) {
+    if (style.equals(model.chosen())) {
       button.getStyleClass().add("chosen");
     }
     button.setMaxWidth(Double.MAX_VALUE);
     button.setMinHeight(USE_PREF_SIZE);
     button.setPrefHeight(CARD_HEIGHT);
     button.setAccessibleText(PatternWords.name(style) + ": " + PatternWords.about(style));
-    button.setOnAction(e -> desk.choose(style));
+    button.setOnAction(e -> model.choose(style));
     return removable ? withRemoval(button, style.title(), id) : button;
   }
 

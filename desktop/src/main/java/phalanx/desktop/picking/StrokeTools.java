@@ -35,14 +35,14 @@ final class StrokeTools {
 
   private static final int TREMOLO_PARTS = 4;
 
-  private final PatternViewModel desk;
+  private final PatternViewModel model;
 
-  StrokeTools(PatternViewModel desk) {
-    this.desk = desk;
+  StrokeTools(PatternViewModel model) {
+    this.model = model;
   }
 
   private WrittenPattern pattern() {
-    return desk.shownProperty().get();
+    return model.shownProperty().get();
   }
 
   private Pattern.Step step(int tick) {
@@ -50,7 +50,7 @@ final class StrokeTools {
   }
 
   private void toggle(Stroke stroke, int tick) {
-    desk.take(PatternEdits.toggle(pattern(), stroke, tick));
+    model.take(PatternEdits.toggle(pattern(), stroke, tick));
   }
 
   /** The stroke in a row. */
@@ -95,12 +95,12 @@ final class StrokeTools {
       case "~" -> row.role().ifPresent(r -> toggle(tremolo(r), tick));
       case "/" -> roll(true, tick);
       case "\\" -> roll(false, tick);
-      case "U" -> desk.become(PatternEdits.thumbMuted(pattern()));
+      case "U" -> model.become(PatternEdits.thumbMuted(pattern()));
       case "u" -> technique(row, tick, Technique.Plain.PALM_MUTE);
       case "s" -> technique(row, tick, Technique.Plain.SLAP);
       case "t" -> technique(row, tick, new Technique.TouchedHarmonic(12));
       case "n" -> nails(tick);
-      case ">" -> desk.take(PatternEdits.early(pattern(), tick));
+      case ">" -> model.take(PatternEdits.early(pattern(), tick));
       default -> {
         return false;
       }
@@ -171,7 +171,7 @@ final class StrokeTools {
         next < SPEEDS.size()
             ? Optional.of(new Roll(towardsTreble, SPEEDS.get(next)))
             : Optional.empty();
-    desk.take(PatternEdits.roll(pattern(), wanted, tick));
+    model.take(PatternEdits.roll(pattern(), wanted, tick));
   }
 
   /** A brush down (towards the treble) or up, over all strings first, then over fewer. */

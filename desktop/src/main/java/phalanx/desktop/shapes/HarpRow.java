@@ -18,14 +18,14 @@ import phalanx.theory.NoteNaming;
 final class HarpRow extends ToolRow {
 
   private final Workspace workspace;
-  private final HarpRunViewModel desk;
+  private final HarpRunViewModel model;
   private final ComboBox<String> order = new ComboBox<>();
   private final Label notes = ShapesView.label("harp-notes", "where");
   private boolean filling;
 
   HarpRow(Workspace workspace) {
     this.workspace = workspace;
-    desk = workspace.models().harp();
+    model = workspace.models().harp();
     Label name = new Label(Texts.of("harpRow.harpRun"));
     name.getStyleClass().add("row-name");
     name.setTooltip(new Tooltip(Texts.of("harpRow.theRingFingerPlucks")));
@@ -36,17 +36,17 @@ final class HarpRow extends ToolRow {
     order.setOnAction(
         e -> {
           if (!filling && order.getSelectionModel().getSelectedIndex() >= 0) {
-            desk.chosenProperty().set(order.getSelectionModel().getSelectedIndex());
+            model.chosenProperty().set(order.getSelectionModel().getSelectedIndex());
           }
         });
-    Button hear = Controls.smallTool("hear-harp", Texts.of("harpRow.hear"), desk::hear);
-    Button put = Controls.smallTool("put-harp", Texts.of("harpRow.putIntoThisBar"), desk::put);
+    Button hear = Controls.smallTool("hear-harp", Texts.of("harpRow.hear"), model::hear);
+    Button put = Controls.smallTool("put-harp", Texts.of("harpRow.putIntoThisBar"), model::put);
     getChildren().addAll(name, order, hear, put, notes);
     setSpacing(6);
     setAlignment(Pos.CENTER_LEFT);
     managedProperty().bind(visibleProperty());
-    desk.proposalsProperty().addListener(o -> show());
-    desk.chosenProperty().addListener(o -> show());
+    model.proposalsProperty().addListener(o -> show());
+    model.chosenProperty().addListener(o -> show());
     workspace.viewing().namingProperty().addListener(o -> show());
     show();
   }
@@ -54,13 +54,14 @@ final class HarpRow extends ToolRow {
   private void show() {
     filling = true;
     List<String> orders =
-        desk.proposalsProperty().get().stream().map(HarpRunViewModel.Proposal::order).toList();
+        model.proposalsProperty().get().stream().map(HarpRunViewModel.Proposal::order).toList();
     if (!orders.equals(order.getItems())) {
       order.getItems().setAll(orders);
     }
-    setVisible(desk.looked().isPresent());
+    setVisible(model.looked().isPresent());
     NoteNaming naming = workspace.viewing().namingProperty().get();
-    desk.looked()
+    model
+        .looked()
         .ifPresent(
             p -> {
               order.setValue(p.order());

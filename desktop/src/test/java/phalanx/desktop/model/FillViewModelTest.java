@@ -26,7 +26,7 @@ class FillViewModelTest {
 
   private final Workspace workspace =
       new Workspace(new PlanService(Runnable::run, Runnable::run, Runnable::run));
-  private final FillViewModel desk =
+  private final FillViewModel model =
       new FillViewModel(
           workspace,
           workspace.chord(),
@@ -47,21 +47,21 @@ class FillViewModelTest {
 
   @Test
   void nothingIsTriedUntilSomebodyLooks() {
-    assertThat(desk.tried(first())).isEmpty();
-    desk.lookedProperty().set(true);
-    assertThat(desk.shown()).hasSize(8).allMatch(f -> desk.tried(f).isPresent());
-    assertThat(desk.looked()).isEmpty();
+    assertThat(model.tried(first())).isEmpty();
+    model.lookedProperty().set(true);
+    assertThat(model.shown()).hasSize(8).allMatch(f -> model.tried(f).isPresent());
+    assertThat(model.looked()).isEmpty();
   }
 
   @Test
   void theChosenOneIsPlannedWithTheWholeSongAndPutIn() {
-    desk.lookedProperty().set(true);
-    desk.chosenProperty().set(Optional.of(first()));
-    FillTry looked = desk.looked().orElseThrow();
+    model.lookedProperty().set(true);
+    model.chosenProperty().set(Optional.of(first()));
+    FillTry looked = model.looked().orElseThrow();
     assertThat(looked.fits()).isTrue();
     Song before = workspace.song();
     assertThat(looked.fitted().orElseThrow().song().chart()).isEqualTo(before.chart());
-    desk.put();
+    model.put();
     int bar = workspace.chord().bar().orElseThrow().id();
     assertThat(workspace.song().tune().at(bar, before.chart()).notes()).hasSize(4);
     workspace.undo();
@@ -140,53 +140,53 @@ class FillViewModelTest {
 
   @Test
   void theShelfIsSearchedByLengthPlaceAndFit() {
-    desk.lookedProperty().set(true);
-    desk.beatsProperty().set(Optional.of(1));
-    assertThat(desk.shown()).allMatch(f -> f.beats() == 1);
-    desk.beatsProperty().set(Optional.empty());
+    model.lookedProperty().set(true);
+    model.beatsProperty().set(Optional.of(1));
+    assertThat(model.shown()).allMatch(f -> f.beats() == 1);
+    model.beatsProperty().set(Optional.empty());
     int all = 0;
     for (Position position : List.of(Position.LOW, Position.MIDDLE, Position.HIGH)) {
-      desk.positionProperty().set(position);
-      assertThat(desk.shown())
+      model.positionProperty().set(position);
+      assertThat(model.shown())
           .allMatch(
-              f -> position.has(desk.tried(f).orElseThrow().fitted().orElseThrow().position()));
-      all += desk.shown().size();
+              f -> position.has(model.tried(f).orElseThrow().fitted().orElseThrow().position()));
+      all += model.shown().size();
     }
     assertThat(all).isEqualTo(8);
-    desk.positionProperty().set(Position.ANY);
-    desk.fittingOnlyProperty().set(true);
-    assertThat(desk.shown()).allMatch(f -> desk.tried(f).orElseThrow().fits());
+    model.positionProperty().set(Position.ANY);
+    model.fittingOnlyProperty().set(true);
+    assertThat(model.shown()).allMatch(f -> model.tried(f).orElseThrow().fits());
   }
 
   @Test
   void colourAndEndingAreTriedAnew() {
-    desk.lookedProperty().set(true);
-    desk.chosenProperty().set(Optional.of(first()));
-    desk.switchColour();
-    assertThat(desk.looked().orElseThrow().colour()).isEqualTo(Fill.Colour.BLUESY);
-    desk.switchColour();
-    assertThat(desk.looked().orElseThrow().colour()).isEqualTo(Fill.Colour.MAJOR);
-    desk.endingProperty().set(Ending.BRUSH);
-    assertThat(desk.looked().orElseThrow().fitted().orElseThrow().allNotes())
+    model.lookedProperty().set(true);
+    model.chosenProperty().set(Optional.of(first()));
+    model.switchColour();
+    assertThat(model.looked().orElseThrow().colour()).isEqualTo(Fill.Colour.BLUESY);
+    model.switchColour();
+    assertThat(model.looked().orElseThrow().colour()).isEqualTo(Fill.Colour.MAJOR);
+    model.endingProperty().set(Ending.BRUSH);
+    assertThat(model.looked().orElseThrow().fitted().orElseThrow().allNotes())
         .anyMatch(n -> n.isBrushed());
   }
 
   /** A bar put in from the shelf and saved comes back as the same fill. */
   @Test
   void aBarIsMadeAFillOfOnesOwn() {
-    assertThat(desk.make("Mine").fill()).isEmpty();
-    desk.lookedProperty().set(true);
-    desk.chosenProperty().set(Optional.of(first()));
-    desk.put();
-    FillMaker.Result made = desk.make("Mine");
+    assertThat(model.make("Mine").fill()).isEmpty();
+    model.lookedProperty().set(true);
+    model.chosenProperty().set(Optional.of(first()));
+    model.put();
+    FillMaker.Result made = model.make("Mine");
     Fill mine = made.fill().orElseThrow();
     assertThat(mine.degrees(Fill.Colour.MAJOR).stream().map(d -> Math.floorMod(d, 12)))
         .containsExactlyElementsOf(
             first().degrees(Fill.Colour.MAJOR).stream().map(d -> Math.floorMod(d, 12)).toList());
-    desk.ownProperty().set(List.of(mine));
-    assertThat(desk.isOwn(mine)).isTrue();
-    assertThat(desk.shown().get(0)).isEqualTo(mine);
-    assertThat(desk.tried(mine)).isPresent();
+    model.ownProperty().set(List.of(mine));
+    assertThat(model.isOwn(mine)).isTrue();
+    assertThat(model.shown().get(0)).isEqualTo(mine);
+    assertThat(model.tried(mine)).isPresent();
   }
 
   @Test

@@ -18,7 +18,7 @@ class MelodyViewModelTest {
 
   private final Workspace workspace =
       new Workspace(new PlanService(Runnable::run, Runnable::run, Runnable::run));
-  private final MelodyViewModel desk = workspace.models().melody();
+  private final MelodyViewModel model = workspace.models().melody();
 
   @BeforeEach
   void opened() {
@@ -53,39 +53,39 @@ class MelodyViewModelTest {
 
   @Test
   void whatIsTypedIsDrawnAtOnceAndKeptWithTheNextStep() {
-    int bar = desk.bar();
-    desk.type("g4 . b d");
-    assertThat(desk.shown(bar).notes()).hasSize(3);
+    int bar = model.bar();
+    model.type("g4 . b d");
+    assertThat(model.shown(bar).notes()).hasSize(3);
     assertThat(kept(bar).isSilent()).isTrue();
-    desk.step(1);
+    model.step(1);
     assertThat(kept(bar).notes()).hasSize(3);
-    assertThat(desk.bar()).isNotEqualTo(bar);
-    desk.step(-1);
-    assertThat(desk.textProperty().get()).isEqualTo("g4 . b d");
-    assertThat(desk.boardProperty().get().entries()).hasSize(3);
+    assertThat(model.bar()).isNotEqualTo(bar);
+    model.step(-1);
+    assertThat(model.textProperty().get()).isEqualTo("g4 . b d");
+    assertThat(model.boardProperty().get().entries()).hasSize(3);
   }
 
   @Test
   void whatCannotBeReadIsSaidWithItsPlaceAndTheRestStays() {
-    desk.type("g4 q b d");
-    assertThat(desk.troubleProperty().get()).startsWith("at sign 4: ");
-    assertThat(desk.previewProperty().get().notes()).isNotEmpty();
-    desk.type("g4 a b d");
-    assertThat(desk.troubleProperty().get()).isEmpty();
+    model.type("g4 q b d");
+    assertThat(model.troubleProperty().get()).startsWith("at sign 4: ");
+    assertThat(model.previewProperty().get().notes()).isNotEmpty();
+    model.type("g4 a b d");
+    assertThat(model.troubleProperty().get()).isEmpty();
   }
 
   @Test
   void aNoteWithoutOctaveGoesOnFromTheBarBefore() {
-    desk.type("e5");
-    desk.step(1);
-    desk.type("d");
-    assertThat(first(desk.previewProperty().get()).octave()).isEqualTo(5);
+    model.type("e5");
+    model.step(1);
+    model.type("d");
+    assertThat(first(model.previewProperty().get()).octave()).isEqualTo(5);
   }
 
   @Test
   void goingToAnotherChordKeepsWhatWasTyped() {
-    int bar = desk.bar();
-    desk.type("e5");
+    int bar = model.bar();
+    model.type("e5");
     workspace.chord().select(Integer.MAX_VALUE);
     assertThat(first(kept(bar)).octave()).isEqualTo(5);
     workspace.undo();
@@ -94,57 +94,57 @@ class MelodyViewModelTest {
 
   @Test
   void whatIsBeingTypedStaysWhileSomethingElseOfTheSongChanges() {
-    int bar = desk.bar();
-    desk.type("a4 . ");
+    int bar = model.bar();
+    model.type("a4 . ");
     workspace.edit(song -> song.withTitle("Another name"));
-    assertThat(desk.textProperty().get()).isEqualTo("a4 . ");
-    assertThat(first(desk.previewProperty().get()).octave()).isEqualTo(4);
-    desk.type("a4 . f#");
+    assertThat(model.textProperty().get()).isEqualTo("a4 . ");
+    assertThat(first(model.previewProperty().get()).octave()).isEqualTo(4);
+    model.type("a4 . f#");
     workspace.undo();
-    desk.step(1);
+    model.step(1);
     assertThat(kept(bar).notes()).hasSize(2);
   }
 
   @Test
   void whatCannotBeReadYetStaysToo() {
-    desk.type("q");
+    model.type("q");
     workspace.edit(song -> song.withTitle("Another name"));
-    assertThat(desk.textProperty().get()).isEqualTo("q");
-    assertThat(desk.troubleProperty().get()).startsWith("at sign 1: ");
+    assertThat(model.textProperty().get()).isEqualTo("q");
+    assertThat(model.troubleProperty().get()).startsWith("at sign 1: ");
   }
 
   @Test
   void aBarThatChangesUnderWhatIsTypedIsShownAsItIsNow() {
-    int bar = desk.bar();
-    desk.type("g4 . b d");
-    desk.keep();
-    desk.type("g4 . b ");
+    int bar = model.bar();
+    model.type("g4 . b d");
+    model.keep();
+    model.type("g4 . b ");
     workspace.undo();
-    assertThat(desk.textProperty().get()).isEmpty();
+    assertThat(model.textProperty().get()).isEmpty();
     assertThat(kept(bar).isSilent()).isTrue();
   }
 
   @Test
   void anotherChordOfTheSameBarLeavesWhatIsTyped() {
-    int bar = desk.bar();
+    int bar = model.bar();
     workspace.edit(song -> twoChords(song, bar));
     workspace.chord().select(0);
-    desk.type("a4 . ");
+    model.type("a4 . ");
     workspace.chord().select(1);
-    assertThat(desk.bar()).isEqualTo(bar);
-    assertThat(desk.textProperty().get()).isEqualTo("a4 . ");
+    assertThat(model.bar()).isEqualTo(bar);
+    assertThat(model.textProperty().get()).isEqualTo("a4 . ");
     assertThat(kept(bar).isSilent()).isTrue();
   }
 
   @Test
   void aPlanWithMoreChordsBeforeTheBarDoesNotBreakInOnTheTyping() {
-    int first = desk.bar();
-    desk.step(1);
-    int bar = desk.bar();
-    desk.type("a4 . ");
+    int first = model.bar();
+    model.step(1);
+    int bar = model.bar();
+    model.type("a4 . ");
     workspace.edit(song -> twoChords(song, first));
-    assertThat(desk.bar()).isEqualTo(bar);
-    assertThat(desk.textProperty().get()).isEqualTo("a4 . ");
+    assertThat(model.bar()).isEqualTo(bar);
+    assertThat(model.textProperty().get()).isEqualTo("a4 . ");
     assertThat(kept(bar).isSilent()).isTrue();
   }
 
@@ -153,12 +153,12 @@ class MelodyViewModelTest {
    */
   @Test
   void whatIsTypedForOneSongIsNotForTheNext() {
-    int bar = desk.bar();
-    desk.type("g4 . b ");
+    int bar = model.bar();
+    model.type("g4 . b ");
     workspace.open(Demo.song().withTitle("Another"), List.of());
-    assertThat(desk.textProperty().get()).isEmpty();
-    desk.keep();
-    desk.step(1);
+    assertThat(model.textProperty().get()).isEmpty();
+    model.keep();
+    model.step(1);
     assertThat(kept(bar).isSilent()).isTrue();
     assertThat(workspace.song().tune().isEmpty()).isTrue();
   }

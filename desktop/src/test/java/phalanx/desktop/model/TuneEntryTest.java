@@ -14,8 +14,8 @@ class TuneEntryTest {
 
   private final Workspace workspace =
       new Workspace(new PlanService(Runnable::run, Runnable::run, Runnable::run));
-  private final MelodyViewModel desk = workspace.models().melody();
-  private final TuneEntry entry = desk.entry();
+  private final MelodyViewModel model = workspace.models().melody();
+  private final TuneEntry entry = model.entry();
 
   @BeforeEach
   void opened() {
@@ -30,14 +30,14 @@ class TuneEntryTest {
 
   @Test
   void touchesFollowEachOtherAndGoOnInTheNextBar() {
-    int first = desk.bar();
+    int first = model.bar();
     entry.touch(5, 3, false);
     entry.touch(5, 0, false);
-    assertThat(desk.textProperty().get()).isEqualTo("g4@1 e@1 - .");
+    assertThat(model.textProperty().get()).isEqualTo("g4@1 e@1 - .");
     assertThat(entry.caretProperty().get()).isEqualTo(10080);
     entry.partProperty().set(2);
     entry.touch(4, 3, false);
-    assertThat(desk.bar()).isNotEqualTo(first);
+    assertThat(model.bar()).isNotEqualTo(first);
     assertThat(entry.caretProperty().get()).isZero();
     assertThat(kept(first).notes())
         .extracting(n -> n.lengthTicks())
@@ -48,10 +48,10 @@ class TuneEntryTest {
 
   @Test
   void aNoteIsAddedToTheOneBeforeARestIsLeftAndBackTakesAway() {
-    int bar = desk.bar();
+    int bar = model.bar();
     entry.touch(5, 3, false);
     entry.touch(4, 3, true);
-    assertThat(desk.textProperty().get()).isEqualTo("g4@1+d@2 - . .");
+    assertThat(model.textProperty().get()).isEqualTo("g4@1+d@2 - . .");
     entry.rest();
     entry.dottedProperty().set(true);
     entry.touch(5, 0, false);
@@ -65,16 +65,16 @@ class TuneEntryTest {
 
   @Test
   void aNoteThatIsThereGetsAnotherPitchAndKeepsItsLength() {
-    desk.type("g4 . . ^a");
-    desk.keep();
+    model.type("g4 . . ^a");
+    model.keep();
     entry.goTo(15000);
     assertThat(entry.caretProperty().get()).isEqualTo(15120);
     entry.touch(5, 7, false);
     workspace.chord().select(0);
-    assertThat(desk.textProperty().get()).isEqualTo("g4 . . ^b@1");
+    assertThat(model.textProperty().get()).isEqualTo("g4 . . ^b@1");
     entry.goTo(100);
     entry.touch(5, 0, false);
-    assertThat(desk.textProperty().get()).isEqualTo("e4@1 . . ^b4@1");
+    assertThat(model.textProperty().get()).isEqualTo("e4@1 . . ^b4@1");
   }
 
   @Test
@@ -85,10 +85,10 @@ class TuneEntryTest {
             .findFirst()
             .orElseThrow();
     entry.touch(seventh);
-    assertThat(desk.textProperty().get()).isEqualTo("b5@1(h7) - . .");
+    assertThat(model.textProperty().get()).isEqualTo("b5@1(h7) - . .");
     entry.goTo(0);
     entry.touch(5, 3, false);
-    assertThat(desk.textProperty().get()).isEqualTo("g4@1 - . .");
+    assertThat(model.textProperty().get()).isEqualTo("g4@1 - . .");
   }
 
   @Test
