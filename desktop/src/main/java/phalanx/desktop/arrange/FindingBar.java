@@ -1,6 +1,8 @@
 package phalanx.desktop.arrange;
 
+import java.text.Collator;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -28,6 +30,7 @@ import phalanx.findings.RuleWords;
 import phalanx.findings.Tally;
 import phalanx.fretting.Shape;
 import phalanx.suggestion.Suggestion;
+import phalanx.text.Language;
 import phalanx.text.Phrase;
 
 /** What is hard in the song, one finding at a time, each with its ways out. */
@@ -145,12 +148,15 @@ final class FindingBar extends VBox {
     grade(items, Grade.CANNOT, tally.cannot());
     grade(items, Grade.HEARD, tally.heard());
     grade(items, Grade.NOTE, tally.notes());
-    model
-        .rules()
+    Collator byName = Collator.getInstance(Language.spoken().locale());
+    model.rules().entrySet().stream()
+        .sorted(Comparator.comparing(r -> RuleWords.of(r.getKey()), byName))
         .forEach(
-            (rule, n) ->
+            r ->
                 items.add(
-                    kind(Phrase.of("%s (%d)", RuleWords.of(rule), n), new Filter.OfRule(rule))));
+                    kind(
+                        Phrase.of("%s (%d)", RuleWords.of(r.getKey()), r.getValue()),
+                        new Filter.OfRule(r.getKey()))));
     if (!model.accepted().isEmpty()) {
       String left = Texts.of("findingBar.leftAsTheyAre", model.accepted().size());
       items.add(kind(left, new Filter.Accepted()));
