@@ -16,11 +16,11 @@ import java.util.Optional;
 /** Runs jobs in turn, each input under a watch, and keeps what broke a promise. */
 final class Fuzzing implements AutoCloseable {
 
-  /** Every reader answers any input within this. */
-  private static final Duration READ = Duration.ofSeconds(2);
+  /** Every reader answers any input within this, as a long run of odd input asks of it. */
+  static final Duration PROMISED = Duration.ofSeconds(2);
 
-  /** What is then done with a small song is done within this, also on a busy machine. */
-  private static final Duration USED = Duration.ofSeconds(30);
+  /** Only what never ends takes longer, also on a busy machine: all the build asks. */
+  static final Duration GUARD = Duration.ofSeconds(60);
 
   /** A job that fails over and over is stopped. */
   private static final int MOST_FAILURES = 12;
@@ -36,15 +36,25 @@ final class Fuzzing implements AutoCloseable {
   record Failure(String job, long seed, byte[] input, String trace) {}
 
   private final Watch watch = new Watch();
+  private final Duration read;
   private final Map<String, Long> counts = new LinkedHashMap<>();
   private final List<Failure> failures = new ArrayList<>();
+
+  /**
+   * Nothing was tried yet.
+   *
+   * @param read how long an input may be read
+   */
+  Fuzzing(Duration read) {
+    this.read = read;
+  }
 
   /** Reads one input. */
   Optional<Throwable> read(Job job, byte[] input) {
     try {
-      Runnable use = watch.within(READ, "reading", () -> job.reader().read(input));
+      Runnable use = watch.within(read, "reading", () -> job.reader().read(input));
       watch.within(
-          USED,
+          GUARD,
           "using what was read",
           () -> {
             use.run();
