@@ -7,8 +7,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import phalanx.song.ChordChange;
-import phalanx.song.Harmony;
 import phalanx.song.Song;
 import phalanx.theory.Chord;
 import phalanx.theory.Interval;
@@ -45,13 +43,7 @@ public final class Completion {
 
   private static List<Chord> candidates(Song song, String typed, NoteNaming naming, Interval up) {
     List<Chord> all = new ArrayList<>();
-    song.chart().bars().stream()
-        .flatMap(b -> b.changes().stream())
-        .map(ChordChange::harmony)
-        .filter(Harmony.Sounding.class::isInstance)
-        .map(h -> ((Harmony.Sounding) h).chord().up(up))
-        .distinct()
-        .forEach(all::add);
+    KeyChords.written(song.chart()).forEach(c -> all.add(c.up(up)));
     song.key().map(k -> ofKey(k.up(up))).ifPresent(all::addAll);
     Optional<NoteName> root = naming.atStartOf(typed).map(NoteName.Prefix::note);
     root.ifPresent(

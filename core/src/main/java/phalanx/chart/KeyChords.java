@@ -4,8 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import phalanx.song.Chart;
+import phalanx.song.ChordChange;
+import phalanx.song.Harmony;
 import phalanx.theory.Chord;
 import phalanx.theory.ChordReader;
 import phalanx.theory.ChordReading;
@@ -60,18 +64,38 @@ public final class KeyChords {
 
   /** The triads on the degrees of a key, in order. */
   public static List<Chord> triads(Key key) {
-    return IntStream.range(0, Mode.DEGREES)
-        .mapToObj(d -> chord(key.degree(d), triad(key, d)))
-        .flatMap(Optional::stream)
-        .toList();
+    return onDegrees(key, d -> triad(key, d));
   }
 
   /** The seventh chords on the degrees of a key, in order. */
   public static List<Chord> sevenths(Key key) {
+    return onDegrees(key, d -> seventh(key, d));
+  }
+
+  private static List<Chord> onDegrees(Key key, IntFunction<String> quality) {
     return IntStream.range(0, Mode.DEGREES)
-        .mapToObj(d -> chord(key.degree(d), seventh(key, d)))
+        .mapToObj(d -> chord(key.degree(d), quality.apply(d)))
         .flatMap(Optional::stream)
         .toList();
+  }
+
+  /** The chords that are written in a chart, each once, in order. */
+  public static List<Chord> written(Chart chart) {
+    return chart.bars().stream()
+        .flatMap(b -> b.changes().stream())
+        .map(ChordChange::harmony)
+        .filter(Harmony.Sounding.class::isInstance)
+        .map(h -> ((Harmony.Sounding) h).chord())
+        .distinct()
+        .toList();
+  }
+
+  /** Those of a chart that are neither a key's own nor often borrowed in it. */
+  public static List<Chord> others(Chart chart, Key key) {
+    List<Chord> offered = new ArrayList<>(triads(key));
+    offered.addAll(sevenths(key));
+    offered.addAll(borrowed(key));
+    return written(chart).stream().filter(c -> !offered.contains(c)).toList();
   }
 
   /** Chords from elsewhere, the most usual first; none that the key has itself. */

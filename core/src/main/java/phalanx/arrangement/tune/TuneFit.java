@@ -151,17 +151,18 @@ public final class TuneFit {
       return List.of(TuneWay.NONE);
     }
     List<Moment> moments = moments(tune);
+    // What the notes that follow cost at least counts, or the last ones alone would end a row.
+    double[] left = new double[moments.size()];
     double rest = 0;
-    for (Moment moment : moments) {
-      rest += least(shape, root, moment);
+    for (int m = moments.size() - 1; m >= 0 && most < Double.POSITIVE_INFINITY; m--) {
+      rest += least(shape, root, moments.get(m));
+      left[m] = most - rest;
     }
     List<Row> rows = List.of(Row.EMPTY);
-    for (Moment moment : moments) {
-      // What the notes that follow cost at least counts, or the last ones alone would end a row.
-      double left = most - rest;
-      rows = rows.stream().filter(r -> r.cost() <= left).toList();
-      rows = rows.isEmpty() ? rows : next(shape, root, rows, moment);
-      rest -= least(shape, root, moment);
+    for (int m = 0; m < moments.size(); m++) {
+      double limit = most < Double.POSITIVE_INFINITY ? left[m] : most;
+      rows = rows.stream().filter(r -> r.cost() <= limit).toList();
+      rows = rows.isEmpty() ? rows : next(shape, root, rows, moments.get(m));
     }
     Map<End, Row> best = new LinkedHashMap<>();
     List<Optional<TunePlace>> ends = rows.stream().map(r -> r.at().first()).toList();

@@ -1,6 +1,7 @@
 package phalanx.desktop.chart;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
@@ -28,6 +29,10 @@ final class ChordPanel extends VBox {
 
   private static final double GAP = 4;
 
+  /** What the chords offered hang on. */
+  private record Shown(
+      Key key, List<Chord> others, Optional<Chord> last, NoteNaming naming, Interval up) {}
+
   private final Workspace workspace;
   private final ChartCursor cursor;
   private final ChordEntry entry;
@@ -35,6 +40,7 @@ final class ChordPanel extends VBox {
   private final Label title = Controls.styled("", "form-title");
   private final Label where = Controls.wrapped("", "where");
   private final VBox rows = new VBox(GAP);
+  private Shown shown;
 
   /**
    * Chords for the bar at the cursor.
@@ -65,8 +71,17 @@ final class ChordPanel extends VBox {
     show();
   }
 
+  /** Anew only where other chords are offered: the song changes on every screen. */
   private void show() {
-    Key key = entry.key();
+    Shown now = new Shown(entry.key(), entry.others(), entry.last(), naming(), up());
+    if (!now.equals(shown)) {
+      shown = now;
+      fill(now.key());
+    }
+    tell();
+  }
+
+  private void fill(Key key) {
     title.setText(Texts.of("chordPanel.chordsOf", key.up(up()).text(naming())));
     rows.getChildren().clear();
     row("chord-triads", KeyChords.triads(key), entry::put);
@@ -83,7 +98,6 @@ final class ChordPanel extends VBox {
                     "chord-like",
                     KeyChords.like(last),
                     entry::insteadOfLast));
-    tell();
   }
 
   private void tell() {
@@ -113,10 +127,10 @@ final class ChordPanel extends VBox {
       button.setMinWidth(Region.USE_PREF_SIZE);
       // The keyboard types chords sooner than it would walk through these.
       button.setFocusTraversable(false);
-      Chord shown = chord.up(up());
+      Chord sounding = chord.up(up());
       button.setTooltip(
           new Tooltip(
-              Texts.of("chordPanel.numeralNotes", entry.key().numeral(chord), notes(shown))));
+              Texts.of("chordPanel.numeralNotes", entry.key().numeral(chord), notes(sounding))));
       button.setOnAction(
           e -> {
             keepTyped();

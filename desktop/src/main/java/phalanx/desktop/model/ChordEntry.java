@@ -9,12 +9,12 @@ import java.util.function.UnaryOperator;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import phalanx.chart.KeyChords;
+import phalanx.chart.ProbableKey;
 import phalanx.song.Bar;
 import phalanx.song.Chart;
 import phalanx.song.ChartEdits;
 import phalanx.song.ChordChange;
 import phalanx.song.Harmony;
-import phalanx.song.Song;
 import phalanx.theory.Chord;
 import phalanx.theory.Interval;
 import phalanx.theory.Key;
@@ -130,18 +130,13 @@ public final class ChordEntry {
     }
   }
 
-  /** The key whose chords are offered: the song's, or one on the first chord, or C major. */
+  /** The key whose chords are offered: the song's, the likeliest, one on its chord, or C major. */
   public Key key() {
-    Song song = open.song();
-    return song.key()
-        .or(
-            () ->
-                song.chart().bars().stream()
-                    .flatMap(b -> b.changes().stream())
-                    .map(ChordChange::harmony)
-                    .filter(Harmony.Sounding.class::isInstance)
-                    .map(h -> on(((Harmony.Sounding) h).chord()))
-                    .findFirst())
+    Chart chart = chart();
+    return open.song()
+        .key()
+        .or(() -> ProbableKey.of(chart))
+        .or(() -> KeyChords.written(chart).stream().map(ChordEntry::on).findFirst())
         .orElseGet(() -> Key.parse("C").orElseThrow());
   }
 
@@ -153,18 +148,7 @@ public final class ChordEntry {
 
   /** Chords of the song that the key offers nowhere. */
   public List<Chord> others() {
-    Key key = key();
-    List<Chord> offered = new ArrayList<>(KeyChords.triads(key));
-    offered.addAll(KeyChords.sevenths(key));
-    offered.addAll(KeyChords.borrowed(key));
-    return open.song().chart().bars().stream()
-        .flatMap(b -> b.changes().stream())
-        .map(ChordChange::harmony)
-        .filter(Harmony.Sounding.class::isInstance)
-        .map(h -> ((Harmony.Sounding) h).chord())
-        .distinct()
-        .filter(c -> !offered.contains(c))
-        .toList();
+    return KeyChords.others(chart(), key());
   }
 
   /** Where the second half of a bar begins, on a beat; empty in a bar of one beat. */
