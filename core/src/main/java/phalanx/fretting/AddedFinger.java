@@ -5,7 +5,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntPredicate;
-import java.util.stream.IntStream;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Hand;
 import phalanx.instrument.Tuning;
@@ -78,15 +77,16 @@ public final class AddedFinger {
    * Whether no finger but the thumb could be there with the others, so that no search is needed.
    */
   private static boolean isFar(Shape held, int string, int fret, Reach reach) {
-    Grip there = new Grip(fret, string, string);
-    for (Map.Entry<Finger, Grip> other : held.grips().entrySet()) {
-      boolean stays = other.getValue().isBarre() || other.getValue().lowString() != string;
-      if (stays && other.getKey() != Finger.THUMB) {
-        double way = reach.distance(other.getValue(), there);
+    int[] frets = held.fretsOfFingers();
+    int[] low = held.lowStrings();
+    int[] high = held.highStrings();
+    for (int own = FingerCode.INDEX; own <= FingerCode.LITTLE; own++) {
+      boolean stays = frets[own] > 0 && (high[own] > low[own] || low[own] != string);
+      if (stays) {
+        double way = reach.distance(frets[own], low[own], high[own], fret, string, string);
         boolean reached = false;
         for (int f = FingerCode.INDEX; f <= FingerCode.LITTLE; f++) {
-          int own = FingerCode.of(other.getKey());
-          boolean joins = f == own && other.getValue().fret() == fret;
+          boolean joins = f == own && frets[own] == fret;
           reached |= joins || f != own && way <= Hand.STRETCH * reach.limit(f, own);
         }
         if (!reached) {
@@ -125,13 +125,19 @@ public final class AddedFinger {
   }
 
   private static int[] frets(Shape held) {
-    return held.frets().stream().mapToInt(f -> f).toArray();
+    int[] frets = new int[Tuning.STRINGS];
+    for (int s = 0; s < frets.length; s++) {
+      frets[s] = held.fretAt(s);
+    }
+    return frets;
   }
 
   private static int[] fingers(Shape held) {
-    return IntStream.range(0, Tuning.STRINGS)
-        .map(s -> held.finger(s).map(FingerCode::of).orElse(FingerCode.NONE))
-        .toArray();
+    int[] fingers = new int[Tuning.STRINGS];
+    for (int s = 0; s < fingers.length; s++) {
+      fingers[s] = held.fingerCode(s);
+    }
+    return fingers;
   }
 
   private static boolean stay(GripTable grips, int[] frets, int[] fingers, IntPredicate but) {

@@ -120,7 +120,7 @@ public final class ChangeCosts {
   private static int packed(Shape shape) {
     int packed = 0;
     for (int s = 0; s < Tuning.STRINGS; s++) {
-      packed = packed << 5 | shape.fret(s).orElse(Shape.SILENT) + 1;
+      packed = packed << 5 | shape.fretAt(s) + 1;
     }
     return packed;
   }
@@ -130,7 +130,7 @@ public final class ChangeCosts {
     byte[] strings = new byte[FingerCode.THUMB + 1];
     int[] frets = new int[Tuning.STRINGS];
     for (int s = 0; s < Tuning.STRINGS; s++) {
-      frets[s] = shape.fret(s).orElse(Shape.SILENT);
+      frets[s] = shape.fretAt(s);
     }
     new FingerSearch(new ShapeMeasure(reach), reach.hand().thumbOver())
         .search(

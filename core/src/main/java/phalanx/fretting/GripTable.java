@@ -70,7 +70,7 @@ final class GripTable {
     GripTable table = new GripTable();
     int[] frets = new int[Tuning.STRINGS];
     for (int s = 0; s < Tuning.STRINGS; s++) {
-      frets[s] = shape.fret(s).orElse(Shape.SILENT);
+      frets[s] = shape.fretAt(s);
     }
     table.begin(frets);
     shape.grips().entrySet().stream()

@@ -62,32 +62,33 @@ final class HandState {
                 v ->
                     1 + v.string() + 8 * (v.fret() + 64 * v.finger().map(FingerCode::of).orElse(0)))
             .orElse(0);
+    Shape asked = stance.asked();
+    int[] fret = asked.fretsOfFingers();
+    int[] low = asked.lowStrings();
+    int[] high = asked.highStrings();
     int lowest = 0;
     int down = 0;
     long held = 0;
-    Shape asked = stance.asked();
-    for (var entry : asked.grips().entrySet()) {
-      int f = FingerCode.of(entry.getKey());
-      Grip grip = entry.getValue();
-      down |= 1 << f;
-      held |= packed(grip) << FINGER_BITS * (f - 1);
-      lowest = lowest == 0 ? grip.fret() : Math.min(lowest, grip.fret());
+    for (int f = FingerCode.INDEX; f <= FingerCode.THUMB; f++) {
+      if (fret[f] > 0) {
+        down |= 1 << f;
+        held |= packed(fret[f], low[f], high[f]) << FINGER_BITS * (f - 1);
+        lowest = lowest == 0 ? fret[f] : Math.min(lowest, fret[f]);
+      }
     }
     fingers = held;
     lowestFret = (byte) lowest;
     pressing = (byte) down;
     long sounding = 0;
     for (int s = 0; s < Tuning.STRINGS; s++) {
-      sounding |= asked.fret(s).orElse(Shape.SILENT) + 1L << STRING_BITS * s;
+      sounding |= asked.fretAt(s) + 1L << STRING_BITS * s;
     }
     frets = sounding;
     openBass = isOverOpenBass();
   }
 
-  private static long packed(Grip grip) {
-    return grip.fret()
-        | (long) grip.lowString() << LOW_SHIFT
-        | (long) grip.highString() << HIGH_SHIFT;
+  private static long packed(int fret, int lowString, int highString) {
+    return fret | (long) lowString << LOW_SHIFT | (long) highString << HIGH_SHIFT;
   }
 
   static HandState of(Stance stance, byte[] keepable, double stretch) {

@@ -17,7 +17,7 @@ public record RatedShape(
     Shape shape, double cost, Set<Finger> resting, double found, Stance entry, Stance exit) {
 
   public RatedShape {
-    resting = Set.copyOf(resting);
+    resting = FingerSet.of(resting);
   }
 
   /** A shape with nothing beside it, of which some fingers may rest. */

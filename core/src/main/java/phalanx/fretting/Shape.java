@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.EnumMap;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,14 +15,20 @@ import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
 
 /**
- * A chord shape with its fingering: what happens on each string. Shapes are compared and looked up
- * far more often than they are made, so each knows its own number and its grips.
+ * A chord shape with its fingering: what happens on each string. Shapes are made, compared and
+ * looked up in the inner loops of the planner, so each is a single number.
  */
 public final class Shape {
 
-  private static final int FINGERS = Finger.values().length;
+  private static final Finger[] FINGERS = Finger.values();
   private static final int FINGER_BITS = 3;
   private static final int STRING_BITS = 10;
+  private static final int STRING_MASK = (1 << STRING_BITS) - 1;
+  private static final int FINGER_MASK = (1 << FINGER_BITS) - 1;
+  private static final int OPEN_STRING = 1 << FINGER_BITS;
+
+  /** No neck has more frets; so a shape is a single number. */
+  private static final int HIGHEST_FRET = (1 << STRING_BITS - FINGER_BITS) - 2;
 
   /** Stands for a string that does not sound where frets are given as numbers. */
   public static final int SILENT = -1;
@@ -35,9 +40,7 @@ public final class Shape {
   /** All strings ring open. */
   public static final Shape OPEN = new Shape(Collections.nCopies(Tuning.STRINGS, new Stop.Open()));
 
-  private final List<Stop> stops;
-
-  /** Tells shapes up to fret 126 apart. */
+  /** Ten bits a string, ⑥ highest: fret + 1, or 0 where it does not sound, then the finger. */
   private final long number;
 
   /** Found when it is first asked for; two threads would find the same. */
@@ -47,33 +50,55 @@ public final class Shape {
    * A shape.
    *
    * @param stops six, from string ⑥ to string ①
-   * @throws IllegalArgumentException if there are not six, or one finger is on two frets
+   * @throws IllegalArgumentException if there are not six, one finger is on two frets, or a fret
+   *     lies beyond any neck
    */
   public Shape(List<Stop> stops) {
-    this.stops = List.copyOf(stops);
+    this(number(stops));
+    int[] fretOf = new int[FINGERS.length];
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      if (isPressed(s)) {
+        int finger = bits(s) & FINGER_MASK;
+        int fret = fretAt(s);
+        if (fretOf[finger] != 0 && fretOf[finger] != fret) {
+          throw new IllegalArgumentException("finger " + FINGERS[finger].sign() + " on two frets");
+        }
+        fretOf[finger] = fret;
+      }
+    }
+  }
+
+  private Shape(long number) {
+    this.number = number;
+  }
+
+  private static long number(List<Stop> stops) {
     if (stops.size() != Tuning.STRINGS) {
       throw new IllegalArgumentException("six strings wanted, got " + stops.size());
     }
-    int[] fretOf = new int[FINGERS];
     long sum = 0;
-    for (Stop stop : this.stops) {
-      long here = stop instanceof Stop.Silent ? 0 : 1L << FINGER_BITS;
-      if (stop instanceof Stop.Pressed p) {
-        int finger = p.finger().ordinal();
-        if (fretOf[finger] != 0 && fretOf[finger] != p.fret()) {
-          throw new IllegalArgumentException("finger " + p.finger().sign() + " on two frets");
-        }
-        fretOf[finger] = p.fret();
-        here = (long) (p.fret() + 1) << FINGER_BITS | finger;
-      }
-      sum = sum << STRING_BITS | here;
+    for (Stop stop : stops) {
+      sum = sum << STRING_BITS | bits(stop);
     }
-    number = sum;
+    return sum;
   }
 
-  /** What happens on the strings, from ⑥ to ①. */
-  public List<Stop> stops() {
-    return stops;
+  private static int bits(Stop stop) {
+    if (stop instanceof Stop.Pressed p) {
+      if (p.fret() > HIGHEST_FRET) {
+        throw new IllegalArgumentException("fret " + p.fret() + " lies beyond any neck");
+      }
+      return p.fret() + 1 << FINGER_BITS | p.finger().ordinal();
+    }
+    return stop instanceof Stop.Open ? OPEN_STRING : 0;
+  }
+
+  private int bits(int string) {
+    return (int) (number >>> place(string)) & STRING_MASK;
+  }
+
+  private static int place(int string) {
+    return STRING_BITS * (Tuning.STRINGS - 1 - string);
   }
 
   /**
@@ -97,21 +122,34 @@ public final class Shape {
 
   /** The fret a string sounds at from the capo, 0 for open; empty for a silent string. */
   public OptionalInt fret(int string) {
-    Stop stop = stops.get(string);
-    if (stop instanceof Stop.Pressed p) {
-      return OptionalInt.of(p.fret());
-    }
-    return stop instanceof Stop.Open ? OptionalInt.of(0) : OptionalInt.empty();
+    return sounds(string) ? OptionalInt.of(fretAt(string)) : OptionalInt.empty();
+  }
+
+  /**
+   * The same as a number, {@link #SILENT} for a silent string: for where it is asked very often.
+   */
+  public int fretAt(int string) {
+    return (bits(string) >>> FINGER_BITS) - 1;
   }
 
   /** The finger on a string, if one is there. */
   public Optional<Finger> finger(int string) {
-    return stops.get(string) instanceof Stop.Pressed p ? Optional.of(p.finger()) : Optional.empty();
+    return isPressed(string) ? Optional.of(FINGERS[bits(string) & FINGER_MASK]) : Optional.empty();
+  }
+
+  /** Whether a finger presses a string. */
+  public boolean isPressed(int string) {
+    return bits(string) > OPEN_STRING;
   }
 
   /** Whether a string sounds. */
   public boolean sounds(int string) {
-    return !(stops.get(string) instanceof Stop.Silent);
+    return bits(string) != 0;
+  }
+
+  /** Whether a string rings open. */
+  public boolean isOpen(int string) {
+    return bits(string) == OPEN_STRING;
   }
 
   /**
@@ -121,40 +159,59 @@ public final class Shape {
    * @throws IllegalArgumentException if its finger is on another fret already
    */
   public Shape with(int string, Stop stop) {
-    List<Stop> changed = new ArrayList<>(stops);
-    changed.set(string, stop);
-    return new Shape(changed);
+    Shape changed = new Shape(number & ~at(string) | (long) bits(stop) << place(string));
+    if (stop instanceof Stop.Pressed p) {
+      for (int s = 0; s < Tuning.STRINGS; s++) {
+        boolean same =
+            changed.isPressed(s) && (changed.bits(s) & FINGER_MASK) == p.finger().ordinal();
+        if (same && changed.fretAt(s) != p.fret()) {
+          throw new IllegalArgumentException("finger " + p.finger().sign() + " on two frets");
+        }
+      }
+    }
+    return changed;
+  }
+
+  private static long at(int string) {
+    return (long) STRING_MASK << place(string);
   }
 
   /** The same shape with some fingers lifted, so that their strings do not sound. */
   public Shape lifting(Set<Finger> fingers) {
-    return fingers.isEmpty()
-        ? this
-        : without(
-            IntStream.range(0, Tuning.STRINGS)
-                .filter(s -> finger(s).filter(fingers::contains).isPresent())
-                .boxed()
-                .toList());
+    if (fingers.isEmpty()) {
+      return this;
+    }
+    FingerSet lifted = FingerSet.of(fingers);
+    long left = number;
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      if (isPressed(s) && lifted.hasOrdinal(bits(s) & FINGER_MASK)) {
+        left &= ~at(s);
+      }
+    }
+    return new Shape(left);
   }
 
   /** The fingers that press none of some strings. */
-  public Set<Finger> fingersOff(Set<Integer> strings) {
-    Set<Finger> off = EnumSet.noneOf(Finger.class);
-    Set<Finger> on = EnumSet.noneOf(Finger.class);
+  public FingerSet fingersOff(Set<Integer> strings) {
+    int off = 0;
+    int on = 0;
     for (int s = 0; s < Tuning.STRINGS; s++) {
-      if (stops.get(s) instanceof Stop.Pressed p) {
-        (strings.contains(s) ? on : off).add(p.finger());
+      if (isPressed(s)) {
+        int finger = 1 << (bits(s) & FINGER_MASK);
+        on |= strings.contains(s) ? finger : 0;
+        off |= finger;
       }
     }
-    off.removeAll(on);
-    return off;
+    return FingerSet.ofBits(off & ~on);
   }
 
   /** The same shape with some strings let go, so that they do not sound. */
   public Shape without(Collection<Integer> strings) {
-    List<Stop> changed = new ArrayList<>(stops);
-    strings.forEach(s -> changed.set(s, new Stop.Silent()));
-    return new Shape(changed);
+    long left = number;
+    for (int s : strings) {
+      left &= ~at(s);
+    }
+    return new Shape(left);
   }
 
   /** The sounding strings, low to high. */
@@ -181,12 +238,55 @@ public final class Shape {
     return grips;
   }
 
+  /** By finger code the fret each presses, 0 for none; for inner loops. */
+  int[] fretsOfFingers() {
+    int[] frets = new int[FingerCode.THUMB + 1];
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      if (isPressed(s)) {
+        frets[code(s)] = fretAt(s);
+      }
+    }
+    return frets;
+  }
+
+  /** By finger code the lowest string of those that press some. */
+  int[] lowStrings() {
+    int[] strings = new int[FingerCode.THUMB + 1];
+    for (int s = Tuning.STRINGS - 1; s >= 0; s--) {
+      if (isPressed(s)) {
+        strings[code(s)] = s;
+      }
+    }
+    return strings;
+  }
+
+  /** By finger code the highest string of those that press some. */
+  int[] highStrings() {
+    int[] strings = new int[FingerCode.THUMB + 1];
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      if (isPressed(s)) {
+        strings[code(s)] = s;
+      }
+    }
+    return strings;
+  }
+
+  /** The code of the finger on a string, {@link FingerCode#NONE} for none. */
+  int fingerCode(int string) {
+    return isPressed(string) ? code(string) : FingerCode.NONE;
+  }
+
+  private int code(int string) {
+    return FingerCode.of(FINGERS[bits(string) & FINGER_MASK]);
+  }
+
   private Map<Finger, Grip> found() {
     Map<Finger, Grip> found = new EnumMap<>(Finger.class);
     for (int s = 0; s < Tuning.STRINGS; s++) {
-      if (stops.get(s) instanceof Stop.Pressed p) {
-        Grip here = new Grip(p.fret(), s, s);
-        found.merge(p.finger(), here, (a, b) -> new Grip(a.fret(), a.lowString(), b.highString()));
+      if (isPressed(s)) {
+        Finger finger = FINGERS[bits(s) & FINGER_MASK];
+        Grip low = found.get(finger);
+        found.put(finger, new Grip(fretAt(s), low == null ? s : low.lowString(), s));
       }
     }
     return found;
@@ -194,7 +294,12 @@ public final class Shape {
 
   /** Whether both sound the same strings at the same frets, whatever the fingers. */
   public boolean sameFrets(Shape other) {
-    return fretText().equals(other.fretText());
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      if (fretAt(s) != other.fretAt(s)) {
+        return false;
+      }
+    }
+    return true;
   }
 
   /** The frets as players write them, {@code x32010}; spaced out where a fret has two digits. */
@@ -204,7 +309,7 @@ public final class Shape {
 
   /** The frets low to high, from the capo, {@link #SILENT} for a string that does not sound. */
   public List<Integer> frets() {
-    return IntStream.range(0, Tuning.STRINGS).mapToObj(s -> fret(s).orElse(SILENT)).toList();
+    return IntStream.range(0, Tuning.STRINGS).mapToObj(this::fretAt).toList();
   }
 
   /** The fingers low to high, {@code ·32·1·}. */
@@ -223,7 +328,7 @@ public final class Shape {
 
   @Override
   public boolean equals(Object other) {
-    return other == this || other instanceof Shape s && s.number == number && s.stops.equals(stops);
+    return other == this || other instanceof Shape s && s.number == number;
   }
 
   @Override

@@ -129,17 +129,12 @@ final class ShapeMeasure {
     return stretch(g.finger[a], g.finger[b], g.apart[a][b]);
   }
 
-  /** The same for the distance between two fingers. */
-  static double stretch(Reach.Span span, boolean stretches) {
-    return stretch(span.millimetres(), span.comfortable(), span.limit(), stretches);
-  }
-
   private double stretch(int a, int b, double distance) {
     return stretch(distance, reach.comfortable(a, b), reach.limit(a, b), reach.hand().stretches());
   }
 
-  private static double stretch(
-      double distance, double comfortable, double limit, boolean stretches) {
+  /** The same for a distance, what is comfortable and the limit, mm. */
+  static double stretch(double distance, double comfortable, double limit, boolean stretches) {
     double over = distance - comfortable;
     if (over <= 0) {
       return 0;

@@ -2,7 +2,6 @@ package phalanx.fretting;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import phalanx.instrument.Finger;
@@ -10,43 +9,58 @@ import phalanx.text.Texts;
 
 /**
  * The stretches between the fingers of a shape: what those that may rest take off its cost, and
- * what the others cost more if they are wide enough to be found.
- *
- * @param pairs every two fingers, the thumb left out
- * @param firstPosition whether it lies within the first frets, where no span is found
+ * what the others cost more if they are wide enough to be found. Every candidate has one, so the
+ * pairs of fingers, the thumb left out, are kept as numbers.
  */
-public record ShapeStretches(List<Pair> pairs, boolean firstPosition) {
+public final class ShapeStretches {
 
-  /**
-   * Two fingers.
-   *
-   * @param stretch 0 up to comfortable, 1 at the limit
-   * @param span how far they are apart
-   */
-  private record Pair(Finger low, Finger high, double stretch, Reach.Span span) {
+  /** Pairs of four fingers. */
+  private static final int MOST = 6;
 
-    boolean isAmong(Set<Finger> fingers) {
-      return fingers.contains(low) || fingers.contains(high);
+  private final int pairs;
+
+  /** The two fingers of each pair, as bits by their place among all fingers. */
+  private final byte[] fingers = new byte[MOST];
+
+  /** 0 up to comfortable, 1 at the limit. */
+  private final double[] stretch = new double[MOST];
+
+  private final double[] shareOfLimit = new double[MOST];
+  private final boolean[] notable = new boolean[MOST];
+  private final boolean[] beyond = new boolean[MOST];
+
+  /** Whether the shape lies within the first frets, where no span is found. */
+  private final boolean firstPosition;
+
+  private ShapeStretches(Shape shape, Reach reach) {
+    int[] low = shape.lowStrings();
+    int[] high = shape.highStrings();
+    int[] fret = shape.fretsOfFingers();
+    int count = 0;
+    for (int b = FingerCode.INDEX + 1; b <= FingerCode.LITTLE; b++) {
+      for (int a = FingerCode.INDEX; a < b; a++) {
+        if (fret[a] > 0 && fret[b] > 0) {
+          double way = reach.distance(fret[a], low[a], high[a], fret[b], low[b], high[b]);
+          fingers[count] = (byte) (1 << a | 1 << b);
+          set(count++, way, reach.comfortable(a, b), reach.limit(a, b), reach);
+        }
+      }
     }
+    pairs = count;
+    firstPosition = StretchRule.isFirstPosition(shape);
+  }
+
+  private void set(int pair, double way, double comfortable, double limit, Reach reach) {
+    double over = ShapeMeasure.stretch(way, comfortable, limit, reach.hand().stretches());
+    stretch[pair] = over == ShapeMeasure.OUT_OF_REACH ? 0 : over;
+    shareOfLimit[pair] = way / limit;
+    notable[pair] = StretchRule.isNotable(way, comfortable, limit);
+    beyond[pair] = way > limit;
   }
 
   /** Those of a shape. */
   public static ShapeStretches of(Shape shape, Reach reach) {
-    List<Pair> pairs = new ArrayList<>();
-    Map<Finger, Grip> grips = shape.grips();
-    List<Finger> fingers = List.copyOf(grips.keySet());
-    for (int b = 1; b < fingers.size(); b++) {
-      for (int a = 0; a < b; a++) {
-        if (fingers.get(a) != Finger.THUMB) {
-          Finger low = fingers.get(a);
-          Finger high = fingers.get(b);
-          Reach.Span span = reach.span(low, grips.get(low), high, grips.get(high));
-          double stretch = ShapeMeasure.stretch(span, reach.hand().stretches());
-          pairs.add(new Pair(low, high, stretch == ShapeMeasure.OUT_OF_REACH ? 0 : stretch, span));
-        }
-      }
-    }
-    return new ShapeStretches(pairs, StretchRule.isFirstPosition(shape));
+    return new ShapeStretches(shape, reach);
   }
 
   /**
@@ -79,16 +93,17 @@ public record ShapeStretches(List<Pair> pairs, boolean firstPosition) {
   /** What the fingers save at most if all of them may rest. */
   public double most() {
     double sum = 0;
-    for (Pair pair : pairs) {
-      sum += pair.stretch;
+    for (int pair = 0; pair < pairs; pair++) {
+      sum += stretch[pair];
     }
     return sum * CostTerm.STRETCH.weight();
   }
 
   private double saved(Set<Finger> resting) {
+    int rest = FingerSet.of(resting).bits();
     double sum = 0;
-    for (Pair pair : pairs) {
-      sum += pair.isAmong(resting) ? pair.stretch : 0;
+    for (int pair = 0; pair < pairs; pair++) {
+      sum += (fingers[pair] & rest) != 0 ? stretch[pair] : 0;
     }
     return sum * CostTerm.STRETCH.weight();
   }
@@ -97,20 +112,17 @@ public record ShapeStretches(List<Pair> pairs, boolean firstPosition) {
    * What the widest stretch of the fingers that are asked for is found as; see {@link StretchRule}.
    */
   private Optional<CostTerm> found(Set<Finger> resting) {
-    Pair widest = null;
-    for (Pair pair : pairs) {
-      if (!pair.isAmong(resting)
-          && (widest == null || pair.span.shareOfLimit() > widest.span.shareOfLimit())) {
+    int rest = FingerSet.of(resting).bits();
+    int widest = -1;
+    for (int pair = 0; pair < pairs; pair++) {
+      if ((fingers[pair] & rest) == 0
+          && (widest < 0 || shareOfLimit[pair] > shareOfLimit[widest])) {
         widest = pair;
       }
     }
-    if (widest == null || !StretchRule.isNotable(widest.span)) {
+    if (widest < 0 || !notable[widest] || firstPosition && !beyond[widest]) {
       return Optional.empty();
     }
-    boolean beyond = widest.span.millimetres() > widest.span.limit();
-    if (firstPosition && !beyond) {
-      return Optional.empty();
-    }
-    return Optional.of(beyond ? CostTerm.CANNOT_BE_DONE : CostTerm.WILL_BE_HEARD);
+    return Optional.of(beyond[widest] ? CostTerm.CANNOT_BE_DONE : CostTerm.WILL_BE_HEARD);
   }
 }

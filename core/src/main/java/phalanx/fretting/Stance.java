@@ -1,6 +1,5 @@
 package phalanx.fretting;
 
-import java.util.EnumSet;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -26,7 +25,7 @@ public record Stance(
     OptionalInt bass) {
 
   public Stance {
-    resting = Set.copyOf(resting);
+    resting = FingerSet.of(resting);
   }
 
   /** How a note begins. */
@@ -92,9 +91,8 @@ public record Stance(
 
   /** The same with other fingers resting, but the one that presses a note of the tune. */
   public Stance correcting(Set<Finger> other) {
-    Set<Finger> free = EnumSet.noneOf(Finger.class);
-    free.addAll(other);
-    voice.flatMap(Voice::finger).ifPresent(free::remove);
+    FingerSet all = FingerSet.of(other);
+    FingerSet free = voice.flatMap(Voice::finger).map(all::without).orElse(all);
     return new Stance(shape, free, voice, soundsOn, legato, bass);
   }
 

@@ -1,6 +1,7 @@
 package phalanx.fretting;
 
 import java.util.Optional;
+import phalanx.instrument.Tuning;
 import phalanx.text.Texts;
 
 /** A span wider than this hand takes at ease. */
@@ -30,8 +31,12 @@ public final class StretchRule {
 
   /** Whether a span is wide enough to speak of. */
   public static boolean isNotable(Reach.Span span) {
-    double way = span.limit() - span.comfortable();
-    return span.millimetres() >= span.comfortable() + NOTABLE * way;
+    return isNotable(span.millimetres(), span.comfortable(), span.limit());
+  }
+
+  /** The same for a distance, what is comfortable and the limit, mm. */
+  static boolean isNotable(double distance, double comfortable, double limit) {
+    return distance >= comfortable + NOTABLE * (limit - comfortable);
   }
 
   /**
@@ -50,7 +55,12 @@ public final class StretchRule {
    * are no stretch (common practice, no source).
    */
   static boolean isFirstPosition(Shape shape) {
-    return shape.grips().values().stream().allMatch(g -> g.fret() <= FIRST_POSITION);
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      if (shape.fretAt(s) > FIRST_POSITION) {
+        return false;
+      }
+    }
+    return true;
   }
 
   private static Stretch stretch(Reach.Span span) {

@@ -1,10 +1,11 @@
 package phalanx.arrangement.board;
 
 import java.util.function.Predicate;
+import java.util.stream.IntStream;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
-import phalanx.fretting.Stop;
 import phalanx.instrument.Finger;
+import phalanx.instrument.Tuning;
 import phalanx.text.Texts;
 
 /**
@@ -71,7 +72,7 @@ public record ShapeFilter(Wish thumb, Wish barre, Wish stretch, Wish ringing, Po
     return shape -> {
       var grips = shape.grips();
       int lowest = grips.values().stream().mapToInt(g -> g.fret()).min().orElse(0);
-      boolean open = shape.stops().stream().anyMatch(s -> s instanceof Stop.Open);
+      boolean open = IntStream.range(0, Tuning.STRINGS).anyMatch(shape::isOpen);
       return thumb.grants(grips.containsKey(Finger.THUMB))
           && barre.grants(grips.values().stream().anyMatch(g -> g.isBarre()))
           && stretch.grants(reach.widestSpan(shape).filter(Reach.Span::isStretch).isPresent())
