@@ -19,6 +19,9 @@ public final class FingerSet extends AbstractSet<Finger> {
   private static final List<FingerSet> ALL =
       IntStream.range(0, 1 << FINGERS.length).mapToObj(FingerSet::new).toList();
 
+  /** No finger. */
+  public static final FingerSet NONE = ALL.get(0);
+
   private final int bits;
 
   private FingerSet(int bits) {

@@ -147,6 +147,11 @@ public final class Shape {
     return bits(string) != 0;
   }
 
+  /** Whether no string sounds. */
+  public boolean isSilent() {
+    return number == 0;
+  }
+
   /** Whether a string rings open. */
   public boolean isOpen(int string) {
     return bits(string) == OPEN_STRING;
@@ -191,14 +196,18 @@ public final class Shape {
     return new Shape(left);
   }
 
-  /** The fingers that press none of some strings. */
-  public FingerSet fingersOff(Set<Integer> strings) {
+  /**
+   * The fingers that press none of some strings.
+   *
+   * @param strings as bits, 1 for ⑥ to 32 for ①
+   */
+  public FingerSet fingersOff(int strings) {
     int off = 0;
     int on = 0;
     for (int s = 0; s < Tuning.STRINGS; s++) {
       if (isPressed(s)) {
         int finger = 1 << (bits(s) & FINGER_MASK);
-        on |= strings.contains(s) ? finger : 0;
+        on |= (strings >> s & 1) > 0 ? finger : 0;
         off |= finger;
       }
     }

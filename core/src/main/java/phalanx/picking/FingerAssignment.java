@@ -4,6 +4,7 @@ import java.util.ArrayDeque;
 import java.util.Arrays;
 import java.util.Deque;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -42,14 +43,41 @@ public final class FingerAssignment {
 
   private static final int NEVER = Integer.MIN_VALUE;
   private static final int FINGERS = PickFinger.values().length;
-  private static final PickFinger[] ALL = PickFinger.values();
 
   private final HandSchool school;
   private final double tempo;
+  private final Map<StrikeFingering.Asked, List<StrikeFingering>> known = new HashMap<>();
 
-  /** When each finger last struck, in ticks, and which fingers struck last. */
-  private record State(List<Integer> last, List<PickFinger> latest) {}
+  /**
+   * When each finger last struck, in ticks, and which fingers struck last. There are few of them at
+   * a time but very many in a song.
+   */
+  private static final class State {
 
+    private final int[] last;
+    private final List<PickFinger> latest;
+
+    State(int[] last, List<PickFinger> latest) {
+      this.last = last;
+      this.latest = latest;
+    }
+
+    @Override
+    public boolean equals(Object other) {
+      return other instanceof State s && Arrays.equals(last, s.last) && latest.equals(s.latest);
+    }
+
+    @Override
+    public int hashCode() {
+      int latestFingers = 1;
+      for (int k = 0; k < latest.size(); k++) {
+        latestFingers = latestFingers * FINGERS + latest.get(k).ordinal();
+      }
+      return Arrays.hashCode(last) * 31 + latestFingers;
+    }
+  }
+
+  /** A row of fingerings; the first has none before it. */
   private record Path(double cost, Optional<Path> before, Fingered fingers) {}
 
   private FingerAssignment(HandSchool school, double tempo) {
@@ -80,69 +108,83 @@ public final class FingerAssignment {
     State state = start();
     double cost = 0;
     for (int i = 0; i < strikes.size(); i++) {
-      cost += rules.stepCost(state, strikes.get(i), choice.get(i));
-      state = rules.after(state, strikes.get(i), choice.get(i));
+      StrikeFingering one = new StrikeFingering(strikes.get(i), choice.get(i), school);
+      cost += rules.stepCost(state, strikes.get(i), one);
+      state = rules.after(state, strikes.get(i), one);
     }
     return cost;
   }
 
   private static State start() {
-    Integer[] never = new Integer[FINGERS];
+    int[] never = new int[FINGERS];
     Arrays.fill(never, NEVER);
-    return new State(List.of(never), List.of());
+    return new State(never, List.of());
   }
 
   private Path solve(List<Strike> strikes) {
-    Map<State, Path> paths = new HashMap<>();
+    // In order, so that of equally cheap rows the same is taken every time.
+    Map<State, Path> paths = new LinkedHashMap<>();
     Fingered none = new Fingered(Map.of(), true);
     paths.put(start(), new Path(0, Optional.empty(), none));
     for (Strike strike : strikes) {
-      Map<State, Path> next = extend(paths, strike, Fingerings.whole(strike, school));
+      Map<State, Path> next =
+          extend(
+              paths,
+              strike,
+              known.computeIfAbsent(
+                  StrikeFingering.Asked.of(strike),
+                  a -> fingerings(strike, Fingerings.whole(strike, school))));
       if (next.isEmpty()) {
-        next = extend(paths, strike, Fingerings.parts(strike, school));
+        next = extend(paths, strike, fingerings(strike, Fingerings.parts(strike, school)));
       }
       paths = next;
     }
     return paths.values().stream().min((a, b) -> Double.compare(a.cost(), b.cost())).orElseThrow();
   }
 
-  private Map<State, Path> extend(Map<State, Path> paths, Strike strike, List<Fingered> choices) {
-    Map<State, Path> next = new HashMap<>();
-    paths.forEach(
-        (state, path) -> {
-          for (Fingered fingers : choices) {
-            double step = stepCost(state, strike, fingers);
-            if (step < Double.POSITIVE_INFINITY) {
-              Path longer = new Path(path.cost() + step, Optional.of(path), fingers);
-              next.merge(
-                  after(state, strike, fingers),
-                  longer,
-                  (a, b) -> b.cost() < a.cost() - 1e-9 ? b : a);
-            }
+  private List<StrikeFingering> fingerings(Strike strike, List<Fingered> choices) {
+    return choices.stream().map(f -> new StrikeFingering(strike, f, school)).toList();
+  }
+
+  private Map<State, Path> extend(
+      Map<State, Path> paths, Strike strike, List<StrikeFingering> choices) {
+    Map<State, Path> next = new LinkedHashMap<>();
+    for (Map.Entry<State, Path> entry : paths.entrySet()) {
+      Optional<Path> before = Optional.of(entry.getValue());
+      for (StrikeFingering fingering : choices) {
+        double step = stepCost(entry.getKey(), strike, fingering);
+        if (step < Double.POSITIVE_INFINITY) {
+          State after = after(entry.getKey(), strike, fingering);
+          double cost = entry.getValue().cost() + step;
+          Path other = next.get(after);
+          if (other == null || cost < other.cost() - 1e-9) {
+            next.put(after, new Path(cost, before, fingering.fingered()));
           }
-        });
+        }
+      }
+    }
     return next;
   }
 
-  private double stepCost(State state, Strike strike, Fingered fingers) {
-    double cost = Fingerings.cost(strike, fingers);
-    boolean alone = fingers.fingers().size() == 1;
-    for (Map.Entry<Integer, PickFinger> one : fingers.fingers().entrySet()) {
-      PickFinger finger = one.getValue();
-      double since = since(state, finger, strike.at(one.getKey()));
+  private double stepCost(State state, Strike strike, StrikeFingering fingering) {
+    double cost = fingering.cost();
+    boolean alone = fingering.count() == 1;
+    for (int k = 0; k < fingering.count(); k++) {
+      PickFinger finger = fingering.finger(k);
+      double since = since(state, finger, strike.at(fingering.string(k)));
       if (since < limit(finger)) {
         return Double.POSITIVE_INFINITY;
       }
-      boolean byThumb = strike.thumb().equals(Optional.of(one.getKey()));
-      if (!byThumb) {
-        cost += AWAY * school.away(finger, one.getKey());
-        cost += school.follows(state.latest(), finger, alone);
+      if (!fingering.isByThumb(k)) {
+        cost += school.follows(state.latest, finger, alone);
         cost += HURRY * Math.max(0, (QUICK_MS - since) / (QUICK_MS - TOO_QUICK_MS));
       }
     }
-    for (PickFinger finger : fingers.gesture() ? strike.gesture() : List.<PickFinger>of()) {
-      if (since(state, finger, strike.tick()) < TOO_QUICK_MS) {
-        return Double.POSITIVE_INFINITY;
+    if (fingering.fingered().gesture()) {
+      for (PickFinger finger : strike.gesture()) {
+        if (since(state, finger, strike.tick()) < TOO_QUICK_MS) {
+          return Double.POSITIVE_INFINITY;
+        }
       }
     }
     return cost;
@@ -154,26 +196,27 @@ public final class FingerAssignment {
 
   /** Milliseconds since a finger last struck; {@link #QUICK_MS} where that is long ago. */
   private double since(State state, PickFinger finger, int tick) {
-    int last = state.last().get(finger.ordinal());
+    int last = state.last[finger.ordinal()];
     return last == NEVER ? QUICK_MS : Ticks.millis((long) tick - last, tempo);
   }
 
-  private State after(State state, Strike strike, Fingered fingers) {
-    Integer[] last = new Integer[FINGERS];
-    for (PickFinger f : ALL) {
-      int tick = state.last().get(f.ordinal());
+  private State after(State state, Strike strike, StrikeFingering fingering) {
+    int[] last = new int[FINGERS];
+    for (int f = 0; f < FINGERS; f++) {
+      int tick = state.last[f];
       boolean matters =
           tick != NEVER && Ticks.millis((long) strike.tick() - tick, tempo) < QUICK_MS;
-      last[f.ordinal()] = matters ? tick : NEVER;
+      last[f] = matters ? tick : NEVER;
     }
-    if (fingers.gesture()) {
-      strike.gesture().forEach(f -> last[f.ordinal()] = strike.tick());
+    if (fingering.fingered().gesture()) {
+      for (PickFinger finger : strike.gesture()) {
+        last[finger.ordinal()] = strike.tick();
+      }
     }
-    fingers.fingers().forEach((string, f) -> last[f.ordinal()] = strike.at(string));
-    List<PickFinger> struck = fingers.rising();
-    boolean counts = struck.stream().anyMatch(f -> school.remembers(f));
-    return new State(
-        List.of(last),
-        counts ? struck.stream().filter(school::remembers).toList() : state.latest());
+    for (int k = 0; k < fingering.count(); k++) {
+      last[fingering.finger(k).ordinal()] = strike.at(fingering.string(k));
+    }
+    List<PickFinger> struck = fingering.remembered();
+    return new State(last, struck.isEmpty() ? state.latest : struck);
   }
 }

@@ -2,7 +2,6 @@ package phalanx.picking;
 
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 
 /**
  * A strike with its fingers. What no finger is free for in time is left out of it.
@@ -19,10 +18,5 @@ public record Fingered(Map<Integer, PickFinger> fingers, boolean gesture) {
   /** The finger on a string. */
   public Optional<PickFinger> finger(int string) {
     return Optional.ofNullable(fingers.get(string));
-  }
-
-  /** The fingers from the lowest string to the highest. */
-  public java.util.List<PickFinger> rising() {
-    return java.util.List.copyOf(new TreeMap<>(fingers).values());
   }
 }

@@ -31,6 +31,9 @@ public final class StringRoles {
 
   private static final int NO_STRING = -1;
 
+  private static final String NO_THIRD_BASS = Texts.of("stringRoles.noThirdBassHere");
+  private static final String NO_PEDAL_STRING = Texts.of("stringRoles.noPedalStringHere");
+
   private static final int OCTAVE = 12;
 
   private static final List<Role> FINGERS = List.of(Role.INNER, Role.MIDDLE, Role.UPPER, Role.TUNE);
@@ -91,7 +94,7 @@ public final class StringRoles {
     for (int s = 0; s < Tuning.STRINGS; s++) {
       if (shape.sounds(s)) {
         lowest = lowest == NO_STRING ? s : lowest;
-        int midi = guitar.shapeMidi(s, shape.fret(s).orElseThrow());
+        int midi = guitar.shapeMidi(s, shape.fretAt(s));
         if (s <= FOURTH && Math.floorMod(midi, OCTAVE) == wanted) {
           return s;
         }
@@ -151,7 +154,7 @@ public final class StringRoles {
   }
 
   private boolean holds(int string) {
-    return shape.sounds(string) && shape.finger(string).isPresent();
+    return shape.isPressed(string);
   }
 
   /**
@@ -161,27 +164,54 @@ public final class StringRoles {
    * @param pedal the open string that a pedal stays on, if the song has one
    */
   public Route route(ThumbRoute wanted, Optional<Integer> pedal) {
+    List<Integer> strings = new ArrayList<>();
+    for (int s : turns(wanted, pedal)) {
+      strings.add(s);
+    }
+    boolean none = strings.isEmpty();
+    boolean noThird = wanted == ThumbRoute.THREE_VOICES && third == NO_STRING;
+    boolean noPedal = wanted == ThumbRoute.PEDAL && pedal.filter(p -> !holds(p)).isEmpty();
+    return none || !noThird && !noPedal
+        ? new Route(strings, List.of())
+        : new Route(strings, List.of(noThird ? NO_THIRD_BASS : NO_PEDAL_STRING));
+  }
+
+  /** The strings of the thumb's route in turn. */
+  private int[] turns(ThumbRoute wanted, Optional<Integer> pedal) {
     int root = of(Role.ROOT);
     int alternate = of(Role.ALTERNATE);
     if (root == NO_STRING) {
-      return new Route(List.of(), List.of());
+      return new int[0];
     }
     return switch (wanted) {
-      case ALTERNATING, WALKING, WALKING_ALWAYS -> new Route(List.of(root, alternate), List.of());
-      case STEADY -> new Route(List.of(root), List.of());
+      case ALTERNATING, WALKING, WALKING_ALWAYS -> new int[] {root, alternate};
+      case STEADY -> new int[] {root};
       case THREE_VOICES ->
           third == NO_STRING
-              ? new Route(
-                  List.of(root, alternate), List.of(Texts.of("stringRoles.noThirdBassHere")))
-              : new Route(List.of(root, alternate, third, alternate), List.of());
-      case PEDAL ->
-          pedal
-              .filter(p -> !holds(p))
-              .map(p -> new Route(List.of(p), List.of()))
-              .orElseGet(
-                  () ->
-                      new Route(List.of(root), List.of(Texts.of("stringRoles.noPedalStringHere"))));
+              ? new int[] {root, alternate}
+              : new int[] {root, alternate, third, alternate};
+      case PEDAL -> new int[] {pedal.isPresent() && !holds(pedal.get()) ? pedal.get() : root};
     };
+  }
+
+  /** What the first strokes of the thumb's route strike, as bits, 1 for ⑥ to 32 for ①. */
+  int struckByThumb(ThumbRoute wanted, Optional<Integer> pedal, int strokes) {
+    int[] route = turns(wanted, pedal);
+    int struck = 0;
+    for (int k = 0; k < Math.min(strokes, route.length); k++) {
+      struck |= 1 << route[k];
+    }
+    return struck;
+  }
+
+  /** The string of a role as a bit; 0 where the shape has none for it. */
+  int bit(Role role) {
+    return of(role) == NO_STRING ? 0 : 1 << of(role);
+  }
+
+  /** The string the thumb starts on; ⑥ where nothing sounds. */
+  int rootString() {
+    return Math.max(0, of(Role.ROOT));
   }
 
   /** The route of three voices whose third is on another string than the shape has it on. */

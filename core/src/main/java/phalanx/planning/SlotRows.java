@@ -22,6 +22,7 @@ import phalanx.fretting.ShapeStretches;
 import phalanx.fretting.ShapeTrial;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
+import phalanx.picking.HeardTones;
 import phalanx.picking.PatternHeard;
 import phalanx.song.Harmony;
 import phalanx.song.Song;
@@ -242,12 +243,15 @@ final class SlotRows {
         ? row
         : heardRows.get(
             new Heard(row, pattern, reach.guitar(), reach.hand()),
-            h ->
-                Candidates.of(
-                    row.stream()
-                        .map(r -> StruckShape.of(r.shape(), pattern, reach).rated(r.cost()))
-                        .toList(),
-                    row.all()));
+            h -> struck(row, new HeardTones(pattern), reach));
+  }
+
+  private static Candidates struck(Candidates row, HeardTones heard, Reach reach) {
+    List<RatedShape> struck = new ArrayList<>(row.size());
+    for (RatedShape r : row) {
+      struck.add(StruckShape.of(r.shape(), heard, reach).rated(r.cost()));
+    }
+    return Candidates.of(struck, row.all());
   }
 
   private Candidates search(Asked asked, Reach reach) {

@@ -1,16 +1,15 @@
 package phalanx.planning;
 
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
-import java.util.stream.IntStream;
 import phalanx.arrangement.tune.SlotTune;
 import phalanx.arrangement.tune.TunePlace;
 import phalanx.arrangement.tune.TuneWay;
 import phalanx.fretting.Cost;
+import phalanx.fretting.FingerSet;
 import phalanx.fretting.RatedShape;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
@@ -18,6 +17,7 @@ import phalanx.fretting.ShapeStretches;
 import phalanx.fretting.Stance;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Tuning;
+import phalanx.picking.HeardTones;
 import phalanx.picking.PatternHeard;
 import phalanx.text.Texts;
 
@@ -25,58 +25,54 @@ import phalanx.text.Texts;
  * A shape with what is struck of it: what that costs beside holding it, and which of its fingers
  * may rest.
  *
- * @param struck the strings that the pattern strikes over it
- * @param heard what is not heard over it
+ * @param struck the strings that the pattern strikes over it, as bits, 1 for ⑥ to 32 for ①
  * @param bass the first bass, as a MIDI note from the capo
  * @param stretches the stretches between its fingers
- * @param pattern what the pattern strikes; what is held for a share of the chord’s time counts for
- *     that share, but findings count in full
- * @param unheard what {@code heard} comes to
+ * @param heard what the pattern strikes and makes heard; what is held for a share of the chord’s
+ *     time counts for that share, but findings count in full
+ * @param unheard what it costs that something is not heard over it
  * @param alone what it costs beside holding it where no tune is played over it
  */
 record StruckShape(
     Shape shape,
-    Set<Integer> struck,
-    List<Cost> heard,
+    int struck,
     OptionalInt bass,
     ShapeStretches stretches,
-    PatternHeard pattern,
+    HeardTones heard,
     double unheard,
     double alone) {
 
   static StruckShape of(Shape shape, PatternHeard pattern, Reach reach) {
-    PatternHeard.Over over = pattern.over(shape);
-    ShapeStretches stretches = ShapeStretches.of(shape, reach);
-    double heard = sum(over.terms());
-    double alone = extra(stretches, resting(shape, over.strings(), Set.of()), heard, pattern);
-    return new StruckShape(
-        shape, over.strings(), over.terms(), pattern.bass(shape), stretches, pattern, heard, alone);
+    return of(shape, new HeardTones(pattern), reach);
   }
 
-  private Set<Finger> resting(Set<Integer> tune) {
+  static StruckShape of(Shape shape, HeardTones heard, Reach reach) {
+    int struck = heard.strings(shape);
+    ShapeStretches stretches = ShapeStretches.of(shape, reach);
+    double unheard = heard.cost(shape);
+    FingerSet resting = resting(shape, struck, 0);
+    double alone = extra(stretches, resting, unheard, heard.pattern().share());
+    return new StruckShape(shape, struck, heard.bass(shape), stretches, heard, unheard, alone);
+  }
+
+  private double share() {
+    return heard.pattern().share();
+  }
+
+  private FingerSet resting(int tune) {
     return resting(shape, struck, tune);
   }
 
   /** Where the pattern strikes nothing at all, nobody knows what may rest. */
-  private static Set<Finger> resting(Shape shape, Set<Integer> struck, Set<Integer> tune) {
-    if (struck.isEmpty()) {
-      return Set.of();
-    }
-    if (tune.isEmpty()) {
-      return shape.fingersOff(struck);
-    }
-    Set<Integer> all = new HashSet<>(struck);
-    all.addAll(tune);
-    return shape.fingersOff(all);
+  private static FingerSet resting(Shape shape, int struck, int tune) {
+    return struck == 0 ? FingerSet.NONE : shape.fingersOff(struck | tune);
   }
 
-  /** The strings on which a way of the tune has a note under a finger of the shape. */
-  private static Set<Integer> strings(TuneWay way) {
-    Set<Integer> strings = new HashSet<>();
+  /** The strings on which a way of the tune has a note under a finger of the shape, as bits. */
+  private static int strings(TuneWay way) {
+    int strings = 0;
     for (Optional<TunePlace> place : way.places()) {
-      if (place.isPresent() && place.get().inShape()) {
-        strings.add(place.get().string());
-      }
+      strings |= place.isPresent() && place.get().inShape() ? 1 << place.get().string() : 0;
     }
     return strings;
   }
@@ -89,9 +85,9 @@ record StruckShape(
   List<Cost> terms(List<Cost> held, RatedShape rated) {
     double found = stretches.foundWeight(rated.resting());
     List<Cost> terms = new ArrayList<>(held);
-    terms.addAll(heard);
+    terms.addAll(heard.terms(shape));
     stretches.terms(rated.resting()).stream().filter(t -> t.value() < 0).forEach(terms::add);
-    terms.replaceAll(t -> t.times(pattern.share()));
+    terms.replaceAll(t -> t.times(share()));
     stretches.terms(rated.resting()).stream().filter(t -> t.value() >= 0).forEach(terms::add);
     double played = rated.found() - found;
     if (played > 0) {
@@ -101,21 +97,21 @@ record StruckShape(
   }
 
   private static double extra(
-      ShapeStretches stretches, Set<Finger> resting, double heard, PatternHeard pattern) {
+      ShapeStretches stretches, Set<Finger> resting, double unheard, double share) {
     double found = stretches.foundWeight(resting);
     double sum = stretches.cost(resting) - found;
-    sum += heard;
-    return sum * pattern.share() + found;
+    sum += unheard;
+    return sum * share + found;
   }
 
   /** What it costs with what is struck of it, where holding it all the time costs so much. */
   double cost(double held) {
-    return held * pattern.share() + alone;
+    return held * share() + alone;
   }
 
   /** A candidate without a tune. */
   RatedShape rated(double held) {
-    Set<Finger> resting = resting(Set.of());
+    FingerSet resting = resting(0);
     Stance stance = Stance.of(shape, resting).over(bass);
     double found = stretches.foundWeight(resting);
     return new RatedShape(shape, cost(held), resting, found, stance, stance);
@@ -128,25 +124,21 @@ record StruckShape(
   double lost(TuneWay way) {
     double lost = 0;
     for (Optional<TunePlace> place : way.places()) {
-      Set<Integer> left = place.map(TunePlace::left).orElse(Set.of());
+      Set<Integer> left = place.isPresent() ? place.get().left() : Set.of();
       if (left.size() > 1 && left.size() >= pressed() - 1) {
-        double more = sum(pattern.over(shape.without(left)).terms()) - unheard;
+        double more = heard.cost(shape.without(left)) - unheard;
         lost += Math.max(0, more) / way.places().size();
       }
     }
-    return lost * pattern.share();
+    return lost * share();
   }
 
-  private long pressed() {
-    return IntStream.range(0, Tuning.STRINGS).filter(s -> shape.finger(s).isPresent()).count();
-  }
-
-  private static double sum(List<Cost> terms) {
-    double sum = 0;
-    for (Cost term : terms) {
-      sum += term.value();
+  private int pressed() {
+    int pressed = 0;
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      pressed += shape.isPressed(s) ? 1 : 0;
     }
-    return sum;
+    return pressed;
   }
 
   /**
@@ -155,9 +147,8 @@ record StruckShape(
    * @param cost what it costs without the tune
    */
   RatedShape rated(double cost, SlotTune tune, TuneWay way) {
-    Set<Integer> strings = strings(way);
-    Set<Finger> resting = resting(strings);
-    double more = extra(stretches, resting, unheard, pattern) - alone + way.cost() + lost(way);
+    FingerSet resting = resting(strings(way));
+    double more = extra(stretches, resting, unheard, share()) - alone + way.cost() + lost(way);
     return new RatedShape(
         shape,
         cost + more,

@@ -50,7 +50,12 @@ public record Chord(NoteName root, String suffix, List<ChordTone> tones, Optiona
   /** The interval above the root that a pitch class (0 to 11) has here, if it is a chord tone. */
   public Optional<Interval> intervalOf(int chroma) {
     int above = Math.floorMod(chroma - root.chroma(), 12);
-    return intervals().stream().filter(i -> i.chroma() == above).findFirst();
+    for (ChordTone tone : tones) {
+      if (tone.interval().chroma() == above) {
+        return Optional.of(tone.interval());
+      }
+    }
+    return Optional.empty();
   }
 
   /** The same chord with another slash bass. */

@@ -22,7 +22,7 @@ class FingerAssignmentTest {
   private static String letters(List<Strike> strikes, HandSchool school) {
     StringBuilder letters = new StringBuilder();
     for (Fingered together : FingerAssignment.assign(strikes, school, 90)) {
-      together.rising().forEach(f -> letters.append(f.letter()));
+      new TreeMap<>(together.fingers()).values().forEach(f -> letters.append(f.letter()));
     }
     return letters.toString();
   }

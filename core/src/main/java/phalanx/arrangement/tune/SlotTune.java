@@ -1,11 +1,11 @@
 package phalanx.arrangement.tune;
 
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import phalanx.arrangement.MelodyNote;
+import phalanx.fretting.FingerSet;
 import phalanx.fretting.Shape;
 import phalanx.fretting.Stance;
 import phalanx.fretting.Stop;
@@ -105,16 +105,20 @@ public record SlotTune(List<MelodyNote> notes, Edges edges) {
       boolean held,
       boolean soundsOn,
       Stance.Legato legato) {
-    Set<Finger> free = EnumSet.noneOf(Finger.class);
-    free.addAll(resting);
-    place.filter(p -> held).flatMap(TunePlace::finger).ifPresent(free::remove);
+    if (place.isEmpty() || !held) {
+      return new Stance(
+          shape,
+          resting,
+          Optional.empty(),
+          soundsOn && place.isPresent(),
+          legato,
+          OptionalInt.empty());
+    }
+    TunePlace at = place.get();
+    FingerSet all = FingerSet.of(resting);
+    FingerSet free = at.finger().map(all::without).orElse(all);
     return new Stance(
-        place.filter(p -> held).map(p -> with(shape, p)).orElse(shape),
-        free,
-        place.filter(p -> held).map(TunePlace::voice),
-        soundsOn && place.isPresent(),
-        legato,
-        OptionalInt.empty());
+        with(shape, at), free, Optional.of(at.voice()), soundsOn, legato, OptionalInt.empty());
   }
 
   /** The shape with what a note needs beside it. */

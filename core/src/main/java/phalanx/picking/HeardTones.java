@@ -1,0 +1,201 @@
+package phalanx.picking;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalInt;
+import phalanx.fretting.Cost;
+import phalanx.fretting.CostTerm;
+import phalanx.fretting.Shape;
+import phalanx.instrument.Guitar;
+import phalanx.instrument.Tuning;
+import phalanx.theory.Chord;
+
+/**
+ * What a pattern strikes of shapes of its chord, and what is not heard over them. Asked for every
+ * candidate, so what does not depend on the shape is worked out once and sets of strings, roles and
+ * pitch classes are bits.
+ */
+public final class HeardTones {
+
+  /** String ④, the highest the thumb starts on. */
+  private static final int LAST_BASS = 2;
+
+  private static final int OCTAVE = 12;
+
+  /** No pitch class. */
+  private static final int NO_TONE = -1;
+
+  private static final List<Role> ROLES = List.of(Role.values());
+
+  private final PatternHeard pattern;
+  private final Guitar guitar;
+  private final int third;
+  private final int seventh;
+
+  /** What else the chord's name says. */
+  private final int[] others;
+
+  /** The roles that are struck beside the thumb's route. */
+  private final List<Role> offRoute;
+
+  private final boolean byThumb;
+  private final boolean byFingers;
+
+  /** Takes what a shape costs, term by term. */
+  private interface Terms {
+    void add(CostTerm term, int times);
+  }
+
+  /** For a pattern while its chord lasts. */
+  public HeardTones(PatternHeard pattern) {
+    this.pattern = pattern;
+    guitar = pattern.guitar();
+    third = pattern.chord().flatMap(PatternHeard::third).orElse(NO_TONE);
+    seventh = pattern.chord().flatMap(PatternHeard::seventh).orElse(NO_TONE);
+    others =
+        pattern.chord().map(PatternHeard::telling).orElse(List.of()).stream()
+            .mapToInt(t -> t)
+            .filter(t -> t != third && t != seventh)
+            .toArray();
+    offRoute = ROLES.stream().filter(r -> r != Role.THUMB && pattern.roles().contains(r)).toList();
+    byThumb = pattern.roles().stream().anyMatch(Role::isThumb);
+    byFingers = pattern.roles().stream().anyMatch(r -> !r.isThumb()) || pattern.brush().isPresent();
+  }
+
+  /** What it is asked of. */
+  public PatternHeard pattern() {
+    return pattern;
+  }
+
+  /**
+   * The strings struck over a shape without the tune's, as bits, 1 for ⑥ to 32 for ①; where a tune
+   * is sung some may give way to it.
+   */
+  public int strings(Shape shape) {
+    return hasNone(shape) ? 0 : struck(shape, on(shape));
+  }
+
+  /** What a shape costs for what is not heard over it, term by term. */
+  public List<Cost> terms(Shape shape) {
+    List<Cost> terms = new ArrayList<>();
+    unheard(shape, (term, times) -> terms.add(term.times(times)));
+    return terms;
+  }
+
+  /** The same summed up. */
+  public double cost(Shape shape) {
+    double[] sum = {0};
+    unheard(shape, (term, times) -> sum[0] += times * term.weight());
+    return sum[0];
+  }
+
+  private boolean hasNone(Shape shape) {
+    return pattern.chord().isEmpty() || shape.isSilent();
+  }
+
+  private StringRoles on(Shape shape) {
+    return StringRoles.on(shape, pattern.chord().orElseThrow(), guitar);
+  }
+
+  private void unheard(Shape shape, Terms terms) {
+    int silent = 0;
+    for (Role role : offRoute) {
+      // Each of these has a home of its own.
+      silent += !role.isThumb() && role != Role.INNER && !shape.sounds(role.home()) ? 1 : 0;
+    }
+    if (silent > 0) {
+      terms.add(CostTerm.SILENT_HOME, silent);
+    }
+    if (hasNone(shape)) {
+      return;
+    }
+    StringRoles on = on(shape);
+    bass(shape, on, terms);
+    if (byFingers) {
+      tones(shape, struck(shape, on), terms);
+    }
+  }
+
+  private void bass(Shape shape, StringRoles on, Terms terms) {
+    int root = on.rootString();
+    if (alternates() && on.string(Role.ALTERNATE).equals(on.string(Role.ROOT))) {
+      terms.add(CostTerm.ONE_BASS, 1);
+    }
+    if (pattern.turns() > 0 && root > LAST_BASS) {
+      terms.add(CostTerm.HIGH_THUMB, 1);
+    }
+    int openBelow = openBass(shape, root);
+    if (openBelow > 0) {
+      terms.add(CostTerm.OPEN_BASS, openBelow);
+    }
+  }
+
+  /** 1 or 3 for one or two strings below an open bass that is root or fifth, 0 for none. */
+  private int openBass(Shape shape, int bass) {
+    if (!shape.isOpen(bass) || bass > LAST_BASS) {
+      return 0;
+    }
+    Chord over = pattern.chord().orElseThrow();
+    int chroma = Math.floorMod(guitar.shapeMidi(bass, 0), OCTAVE);
+    boolean firm =
+        over.bass().chroma() == chroma
+            && over.intervalOf(chroma).filter(i -> i.number() == 1 || i.number() == 5).isPresent();
+    return firm ? bass * (bass + 1) / 2 : 0;
+  }
+
+  private boolean alternates() {
+    return (pattern.turns() > 1 || pattern.roles().contains(Role.ALTERNATE))
+        && pattern.thumb() != ThumbRoute.STEADY
+        && pattern.thumb() != ThumbRoute.PEDAL;
+  }
+
+  private void tones(Shape shape, int struck, Terms terms) {
+    int heard = 0;
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      if ((struck >> s & 1) > 0) {
+        heard |= 1 << Math.floorMod(guitar.shapeMidi(s, Math.max(0, shape.fretAt(s))), OCTAVE);
+      }
+    }
+    if (third != NO_TONE && isUnheard(third, heard)) {
+      terms.add(CostTerm.NO_THIRD, pattern.last() ? 2 : 1);
+    }
+    if (seventh != NO_TONE && isUnheard(seventh, heard)) {
+      terms.add(CostTerm.NO_SEVENTH, 1);
+    }
+    int more = 0;
+    for (int tone : others) {
+      more += isUnheard(tone, heard) ? 1 : 0;
+    }
+    if (more > 0) {
+      terms.add(CostTerm.UNHEARD, more);
+    }
+  }
+
+  private boolean isUnheard(int chroma, int heard) {
+    return (heard >> chroma & 1) == 0 && !pattern.sung().contains(chroma);
+  }
+
+  private int struck(Shape shape, StringRoles on) {
+    int strings = on.struckByThumb(pattern.thumb(), pattern.pedal(), pattern.turns());
+    for (Role role : offRoute) {
+      strings |= on.bit(role);
+    }
+    if (pattern.brush().isPresent()) {
+      PatternHeard.Strings brush = pattern.brush().get();
+      for (int s = brush.low(); s <= brush.high(); s++) {
+        strings |= shape.sounds(s) ? 1 << s : 0;
+      }
+    }
+    return strings;
+  }
+
+  /** The first bass over a shape as a MIDI note from the capo; empty where it tells nothing. */
+  public OptionalInt bass(Shape shape) {
+    if (pattern.chord().isEmpty() || pattern.thumb() == ThumbRoute.PEDAL || !byThumb) {
+      return OptionalInt.empty();
+    }
+    return StringRoles.root(shape, pattern.chord().get(), guitar)
+        .map(s -> OptionalInt.of(guitar.shapeMidi(s, Math.max(0, shape.fretAt(s)))))
+        .orElse(OptionalInt.empty());
+  }
+}
