@@ -10,6 +10,7 @@ import java.util.Set;
 import phalanx.arrangement.MelodyNote;
 import phalanx.arrangement.tune.SlotTune;
 import phalanx.arrangement.tune.TuneFit;
+import phalanx.arrangement.tune.TuneSearch;
 import phalanx.arrangement.tune.TuneWay;
 import phalanx.fretting.Candidates;
 import phalanx.fretting.RatedShape;
@@ -138,6 +139,7 @@ public final class TuneCandidates {
     List<RatedShape> best = new ArrayList<>();
     List<RatedShape> pinned = new ArrayList<>();
     boolean complete = all;
+    TuneSearch search = fit.search(tune);
     for (Map.Entry<Shape, Double> entry : shapes) {
       Shape shape = entry.getKey();
       boolean isPinned = pin.equals(Optional.of(shape));
@@ -147,7 +149,7 @@ public final class TuneCandidates {
         boolean full = best.size() == limit && !isPinned;
         double most = full ? best.get(limit - 1).cost() : Double.POSITIVE_INFINITY;
         List<RatedShape> ways =
-            ways(query, new RatedShape(shape, entry.getValue()), struck, tune, fit, most);
+            ways(query, new RatedShape(shape, entry.getValue()), struck, tune, search, most);
         complete &= !full;
         best.addAll(ways);
         pinned.addAll(isPinned ? ways : List.of());
@@ -169,7 +171,12 @@ public final class TuneCandidates {
   public static List<RatedShape> ways(
       ShapeQuery query, RatedShape rated, PatternHeard heard, SlotTune tune, TuneFit fit) {
     return ways(
-        query, rated, new StruckShapes(heard, fit.reach()), tune, fit, Double.POSITIVE_INFINITY);
+        query,
+        rated,
+        new StruckShapes(heard, fit.reach()),
+        tune,
+        fit.search(tune),
+        Double.POSITIVE_INFINITY);
   }
 
   /** Sums of the same costs in another order differ by less, as a share. */
@@ -181,7 +188,7 @@ public final class TuneCandidates {
       RatedShape rated,
       StruckShapes shapes,
       SlotTune tune,
-      TuneFit fit,
+      TuneSearch search,
       double most) {
     Shape shape = rated.shape();
     Optional<Integer> root = StringRoles.root(shape, query.chord(), query.guitar());
@@ -190,7 +197,7 @@ public final class TuneCandidates {
     }
     double left = most - rated.cost() + ROUNDING * (1 + Math.abs(most));
     List<RatedShape> all = new ArrayList<>();
-    for (TuneWay way : fit.ways(shape, root.get(), tune, left)) {
+    for (TuneWay way : search.ways(shape, root.get(), left)) {
       if (way.cost() <= left) {
         all.add(shapes.of(shape).rated(rated.cost(), tune, way));
       }

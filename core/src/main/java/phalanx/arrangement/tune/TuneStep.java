@@ -41,8 +41,9 @@ final class TuneStep {
     if (last.isEmpty() || now.isEmpty()) {
       return 0;
     }
-    return slur.map(s -> slurred(shape, last, now, s))
-        .orElseGet(() -> plucked(last, now) + (rings ? stopped(last, now) : 0));
+    return slur.isPresent()
+        ? slurred(shape, last, now, slur.get())
+        : plucked(last, now) + (rings ? stopped(last, now) : 0);
   }
 
   /** Notes that ring are stopped by the next on their string, unless it is the same again. */
