@@ -7,14 +7,8 @@ import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
 import phalanx.performance.Performance;
 
-/**
- * What is hard in an arrangement.
- *
- * @param findings what the rules found, by time, but what the player accepted
- * @param accepted what the player leaves as it is, by time
- * @param ceiling the tempo up to which both hands hold
- */
-public record Review(List<Found> findings, List<Found> accepted, TempoCeiling ceiling) {
+/** What is hard in an arrangement. The planner asks for it again and again, and seldom for all. */
+public final class Review {
 
   private static final List<Rule> RULES =
       List.of(
@@ -37,9 +31,37 @@ public record Review(List<Found> findings, List<Found> accepted, TempoCeiling ce
           new Crossings(),
           new BusyFingers());
 
-  public Review {
-    findings = List.copyOf(findings);
-    accepted = List.copyOf(accepted);
+  private final Performance performance;
+  private final List<Found> findings;
+  private final List<Found> accepted;
+
+  /** Found when it is first asked for; two threads would find the same. */
+  private volatile TempoCeiling ceiling;
+
+  private Review(Performance performance, List<Found> findings, List<Found> accepted) {
+    this.performance = performance;
+    this.findings = List.copyOf(findings);
+    this.accepted = List.copyOf(accepted);
+  }
+
+  /** What the rules found, by time, but what the player accepted. */
+  public List<Found> findings() {
+    return findings;
+  }
+
+  /** What the player leaves as it is, by time. */
+  public List<Found> accepted() {
+    return accepted;
+  }
+
+  /** The tempo up to which both hands hold. */
+  public TempoCeiling ceiling() {
+    TempoCeiling known = ceiling;
+    if (known == null) {
+      known = TempoCeiling.of(performance.arrangement(), performance);
+      ceiling = known;
+    }
+    return known;
   }
 
   /** How many findings there are of each grade, but those the player accepted. */
@@ -66,8 +88,8 @@ public record Review(List<Found> findings, List<Found> accepted, TempoCeiling ce
     RULES.parallelStream().map(r -> r.in(arrangement, performance)).forEachOrdered(found::addAll);
     found.sort(Comparator.comparingInt(Found::tick));
     return new Review(
+        performance,
         Found.together(found.stream().filter(f -> f.accepted(arrangement).isEmpty()).toList()),
-        Found.together(found.stream().filter(f -> f.accepted(arrangement).isPresent()).toList()),
-        TempoCeiling.of(arrangement, performance));
+        Found.together(found.stream().filter(f -> f.accepted(arrangement).isPresent()).toList()));
   }
 }

@@ -1,6 +1,8 @@
 package phalanx.planning;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -45,7 +47,7 @@ public final class SongNotes {
   private final TimedSteps placed;
   private final int[] turns;
   private final TuneStrokes tune;
-  private final TuneRing ring;
+  private TuneRing ring;
   private final Strikes asked;
   private final MissingTones missing;
   private final WalkingBass walking;
@@ -53,6 +55,12 @@ public final class SongNotes {
   private final Map<Integer, List<TimedStep>> bySlot = new HashMap<>();
   private final Map<Integer, SlotNotes> notes = new HashMap<>();
   private final List<VoicedStep> voiced = new ArrayList<>();
+
+  /** The steps of the chord at hand where they were laid already. */
+  private final Deque<VoicedStep> tried = new ArrayDeque<>();
+
+  /** When notes of the tune go on into another slot. */
+  private final Deque<Integer> goingOn;
 
   private final List<Strike> strikes = new ArrayList<>();
 
@@ -76,6 +84,7 @@ public final class SongNotes {
     this.slots = heldInTime(slots, placed.early());
     reach = fit.reach();
     tune = new TuneStrokes(this.slots, ways, fit);
+    goingOn = new ArrayDeque<>(tune.goingOn());
     asked = new Strikes(song, Clock.of(song, timeline), tune);
     missing = new MissingTones(this.slots);
     walking = new WalkingBass(reach, song.key());
@@ -84,12 +93,11 @@ public final class SongNotes {
   /** Puts everything on the shapes; to be asked once. */
   FingeredNotes sounding() {
     Map<TimedStep, WalkingStrokes.Step> last = WalkingStrokes.of(song, slots, placed);
-    List<Integer> goingOn = new ArrayList<>(tune.goingOn());
     TreeMap<Integer, TimedStep> steps = withTune();
     steps.values().forEach(s -> bySlot.computeIfAbsent(s.slot(), k -> new ArrayList<>()).add(s));
     for (TimedStep step : steps.values()) {
-      while (!goingOn.isEmpty() && goingOn.get(0) <= step.tick()) {
-        ring(goingOn.remove(0), step.slot());
+      while (goesOnBy(step.tick())) {
+        ring(goingOn.remove(), step.slot());
       }
       voice(step, last);
     }
@@ -100,6 +108,11 @@ public final class SongNotes {
     FingeredNotes sounding = new FingeredNotes(song, remarked, voiced, fingers);
     tune.kept((struck, slot) -> sounding.keep(struck, remarked.get(slot)));
     return sounding;
+  }
+
+  /** Whether a note of the tune goes on into a slot up to a time. */
+  private boolean goesOnBy(int tick) {
+    return !goingOn.isEmpty() && goingOn.peek() <= tick;
   }
 
   /** The steps of the patterns, and empty ones where only the tune is struck. */
@@ -181,20 +194,40 @@ public final class SongNotes {
   }
 
   private void voice(TimedStep step, Map<TimedStep, WalkingStrokes.Step> last) {
-    Optional<SlotNotes> slotNotes = notesOf(step.slot());
-    if (slotNotes.isEmpty()) {
+    if (notesOf(step.slot()).isEmpty()) {
       return;
     }
     if (bySlot.get(step.slot()).get(0) == step) {
-      TonesHeard.Bent bent = bent(step.slot(), last);
-      slotNotes.get().wishing(bent.wishes());
-      if (isFingered(step.slot())) {
-        missing.of(step.slot(), bent.unheard()).ifPresent(slotNotes.get().remarks()::add);
-      }
+      begin(step.slot(), last);
     }
-    VoicedStep on = voice(step, slotNotes.get(), ring, last);
+    VoicedStep on =
+        tried.isEmpty()
+            ? voice(step, notesOf(step.slot()).orElseThrow(), ring, last)
+            : tried.remove();
     voiced.add(on);
     strikes.add(asked.of(on));
+  }
+
+  /** What has to be known of a chord before its first step: what is done so that it is heard. */
+  private void begin(int slot, Map<TimedStep, WalkingStrokes.Step> last) {
+    List<Trial> trials = new ArrayList<>();
+    TonesHeard.Bent bent = bent(slot, trials, last);
+    List<TimedStep> steps = bySlot.get(slot);
+    if (!trials.isEmpty()
+        && bent.equals(TonesHeard.Bent.NOTHING)
+        && !goesOnBy(steps.get(steps.size() - 1).tick())) {
+      // Nothing has to be done, so it is as it was tried first.
+      Trial usual = trials.get(0);
+      notes.put(slot, usual.notes());
+      ring = usual.ring();
+      tried.addAll(usual.steps());
+      return;
+    }
+    SlotNotes slotNotes = notesOf(slot).orElseThrow();
+    slotNotes.wishing(bent.wishes());
+    if (isFingered(slot)) {
+      missing.of(slot, bent.unheard()).ifPresent(slotNotes.remarks()::add);
+    }
   }
 
   private VoicedStep voice(
@@ -208,8 +241,30 @@ public final class SongNotes {
     return slotNotes.voice(alone ? step.empty() : step, walk, sung, at);
   }
 
-  /** The strokes that go to other strings, so that the chord over a slot is heard. */
-  private TonesHeard.Bent bent(int slot, Map<TimedStep, WalkingStrokes.Step> last) {
+  /**
+   * All steps over a slot as they were tried.
+   *
+   * @param notes what says where its strokes go, with what had to be done otherwise
+   * @param ring what the tune needs after them
+   */
+  private record Trial(SlotNotes notes, TuneRing ring, List<VoicedStep> steps) {}
+
+  private Trial tried(
+      int slot, List<StrokeStrings.Wish> wishes, Map<TimedStep, WalkingStrokes.Step> last) {
+    SlotNotes trial = newNotes(slot).orElseThrow().wishing(wishes);
+    TuneRing copy = ring.copy();
+    List<VoicedStep> steps = new ArrayList<>();
+    bySlot.get(slot).forEach(s -> steps.add(voice(s, trial, copy, last)));
+    return new Trial(trial, copy, steps);
+  }
+
+  /**
+   * The strokes that go to other strings, so that the chord over a slot is heard.
+   *
+   * @param trials takes what is tried, as usual first
+   */
+  private TonesHeard.Bent bent(
+      int slot, List<Trial> trials, Map<TimedStep, WalkingStrokes.Step> last) {
     Slot at = slots.get(slot);
     if (at.shape().isEmpty() || !(at.played().harmony() instanceof Harmony.Sounding sounding)) {
       return TonesHeard.Bent.NOTHING;
@@ -220,9 +275,8 @@ public final class SongNotes {
         sounding.chord(),
         song.thumbAt(at.played().ref().bar()) == ThumbRoute.ALTERNATING,
         w -> {
-          SlotNotes trial = newNotes(slot).orElseThrow().wishing(w);
-          TuneRing copy = ring.copy();
-          return bySlot.get(slot).stream().map(s -> voice(s, trial, copy, last)).toList();
+          trials.add(tried(slot, w, last));
+          return trials.get(trials.size() - 1).steps();
         });
   }
 
