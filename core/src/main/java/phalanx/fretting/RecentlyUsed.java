@@ -1,6 +1,7 @@
 package phalanx.fretting;
 
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 
@@ -47,6 +48,12 @@ public final class RecentlyUsed<K, V> {
       return raced == null ? before : raced;
     }
     return now.computeIfAbsent(key, work);
+  }
+
+  /** What belongs to a key, if it was worked out before. */
+  public Optional<V> peek(K key) {
+    V known = young.get(key);
+    return Optional.ofNullable(known == null ? old.get(key) : known);
   }
 
   /** Between two plans: what was not asked for since the turn before goes, once there is much. */

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.IntStream;
@@ -119,30 +120,34 @@ final class Revoicing {
    */
   private Split split(SongSlots parts, int slot, int shift, int tick) {
     double now = now(slot);
-    List<PlanSlot> passage = new ArrayList<>();
+    int first = slot + shift;
     List<PlanSlot> whole = plan.problem().slots();
-    if (slot > 0) {
-      passage.add(only(plan.chosen(slot - 1), whole.get(slot - 1).changeMillis()));
-    }
-    passage.add(parts.row(slot + shift));
-    double least = least(passage) + parts.leastAlone(slot + shift + 1);
-    if (slot + 1 < slots.count()) {
-      least += plan.chosen(slot + 1).cost();
-    }
-    if (now - least <= WORTH) {
+    Optional<PlanSlot> before =
+        slot > 0
+            ? Optional.of(only(plan.chosen(slot - 1), whole.get(slot - 1).changeMillis()))
+            : Optional.empty();
+    Optional<PlanSlot> after =
+        slot + 1 < slots.count()
+            ? Optional.of(only(plan.chosen(slot + 1), whole.get(slot + 1).changeMillis()))
+            : Optional.empty();
+    // What a part may cost so that the passage gains enough: dearer shapes need not be looked for.
+    double around =
+        before.map(PlanSlot::least).orElse(0.0) + after.map(PlanSlot::least).orElse(0.0);
+    double room = now - WORTH - around;
+    PlanSlot one = parts.row(first, room - parts.leastAlone(first + 1));
+    if (one.candidates().isEmpty() || room - one.least() - parts.leastAlone(first + 1) < 0) {
       return new Split(tick, 0);
     }
-    passage.add(parts.row(slot + shift + 1));
-    if (slot + 1 < slots.count()) {
-      passage.add(only(plan.chosen(slot + 1), whole.get(slot + 1).changeMillis()));
+    PlanSlot other = parts.row(first + 1, room - one.least());
+    if (room - one.least() - other.least() < 0) {
+      return new Split(tick, 0);
     }
-    return now - least(passage) <= WORTH
-        ? new Split(tick, 0)
-        : new Split(tick, now - cost(passage));
-  }
-
-  private static double least(List<PlanSlot> passage) {
-    return passage.stream().mapToDouble(PlanSlot::least).sum();
+    List<PlanSlot> passage = new ArrayList<>();
+    before.ifPresent(passage::add);
+    passage.add(one);
+    passage.add(other);
+    after.ifPresent(passage::add);
+    return new Split(tick, now - cost(passage));
   }
 
   private double cost(List<PlanSlot> passage) {

@@ -106,7 +106,13 @@ final class SlotRows {
     tunes.forgetUnused();
   }
 
-  /** A slot as the solver sees it. */
+  /**
+   * A slot as the solver sees it.
+   *
+   * @param changeMillis time the hand has to come to it, ms
+   * @param limit how many candidates it has at most
+   * @param most what a candidate may cost: dearer ones may be left out
+   */
   PlanSlot slot(
       Song song,
       PlayedSlot slot,
@@ -114,6 +120,7 @@ final class SlotRows {
       PatternHeard heard,
       double changeMillis,
       int limit,
+      double most,
       TuneFit fit,
       Optional<Candidates> fingered) {
     Reach reach = fit.reach();
@@ -125,7 +132,8 @@ final class SlotRows {
     Optional<Shape> pin = song.pins().shape(slot.ref()).filter(p -> fits(p, reach));
     Candidates row = heard(candidates(song, slot.harmony(), limit, pin, reach), heard, reach);
     if (!tune.notes().isEmpty() && slot.harmony() instanceof Harmony.Sounding s && row != RESTING) {
-      row = tunes.withTune(Arranger.query(song, s.chord()), row, tune, heard, pin, limit, fit);
+      ShapeQuery query = Arranger.query(song, s.chord());
+      row = tunes.withTune(query, row, tune, heard, pin, limit, most, fit);
     }
     OptionalInt pinned = OptionalInt.empty();
     for (int c = 0; pin.isPresent() && c < row.size(); c++) {

@@ -135,15 +135,23 @@ record SongSlots(
 
   /** A slot as the solver sees it. */
   PlanSlot row(int slot) {
-    return row(slot, tunes.get(slot));
+    return row(slot, tunes.get(slot), Double.POSITIVE_INFINITY);
   }
 
   /** The same where the shapes are chosen without a look at the tune. */
   PlanSlot rowWithoutTune(int slot) {
-    return row(slot, SlotTune.NONE);
+    return row(slot, SlotTune.NONE, Double.POSITIVE_INFINITY);
   }
 
-  private PlanSlot row(int slot, SlotTune tune) {
+  /**
+   * The same where candidates that cost more than a limit may be left out; where all do, dearer
+   * ones are left.
+   */
+  PlanSlot row(int slot, double most) {
+    return row(slot, tunes.get(slot), most);
+  }
+
+  private PlanSlot row(int slot, SlotTune tune, double most) {
     PlayedSlot played = timeline.slots().get(slot);
     return rows.slot(
         song,
@@ -152,6 +160,7 @@ record SongSlots(
         heard.get(slot),
         millis[slot],
         SlotRows.limit(timeline, played),
+        most,
         fit,
         fingered.get(slot));
   }

@@ -67,6 +67,8 @@ public final class TuneCandidates {
    *
    * @param base the candidates, what they cost under the pattern included
    * @param heard what the pattern wants to be heard
+   * @param limit how many there are at most
+   * @param most what they may cost; what is found under such a limit is not kept
    */
   Candidates withTune(
       ShapeQuery query,
@@ -75,6 +77,7 @@ public final class TuneCandidates {
       PatternHeard heard,
       Optional<Shape> pin,
       int limit,
+      double most,
       TuneFit fit) {
     List<Voice> voices = new ArrayList<>();
     for (int n = 0; n < tune.notes().size(); n++) {
@@ -91,9 +94,10 @@ public final class TuneCandidates {
               note.slur(),
               note.techniques()));
     }
-    return known.get(
-        new Asked(query, base, voices, tune.edges(), pin, fit.onTop()),
-        a -> rated(query, base, tune, heard, pin, limit, fit));
+    Asked asked = new Asked(query, base, voices, tune.edges(), pin, fit.onTop());
+    return most < Double.POSITIVE_INFINITY
+        ? known.peek(asked).orElseGet(() -> rated(query, base, tune, heard, pin, limit, most, fit))
+        : known.get(asked, a -> rated(query, base, tune, heard, pin, limit, most, fit));
   }
 
   private Candidates rated(
@@ -103,6 +107,7 @@ public final class TuneCandidates {
       PatternHeard heard,
       Optional<Shape> pin,
       int limit,
+      double most,
       TuneFit fit) {
     Map<Shape, Double> costs = new LinkedHashMap<>();
     base.forEach(r -> costs.put(r.shape(), r.cost()));
@@ -121,7 +126,7 @@ public final class TuneCandidates {
               q -> ShapeSearch.find(q, fit.reach()).candidates(EACH_TOP, 2))
           .forEach(r -> costs.computeIfAbsent(r.shape(), shape -> struck.of(shape).cost(r.cost())));
     }
-    return cheapest(query, base.all(), costs, struck, tune, pin, limit, fit);
+    return cheapest(query, base.all(), costs, struck, tune, pin, limit, most, fit);
   }
 
   /** The cheapest ways over shapes that cost so much without the tune. */
@@ -133,6 +138,7 @@ public final class TuneCandidates {
       SlotTune tune,
       Optional<Shape> pin,
       int limit,
+      double dearest,
       TuneFit fit) {
     List<Map.Entry<Shape, Double>> shapes = new ArrayList<>(costs.entrySet());
     shapes.sort(Map.Entry.comparingByValue());
@@ -144,19 +150,26 @@ public final class TuneCandidates {
       Shape shape = entry.getKey();
       boolean isPinned = pin.equals(Optional.of(shape));
       // The tune only adds to what a shape costs.
-      boolean late = best.size() == limit && entry.getValue() > best.get(limit - 1).cost();
+      boolean full = best.size() == limit;
+      double last = full ? Math.min(dearest, best.get(limit - 1).cost()) : dearest;
+      boolean late = entry.getValue() > last;
       if (!late || isPinned) {
-        boolean full = best.size() == limit && !isPinned;
-        double most = full ? best.get(limit - 1).cost() : Double.POSITIVE_INFINITY;
+        double most = isPinned ? Double.POSITIVE_INFINITY : last;
         List<RatedShape> ways =
             ways(query, new RatedShape(shape, entry.getValue()), struck, tune, search, most);
-        complete &= !full;
+        complete &= most == Double.POSITIVE_INFINITY;
         best.addAll(ways);
         pinned.addAll(isPinned ? ways : List.of());
         best.sort(Comparator.comparingDouble(RatedShape::cost));
       }
       complete &= !late && best.size() <= limit;
       best.subList(Math.min(limit, best.size()), best.size()).clear();
+    }
+    if (best.isEmpty()) {
+      // All are too dear: one of them shows it.
+      RatedShape first = new RatedShape(shapes.get(0).getKey(), shapes.get(0).getValue());
+      best.addAll(ways(query, first, struck, tune, search, Double.POSITIVE_INFINITY));
+      complete = false;
     }
     // What the player pinned stays a candidate however the tune lies on it.
     pinned.stream().filter(r -> !best.contains(r)).forEach(best::add);
