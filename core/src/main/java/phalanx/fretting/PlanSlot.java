@@ -45,6 +45,15 @@ public record PlanSlot(List<RatedShape> candidates, OptionalInt pinned, double c
     return (Candidates) candidates;
   }
 
+  /**
+   * The same slot, with what the changes into it and out of it need of each candidate worked out.
+   */
+  public PlanSlot ready(ChangeCosts changes) {
+    row().hands().entries(changes);
+    row().hands().exits(changes);
+    return this;
+  }
+
   /** What the cheapest candidate costs that may be chosen. */
   public double least() {
     return IntStream.range(0, candidates.size())

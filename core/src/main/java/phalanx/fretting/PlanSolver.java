@@ -130,13 +130,19 @@ public final class PlanSolver {
     int[] choice = new int[n];
     for (int i = n - 1; i >= 0; i--) {
       PlanSlot slot = slots.get(i);
+      boolean last = i == n - 1;
+      Optional<ChangeTables.Table> changes =
+          last ? Optional.empty() : Optional.of(changesInto(problem, i + 1));
       double best = Double.POSITIVE_INFINITY;
       for (int c = 0; c < before[i].length; c++) {
-        double onward = i == n - 1 ? 0 : change(problem, i + 1, c, choice[i + 1]);
-        double cost = before[i][c] + shapeCost(i, c) + onward;
-        if (slot.allows(c) && cost < best) {
-          best = cost;
-          choice[i] = c;
+        double cost = before[i][c] + shapeCost(i, c);
+        // No change costs less than that, so a candidate that is dearer already cannot win.
+        if (slot.allows(c) && (last || cost + changes.get().atLeast(c, choice[i + 1]) < best)) {
+          cost += last ? 0 : changes.get().cost(c, choice[i + 1], slots.get(i + 1).changeMillis());
+          if (cost < best) {
+            best = cost;
+            choice[i] = c;
+          }
         }
       }
     }

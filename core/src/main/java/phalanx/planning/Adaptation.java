@@ -84,7 +84,7 @@ final class Adaptation {
         .mapToObj(
             i -> {
               goOn();
-              return row.apply(i);
+              return row.apply(i).ready(slots.changes());
             })
         .toList();
   }

@@ -74,11 +74,15 @@ final class Revoicing {
       }
     }
     Map<Integer, Split> best = new HashMap<>();
-    for (int round = 0; round < TRIED; round++) {
-      for (Map.Entry<Integer, Split> split : splits(tried, round).entrySet()) {
-        best.merge(split.getKey(), split.getValue(), (a, b) -> b.gain() > a.gain() ? b : a);
-      }
-    }
+    IntStream.range(0, TRIED)
+        .parallel()
+        .mapToObj(n -> splits(tried, n))
+        .toList()
+        .forEach(
+            splits ->
+                splits.forEach(
+                    (slot, split) ->
+                        best.merge(slot, split, (a, b) -> b.gain() > a.gain() ? b : a)));
     Set<Integer> cuts = new HashSet<>();
     best.values().stream().filter(s -> s.gain() > WORTH).forEach(s -> cuts.add(s.tick()));
     return cuts;
