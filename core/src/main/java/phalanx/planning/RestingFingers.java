@@ -19,11 +19,13 @@ import phalanx.instrument.Finger;
 final class RestingFingers {
 
   private final List<Note> notes;
+
+  /** What fingers of the fretting hand stop. */
   private final List<Damp> damps;
 
   private RestingFingers(List<Note> notes, List<Damp> damps) {
     this.notes = notes;
-    this.damps = damps;
+    this.damps = damps.stream().filter(d -> d.by() instanceof Damper.Fretting).toList();
   }
 
   /**
@@ -66,8 +68,8 @@ final class RestingFingers {
   }
 
   private static void ask(Note note, Shape shape, Set<Finger> rest) {
-    if (shape.finger(note.string()).equals(note.fretFinger())) {
-      note.fretFinger().ifPresent(rest::remove);
+    if (note.fretFinger().isPresent() && shape.finger(note.string()).equals(note.fretFinger())) {
+      rest.remove(note.fretFinger().get());
     }
   }
 }

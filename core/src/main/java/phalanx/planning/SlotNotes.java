@@ -124,14 +124,13 @@ public final class SlotNotes {
   VoicedStep voice(
       TimedStep placed, Optional<WalkingStep> walk, List<TuneStrokes.Struck> tune, TuneRing ring) {
     Map<Integer, VoicedStroke> plucks = new HashMap<>();
-    tune.forEach(t -> plucks.put(t.place().string(), sung(placed, t)));
-    List<ExtraFinger> beside = plucks.values().stream().flatMap(p -> p.step().stream()).toList();
-    plucks.replaceAll((string, p) -> p.apart(shape, beside));
+    if (!tune.isEmpty()) {
+      tune.forEach(t -> plucks.put(t.place().string(), sung(placed, t)));
+      List<ExtraFinger> beside = plucks.values().stream().flatMap(p -> p.step().stream()).toList();
+      plucks.replaceAll((string, p) -> p.apart(shape, beside));
+    }
     int belowTune = plucks.keySet().stream().min(Integer::compare).orElse(Tuning.STRINGS);
-    List<Stroke.Pluck> wanted = new ArrayList<>(placed.step().plucks().toList());
-    wanted.sort((a, b) -> Boolean.compare(!a.role().isThumb(), !b.role().isThumb()));
-    // Where there is a tune it takes the place of the pattern's own.
-    wanted.removeIf(p -> p.role() == Role.TUNE && hasTune);
+    List<Stroke.Pluck> wanted = wanted(placed);
     int lowest = 0;
     for (Stroke.Pluck pluck : wanted) {
       NoteRef ref = ref(placed, pluck.role());
@@ -166,8 +165,8 @@ public final class SlotNotes {
       walk.ifPresent(w -> walk(plucks, w, placed.tick(), ring));
     }
     plucks.keySet().forEach(s -> strings.struck(s, placed.tick()));
-    List<VoicedStroke> rising =
-        plucks.values().stream().sorted((a, b) -> a.string() - b.string()).toList();
+    List<VoicedStroke> rising = new ArrayList<>(plucks.values());
+    rising.sort((a, b) -> a.string() - b.string());
     Optional<Stroke.Brush> brush = only(placed, Stroke.Brush.class);
     List<Integer> brushed =
         brush.map(b -> brushed(b, plucks.keySet(), placed.tick(), ring)).orElse(List.of());
@@ -175,6 +174,20 @@ public final class SlotNotes {
         only(placed, Stroke.Knock.class).filter(h -> leavesTheTune(h, placed.tick(), ring, plucks));
     return new VoicedStep(
         placed, rising, brush.filter(b -> !brushed.isEmpty()), brushed, hit, damps(placed));
+  }
+
+  /** The plucks of a step, the thumb's first. */
+  private List<Stroke.Pluck> wanted(TimedStep placed) {
+    List<Stroke.Pluck> thumb = new ArrayList<>();
+    List<Stroke.Pluck> fingers = new ArrayList<>();
+    for (Stroke stroke : placed.step().strokes()) {
+      // Where there is a tune it takes the place of the pattern's own.
+      if (stroke instanceof Stroke.Pluck p && !(p.role() == Role.TUNE && hasTune)) {
+        (p.role().isThumb() ? thumb : fingers).add(p);
+      }
+    }
+    thumb.addAll(fingers);
+    return thumb;
   }
 
   /** What lies above a tune that sounds on is soft. */
@@ -261,7 +274,12 @@ public final class SlotNotes {
   }
 
   private static <T extends Stroke> Optional<T> only(TimedStep placed, Class<T> kind) {
-    return placed.step().strokes().stream().filter(kind::isInstance).map(kind::cast).findFirst();
+    for (Stroke stroke : placed.step().strokes()) {
+      if (kind.isInstance(stroke)) {
+        return Optional.of(kind.cast(stroke));
+      }
+    }
+    return Optional.empty();
   }
 
   /** The sounding strings a brush goes over, in its order, but those plucked at the same time. */

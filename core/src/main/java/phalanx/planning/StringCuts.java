@@ -97,6 +97,9 @@ final class StringCuts {
 
   /** The strings that the finger leaves which comes down beside the shape. */
   List<Integer> leaving(VoicedStep on, VoicedStroke p) {
+    if (p.step().isEmpty()) {
+      return List.of();
+    }
     Shape shape = slots.get(on.placed().slot()).held();
     Optional<Finger> finger = p.step().filter(s -> !s.joins(shape)).flatMap(ExtraFinger::finger);
     Set<Integer> left = p.step().map(ExtraFinger::left).orElse(Set.of());

@@ -100,12 +100,10 @@ final class StrokeStrings {
     if (pinned.isPresent() && shape.sounds(pinned.get()) && pinned.get() >= lowest) {
       return pinned;
     }
-    Optional<Wish> wished =
-        wishes.stream()
-            .filter(w -> w.tick() == tick && w.role() == pluck.role() && w.string() >= lowest)
-            .findFirst();
-    if (pinned.isEmpty() && wished.isPresent()) {
-      return wished.map(Wish::string);
+    for (Wish wish : pinned.isEmpty() ? wishes : List.<Wish>of()) {
+      if (wish.tick() == tick && wish.role() == pluck.role() && wish.string() >= lowest) {
+        return Optional.of(wish.string());
+      }
     }
     pinned.ifPresent(
         s ->

@@ -1,6 +1,5 @@
 package phalanx.arrangement.tune;
 
-import java.util.Arrays;
 import phalanx.instrument.Tuning;
 
 /** Which strings the tune needs at a moment: those it rings on and those its fingers have left. */
@@ -73,7 +72,12 @@ public final class TuneRing {
 
   /** Whether the tune sounds at a time. */
   public boolean sounds(int tick) {
-    return Arrays.stream(rings).anyMatch(r -> r > tick);
+    for (int end : rings) {
+      if (end > tick) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /**
