@@ -1,5 +1,6 @@
 package phalanx.fretting;
 
+import java.util.Optional;
 import phalanx.fretting.ChangeCosts.Motion;
 import phalanx.instrument.Tuning;
 
@@ -23,6 +24,14 @@ final class HandState {
   /** A string takes so many bits: its fret and one more, 0 for a silent one. */
   private static final int STRING_BITS = 6;
 
+  private static final int VOICE_FRET_SHIFT = 3;
+  private static final int VOICE_FINGER_SHIFT = 9;
+
+  private static final int SOUNDS_ON = 1;
+  private static final int OPEN_BASS = 2;
+  private static final int LEGATO_SHIFT = 2;
+  private static final Stance.Legato[] LEGATOS = Stance.Legato.values();
+
   private final long fingers;
   private final long frets;
 
@@ -32,14 +41,14 @@ final class HandState {
   /** The fingers that press something, as bits by finger code. */
   private final byte pressing;
 
-  private final boolean soundsOn;
-  private final boolean openBass;
+  /** Whether the note sounds on, whether the bass is open, and how the note is made: bits. */
+  private final byte manner;
 
   /** The first bass as a MIDI note; {@link #NO_BASS} for none. */
   private final short bass;
 
   /** The place of a note of the tune, as one number; 0 for none. */
-  private final int voice;
+  private final short voice;
 
   /** How far the fingers are stretched, 0 to 1 at the limit. */
   private final double stretch;
@@ -47,21 +56,11 @@ final class HandState {
   /** By finger the strings it could hold in some fingering of the same frets, as bits. */
   private final byte[] keepable;
 
-  private final Stance stance;
-
   private HandState(Stance stance, byte[] keepable, double stretch) {
     this.stretch = stretch;
     this.keepable = keepable;
-    this.stance = stance;
-    soundsOn = stance.soundsOn();
     bass = (short) stance.bass().orElse(NO_BASS);
-    voice =
-        stance
-            .voice()
-            .map(
-                v ->
-                    1 + v.string() + 8 * (v.fret() + 64 * v.finger().map(FingerCode::of).orElse(0)))
-            .orElse(0);
+    voice = stance.voice().map(HandState::packed).orElse((short) 0);
     Shape asked = stance.asked();
     int[] fret = asked.fretsOfFingers();
     int[] low = asked.lowStrings();
@@ -84,11 +83,21 @@ final class HandState {
       sounding |= asked.fretAt(s) + 1L << STRING_BITS * s;
     }
     frets = sounding;
-    openBass = isOverOpenBass();
+    manner =
+        (byte)
+            ((stance.soundsOn() ? SOUNDS_ON : 0)
+                | (isOverOpenBass() ? OPEN_BASS : 0)
+                | stance.legato().ordinal() << LEGATO_SHIFT);
   }
 
   private static long packed(int fret, int lowString, int highString) {
     return fret | (long) lowString << LOW_SHIFT | (long) highString << HIGH_SHIFT;
+  }
+
+  private static short packed(Stance.Voice voice) {
+    int finger = voice.finger().map(FingerCode::of).orElse(FingerCode.NONE);
+    return (short)
+        (1 + voice.string() | voice.fret() << VOICE_FRET_SHIFT | finger << VOICE_FINGER_SHIFT);
   }
 
   static HandState of(Stance stance, byte[] keepable, double stretch) {
@@ -137,12 +146,12 @@ final class HandState {
 
   /** Whether a note that is to sound on is not held on in another state. */
   boolean cutsOff(HandState to) {
-    return soundsOn && voice != to.voice;
+    return (manner & SOUNDS_ON) != 0 && voice != to.voice;
   }
 
   /** Whether the lowest string that sounds is open, under a shape of the first position. */
   boolean hasOpenBass() {
-    return openBass;
+    return (manner & OPEN_BASS) != 0;
   }
 
   private boolean isOverOpenBass() {
@@ -167,7 +176,20 @@ final class HandState {
 
   /** Whether the note that begins in another state cannot be slurred from here. */
   boolean losesSlur(HandState to) {
-    return stance.losesSlur(to.stance);
+    Stance.Legato legato = LEGATOS[to.manner >> LEGATO_SHIFT];
+    return legato != Stance.Legato.PLUCKED
+        && to.voice != 0
+        && (voice == 0 || !place().leadsTo(to.place(), legato));
+  }
+
+  /** The place of the note of the tune. */
+  private Stance.Voice place() {
+    int finger = voice >> VOICE_FINGER_SHIFT;
+    return Stance.Voice.at(
+            (voice & STRING_MASK) - 1,
+            voice >> VOICE_FRET_SHIFT & FRET_MASK,
+            finger == FingerCode.NONE ? Optional.empty() : Optional.of(FingerCode.finger(finger)))
+        .orElseThrow();
   }
 
   /** Strings that sound at the same fret in another state, as bits; silent ones among them. */

@@ -1,9 +1,12 @@
 package phalanx.fretting;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.IntStream;
 import phalanx.instrument.Finger;
+import phalanx.instrument.Tuning;
 
 /**
  * How the hand stands at one end of a slot: its shape with what fingers hold beside it there.
@@ -49,6 +52,40 @@ public record Stance(
    */
   public record Voice(int string, int fret, Optional<Finger> finger) {
 
+    private static final int FRETS = 32;
+    private static final int FINGERS = Finger.values().length + 1;
+
+    /**
+     * Where a note is held; the same object every time but beyond the frets of any neck, for a long
+     * song has hundreds of thousands.
+     */
+    public static Optional<Voice> at(int string, int fret, Optional<Finger> finger) {
+      return fret < FRETS
+          ? Known.ALL.get((string * FRETS + fret) * FINGERS + place(finger))
+          : Optional.of(new Voice(string, fret, finger));
+    }
+
+    private static int place(Optional<Finger> finger) {
+      return finger.isPresent() ? 1 + finger.get().ordinal() : 0;
+    }
+
+    /** Every place there is. */
+    private static final class Known {
+
+      private static final List<Optional<Voice>> ALL =
+          IntStream.range(0, Tuning.STRINGS * FRETS * FINGERS).mapToObj(Known::made).toList();
+
+      private static Optional<Voice> made(int number) {
+        int finger = number % FINGERS;
+        int place = number / FINGERS;
+        return Optional.of(
+            new Voice(
+                place / FRETS,
+                place % FRETS,
+                finger == 0 ? Optional.empty() : Optional.of(Finger.values()[finger - 1])));
+      }
+    }
+
     /**
      * Whether the fretting hand alone can go on from here to another place while it changes its
      * shape: up to another finger, down to the open string, along the string with one finger. A
@@ -65,13 +102,6 @@ public record Stance(
             case SLID -> to.fret != fret && sameFinger;
           };
     }
-  }
-
-  /** Whether the note that begins after a change cannot be made as it is to be. */
-  boolean losesSlur(Stance to) {
-    return to.legato != Legato.PLUCKED
-        && to.voice.isPresent()
-        && voice.filter(v -> v.leadsTo(to.voice.get(), to.legato)).isEmpty();
   }
 
   /** The shape alone. */

@@ -3,6 +3,7 @@ package phalanx.picking;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalInt;
+import java.util.stream.IntStream;
 import phalanx.fretting.Cost;
 import phalanx.fretting.CostTerm;
 import phalanx.fretting.Shape;
@@ -26,6 +27,10 @@ public final class HeardTones {
   private static final int NO_TONE = -1;
 
   private static final List<Role> ROLES = List.of(Role.values());
+
+  /** Every MIDI note, each made once. */
+  private static final List<OptionalInt> NOTES =
+      IntStream.range(0, 128).mapToObj(OptionalInt::of).toList();
 
   private final PatternHeard pattern;
   private final Guitar guitar;
@@ -195,7 +200,7 @@ public final class HeardTones {
       return OptionalInt.empty();
     }
     return StringRoles.root(shape, pattern.chord().get(), guitar)
-        .map(s -> OptionalInt.of(guitar.shapeMidi(s, Math.max(0, shape.fretAt(s)))))
+        .map(s -> NOTES.get(guitar.shapeMidi(s, Math.max(0, shape.fretAt(s)))))
         .orElse(OptionalInt.empty());
   }
 }

@@ -117,8 +117,7 @@ public record SlotTune(List<MelodyNote> notes, Edges edges) {
     TunePlace at = place.get();
     FingerSet all = FingerSet.of(resting);
     FingerSet free = at.finger().map(all::without).orElse(all);
-    return new Stance(
-        with(shape, at), free, Optional.of(at.voice()), soundsOn, legato, OptionalInt.empty());
+    return new Stance(with(shape, at), free, at.sounding(), soundsOn, legato, OptionalInt.empty());
   }
 
   /** The shape with what a note needs beside it. */

@@ -44,9 +44,14 @@ public record TunePlace(
 
   /** The place without what is done for it; a string that was touched rings on open. */
   Stance.Voice voice() {
+    return sounding().orElseThrow();
+  }
+
+  /** The same as a stance has it. */
+  Optional<Stance.Voice> sounding() {
     return node.isPresent()
-        ? new Stance.Voice(string, 0, Optional.empty())
-        : new Stance.Voice(string, fret, finger);
+        ? Stance.Voice.at(string, 0, Optional.empty())
+        : Stance.Voice.at(string, fret, finger);
   }
 
   /** What its finger holds. */
