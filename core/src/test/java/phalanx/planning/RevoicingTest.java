@@ -11,8 +11,12 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Slot;
+import phalanx.arrangement.tune.TuneFit;
 import phalanx.findings.Review;
+import phalanx.fretting.ChangeCosts;
 import phalanx.fretting.Cost;
+import phalanx.fretting.RatedShape;
+import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapeSearch;
 import phalanx.song.Bar;
@@ -68,6 +72,29 @@ class RevoicingTest {
                 TestSongs.singing(
                     song, "e4 . d4 c4", "c4 . e4 .", "f4 . c4 .", "g4 . d4 b3", "c4 . . ."));
     assertThat(a.slots()).hasSize(5).noneMatch(s -> s.played().isPart());
+  }
+
+  /** Under a limit a slot may lack dearer shapes, but none that costs no more. */
+  @Test
+  void aLimitLeavesOutOnlyShapesThatAreDearer() {
+    Song song = climbing();
+    Reach reach = new Reach(song.guitar(), song.hand());
+    SongSlots slots =
+        SongSlots.of(song, new SlotRows(), new ChangeCosts(reach), new TuneFit(reach, true));
+    for (int slot = 0; slot < slots.count(); slot++) {
+      SongSlots fresh =
+          SongSlots.of(song, new SlotRows(), new ChangeCosts(reach), new TuneFit(reach, true));
+      List<Double> all =
+          slots.row(slot).candidates().stream().map(RatedShape::cost).sorted().toList();
+      double most = all.get(all.size() / 3);
+      assertThat(fresh.row(slot, most).candidates().stream().map(RatedShape::cost).sorted())
+          .filteredOn(c -> c <= most)
+          .containsExactlyElementsOf(all.stream().filter(c -> c <= most).toList());
+      assertThat(fresh.row(slot, most).candidates()).hasSizeLessThan(all.size());
+      assertThat(fresh.row(slot, all.get(0) - 100).least())
+          .as("where all are too dear, one shows it")
+          .isGreaterThan(all.get(0) - 100);
+    }
   }
 
   /** Parts cost less than the chord in one shape, and neither hides something hard. */

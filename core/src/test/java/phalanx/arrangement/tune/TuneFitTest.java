@@ -122,6 +122,33 @@ class TuneFitTest {
     }
   }
 
+  /** A limit leaves out what is dearer, and nothing else, in the same order. */
+  @Test
+  void aLimitLeavesOutWhatIsDearer() {
+    Random random = new Random(12);
+    String[][] held = {{"C", "x32010"}, {"G", "320003"}, {"Am", "x02210"}, {"Em", "022000"}};
+    int limited = 0;
+    for (int trial = 0; trial < 200; trial++) {
+      String[] chord = held[trial % held.length];
+      Shape shape = shape(chord[0], chord[1]);
+      int root = root(chord[0], shape);
+      List<MelodyNote> notes = new ArrayList<>();
+      for (int n = 0; n < 4; n++) {
+        // Some begin together, and some sound over an end of the slot.
+        int tick = n == 2 && trial % 3 == 0 ? 2520 : n * 2520;
+        notes.add(sung(tick, 57 + random.nextInt(16)));
+      }
+      SlotTune tune = SlotTune.of(notes, trial % 2 == 0 ? 0 : -1, trial % 5 == 0 ? 20160 : 10000);
+      List<TuneWay> all = FIT.ways(shape, root, tune);
+      double most = all.get(random.nextInt(all.size())).cost() + random.nextDouble() - 0.5;
+      List<TuneWay> cheap = all.stream().filter(w -> w.cost() <= most).toList();
+      List<TuneWay> found = FIT.search(tune).ways(shape, root, most);
+      assertThat(found.stream().filter(w -> w.cost() <= most).toList()).isEqualTo(cheap);
+      limited += cheap.size() < all.size() ? 1 : 0;
+    }
+    assertThat(limited).as("trials in which something was too dear").isGreaterThan(50);
+  }
+
   /**
    * The weights of the rule, written out once more: a leap of a string, the same finger again and
    * its way.

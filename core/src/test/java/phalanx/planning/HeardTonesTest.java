@@ -1,0 +1,70 @@
+package phalanx.planning;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Note;
+import phalanx.arrangement.Slot;
+import phalanx.fretting.Cost;
+import phalanx.fretting.RatedShape;
+import phalanx.fretting.ShapeSearch;
+import phalanx.instrument.Tuning;
+import phalanx.picking.AlternatingThumb;
+import phalanx.picking.HeardTones;
+import phalanx.picking.PatternHeard;
+import phalanx.picking.ThumbRoute;
+import phalanx.song.Song;
+import phalanx.song.TestSongs;
+
+/** What is expected to be struck of a shape is what is struck in the end. */
+class HeardTonesTest {
+
+  /** The planner's sum is that of the terms which the player is shown. */
+  @ParameterizedTest
+  @ValueSource(strings = {"C", "Am7", "Dsus4", "G7", "F#m7b5", "Bb", "C/G", "E7#9", "A5"})
+  void costsWhatItsTermsSay(String chord) {
+    Song song = TestSongs.of(chord).withPattern(AlternatingThumb.FINGERS_BETWEEN);
+    PatternHeard pattern = new Arranger().arrange(song).slots().get(0).heard();
+    HeardTones heard = new HeardTones(pattern);
+    List<RatedShape> all =
+        ShapeSearch.find(Arranger.query(song, TestSongs.chord(chord))).candidates(300, 1);
+    assertThat(all).hasSizeGreaterThan(20);
+    for (RatedShape rated : all) {
+      double sum = heard.terms(rated.shape()).stream().mapToDouble(Cost::value).sum();
+      assertThat(heard.cost(rated.shape())).isCloseTo(sum, within(1e-9));
+      assertThat(heard.strings(rated.shape())).isBetween(1, (1 << Tuning.STRINGS) - 1);
+    }
+  }
+
+  /** Without a tune the strings that are expected are those that the arrangement plucks. */
+  @ParameterizedTest
+  @EnumSource(
+      value = ThumbRoute.class,
+      names = {"ALTERNATING", "STEADY", "PEDAL"})
+  void expectsTheStringsThatAreStruck(ThumbRoute thumb) {
+    for (String chord : List.of("C", "G", "Am", "D7", "F", "Em")) {
+      Song song =
+          TestSongs.of(chord).withThumb(thumb).withPattern(AlternatingThumb.FINGERS_BETWEEN);
+      Arrangement a = new Arranger().arrange(song);
+      Slot slot = a.slots().get(0);
+      Set<Integer> struck = new TreeSet<>();
+      a.notes().stream().map(Note::string).forEach(struck::add);
+      int bits = new HeardTones(slot.heard()).strings(slot.held());
+      Set<Integer> expected = new TreeSet<>();
+      for (int s = 0; s < Tuning.STRINGS; s++) {
+        if ((bits >> s & 1) > 0) {
+          expected.add(s);
+        }
+      }
+      // A stroke may go to another string so that the chord is told from others.
+      assertThat(struck).as(chord + " " + slot.held()).containsAll(expected);
+    }
+  }
+}
