@@ -110,7 +110,7 @@ public final class AbcReader {
   }
 
   private AbcVoice voice() {
-    return voices.computeIfAbsent(voice, v -> new AbcVoice(head, problems, remarks));
+    return voices.computeIfAbsent(voice, v -> new AbcVoice(head, problems));
   }
 
   private void field(int number, char name, String value) {

@@ -7,7 +7,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import phalanx.chart.ChordProposal;
@@ -17,8 +16,6 @@ import phalanx.formats.imported.ImportedBar;
 import phalanx.formats.imported.ImportedNote;
 import phalanx.melody.BarTune;
 import phalanx.melody.Want;
-import phalanx.song.Bar;
-import phalanx.song.BarLyrics;
 import phalanx.song.ChordChange;
 import phalanx.song.Harmony;
 import phalanx.song.SongBounds;
@@ -29,7 +26,6 @@ import phalanx.theory.Meter;
 import phalanx.theory.NoteName;
 import phalanx.theory.Pitch;
 import phalanx.theory.Quoted;
-import phalanx.theory.Ticks;
 
 /** The notes of one voice, line by line. */
 final class AbcVoice {
@@ -50,51 +46,37 @@ final class AbcVoice {
 
   private final AbcHead head;
   private final List<FileProblem> problems;
-  private final List<FileProblem> remarks;
-  private final List<ImportedBar> bars = new ArrayList<>();
-  private ImportedBar bar;
-  private Meter meter;
-  private int unit;
+  private final AbcBars bars;
+  private final AbcRhythm rhythm;
+  private final AbcWords words = new AbcWords();
   private AbcHead.Signed key;
-  private Map<String, Integer> signs = new HashMap<>();
-  private int tick;
+
+  /** The accidentals that count up to the next bar line, by letter and octave. */
+  private final Map<String, Integer> signs = new HashMap<>();
+
+  private ImportedBar signsOf;
   private boolean tied;
-  private double longer = 1;
-  private int tupletLeft;
-  private int tupletUp;
-  private int tupletDown;
   private boolean hasChords;
   private boolean sounds;
-  private Set<Integer> ending = Set.of();
   private final List<Want> graces = new ArrayList<>();
-  private List<NotePlace> lineNotes = new ArrayList<>();
-  private int verse;
-  private boolean full;
   private boolean told;
   private boolean inGraces;
 
-  /** A note that a syllable may stand under. */
-  private record NotePlace(ImportedBar bar, int tick) {}
-
-  AbcVoice(AbcHead head, List<FileProblem> problems, List<FileProblem> remarks) {
+  AbcVoice(AbcHead head, List<FileProblem> problems) {
     this.head = head;
     this.problems = problems;
-    this.remarks = remarks;
-    meter = head.meter;
-    unit = head.unitTicks();
+    bars = new AbcBars(head.meter, problems);
+    rhythm = new AbcRhythm(head.unitTicks());
     key = head.key;
-    bar = new ImportedBar(meter);
+    signsOf = bars.now();
   }
 
   void meter(Meter other) {
-    meter = other;
-    if (tick == 0) {
-      bar.meter = other;
-    }
+    bars.meter(other);
   }
 
   void unit(int ticks) {
-    unit = ticks;
+    rhythm.unit(ticks);
   }
 
   void key(AbcHead.Signed other) {
@@ -102,11 +84,11 @@ final class AbcVoice {
   }
 
   void tempo(Optional<Double> tempo) {
-    bar.tempo = tempo.or(() -> bar.tempo);
+    bars.tempo(tempo);
   }
 
   void label(String label) {
-    bar.label = Optional.of(label);
+    bars.label(label);
   }
 
   boolean hasChords() {
@@ -119,10 +101,9 @@ final class AbcVoice {
 
   /** One line of notes. */
   void music(int number, String text) {
-    lineNotes = new ArrayList<>();
-    verse = 0;
+    words.begin();
     int at = 0;
-    while (at < text.length() && !full) {
+    while (at < text.length() && !bars.isFull()) {
       int next = step(number, text, at);
       at = Math.max(next, at + 1);
     }
@@ -139,11 +120,11 @@ final class AbcVoice {
     Matcher line = LINE.matcher(rest);
     boolean isLine = (sign == '|' || sign == ':' || rest.startsWith("[|")) && line.lookingAt();
     if (isLine) {
-      return at + barLine(line, rest);
+      return at + bars.line(line, rest);
     }
     Matcher ends = ENDING.matcher(rest);
     if (sign == '[' && ends.lookingAt()) {
-      opens(ends.group(1));
+      bars.opens(ends.group(1));
       return at + ends.end();
     }
     if (sign == '"') {
@@ -160,7 +141,12 @@ final class AbcVoice {
       int close = rest.indexOf(sign, 1);
       return at + 1 + Math.max(close, 0);
     } else if (sign == '(') {
-      return tuplet(rest, at);
+      Matcher group = TUPLET.matcher(rest);
+      if (group.lookingAt()) {
+        rhythm.group(group, bars.meter().isCompound());
+        return at + group.end();
+      }
+      return at + 1;
     } else if (sign == '-') {
       tied = true;
       return at + 1;
@@ -199,102 +185,6 @@ final class AbcVoice {
     }
   }
 
-  private int barLine(Matcher line, String rest) {
-    boolean doubled = line.group(4) != null;
-    boolean ends = doubled || !line.group(1).isEmpty();
-    boolean starts = doubled || !line.group(3).isEmpty();
-    close(ends);
-    if (starts) {
-      bar.repeatStart = true;
-    }
-    int end = line.end();
-    Matcher number =
-        Pattern.compile("\\s*(\\d[\\d,\\-]{0,12})(?=[\\s\\[\"a-gA-Gz({^_=|])")
-            .matcher(rest.substring(end));
-    boolean thick =
-        "|]".equals(line.group(2)) || "||".equals(line.group(2)) || "[|".equals(line.group(2));
-    if (ends || thick) {
-      ending = Set.of();
-      bar.passes.clear();
-    }
-    if (number.lookingAt()) {
-      opens(number.group(1));
-      return end + number.end();
-    }
-    return end;
-  }
-
-  private void opens(String numbers) {
-    Set<Integer> passes = new TreeSet<>();
-    for (String part : numbers.split(",")) {
-      String[] range = part.split("-");
-      if (range.length > 0 && range[0].matches("\\d{1,2}")) {
-        int from = Integer.parseInt(range[0]);
-        int to =
-            range.length > 1 && range[1].matches("\\d{1,2}") ? Integer.parseInt(range[1]) : from;
-        for (int p = from; p <= Math.min(to, Bar.MOST_PLAYS); p++) {
-          passes.add(Math.max(1, p));
-        }
-      }
-    }
-    ending = passes;
-    bar.passes.clear();
-    bar.passes.addAll(passes);
-  }
-
-  /** Ends a bar; a line at the very start of a tune or behind another ends none. */
-  private void close(boolean repeats) {
-    if (tick == 0 && bar.tune.isEmpty() && bar.chords.isEmpty()) {
-      if (repeats && !bars.isEmpty()) {
-        plays(bars.get(bars.size() - 1));
-      }
-      return;
-    }
-    bar.lengthTicks = tick;
-    boolean first = bars.isEmpty();
-    if (tick >= bar.meter.barTicks() || !first) {
-      fit(bar);
-    }
-    if (repeats) {
-      plays(bar);
-    }
-    add();
-  }
-
-  /**
-   * A bar that is longer or shorter than its metre, in the middle of a tune, has one of its own.
-   */
-  private void fit(ImportedBar done) {
-    boolean off = done.lengthTicks != done.meter.barTicks();
-    done.lengthTicks = 0;
-    if (off && tick > done.meter.barTicks()) {
-      for (int unitOf : new int[] {4, 8, 16}) {
-        int part = Ticks.PER_WHOLE / unitOf;
-        if (tick % part == 0) {
-          Meter.parse(tick / part + "/" + unitOf).ifPresent(m -> done.meter = m);
-          return;
-        }
-      }
-    }
-  }
-
-  private void plays(ImportedBar last) {
-    last.plays = Math.max(2, last.passes.stream().mapToInt(p -> p).max().orElse(1) + 1);
-  }
-
-  private void add() {
-    if (bars.size() < SongBounds.MOST_BARS) {
-      bars.add(bar);
-    } else if (!full) {
-      full = true;
-      problems.add(new FileProblem(1, 1, Texts.of("abcVoice.aSongHasBars", SongBounds.MOST_BARS)));
-    }
-    bar = new ImportedBar(meter);
-    bar.passes.addAll(ending);
-    signs = new HashMap<>();
-    tick = 0;
-  }
-
   /** A chord symbol, or words that stand above, below or beside a note. */
   private int quoted(String text, int at) {
     int close = text.indexOf('"', at + 1);
@@ -324,26 +214,7 @@ final class AbcVoice {
       return;
     }
     hasChords = true;
-    bar.chord(new ChordChange(tick, harmony));
-  }
-
-  private int tuplet(String rest, int at) {
-    Matcher m = TUPLET.matcher(rest);
-    if (!m.lookingAt()) {
-      return at + 1;
-    }
-    int p = Integer.parseInt(m.group(1));
-    int compound = meter.isCompound() ? 3 : 2;
-    int usual =
-        switch (p) {
-          case 2, 4, 8 -> 3;
-          case 3, 6 -> 2;
-          default -> compound;
-        };
-    tupletUp = p;
-    tupletDown = m.group(2) == null ? usual : Integer.parseInt(m.group(2));
-    tupletLeft = m.group(3) == null ? p : Integer.parseInt(m.group(3));
-    return at + m.end();
+    bars.now().chord(new ChordChange(bars.tick(), harmony));
   }
 
   /** {@code A>B} makes the first half as long again and the second half as short. */
@@ -355,10 +226,9 @@ final class AbcVoice {
     }
     double small = Math.pow(0.5, count);
     double first = sign == '>' ? 2 - small : small;
-    List<ImportedNote> tune = bar.tune;
-    if (!tune.isEmpty()
-        && tune.get(tune.size() - 1).tick() + tune.get(tune.size() - 1).lengthTicks() == tick) {
-      ImportedNote last = tune.get(tune.size() - 1);
+    List<ImportedNote> tune = bars.now().tune;
+    ImportedNote last = tune.isEmpty() ? null : tune.get(tune.size() - 1);
+    if (last != null && last.tick() + last.lengthTicks() == bars.tick()) {
       int length = Math.max(1, (int) Math.round(last.lengthTicks() * first));
       tune.set(
           tune.size() - 1,
@@ -370,31 +240,10 @@ final class AbcVoice {
               last.slur(),
               last.graces(),
               last.techniques()));
-      tick = last.tick() + length;
+      bars.tick(last.tick() + length);
     }
-    longer = 2 - first;
+    rhythm.next(2 - first);
     return at + count;
-  }
-
-  private int length(String over, String under) {
-    double units = over.isEmpty() ? 1 : Integer.parseInt(over);
-    if (under != null) {
-      String digits = under.replace("/", "");
-      int slashes = under.length() - digits.length();
-      units /= digits.isEmpty() ? Math.pow(2, slashes) : Math.max(1, Integer.parseInt(digits));
-    }
-    return Math.max(1, (int) Math.round(units * unit));
-  }
-
-  /** The time a note takes here, tuplets and broken rhythm included. */
-  private int taken(int length) {
-    double ticks = length * longer;
-    longer = 1;
-    if (tupletLeft > 0) {
-      ticks = ticks * tupletDown / tupletUp;
-      tupletLeft--;
-    }
-    return Math.max(1, (int) Math.round(ticks));
   }
 
   private void note(Matcher m) {
@@ -403,7 +252,7 @@ final class AbcVoice {
       graces.add(want);
       return;
     }
-    strike(List.of(want), taken(length(m.group(4), m.group(5))));
+    strike(List.of(want), rhythm.taken(rhythm.length(m.group(4), m.group(5))));
   }
 
   private Want.Sound want(Matcher m) {
@@ -412,6 +261,10 @@ final class AbcVoice {
     int octave = Character.isLowerCase(written) ? 5 : 4;
     for (char c : m.group(3).toCharArray()) {
       octave += c == '\'' ? 1 : -1;
+    }
+    if (signsOf != bars.now()) {
+      signs.clear();
+      signsOf = bars.now();
     }
     String place = letter.name() + octave;
     int alteration;
@@ -428,12 +281,21 @@ final class AbcVoice {
   }
 
   private void strike(List<Want> wants, int ticks) {
+    int tick = bars.tick();
     if (tick + ticks <= BarTune.LONGEST) {
-      bar.tune.add(
-          new ImportedNote(
-              tick, ticks, wants, tied && sounds, Optional.empty(), List.copyOf(graces), Set.of()));
-      lineNotes.add(new NotePlace(bar, tick));
-      tick += ticks;
+      bars.now()
+          .tune
+          .add(
+              new ImportedNote(
+                  tick,
+                  ticks,
+                  wants,
+                  tied && sounds,
+                  Optional.empty(),
+                  List.copyOf(graces),
+                  Set.of()));
+      words.struck(bars.now(), tick);
+      bars.tick(tick + ticks);
       sounds = true;
     }
     graces.clear();
@@ -451,18 +313,19 @@ final class AbcVoice {
     Matcher note = NOTE.matcher(rest.substring(1, close));
     while (note.find()) {
       wants.add(want(note));
-      inside = inside == 0 ? length(note.group(4), note.group(5)) : inside;
+      inside = inside == 0 ? rhythm.length(note.group(4), note.group(5)) : inside;
     }
     Matcher behind = LENGTH.matcher(rest.substring(close + 1));
     int end = at + close + 1;
     int ticks = Math.max(inside, 1);
     if (behind.lookingAt() && behind.end() > 0) {
-      ticks = (int) ((long) ticks * length(behind.group(1), behind.group(2)) / unit);
+      long times = rhythm.length(behind.group(1), behind.group(2));
+      ticks = (int) (ticks * times / rhythm.unit());
       end += behind.end();
     }
     if (!wants.isEmpty()) {
       wants.sort((a, b) -> midi(b) - midi(a));
-      strike(wants, taken(Math.max(1, ticks)));
+      strike(wants, rhythm.taken(Math.max(1, ticks)));
     }
     return end;
   }
@@ -480,74 +343,30 @@ final class AbcVoice {
     if (sign == 'Z' || sign == 'X') {
       int count = m.group(2).isEmpty() ? 1 : Math.min(200, Integer.parseInt(m.group(2)));
       for (int b = 0; b < count; b++) {
-        tick = meter.barTicks();
+        bars.tick(bars.meter().barTicks());
         if (b + 1 < count) {
-          close(false);
+          bars.close(false);
         }
       }
       return;
     }
-    tick = Math.min(BarTune.LONGEST, tick + taken(length(m.group(2), m.group(3))));
+    int ticks = rhythm.taken(rhythm.length(m.group(2), m.group(3)));
+    bars.tick(Math.min(BarTune.LONGEST, bars.tick() + ticks));
   }
 
   /** Syllables under the notes of the line before. */
   void words(String line) {
-    if (verse >= BarLyrics.MOST_VERSES) {
-      return;
-    }
-    Map<ImportedBar, StringBuilder> byBar = new HashMap<>();
-    Map<ImportedBar, Integer> from = new HashMap<>();
-    int at = 0;
-    Matcher token =
-        Pattern.compile("\\||\\*|_|[^\\s|*_-]+-?|-")
-            .matcher(line.replace("\\-", "‑").replace('~', '\u00A0'));
-    while (token.find() && at < lineNotes.size()) {
-      String syllable = token.group();
-      NotePlace here = lineNotes.get(at);
-      if (syllable.equals("|")) {
-        ImportedBar done = here.bar();
-        boolean none = at > 0 && lineNotes.get(at - 1).bar() != done;
-        if (!none || byBar.containsKey(done)) {
-          while (at < lineNotes.size() && lineNotes.get(at).bar() == done) {
-            at++;
-          }
-        }
-        continue;
-      }
-      if (!syllable.equals("*") && !syllable.equals("_") && !syllable.equals("-")) {
-        StringBuilder text = byBar.computeIfAbsent(here.bar(), b -> new StringBuilder());
-        from.putIfAbsent(here.bar(), here.tick());
-        text.append(syllable).append(syllable.endsWith("-") ? "" : " ");
-      }
-      at++;
-    }
-    int number = verse++;
-    byBar.forEach(
-        (where, text) -> {
-          List<List<BarLyrics.Piece>> verses = new ArrayList<>(where.words.verses());
-          while (verses.size() <= number) {
-            verses.add(List.of());
-          }
-          String words =
-              Quoted.start(
-                  text.toString().replace('\u00A0', ' ').replace('‑', '-').strip(),
-                  SongBounds.LONGEST_LINE);
-          verses.set(number, List.of(new BarLyrics.Piece(from.get(where), words)));
-          where.words = new BarLyrics(verses);
-        });
+    words.words(line);
   }
 
   List<ImportedBar> bars() {
-    if (tick > 0 || !bar.tune.isEmpty()) {
-      close(false);
-    }
-    return bars;
+    return bars.all();
   }
 
   /** What sounds in each bar, ties as they are written. */
   List<List<ChordProposal.Tone>> tones() {
     List<List<ChordProposal.Tone>> tones = new ArrayList<>();
-    for (ImportedBar each : bars) {
+    for (ImportedBar each : bars.all()) {
       List<ChordProposal.Tone> here = new ArrayList<>();
       for (ImportedNote note : each.tune) {
         note.wants()
