@@ -28,6 +28,7 @@ import org.testfx.framework.junit5.Stop;
 import phalanx.arrangement.tune.TuneOctave;
 import phalanx.desktop.files.PlayerFolder;
 import phalanx.desktop.files.Preferences;
+import phalanx.engraving.SheetOptions;
 import phalanx.formats.FileFormat;
 import phalanx.formats.SongFiles;
 import phalanx.song.Song;
@@ -329,7 +330,13 @@ class FilesTest {
               window
                   .app()
                   .documents()
-                  .export(window.arrangement(), file, () -> done[0] = true, why -> {}));
+                  .exports()
+                  .plan(
+                      window.arrangement(),
+                      SheetOptions.USUAL,
+                      file,
+                      () -> done[0] = true,
+                      why -> {}));
       until(() -> done[0]);
       assertThat(Files.readAllBytes(file)).isEqualTo(format.write(window.arrangement()));
     }
@@ -338,7 +345,13 @@ class FilesTest {
             window
                 .app()
                 .documents()
-                .export(window.arrangement(), folder.resolve("plan.odd"), () -> {}, why -> {}));
+                .exports()
+                .plan(
+                    window.arrangement(),
+                    SheetOptions.USUAL,
+                    folder.resolve("plan.odd"),
+                    () -> {},
+                    why -> {}));
     until(() -> !window.workspace().problems().isEmpty());
     assertThat(window.workspace().problems().get(0)).contains(".musicxml");
     assertThat(Files.exists(folder.resolve("plan.odd"))).isFalse();
@@ -361,7 +374,13 @@ class FilesTest {
               window
                   .app()
                   .documents()
-                  .export(window.arrangement(), target, () -> {}, why -> refused[0] = why));
+                  .exports()
+                  .plan(
+                      window.arrangement(),
+                      SheetOptions.USUAL,
+                      target,
+                      () -> {},
+                      why -> refused[0] = why));
       until(() -> !refused[0].isEmpty());
       assertThat(Files.readAllBytes(file)).isEqualTo(before);
     }

@@ -322,7 +322,7 @@ class SoundTest {
     Path file = folder.resolve("song.wav");
     robot.interact(
         () -> sound().settings().fileFormatProperty().set(RenderOptions.USUAL.with(48000, 24)));
-    SoundExport whole = window.app().documents().soundExport();
+    SoundExport whole = window.app().documents().exports().sound();
     Watched watched = new Watched();
     robot.interact(
         () -> whole.write(performance(), sound().settings().fileOptions(), file, watched));
@@ -333,7 +333,7 @@ class SoundTest {
       assertThat(audio.getFormat().getSampleSizeInBits()).isEqualTo(24);
       assertThat(audio.getFrameLength()).isGreaterThan((long) (performance().seconds() * 48000));
     }
-    SoundExport stopped = window.app().documents().soundExport();
+    SoundExport stopped = window.app().documents().exports().sound();
     stopped.cancel();
     Watched second = new Watched();
     Path other = folder.resolve("other.wav");
@@ -348,7 +348,8 @@ class SoundTest {
             window
                 .app()
                 .documents()
-                .soundExport()
+                .exports()
+                .sound()
                 .write(performance(), RenderOptions.USUAL, nowhere, refused));
     until(() -> refused.ended != null);
     assertThat(refused.ended).contains("there is no folder");

@@ -1,13 +1,8 @@
 package phalanx.desktop.files;
 
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.ZoneId;
 import java.util.ArrayDeque;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Queue;
 import java.util.UUID;
@@ -16,8 +11,6 @@ import java.util.function.Consumer;
 import java.util.function.Predicate;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import phalanx.arrangement.Arrangement;
-import phalanx.chart.TuneImport;
 import phalanx.desktop.background.NewestAnswer;
 import phalanx.desktop.document.DocumentEvent;
 import phalanx.desktop.document.DocumentMachine;
@@ -32,24 +25,17 @@ import phalanx.desktop.model.Workspace;
 import phalanx.desktop.texts.Texts;
 import phalanx.draft.Manner;
 import phalanx.embellishment.Fill;
-import phalanx.engraving.SheetOptions;
-import phalanx.formats.FileFormat;
 import phalanx.formats.SongFiles;
-import phalanx.formats.disk.AtomicFile;
-import phalanx.formats.disk.DiskTrouble;
-import phalanx.formats.disk.SafeTarget;
 import phalanx.formats.fills.OwnFills;
 import phalanx.formats.manners.OwnManners;
 import phalanx.formats.patterns.OwnPatterns;
 import phalanx.picking.WrittenPattern;
-import phalanx.practicelog.LogCsv;
-import phalanx.song.Bar;
 import phalanx.song.SongId;
 
 /**
  * The open document between window and disk: what happens goes to {@link DocumentMachine}, which
- * decides; what it asks for is carried out here. Also keeps what is the player's own beside songs,
- * and writes plans into files. Used on the interface's thread.
+ * decides; what it asks for is carried out here. Also keeps what is the player's own beside songs.
+ * Used on the interface's thread.
  */
 public final class Documents {
 
@@ -64,7 +50,8 @@ public final class Documents {
 
   private boolean demo;
   private final Remembered remembered;
-  private final NewestAnswer importing;
+  private final Exports exports;
+  private final TuneImports imports;
   private final OwnShelf<OwnPatterns, WrittenPattern> shelf;
   private final OwnShelf<OwnFills, Fill> fills;
   private final OwnShelf<OwnManners, Manner> manners;
@@ -89,7 +76,6 @@ public final class Documents {
     this.workspace = workspace;
     tasks = new DiskTasks(workspace, executor, interfaceThread);
     disk = new SongDisk(executor, interfaceThread, folder, isPattern, new Told());
-    importing = new NewestAnswer(executor, interfaceThread);
     shelf = new OwnShelf<>(folder, OwnShelf.Kept.PATTERNS, executor, interfaceThread, tasks::tell);
     fills = new OwnShelf<>(folder, OwnShelf.Kept.FILLS, executor, interfaceThread, tasks::tell);
     manners = new OwnShelf<>(folder, OwnShelf.Kept.MANNERS, executor, interfaceThread, tasks::tell);
@@ -104,6 +90,13 @@ public final class Documents {
     workspace.unsaved().addListener(o -> rememberLevel());
     this.isPattern = isPattern;
     document = new ReadOnlyObjectWrapper<>(OpenDocument.begun(workspace.song()));
+    exports = new Exports(workspace, tasks, practice, () -> document.get().file());
+    imports =
+        new TuneImports(
+            workspace,
+            tasks,
+            new NewestAnswer(executor, interfaceThread),
+            () -> document.get().id());
     workspace.faults().logLiesAt(folder.log());
     workspace
         .historyProperty()
@@ -180,6 +173,16 @@ public final class Documents {
   /** The player's log. */
   public PracticeRecords practice() {
     return practice;
+  }
+
+  /** What writes plans, sound and the log into files. */
+  public Exports exports() {
+    return exports;
+  }
+
+  /** What takes tunes out of files. */
+  public TuneImports imports() {
+    return imports;
   }
 
   /** The window is gone: what was kept open is given back. */
@@ -352,142 +355,5 @@ public final class Documents {
           List<LeftCopy> left = disk.recovery().left();
           tasks.answer(() -> answer.accept(left));
         });
-  }
-
-  /**
-   * Puts the tune of a file over the song, from the selected bar on.
-   *
-   * @param then takes what came of it, once it is in the song
-   */
-  public void importTune(Path file, Consumer<TuneImport> then) {
-    long into = document.get().id();
-    importing.ask(
-        () -> SongFiles.open(file),
-        opened -> putIn(into, file, opened, then),
-        fault ->
-            workspace
-                .faults()
-                .tell(Texts.of("documents.couldNotBeRead", file.getFileName()), fault));
-  }
-
-  private void putIn(long into, Path file, SongFiles.Opened opened, Consumer<TuneImport> then) {
-    String name = file.getFileName().toString();
-    if (document.get().id() != into) {
-      tasks.tell(Texts.of("documents.anotherSongCameUp", name));
-      return;
-    }
-    workspace.problems().setAll(opened.told().stream().map(p -> p.in(name)).toList());
-    if (opened.song().isEmpty()) {
-      return;
-    }
-    if (opened.song().get().tune().isEmpty()) {
-      workspace.problems().add(Texts.of("documents.thereIsNoTune", name));
-      return;
-    }
-    int bar = workspace.chord().bar().map(Bar::id).orElse(0);
-    TuneImport done = TuneImport.into(workspace.song(), opened.song().get(), bar);
-    workspace.edit(song -> done.song());
-    then.accept(done);
-  }
-
-  /**
-   * Writes the plan into a file in the format of its ending; the song stays unsaved as it was.
-   *
-   * @param then runs once it lies there
-   * @param other asks for another name: the file is a song, or the song was read from it
-   */
-  public void export(Arrangement plan, Path file, Runnable then, Consumer<String> other) {
-    export(plan, SheetOptions.USUAL, file, then, other);
-  }
-
-  /** Writes the practice log as a table; never over a song. */
-  public void exportLog(Path file, Runnable then) {
-    Optional<Path> song = document.get().file();
-    practice.read(
-        entries ->
-            tasks.run(
-                Texts.of("documents.couldNotBeExported", file.getFileName()),
-                () -> {
-                  SafeTarget.check(file, song);
-                  String table = LogCsv.of(entries, ZoneId.systemDefault());
-                  AtomicFile.write(file, table.getBytes(StandardCharsets.UTF_8), false);
-                  tasks.answer(then);
-                }));
-  }
-
-  /**
-   * The same, where it is a page on this paper and with these parts.
-   *
-   * @param then runs once it lies there
-   * @param other asks for another name: the file is a song, or the song was read from it
-   */
-  public void export(
-      Arrangement plan, SheetOptions sheet, Path file, Runnable then, Consumer<String> other) {
-    Optional<FileFormat> format = FileFormat.toWrite(file);
-    if (format.isEmpty() && !SafeTarget.isSongName(file)) {
-      tasks.tell(
-          Texts.of(
-              "documents.expectedANameEnding", file.getFileName(), FileFormat.endingsWritten()));
-      return;
-    }
-    Optional<Path> song = document.get().file();
-    tasks.run(
-        Texts.of("documents.couldNotBeExported", file.getFileName()),
-        () -> {
-          try {
-            SafeTarget.check(file, song);
-          } catch (DiskTrouble e) {
-            tasks.answer(() -> other.accept(file.getFileName() + " " + e.getMessage() + "."));
-            return;
-          }
-          try {
-            AtomicFile.write(file, format.orElseThrow().write(plan, sheet), false);
-          } catch (IOException e) {
-            String words = file + " " + DiskTrouble.writing(e) + ".";
-            tasks.answer(() -> tasks.tell(words));
-            return;
-          }
-          tasks.answer(then);
-        });
-  }
-
-  /** Looks into a file, its tune from one of its parts, without taking anything of it. */
-  public void lookInto(Path file, Optional<String> part, Consumer<SongFiles.Opened> then) {
-    importing.ask(
-        () -> SongFiles.open(file, part),
-        then,
-        fault ->
-            workspace
-                .faults()
-                .tell(Texts.of("documents.couldNotBeRead", file.getFileName()), fault));
-  }
-
-  /** Writes the plan where it can be dragged from. */
-  public void lendFile(
-      Arrangement plan, SheetOptions sheet, FileFormat format, Consumer<Path> then) {
-    String name =
-        plan.song().title().toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\d]+", "-")
-            + format.endings().get(0);
-    tasks.run(
-        Texts.of("documents.couldNotBeWritten", name),
-        () -> {
-          try {
-            Path file = Files.createTempDirectory("phalanx").resolve(name);
-            Files.write(file, format.write(plan, sheet));
-            file.toFile().deleteOnExit();
-            tasks.answer(() -> then.accept(file));
-          } catch (IOException e) {
-            String words = name + " " + DiskTrouble.writing(e) + ".";
-            tasks.answer(() -> tasks.tell(words));
-          }
-        });
-  }
-
-  /** An export of the song as sound. */
-  public SoundExport soundExport() {
-    return new SoundExport(
-        tasks::answer,
-        document.get().file(),
-        f -> workspace.faults().tell(Texts.of("documents.theSoundCouldNot"), f));
   }
 }

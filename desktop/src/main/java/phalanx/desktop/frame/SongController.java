@@ -239,22 +239,25 @@ public final class SongController implements Documents.Window, SongExchange {
 
   /** Puts the tune of a file over the song and says what came of it. */
   public void importTune(Path file) {
-    documents.importTune(
-        file,
-        done -> {
-          String words = Texts.of("songController.barsOfTuneAre", done.bars());
-          String more = done.remarks().isEmpty() ? "" : "; " + String.join("; ", done.remarks());
-          notices.ask(
-              "imported",
-              words + more + ".",
-              List.of(
-                  new Answer("imported-good", Texts.of("songController.good"), () -> {}),
-                  new Answer(
-                      "imported-undo",
-                      Texts.of("songController.takeItOutAgain"),
-                      () -> takeOut(done.song())),
-                  new Answer("imported-close", "×", () -> {})));
-        });
+    documents
+        .imports()
+        .intoSong(
+            file,
+            done -> {
+              String words = Texts.of("songController.barsOfTuneAre", done.bars());
+              String more =
+                  done.remarks().isEmpty() ? "" : "; " + String.join("; ", done.remarks());
+              notices.ask(
+                  "imported",
+                  words + more + ".",
+                  List.of(
+                      new Answer("imported-good", Texts.of("songController.good"), () -> {}),
+                      new Answer(
+                          "imported-undo",
+                          Texts.of("songController.takeItOutAgain"),
+                          () -> takeOut(done.song())),
+                      new Answer("imported-close", "×", () -> {})));
+            });
   }
 
   /** Only where nothing came after it. */
@@ -326,8 +329,9 @@ public final class SongController implements Documents.Window, SongExchange {
           if (sound) {
             exportSound(plan.performance(), file);
           } else {
-            documents.export(
-                plan.arrangement(), sheet, file, () -> written(file), this::askOtherName);
+            documents
+                .exports()
+                .plan(plan.arrangement(), sheet, file, () -> written(file), this::askOtherName);
           }
         },
         () ->
@@ -338,7 +342,7 @@ public final class SongController implements Documents.Window, SongExchange {
   void exportLog() {
     asker
         .toExport(Texts.of("songController.practiceLog"), FileFormat.TABLE)
-        .ifPresent(f -> documents.exportLog(f, () -> written(f)));
+        .ifPresent(f -> documents.exports().log(f, () -> written(f)));
   }
 
   private void askOtherName(String why) {
@@ -359,7 +363,7 @@ public final class SongController implements Documents.Window, SongExchange {
 
   /** Sound takes its time: it is shown how far it is, and it can be cancelled. */
   private void exportSound(Performance performance, Path file) {
-    SoundExport export = documents.soundExport();
+    SoundExport export = documents.exports().sound();
     Answer cancel =
         new Answer("rendering-cancel", Texts.of("songController.cancel"), export::cancel);
     String words = Texts.of("songController.isBeingWritten", file.getFileName());

@@ -67,7 +67,7 @@ final class NeckEntry extends VBox {
     neck.setId("tune-neck");
     neck.onTouch(
         (string, fret, together) -> {
-          workspace.models().sound().hear(string, fret);
+          workspace.models().sound().audition().hear(string, fret);
           entry.touch(string, fret, together);
         });
     neck.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
@@ -120,7 +120,7 @@ final class NeckEntry extends VBox {
     nodes.fill(this, 0);
     nodes.onTouch(
         node -> {
-          workspace.models().sound().hear(node);
+          workspace.models().sound().audition().hear(node);
           entry.touch(node);
         });
     nodes.addEventHandler(KeyEvent.KEY_PRESSED, this::key);

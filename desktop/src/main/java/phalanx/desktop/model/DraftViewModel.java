@@ -189,7 +189,7 @@ public final class DraftViewModel {
     heardSince = System.nanoTime();
     int start = bars.get(from).startTick();
     int end = bars.get(Math.min(bars.size(), from + HEARD_BARS) - 1).endTick();
-    sound.hear(() -> Performance.of(Excerpt.of(draft.arrangement(), start, end)));
+    sound.audition().hear(() -> Performance.of(Excerpt.of(draft.arrangement(), start, end)));
   }
 
   /** The place of the chord that is selected, which cards follow. */

@@ -126,7 +126,7 @@ public final class DrillPlayback {
         .ifPresent(
             d -> {
               taps.begin(d.heard(), d.share());
-              sound.practise(d.heard(), d.share());
+              sound.audition().practise(d.heard(), d.share());
               playing.set(true);
             });
   }

@@ -221,7 +221,7 @@ public final class FillViewModel {
 
   /** Lets the fill that is looked at be heard as it would be played. */
   public void hear() {
-    looked().flatMap(FillTry::fitted).ifPresent(f -> sound.hear(f.notes()));
+    looked().flatMap(FillTry::fitted).ifPresent(f -> sound.audition().hear(f.notes()));
   }
 
   /** Puts it into the bar; can be undone. */

@@ -51,7 +51,8 @@ public final class FrameViewModel {
   public void hear(Frame frame) {
     Optional<Song> song = frame.in(open.song());
     chosen.set(song.map(s -> frame));
-    song.ifPresent(s -> sound.hear(() -> excerpt(frame, planner.round(s).arrangement())));
+    song.ifPresent(
+        s -> sound.audition().hear(() -> excerpt(frame, planner.round(s).arrangement())));
   }
 
   private static Performance excerpt(Frame frame, Arrangement whole) {

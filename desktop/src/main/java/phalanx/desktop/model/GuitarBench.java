@@ -135,12 +135,12 @@ public final class GuitarBench {
 
   /** Lets all open strings be heard, low to high. */
   public void hearAll() {
-    sound.hear(uncapped(), Shape.OPEN);
+    sound.audition().hear(uncapped(), Shape.OPEN);
   }
 
   /** Lets an open string be heard as it shall sound. */
   public void hear(int string) {
-    sound.hear(uncapped(), string, 0);
+    sound.audition().hear(uncapped(), string, 0);
   }
 
   /** The harmonic that was touched last, as long as the guitar is the same. */
@@ -151,12 +151,12 @@ public final class GuitarBench {
   /** Lets a natural harmonic of the song's guitar be heard, capo and all. */
   public void touch(HarmonicNode node) {
     touched.set(Optional.of(node));
-    sound.hear(sheet.get().guitar(), node);
+    sound.audition().hear(sheet.get().guitar(), node);
   }
 
   /** Lets the chord be heard by which all strings are checked. */
   public void hearCheck() {
-    sheet.get().check().ifPresent(c -> sound.hearFrets(uncapped(), c.frets()));
+    sheet.get().check().ifPresent(c -> sound.audition().hearFrets(uncapped(), c.frets()));
   }
 
   /** Goes on to the next string, or begins again after the last. */
@@ -174,7 +174,7 @@ public final class GuitarBench {
     TuningStep now = way.steps().get(step.get() - 1);
     boolean harmonic = now.how() == TuningStep.How.HARMONIC;
     // Its harmonic sounds two octaves above the open string.
-    sound.hear(uncapped(), now.against(), harmonic ? 0 : now.fret());
+    sound.audition().hear(uncapped(), now.against(), harmonic ? 0 : now.fret());
   }
 
   /** Strings are tuned without a capo. */

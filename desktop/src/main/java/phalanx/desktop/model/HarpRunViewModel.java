@@ -76,7 +76,7 @@ public final class HarpRunViewModel {
 
   /** Lets it be heard. */
   public void hear() {
-    looked().ifPresent(p -> sound.hear(p.run()));
+    looked().ifPresent(p -> sound.audition().hear(p.run()));
   }
 
   /**

@@ -61,7 +61,7 @@ public final class LatencyCheck {
     share = beat * TEMPO / 60;
     period = beat / share;
     taps.clear();
-    sound.practise(bars, share);
+    sound.audition().practise(bars, share);
     running.set(true);
     words.set(Texts.of("latencyCheck.tapFWithThe"));
   }

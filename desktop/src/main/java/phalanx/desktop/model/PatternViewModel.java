@@ -98,7 +98,7 @@ public final class PatternViewModel {
                       s.played().harmony(),
                       s.shape().get(),
                       PlaybackController.ROUNDS);
-              sound.hear(() -> planner.round(round));
+              sound.audition().hear(() -> planner.round(round));
             });
   }
 

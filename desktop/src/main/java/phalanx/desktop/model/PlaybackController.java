@@ -1,6 +1,5 @@
 package phalanx.desktop.model;
 
-import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -14,17 +13,11 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
-import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.desktop.background.PlanService;
 import phalanx.desktop.device.AudioDevices;
 import phalanx.desktop.texts.Texts;
-import phalanx.embellishment.HarpRun;
-import phalanx.fretting.Shape;
-import phalanx.instrument.Guitar;
-import phalanx.instrument.HarmonicNode;
 import phalanx.performance.Performance;
-import phalanx.song.Song;
 import phalanx.sound.play.AudioDevice;
 import phalanx.sound.play.Heard;
 import phalanx.sound.play.Player;
@@ -33,10 +26,8 @@ import phalanx.sound.play.Start;
 import phalanx.sound.sequence.CountIn;
 import phalanx.sound.sequence.EventSequence;
 import phalanx.sound.sequence.Interpretation;
-import phalanx.sound.sequence.Sequencer;
 import phalanx.sound.sequence.Sequencer.Clicks;
 import phalanx.sound.sequence.Sequencer.Loop;
-import phalanx.sound.sequence.Sketch;
 import phalanx.sound.strings.Levels;
 import phalanx.sound.strings.Material;
 
@@ -67,6 +58,7 @@ public final class PlaybackController {
   private final LoopChoice loop;
 
   private final PlayedStage stage;
+  private final Audition audition;
 
   /** Where it paused, in ticks, so that a change of tempo does not move it. */
   private OptionalInt resume = OptionalInt.empty();
@@ -89,6 +81,7 @@ public final class PlaybackController {
             f -> open.faults().tell(Texts.of("playbackController.soundDevicesCouldNot"), f));
     player = new Player(devices.silent(), new Told(interfaceThread));
     stage = new PlayedStage(settings, player, planner);
+    audition = new Audition(new Beside(), open, settings, stage);
     devices.chosenProperty().addListener((o, before, now) -> use(now));
     open.performanceProperty().addListener(o -> follow());
     chords.placeProperty().addListener(o -> moved());
@@ -292,92 +285,9 @@ public final class PlaybackController {
     }
   }
 
-  /** Lets a shape be heard. */
-  public void hear(Shape shape) {
-    hear(open.song().guitar(), shape);
-  }
-
-  /** Lets a shape be heard on another guitar than the song's. */
-  void hear(Guitar guitar, Shape shape) {
-    hearFrets(guitar, shape.frets());
-  }
-
-  /** Lets frets be heard, from ⑥ to ①. */
-  void hearFrets(Guitar guitar, List<Integer> frets) {
-    sketch(() -> Sketch.frets(guitar, frets), 1);
-  }
-
-  /** Lets a place on the neck be heard; string 0 for ⑥ to 5 for ①. */
-  public void hear(int string, int fret) {
-    hear(open.song().guitar(), string, fret);
-  }
-
-  void hear(Guitar guitar, int string, int fret) {
-    sketch(() -> Sketch.note(guitar, string, fret), 1);
-  }
-
-  /** Lets a natural harmonic of the song's guitar be heard. */
-  public void hear(HarmonicNode node) {
-    hear(open.song().guitar(), node);
-  }
-
-  void hear(Guitar guitar, HarmonicNode node) {
-    sketch(() -> Sketch.harmonic(guitar, node.string(), node.harmonic()), 1);
-  }
-
-  /** Lets some notes of a plan be heard, as they follow each other at the song's tempo. */
-  void hear(List<Note> notes) {
-    Song song = open.song();
-    sketch(() -> Sketch.notes(song.guitar(), notes, song.tempo()), 1);
-  }
-
-  /** Lets a harp run be heard. */
-  void hear(HarpRun run) {
-    Guitar guitar = open.song().guitar();
-    sketch(() -> Sketch.run(guitar, run), 1);
-  }
-
-  /** Lets a plan be heard that is not the song's, such as a pattern on one chord. */
-  void hear(Supplier<Performance> other) {
-    Interpretation interpretation = settings.interpretationProperty().get();
-    sketch(() -> EventSequence.of(other.get(), interpretation), settings.tempo());
-  }
-
-  private void sketch(Supplier<EventSequence> score, double tempo) {
-    if (playing.get()) {
-      return;
-    }
-    Levels loud = settings.levelsProperty().get();
-    Stage where = stage.now();
-    sketching = true;
-    int mine = ++asked;
-    ifStillWanted(mine, () -> player.play(() -> Start.plain(score.get(), tempo, loud, where)));
-  }
-
-  /** Plays a drill round and round after a bar of clicks, at a share of its tempo. */
-  void practise(Performance drill, double share) {
-    stop();
-    sketching = true;
-    Levels loud = settings.levelsProperty().get();
-    Stage where = stage.now();
-    double tempo = Math.max(Sequencer.SLOWEST, Math.min(Sequencer.FASTEST, share));
-    int mine = ++asked;
-    ifStillWanted(
-        mine,
-        () ->
-            player.play(
-                () -> {
-                  EventSequence score = EventSequence.of(drill);
-                  return new Start(
-                      score,
-                      0,
-                      Optional.of(new Loop(0, score.seconds())),
-                      CountIn.of(score, 0, 1),
-                      tempo,
-                      Clicks.BEATS,
-                      loud,
-                      where);
-                }));
+  /** Single things that are heard beside the song. */
+  public Audition audition() {
+    return audition;
   }
 
   /**
@@ -439,6 +349,27 @@ public final class PlaybackController {
   /** Gives the card back; the window closes. */
   public void close() {
     player.close();
+  }
+
+  /** Something else is heard than the song. */
+  private final class Beside implements Audition.Turn {
+
+    @Override
+    public boolean isSongPlaying() {
+      return playing.get();
+    }
+
+    @Override
+    public void stopSong() {
+      stop();
+    }
+
+    @Override
+    public void play(Supplier<Start> start) {
+      sketching = true;
+      int mine = ++asked;
+      ifStillWanted(mine, () -> player.play(start::get));
+    }
   }
 
   /** What the player's thread tells, taken over to the interface's. */

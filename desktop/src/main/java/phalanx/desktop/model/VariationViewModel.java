@@ -107,10 +107,13 @@ public final class VariationViewModel {
   /** Lets one be heard; it can be taken then. */
   public void hear(Variation variation) {
     chosen.set(Optional.of(variation));
-    sound.hear(
-        () ->
-            Performance.of(
-                Excerpt.of(variation.arrangement(), variation.fromTick(), variation.endTick())));
+    sound
+        .audition()
+        .hear(
+            () ->
+                Performance.of(
+                    Excerpt.of(
+                        variation.arrangement(), variation.fromTick(), variation.endTick())));
   }
 
   /** The one that was heard last. */

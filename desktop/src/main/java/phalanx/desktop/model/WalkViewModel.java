@@ -129,7 +129,7 @@ public final class WalkViewModel {
 
   /** Lets it be heard, its bass too. */
   public void hear() {
-    answer.get().run().ifPresent(r -> sound.hear(r.allNotes()));
+    answer.get().run().ifPresent(r -> sound.audition().hear(r.allNotes()));
   }
 
   /** Puts it into the bar; can be undone. */

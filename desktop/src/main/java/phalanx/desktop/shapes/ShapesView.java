@@ -150,7 +150,10 @@ public final class ShapesView extends VBox {
   void hear() {
     Optional<ShapeTrial> trial = trials.trialProperty().get();
     Optional<Shape> held = workspace.chord().slot().flatMap(Slot::shape);
-    trial.map(ShapesView::drawn).or(() -> held).ifPresent(workspace.models().sound()::hear);
+    trial
+        .map(ShapesView::drawn)
+        .or(() -> held)
+        .ifPresent(workspace.models().sound().audition()::hear);
   }
 
   private void showNeck(Arrangement a, Slot slot) {

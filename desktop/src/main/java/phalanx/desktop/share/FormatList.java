@@ -77,8 +77,9 @@ final class FormatList extends VBox {
           ready[0] = null;
           Arrangement plan = workspace.arrangementProperty().get();
           if (plan != null && !plan.timeline().bars().isEmpty()) {
-            documents.lendFile(
-                plan, model.optionsProperty().get(), format, file -> ready[0] = file);
+            documents
+                .exports()
+                .lend(plan, model.optionsProperty().get(), format, file -> ready[0] = file);
           }
         });
     card.setOnDragDetected(

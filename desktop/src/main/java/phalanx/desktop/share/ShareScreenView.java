@@ -199,15 +199,17 @@ public final class ShareScreenView extends ScreenView<ShareScreen, SideTabs> {
   }
 
   private void look(Path at, Optional<String> part) {
-    documents.lookInto(
-        at,
-        part,
-        opened -> {
-          file = Optional.of(at);
-          model
-              .incomingProperty()
-              .set(Optional.of(new Incoming(IncomingPanel.name(at), part, opened)));
-        });
+    documents
+        .imports()
+        .look(
+            at,
+            part,
+            opened -> {
+              file = Optional.of(at);
+              model
+                  .incomingProperty()
+                  .set(Optional.of(new Incoming(IncomingPanel.name(at), part, opened)));
+            });
   }
 
   private void paste() {
