@@ -11,7 +11,6 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import phalanx.desktop.background.PlanService;
 import phalanx.draft.Draft;
@@ -42,15 +41,12 @@ public final class DraftViewModel {
   private final ObjectProperty<List<Manner>> own = new SimpleObjectProperty<>(List.of());
   private final ObjectProperty<Optional<Integer>> level =
       new SimpleObjectProperty<>(Optional.empty());
-  private final ReadOnlyObjectWrapper<List<Draft>> drafts = new ReadOnlyObjectWrapper<>(List.of());
-  private final ReadOnlyObjectWrapper<Optional<Draft>> chosen =
-      new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final ReadOnlyBooleanWrapper searching = new ReadOnlyBooleanWrapper();
+
+  /** For the song with the sections that were taken into it. */
+  private final Offer<Draft> offer = new Offer<>();
+
   private final ReadOnlyBooleanWrapper searched = new ReadOnlyBooleanWrapper();
   private final BooleanBinding undecided;
-
-  /** The song that drafts were made of, with the sections that were taken from them. */
-  private Optional<Song> base = Optional.empty();
 
   /** Whether drafts were asked for by a key. */
   private boolean keyboard;
@@ -89,7 +85,7 @@ public final class DraftViewModel {
 
   /** Drafts of a song that has changed would undo what came since. */
   private void changed() {
-    if (!base.equals(Optional.of(open.song()))) {
+    if (!offer.isFor(open.song())) {
       forget();
     }
   }
@@ -97,11 +93,8 @@ public final class DraftViewModel {
   private void forget() {
     keyboard = false;
     planner.forgetDrafts();
-    searching.set(false);
     searched.set(false);
-    chosen.set(Optional.empty());
-    drafts.set(List.of());
-    base = Optional.empty();
+    offer.forget();
   }
 
   /** Whether nothing was decided yet about what the hands play. */
@@ -138,10 +131,7 @@ public final class DraftViewModel {
   /** Makes drafts. The first is there at once; the best of them when all are planned. */
   public void search() {
     Song song = open.song();
-    chosen.set(Optional.empty());
-    drafts.set(List.of());
-    base = Optional.of(song);
-    searching.set(true);
+    offer.begin(song);
     OptionalDouble wanted =
         level.get().map(l -> OptionalDouble.of(l)).orElse(OptionalDouble.empty());
     List<Manner> all = new ArrayList<>(own.get());
@@ -149,22 +139,17 @@ public final class DraftViewModel {
     planner.drafts(
         song,
         new Drafts.Wish(wanted, all, FillShelf.all(), OFFERED),
-        first -> {
-          if (drafts.get().isEmpty() && searching.get()) {
-            drafts.set(List.of(first));
-          }
-        },
+        offer::first,
         found -> {
-          searching.set(false);
           searched.set(true);
-          drafts.set(found);
+          offer.found(found);
           keyboard = false;
         });
   }
 
   /** Whether drafts are being made. */
   public ReadOnlyBooleanProperty searchingProperty() {
-    return searching.getReadOnlyProperty();
+    return offer.searchingProperty();
   }
 
   /** Whether they were made, though there may be none. */
@@ -174,7 +159,7 @@ public final class DraftViewModel {
 
   /** The drafts, the best first. */
   public ReadOnlyObjectProperty<List<Draft>> draftsProperty() {
-    return drafts.getReadOnlyProperty();
+    return offer.allProperty();
   }
 
   /**
@@ -184,7 +169,7 @@ public final class DraftViewModel {
   public void hear(Draft draft) {
     List<PlayedBar> bars = draft.arrangement().timeline().bars();
     int from = Math.min(sound.isHeard() ? reached() : selected(bars), bars.size() - 1);
-    chosen.set(Optional.of(draft));
+    offer.choose(draft);
     heardFrom = from;
     heardSince = System.nanoTime();
     int start = bars.get(from).startTick();
@@ -225,15 +210,12 @@ public final class DraftViewModel {
 
   /** The one that was heard last. */
   public ReadOnlyObjectProperty<Optional<Draft>> chosenProperty() {
-    return chosen.getReadOnlyProperty();
+    return offer.chosenProperty();
   }
 
   /** Takes it, unless the song has changed since. */
   public void take() {
-    chosen
-        .get()
-        .filter(d -> base.equals(Optional.of(open.song())))
-        .ifPresent(d -> open.edit(s -> d.song()));
+    offer.forTaking(open.song()).ifPresent(d -> open.edit(s -> d.song()));
   }
 
   /** The section that is selected, by its label. */
@@ -246,13 +228,12 @@ public final class DraftViewModel {
    */
   public void takeSection() {
     Optional<Song> mixed =
-        chosen
-            .get()
-            .filter(d -> base.equals(Optional.of(open.song())))
+        offer
+            .forTaking(open.song())
             .flatMap(d -> section().flatMap(s -> d.sectionInto(open.song(), s.id())));
     if (mixed.isPresent()) {
       // Said before the edit, so that the drafts stay.
-      base = mixed;
+      offer.holdsFor(mixed.get());
       open.edit(s -> mixed.get());
     }
   }

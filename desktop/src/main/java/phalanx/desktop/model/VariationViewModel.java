@@ -3,7 +3,6 @@ package phalanx.desktop.model;
 import java.util.List;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyBooleanProperty;
-import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import phalanx.advice.Variation;
@@ -28,14 +27,7 @@ public final class VariationViewModel {
   private final List<Fill> fills;
   private final ReadOnlyObjectWrapper<Optional<Section>> section =
       new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final ReadOnlyObjectWrapper<List<Variation>> offered =
-      new ReadOnlyObjectWrapper<>(List.of());
-  private final ReadOnlyObjectWrapper<Optional<Variation>> chosen =
-      new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final ReadOnlyBooleanWrapper searching = new ReadOnlyBooleanWrapper();
-
-  /** The song for which ways were asked. */
-  private Optional<Song> base = Optional.empty();
+  private final Offer<Variation> offer = new Offer<>();
 
   VariationViewModel(
       OpenSong open,
@@ -62,12 +54,9 @@ public final class VariationViewModel {
             .flatMap(b -> song.chart().sectionOf(b.id()))
             .filter(s -> Variations.comesAgain(song, s.id()));
     boolean same = here.map(Section::id).equals(section.get().map(Section::id));
-    if (!same || !base.equals(Optional.of(song))) {
+    if (!same || !offer.isFor(song)) {
       planner.forgetVariations();
-      searching.set(false);
-      chosen.set(Optional.empty());
-      offered.set(List.of());
-      base = Optional.empty();
+      offer.forget();
     }
     section.set(here);
   }
@@ -83,30 +72,24 @@ public final class VariationViewModel {
         .get()
         .ifPresent(
             s -> {
-              base = Optional.of(open.song());
-              searching.set(true);
-              planner.variations(open.song(), s.id(), fills, this::found);
+              offer.begin(open.song());
+              planner.variations(open.song(), s.id(), fills, offer::found);
             });
-  }
-
-  private void found(List<Variation> ways) {
-    searching.set(false);
-    offered.set(ways);
   }
 
   /** Whether ways are being looked for. */
   public ReadOnlyBooleanProperty searchingProperty() {
-    return searching.getReadOnlyProperty();
+    return offer.searchingProperty();
   }
 
   /** The section as it is, then the ways that were found; nothing before that. */
   public ReadOnlyObjectProperty<List<Variation>> offeredProperty() {
-    return offered.getReadOnlyProperty();
+    return offer.allProperty();
   }
 
   /** Lets one be heard; it can be taken then. */
   public void hear(Variation variation) {
-    chosen.set(Optional.of(variation));
+    offer.choose(variation);
     sound
         .audition()
         .hear(
@@ -118,15 +101,14 @@ public final class VariationViewModel {
 
   /** The one that was heard last. */
   public ReadOnlyObjectProperty<Optional<Variation>> chosenProperty() {
-    return chosen.getReadOnlyProperty();
+    return offer.chosenProperty();
   }
 
   /** Takes what was heard last, unless the song has changed since. */
   public void take() {
-    chosen
-        .get()
+    offer
+        .forTaking(open.song())
         .filter(v -> v.kind() != Variation.Kind.AS_BEFORE)
-        .filter(v -> base.equals(Optional.of(open.song())))
         .ifPresent(v -> open.edit(s -> v.song()));
   }
 }
