@@ -125,21 +125,14 @@ final class Revoicing {
   private Split split(SongSlots parts, int slot, int shift, int tick) {
     double now = now(slot);
     int first = slot + shift;
-    List<PlanSlot> whole = plan.problem().slots();
-    Optional<PlanSlot> before =
-        slot > 0
-            ? Optional.of(only(plan.chosen(slot - 1), whole.get(slot - 1).changeMillis()))
-            : Optional.empty();
-    Optional<PlanSlot> after =
-        slot + 1 < slots.count()
-            ? Optional.of(only(plan.chosen(slot + 1), whole.get(slot + 1).changeMillis()))
-            : Optional.empty();
+    Optional<PlanSlot> before = planned(slot - 1);
+    Optional<PlanSlot> after = planned(slot + 1);
     // What a part may cost so that the passage gains enough: dearer shapes need not be looked for.
     double around =
         before.map(PlanSlot::least).orElse(0.0) + after.map(PlanSlot::least).orElse(0.0);
     double room = now - WORTH - around;
     PlanSlot one = parts.row(first, room - parts.leastAlone(first + 1));
-    if (one.candidates().isEmpty() || room - one.least() - parts.leastAlone(first + 1) < 0) {
+    if (room - one.least() - parts.leastAlone(first + 1) < 0) {
       return new Split(tick, 0);
     }
     PlanSlot other = parts.row(first + 1, room - one.least());
@@ -160,11 +153,18 @@ final class Revoicing {
 
   /** What the passage costs as it is planned. */
   private double now(int slot) {
-    List<PlanSlot> passage = new ArrayList<>();
-    for (int i = Math.max(0, slot - 1); i <= Math.min(slot + 1, slots.count() - 1); i++) {
-      passage.add(only(plan.chosen(i), plan.problem().slots().get(i).changeMillis()));
-    }
-    return cost(passage);
+    return cost(
+        IntStream.rangeClosed(slot - 1, slot + 1)
+            .mapToObj(this::planned)
+            .flatMap(Optional::stream)
+            .toList());
+  }
+
+  /** A slot with the shape it is planned with alone; empty before and behind the song. */
+  private Optional<PlanSlot> planned(int slot) {
+    return slot >= 0 && slot < slots.count()
+        ? Optional.of(only(plan.chosen(slot), plan.problem().slots().get(slot).changeMillis()))
+        : Optional.empty();
   }
 
   private static PlanSlot only(RatedShape shape, double millis) {

@@ -27,8 +27,6 @@ import phalanx.text.Phrase;
  */
 public final class PracticeLog implements AutoCloseable {
 
-  private static final Logger LOG = LoggerFactory.getLogger(PracticeLog.class);
-
   /** Another program that writes is waited for this long, ms. */
   private static final int PATIENCE = 10_000;
 
@@ -67,7 +65,7 @@ public final class PracticeLog implements AutoCloseable {
     try {
       return openOrLeave(file);
     } catch (SQLException damaged) {
-      LOG.warn("the practice log {} is damaged", file, damaged);
+      log().warn("the practice log {} is damaged", file, damaged);
       Path aside = setAside(file);
       String words = Texts.of("practiceLog.thePracticeLogCould");
       try {
@@ -246,7 +244,11 @@ public final class PracticeLog implements AutoCloseable {
     try {
       connection.close();
     } catch (SQLException e) {
-      LOG.warn("the practice log {} was not closed", file, e);
+      log().warn("the practice log {} was not closed", file, e);
     }
+  }
+
+  private static Logger log() {
+    return LoggerFactory.getLogger(PracticeLog.class);
   }
 }

@@ -5,7 +5,6 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.TimeUnit;
-import org.slf4j.LoggerFactory;
 
 /** Whether the system is set to dark colours, asked of its own settings. */
 public final class SystemTheme {
@@ -53,7 +52,7 @@ public final class SystemTheme {
           ? new String(asked.getInputStream().readAllBytes(), StandardCharsets.UTF_8)
           : "";
     } catch (IOException e) {
-      LoggerFactory.getLogger(SystemTheme.class).debug("the system’s theme is not known", e);
+      // Not every system has the tool: it is one that does not say.
       return "";
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();

@@ -4,7 +4,6 @@ import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Executor;
 import javafx.collections.ObservableList;
-import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import phalanx.desktop.texts.Texts;
 
@@ -13,8 +12,6 @@ import phalanx.desktop.texts.Texts;
  * nothing else happens. May be told from any thread.
  */
 public final class FaultNotices {
-
-  private static final Logger LOG = LoggerFactory.getLogger(FaultNotices.class);
 
   private final ObservableList<String> notices;
   private final Executor interfaceThread;
@@ -37,7 +34,8 @@ public final class FaultNotices {
    *     planned}
    */
   public void tell(String what, Throwable fault) {
-    LOG.error(what, fault);
+    // Asked for here: a log that nothing is written into costs a window its time to start.
+    LoggerFactory.getLogger(FaultNotices.class).error(what, fault);
     String where = log.map(f -> Texts.of("faultNotices.whatWentWrongIs", f)).orElse("");
     String words = Texts.of("faultNotices.aFaultOfPhalanx", what, where);
     interfaceThread.execute(() -> say(words));

@@ -2,8 +2,11 @@ package phalanx.desktop.model;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.OptionalLong;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
@@ -15,7 +18,7 @@ import phalanx.practice.PracticeEntry;
 import phalanx.song.Song;
 
 /** What was practised, today and before, as the log has it. */
-final class PracticeHistory {
+public final class PracticeHistory {
 
   private PracticeRecords records = PracticeRecords.NONE;
   private Clock clock = Clock.systemDefaultZone();
@@ -72,6 +75,21 @@ final class PracticeHistory {
         .filter(e -> e.drill().equals(drill.id()) && e.song().equals(song))
         .filter(e -> e.at().atZone(clock.getZone()).toLocalDate().equals(today))
         .count();
+  }
+
+  /** How long was practised today, minutes. */
+  public int doneToday() {
+    return diary.get().minutes().getOrDefault(today(), 0);
+  }
+
+  /** How many days ago the player practised last; empty where that was never, or today. */
+  public OptionalLong daysAway() {
+    return diary.get().minutes().keySet().stream()
+        .filter(d -> !d.isAfter(today()))
+        .max(Comparator.naturalOrder())
+        .map(d -> OptionalLong.of(ChronoUnit.DAYS.between(d, today())))
+        .filter(d -> d.getAsLong() > 0)
+        .orElse(OptionalLong.empty());
   }
 
   LocalDate today() {

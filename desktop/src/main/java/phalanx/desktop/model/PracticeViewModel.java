@@ -5,24 +5,17 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.time.temporal.ChronoUnit;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalLong;
 import java.util.function.Consumer;
-import javafx.beans.property.BooleanProperty;
-import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.beans.property.SimpleBooleanProperty;
-import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
@@ -65,18 +58,12 @@ public final class PracticeViewModel {
   private final NewestAnswer planning;
   private final PracticeHistory history = new PracticeHistory();
   private final DrillPlayback playback;
-  private final LoopChoice loop;
+  private final PracticeWishes wishes;
   private final MeasuredPace pace;
   private Instant since = Instant.EPOCH;
   private final ObjectProperty<PracticeSettings> settings =
       new SimpleObjectProperty<>(PracticeSettings.USUAL);
-  private final BooleanProperty loopOnly = new SimpleBooleanProperty();
-  private final BooleanProperty interleaved = new SimpleBooleanProperty();
-  private final BooleanProperty compound = new SimpleBooleanProperty();
   private final StringProperty note = new SimpleStringProperty("");
-  private final IntegerProperty minutes = new SimpleIntegerProperty(25);
-  private final ObjectProperty<PracticeOrder> order =
-      new SimpleObjectProperty<>(PracticeOrder.THUMB_FIRST);
   private final ReadOnlyObjectWrapper<PracticeDay> day =
       new ReadOnlyObjectWrapper<>(PracticeDay.NOTHING);
   private final ReadOnlyIntegerWrapper place = new ReadOnlyIntegerWrapper(-1);
@@ -102,22 +89,10 @@ public final class PracticeViewModel {
     drills = planner.questions();
     planning = planner.questions();
     playback = new DrillPlayback(sound, planner, settings, this::sounding);
-    loop = sound.loop();
+    wishes = new PracticeWishes(sound.loop(), this::again);
     pace = new MeasuredPace(open, hands);
     open.arrangementProperty().addListener(o -> again());
-    minutes.addListener(o -> again());
-    order.addListener(o -> again());
-    loopOnly.addListener(o -> again());
-    interleaved.addListener(o -> again());
-    compound.addListener(o -> again());
     settings.addListener(o -> ladder.set(drill.get().map(this::ladderOf)));
-    loop.property()
-        .addListener(
-            o -> {
-              if (loopOnly.get()) {
-                again();
-              }
-            });
   }
 
   /** Keeps attempts somewhere, by a clock. */
@@ -185,17 +160,11 @@ public final class PracticeViewModel {
       return;
     }
     PracticeDiary known = diaryProperty().get();
-    PracticeDay.Wishes wishes =
-        new PracticeDay.Wishes(
-            minutes.get(),
-            order.get(),
-            loopOnly.get() ? loop.property().get() : Optional.empty(),
-            interleaved.get(),
-            compound.get());
+    PracticeDay.Wishes wanted = wishes.now();
     List<Arrangement> also =
         others.stream().filter(o -> !PracticeEntry.songKey(o.song()).equals(song)).toList();
     days.ask(
-        () -> PracticeDay.of(plan, also, known, wishes, date, s -> planner.round(s).arrangement()),
+        () -> PracticeDay.of(plan, also, known, wanted, date, s -> planner.round(s).arrangement()),
         this::become,
         fault);
   }
@@ -343,19 +312,9 @@ public final class PracticeViewModel {
     return plan != null && plan.notes().isEmpty();
   }
 
-  /** How long was practised today, minutes. */
-  public int doneToday() {
-    return diaryProperty().get().minutes().getOrDefault(date(), 0);
-  }
-
-  /** How many days ago the player practised last; empty where that was never, or today. */
-  public OptionalLong daysAway() {
-    return diaryProperty().get().minutes().keySet().stream()
-        .filter(d -> !d.isAfter(date()))
-        .max(Comparator.naturalOrder())
-        .map(d -> OptionalLong.of(ChronoUnit.DAYS.between(d, date())))
-        .filter(d -> d.getAsLong() > 0)
-        .orElse(OptionalLong.empty());
+  /** What was practised, today and before. */
+  public PracticeHistory history() {
+    return history;
   }
 
   /** The date of today. */
@@ -386,34 +345,9 @@ public final class PracticeViewModel {
     return settings;
   }
 
-  /** Whether only the bars that are looped are practised. */
-  public BooleanProperty loopOnlyProperty() {
-    return loopOnly;
-  }
-
-  /** Whether what is alike is kept apart. */
-  public BooleanProperty interleavedProperty() {
-    return interleaved;
-  }
-
-  /** Whether a relay of the shapes and variations of the pattern are practised too. */
-  public BooleanProperty compoundProperty() {
-    return compound;
-  }
-
-  /** The bars that are looped. */
-  public ReadOnlyObjectProperty<Optional<LoopBars>> loopProperty() {
-    return loop.property();
-  }
-
-  /** How much time there is, minutes. */
-  public IntegerProperty minutesProperty() {
-    return minutes;
-  }
-
-  /** Which hand comes first. */
-  public ObjectProperty<PracticeOrder> orderProperty() {
-    return order;
+  /** What the player wants of the day. */
+  public PracticeWishes wishes() {
+    return wishes;
   }
 
   /** What there is to practise today. */

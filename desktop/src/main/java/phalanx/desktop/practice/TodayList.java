@@ -62,11 +62,11 @@ final class TodayList extends VBox {
   }
 
   private HBox head() {
-    Spinner<Integer> minutes = new Spinner<>(5, 180, model.minutesProperty().get(), 5);
+    Spinner<Integer> minutes = new Spinner<>(5, 180, model.wishes().minutesProperty().get(), 5);
     minutes.setId("practice-minutes");
     minutes.setPrefWidth(82);
     minutes.setTooltip(new Tooltip(Texts.of("todayList.howMuchTimeThere")));
-    minutes.valueProperty().addListener((o, was, now) -> model.minutesProperty().set(now));
+    minutes.valueProperty().addListener((o, was, now) -> model.wishes().minutesProperty().set(now));
     Label title = Controls.styled(Texts.of("todayList.today"), "form-title");
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
@@ -84,6 +84,7 @@ final class TodayList extends VBox {
     first.setOnAction(
         e ->
             model
+                .wishes()
                 .orderProperty()
                 .set(
                     first.isSelected() ? PracticeOrder.FRETTING_FIRST : PracticeOrder.THUMB_FIRST));
@@ -105,15 +106,15 @@ final class TodayList extends VBox {
     only.setId("practice-loop");
     only.getStyleClass().addAll("tool", "small-tool");
     only.setTooltip(new Tooltip(Texts.of("todayList.practiseOnlyTheBars")));
-    only.selectedProperty().bindBidirectional(model.loopOnlyProperty());
+    only.selectedProperty().bindBidirectional(model.wishes().loopOnlyProperty());
     Runnable name =
         () -> {
-          Optional<LoopBars> bars = model.loopProperty().get();
+          Optional<LoopBars> bars = model.wishes().loopProperty().get();
           only.setText(bars.map(b -> Texts.of("todayList.only", b.words())).orElse(""));
           only.setVisible(bars.isPresent());
           only.setManaged(bars.isPresent());
         };
-    model.loopProperty().addListener(o -> name.run());
+    model.wishes().loopProperty().addListener(o -> name.run());
     name.run();
     return only;
   }
@@ -128,12 +129,12 @@ final class TodayList extends VBox {
                 "practice-interleaved",
                 Texts.of("todayList.mixed"),
                 Texts.of("todayList.keepWhatIsAlike"),
-                model.interleavedProperty()),
+                model.wishes().interleavedProperty()),
             way(
                 "practice-compound",
                 Texts.of("todayList.relay"),
                 Texts.of("todayList.alsoThePatternThrough"),
-                model.compoundProperty()),
+                model.wishes().compoundProperty()),
             loop());
     row.setPrefWrapLength(WAYS);
     return row;
@@ -141,7 +142,7 @@ final class TodayList extends VBox {
 
   private void show() {
     PracticeDay day = model.dayProperty().get();
-    int minutes = model.doneToday();
+    int minutes = model.history().doneToday();
     done.setText(
         day.today().items().isEmpty()
             ? model.isEmpty()
@@ -173,7 +174,7 @@ final class TodayList extends VBox {
 
   /** After a long break nothing waits in a heap, which is said. */
   private String away() {
-    OptionalLong days = model.daysAway();
+    OptionalLong days = model.history().daysAway();
     return days.isPresent() && days.getAsLong() >= LONG_BREAK
         ? Texts.of("todayList.weeksAwayTheDay", days.getAsLong() / 7)
         : "";

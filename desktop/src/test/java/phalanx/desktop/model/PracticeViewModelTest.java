@@ -292,7 +292,7 @@ class PracticeViewModelTest {
   void compoundDrillsStandBehindTheDay() {
     model.look(true);
     int before = model.dayProperty().get().today().items().size();
-    model.compoundProperty().set(true);
+    model.wishes().compoundProperty().set(true);
     int after = model.dayProperty().get().today().items().size();
     assertThat(after).isGreaterThan(before);
     model.choose(after - 1);
@@ -300,7 +300,7 @@ class PracticeViewModelTest {
     assertThat(model.shownProperty().get().orElseThrow().later()).isEmpty();
     again(Outcome.CLEAN, 1);
     assertThat(records.kept.get(records.kept.size() - 1).drill()).isEqualTo(drill().id());
-    model.compoundProperty().set(false);
+    model.wishes().compoundProperty().set(false);
     assertThat(model.dayProperty().get().today().items()).hasSize(before);
     belongsTogether();
   }
@@ -319,13 +319,13 @@ class PracticeViewModelTest {
           case 0 -> model.go(1);
           case 1 -> model.go(-1);
           case 2 -> model.choose(chance.nextInt(12) - 1);
-          case 3 -> model.minutesProperty().set(5 + chance.nextInt(60));
-          case 4 -> model.orderProperty().set(PracticeOrder.values()[chance.nextInt(2)]);
+          case 3 -> model.wishes().minutesProperty().set(5 + chance.nextInt(60));
+          case 4 -> model.wishes().orderProperty().set(PracticeOrder.values()[chance.nextInt(2)]);
           case 5 -> workspace.edit(s -> s.withTempo(50 + chance.nextInt(120)));
           case 6 -> workspace.undo();
           case 7 -> workspace.open(chance.nextBoolean() ? other : Demo.song(), List.of());
-          case 10 -> model.compoundProperty().set(chance.nextBoolean());
-          case 11 -> model.interleavedProperty().set(chance.nextBoolean());
+          case 10 -> model.wishes().compoundProperty().set(chance.nextBoolean());
+          case 11 -> model.wishes().interleavedProperty().set(chance.nextBoolean());
           case 8 -> {
             records.others = chance.nextBoolean() ? List.of(Demo.song(), other) : List.of();
             model.look(false);
