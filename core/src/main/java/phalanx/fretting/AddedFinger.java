@@ -77,16 +77,14 @@ public final class AddedFinger {
    * Whether no finger but the thumb could be there with the others, so that no search is needed.
    */
   private static boolean isFar(Shape held, int string, int fret, Reach reach) {
-    int[] frets = held.fretsOfFingers();
-    int[] low = held.lowStrings();
-    int[] high = held.highStrings();
+    FingerPlaces at = held.fingerPlaces();
     for (int own = FingerCode.INDEX; own <= FingerCode.LITTLE; own++) {
-      boolean stays = frets[own] > 0 && (high[own] > low[own] || low[own] != string);
+      boolean stays = at.fret[own] > 0 && (at.high[own] > at.low[own] || at.low[own] != string);
       if (stays) {
-        double way = reach.distance(frets[own], low[own], high[own], fret, string, string);
+        double way = reach.distance(at.fret[own], at.low[own], at.high[own], fret, string, string);
         boolean reached = false;
         for (int f = FingerCode.INDEX; f <= FingerCode.LITTLE; f++) {
-          boolean joins = f == own && frets[own] == fret;
+          boolean joins = f == own && at.fret[own] == fret;
           reached |= joins || f != own && way <= Hand.STRETCH * reach.limit(f, own);
         }
         if (!reached) {

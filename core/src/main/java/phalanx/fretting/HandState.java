@@ -62,17 +62,15 @@ final class HandState {
     bass = (short) stance.bass().orElse(NO_BASS);
     voice = stance.voice().map(HandState::packed).orElse((short) 0);
     Shape asked = stance.asked();
-    int[] fret = asked.fretsOfFingers();
-    int[] low = asked.lowStrings();
-    int[] high = asked.highStrings();
+    FingerPlaces at = asked.fingerPlaces();
     int lowest = 0;
     int down = 0;
     long held = 0;
     for (int f = FingerCode.INDEX; f <= FingerCode.THUMB; f++) {
-      if (fret[f] > 0) {
+      if (at.fret[f] > 0) {
         down |= 1 << f;
-        held |= packed(fret[f], low[f], high[f]) << FINGER_BITS * (f - 1);
-        lowest = lowest == 0 ? fret[f] : Math.min(lowest, fret[f]);
+        held |= packed(at.fret[f], at.low[f], at.high[f]) << FINGER_BITS * (f - 1);
+        lowest = lowest == 0 ? at.fret[f] : Math.min(lowest, at.fret[f]);
       }
     }
     fingers = held;

@@ -55,6 +55,11 @@ public final class Shape {
    */
   public Shape(List<Stop> stops) {
     this(number(stops));
+    checkFingers();
+  }
+
+  /** No finger is on two frets. */
+  private Shape checkFingers() {
     int[] fretOf = new int[FINGERS.length];
     for (int s = 0; s < Tuning.STRINGS; s++) {
       if (isPressed(s)) {
@@ -66,6 +71,7 @@ public final class Shape {
         fretOf[finger] = fret;
       }
     }
+    return this;
   }
 
   private Shape(long number) {
@@ -164,17 +170,7 @@ public final class Shape {
    * @throws IllegalArgumentException if its finger is on another fret already
    */
   public Shape with(int string, Stop stop) {
-    Shape changed = new Shape(number & ~at(string) | (long) bits(stop) << place(string));
-    if (stop instanceof Stop.Pressed p) {
-      for (int s = 0; s < Tuning.STRINGS; s++) {
-        boolean same =
-            changed.isPressed(s) && (changed.bits(s) & FINGER_MASK) == p.finger().ordinal();
-        if (same && changed.fretAt(s) != p.fret()) {
-          throw new IllegalArgumentException("finger " + p.finger().sign() + " on two frets");
-        }
-      }
-    }
-    return changed;
+    return new Shape(number & ~at(string) | (long) bits(stop) << place(string)).checkFingers();
   }
 
   private static long at(int string) {
@@ -247,37 +243,15 @@ public final class Shape {
     return grips;
   }
 
-  /** By finger code the fret each presses, 0 for none; for inner loops. */
-  int[] fretsOfFingers() {
-    int[] frets = new int[FingerCode.THUMB + 1];
+  /** Where each finger is, for inner loops; two calls give two of them. */
+  FingerPlaces fingerPlaces() {
+    FingerPlaces places = new FingerPlaces();
     for (int s = 0; s < Tuning.STRINGS; s++) {
       if (isPressed(s)) {
-        frets[code(s)] = fretAt(s);
+        places.press(code(s), fretAt(s), s);
       }
     }
-    return frets;
-  }
-
-  /** By finger code the lowest string of those that press some. */
-  int[] lowStrings() {
-    int[] strings = new int[FingerCode.THUMB + 1];
-    for (int s = Tuning.STRINGS - 1; s >= 0; s--) {
-      if (isPressed(s)) {
-        strings[code(s)] = s;
-      }
-    }
-    return strings;
-  }
-
-  /** By finger code the highest string of those that press some. */
-  int[] highStrings() {
-    int[] strings = new int[FingerCode.THUMB + 1];
-    for (int s = 0; s < Tuning.STRINGS; s++) {
-      if (isPressed(s)) {
-        strings[code(s)] = s;
-      }
-    }
-    return strings;
+    return places;
   }
 
   /** The code of the finger on a string, {@link FingerCode#NONE} for none. */

@@ -33,14 +33,13 @@ public final class ShapeStretches {
   private final boolean firstPosition;
 
   private ShapeStretches(Shape shape, Reach reach) {
-    int[] low = shape.lowStrings();
-    int[] high = shape.highStrings();
-    int[] fret = shape.fretsOfFingers();
+    FingerPlaces at = shape.fingerPlaces();
     int count = 0;
     for (int b = FingerCode.INDEX + 1; b <= FingerCode.LITTLE; b++) {
       for (int a = FingerCode.INDEX; a < b; a++) {
-        if (fret[a] > 0 && fret[b] > 0) {
-          double way = reach.distance(fret[a], low[a], high[a], fret[b], low[b], high[b]);
+        if (at.fret[a] > 0 && at.fret[b] > 0) {
+          double way =
+              reach.distance(at.fret[a], at.low[a], at.high[a], at.fret[b], at.low[b], at.high[b]);
           fingers[count] = (byte) (1 << a | 1 << b);
           set(count++, way, reach.comfortable(a, b), reach.limit(a, b), reach);
         }

@@ -32,6 +32,11 @@ class TuneFitTest {
   private static final Reach REACH = new Reach(Guitar.STEEL, Hand.MEDIUM);
   private static final TuneFit FIT = new TuneFit(REACH, true);
 
+  /** Chords as beginners hold them, with their frets. */
+  private static final String[][] HELD = {
+    {"C", "x32010"}, {"G", "320003"}, {"Am", "x02210"}, {"Em", "022000"}
+  };
+
   private static Shape shape(String chord, String frets) {
     List<Integer> numbers = frets.chars().mapToObj(c -> c == 'x' ? -1 : c - '0').toList();
     RatedShape rated =
@@ -108,9 +113,8 @@ class TuneFitTest {
   @Test
   void equalsBruteForceOnTwoHundredSmallTunes() {
     Random random = new Random(11);
-    String[][] held = {{"C", "x32010"}, {"G", "320003"}, {"Am", "x02210"}, {"Em", "022000"}};
     for (int trial = 0; trial < 200; trial++) {
-      String[] chord = held[trial % held.length];
+      String[] chord = HELD[trial % HELD.length];
       Shape shape = shape(chord[0], chord[1]);
       int root = root(chord[0], shape);
       List<MelodyNote> notes = new ArrayList<>();
@@ -126,10 +130,9 @@ class TuneFitTest {
   @Test
   void aLimitLeavesOutWhatIsDearer() {
     Random random = new Random(12);
-    String[][] held = {{"C", "x32010"}, {"G", "320003"}, {"Am", "x02210"}, {"Em", "022000"}};
     int limited = 0;
     for (int trial = 0; trial < 200; trial++) {
-      String[] chord = held[trial % held.length];
+      String[] chord = HELD[trial % HELD.length];
       Shape shape = shape(chord[0], chord[1]);
       int root = root(chord[0], shape);
       List<MelodyNote> notes = new ArrayList<>();
