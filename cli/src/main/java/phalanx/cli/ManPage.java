@@ -31,16 +31,12 @@ public final class ManPage {
     out.print(words ? words() : text());
   }
 
-  private static CommandLine line() {
-    return new CommandLine(new PhalanxCommand());
-  }
-
   private static String words() {
     List<String> more = List.of("help", "--help", "-h", "--version", "-V");
-    return String.join("\n", line().getSubcommands().keySet())
+    return String.join("\n", Commands.all().getSubcommands().keySet())
         + "\n"
         + more.stream()
-            .filter(w -> !line().getSubcommands().containsKey(w))
+            .filter(w -> !Commands.all().getSubcommands().containsKey(w))
             .collect(Collectors.joining("\n"))
         + "\n";
   }
@@ -59,11 +55,11 @@ public final class ManPage {
     man.page.append(".br\n");
     man.plain("phalanx COMMAND [OPTION ...]");
     man.section("DESCRIPTION");
-    for (String words : line().getCommandSpec().usageMessage().description()) {
+    for (String words : Commands.all().getCommandSpec().usageMessage().description()) {
       man.plain(words);
     }
     man.section("COMMANDS");
-    for (Map.Entry<String, CommandLine> command : line().getSubcommands().entrySet()) {
+    for (Map.Entry<String, CommandLine> command : Commands.all().getSubcommands().entrySet()) {
       man.command(command.getKey(), command.getValue());
     }
     return man.page.toString();

@@ -18,26 +18,7 @@ import picocli.CommandLine.Command;
       "Without a command: phalanx [FILE] opens the window, phalanx demo the demo song."
     },
     mixinStandardHelpOptions = true,
-    versionProvider = PhalanxCommand.Version.class,
-    subcommands = {
-      PlanCommand.class,
-      CheckCommand.class,
-      RenderCommand.class,
-      ConvertCommand.class,
-      ShapesCommand.class,
-      NameCommand.class,
-      ChordCommand.class,
-      TuningCommand.class,
-      HarmonicsCommand.class,
-      HarpCommand.class,
-      FillsCommand.class,
-      LevelCommand.class,
-      DraftCommand.class,
-      WalkCommand.class,
-      AdviseCommand.class,
-      PracticeCommand.class,
-      ListenCommand.class
-    })
+    versionProvider = PhalanxCommand.Version.class)
 public final class PhalanxCommand {
 
   PhalanxCommand() {}
@@ -66,7 +47,7 @@ public final class PhalanxCommand {
    * @return the exit code
    */
   static int run(PrintWriter out, PrintWriter err, String... args) {
-    CommandLine line = new CommandLine(new PhalanxCommand());
+    CommandLine line = Commands.forWords(args);
     line.setOut(out);
     line.setErr(err);
     line.setCaseInsensitiveEnumValuesAllowed(true);

@@ -8,14 +8,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import picocli.CommandLine;
 
 class ManPageTest {
 
   @Test
   void everyWordAndOptionStandsThere() {
     String page = ManPage.text().replace("\\-", "-");
-    new CommandLine(new PhalanxCommand())
+    Commands.all()
         .getSubcommands()
         .forEach(
             (name, command) -> {

@@ -5,7 +5,7 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -286,17 +286,17 @@ public record Chart(List<Section> sections) {
   private List<Section> modelsFirst() {
     Map<Integer, Section> all = new HashMap<>();
     sections.forEach(s -> all.put(s.id(), s));
-    LinkedHashSet<Section> order = new LinkedHashSet<>();
+    Map<Integer, Section> order = new LinkedHashMap<>();
     for (Section section : sections) {
       Deque<Section> chain = new ArrayDeque<>();
       Set<Integer> seen = new HashSet<>();
       Optional<Section> at = Optional.of(section);
-      while (at.isPresent() && !order.contains(at.get()) && seen.add(at.get().id())) {
+      while (at.isPresent() && !order.containsKey(at.get().id()) && seen.add(at.get().id())) {
         chain.push(at.get());
         at = at.get().borrows().map(all::get);
       }
-      chain.forEach(order::add);
+      chain.forEach(s -> order.putIfAbsent(s.id(), s));
     }
-    return List.copyOf(order);
+    return List.copyOf(order.values());
   }
 }

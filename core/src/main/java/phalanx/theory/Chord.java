@@ -18,7 +18,7 @@ public record Chord(NoteName root, String suffix, List<ChordTone> tones, Optiona
 
   public Chord {
     tones = List.copyOf(tones);
-    if (tones.isEmpty() || !tones.get(0).interval().equals(Interval.UNISON)) {
+    if (tones.isEmpty() || !tones.get(0).interval().isUnison()) {
       throw new IllegalArgumentException("a chord starts with its root");
     }
   }

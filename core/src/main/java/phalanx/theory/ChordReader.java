@@ -79,20 +79,20 @@ public final class ChordReader {
   /** Signs of the longest symbol that is read; the longest in use have about twenty. */
   private static final int LONGEST = 64;
 
-  private static final Map<NoteNaming, String> ROOTS =
-      Map.of(
-          NoteNaming.ENGLISH,
-          Texts.of("chordReader.aToG"),
-          NoteNaming.GERMAN,
-          Texts.of("chordReader.aToH"),
-          NoteNaming.SOLFEGE,
-          Texts.of("chordReader.doToSi"));
-
   private ChordReader() {}
 
   private static Map.Entry<String, Consumer<ChordRecipe>> mark(
       String text, Consumer<ChordRecipe> effect) {
     return Map.entry(text, effect);
+  }
+
+  /** What a root may be called. */
+  private static String roots(NoteNaming naming) {
+    return switch (naming) {
+      case ENGLISH -> Texts.of("chordReader.aToG");
+      case GERMAN -> Texts.of("chordReader.aToH");
+      case SOLFEGE -> Texts.of("chordReader.doToSi");
+    };
   }
 
   /**
@@ -114,9 +114,12 @@ public final class ChordReader {
       return new ChordReading.Unreadable(LONGEST, Texts.of("chordReader.aChordSymbolOf", LONGEST));
     }
     ChordReading reading = once(symbol, naming);
-    if (reading instanceof ChordReading.Read read
-        && !once(read.chord().ascii(), NoteNaming.ENGLISH).equals(reading)) {
-      return new ChordReading.Unreadable(0, Texts.of("chordReader.marksThatGoTogether"));
+    if (reading instanceof ChordReading.Read read) {
+      String printed = read.chord().ascii();
+      boolean asTyped = naming == NoteNaming.ENGLISH && printed.equals(symbol);
+      if (!asTyped && !once(printed, NoteNaming.ENGLISH).equals(reading)) {
+        return new ChordReading.Unreadable(0, Texts.of("chordReader.marksThatGoTogether"));
+      }
     }
     return reading;
   }
@@ -124,7 +127,7 @@ public final class ChordReader {
   private static ChordReading once(String symbol, NoteNaming naming) {
     Optional<NoteName.Prefix> root = naming.atStartOf(symbol);
     if (root.isEmpty()) {
-      return new ChordReading.Unreadable(0, Texts.of("chordReader.aRootNote", ROOTS.get(naming)));
+      return new ChordReading.Unreadable(0, Texts.of("chordReader.aRootNote", roots(naming)));
     }
     ChordRecipe recipe = new ChordRecipe();
     int at = root.get().length();
@@ -157,7 +160,7 @@ public final class ChordReader {
       String symbol, int at, NoteName root, ChordRecipe recipe, NoteNaming naming) {
     Optional<NoteName> bass = naming.parse(symbol.substring(at));
     if (bass.isEmpty()) {
-      String notes = ROOTS.get(naming);
+      String notes = roots(naming);
       return new ChordReading.Unreadable(at, Texts.of("chordReader.aBassNoteAfter", notes));
     }
     return finish(at - 1, root, recipe, bass);

@@ -57,6 +57,11 @@ public record Interval(int number, int semitones) implements Comparable<Interval
     return of(steps + 1, alteration);
   }
 
+  /** Whether it is no step at all. */
+  public boolean isUnison() {
+    return number == 1 && semitones == 0;
+  }
+
   /** The interval that leads back up to the octave: a fourth for a fifth. */
   public Interval inverted() {
     return of(9 - Math.min(8, number), 0).resized(12 - chroma());
