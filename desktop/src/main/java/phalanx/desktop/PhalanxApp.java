@@ -1,7 +1,5 @@
 package phalanx.desktop;
 
-import atlantafx.base.theme.PrimerDark;
-import atlantafx.base.theme.PrimerLight;
 import java.io.File;
 import java.io.IOException;
 import java.net.URL;
@@ -51,6 +49,11 @@ public final class PhalanxApp extends Application {
   private static final String LIGHT = "theme-light.css";
   private static final String DARK = "theme-dark.css";
   private static final String RULES = "phalanx.css";
+
+  /** The looks of the toolkit’s controls, made from its theme when the window is built. */
+  private static final String CONTROLS_LIGHT = "primer-light.css";
+
+  private static final String CONTROLS_DARK = "primer-dark.css";
 
   /** Sides of the pictures of the program's icon, px. */
   private static final List<Integer> ICONS = List.of(16, 32, 48, 128);
@@ -111,7 +114,7 @@ public final class PhalanxApp extends Application {
         (thread, fault) ->
             workspace.faults().tell(Texts.of("phalanxApp.somethingDidNotWork"), fault));
     TypeFace.load();
-    setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
+    setUserAgentStylesheet(resource(CONTROLS_LIGHT).toExternalForm());
     documents =
         new Documents(workspace, folder, disk, Platform::runLater, file -> isIn(demoSongs(), file));
     NoticeBar notices = new NoticeBar();
@@ -192,8 +195,7 @@ public final class PhalanxApp extends Application {
   private void show(boolean dark, Scene scene, Palette palette, Workbench bench) {
     URL tokens = resource(dark ? DARK : LIGHT);
     if (!scene.getStylesheets().get(0).equals(tokens.toExternalForm())) {
-      setUserAgentStylesheet(
-          (dark ? new PrimerDark() : new PrimerLight()).getUserAgentStylesheet());
+      setUserAgentStylesheet(resource(dark ? CONTROLS_DARK : CONTROLS_LIGHT).toExternalForm());
       palette.become(tokens);
       scene.getStylesheets().set(0, tokens.toExternalForm());
       bench.redraw();
