@@ -80,7 +80,8 @@ public final class PlanService {
   /** For single chords, so that the song's plan stays known to the other. */
   private final Arranger alone = new Arranger();
 
-  private final PlannedSong nothing = reviewed(Performance.of(alone.arrange(Song.untitled())));
+  private final PlannedSong nothing =
+      reviewed(Performance.of(alone.preliminary(Song.untitled(), () -> false)));
   private final Executor worker;
   private final Executor interfaceThread;
   private volatile BiConsumer<String, Throwable> faults = (what, fault) -> {};

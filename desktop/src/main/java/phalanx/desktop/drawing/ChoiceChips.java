@@ -50,7 +50,7 @@ public final class ChoiceChips {
         Song::withThumb);
   }
 
-  /** A chip for one setting. */
+  /** A chip for one setting, whose choices are gathered when it opens. */
   public <T> MenuButton of(
       String id,
       Function<Song, String> words,
@@ -60,7 +60,7 @@ public final class ChoiceChips {
     return of(id, words, () -> values, name, edit);
   }
 
-  /** A chip whose choices depend on the song; they are gathered when it opens. */
+  /** A chip whose choices depend on the song. */
   public <T> MenuButton of(
       String id,
       Function<Song, String> words,
@@ -76,7 +76,6 @@ public final class ChoiceChips {
         .bind(
             Bindings.createStringBinding(
                 () -> words.apply(workspace.song()), workspace.historyProperty()));
-    fill(button, choices.get(), name, edit);
     button.setOnShowing(e -> fill(button, choices.get(), name, edit));
     return button;
   }

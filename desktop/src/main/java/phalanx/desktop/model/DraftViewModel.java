@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import javafx.beans.binding.BooleanBinding;
 import javafx.beans.property.IntegerProperty;
@@ -37,7 +38,7 @@ public final class DraftViewModel {
   private final ChordChoice chord;
   private final PlaybackController sound;
   private final PlanService planner;
-  private final List<Manner> manners;
+  private final Supplier<List<Manner>> manners;
   private final ObjectProperty<List<Manner>> own = new SimpleObjectProperty<>(List.of());
   private final ObjectProperty<Optional<Integer>> level =
       new SimpleObjectProperty<>(Optional.empty());
@@ -61,12 +62,12 @@ public final class DraftViewModel {
       ChordChoice chord,
       PlaybackController sound,
       PlanService planner,
-      List<Manner> manners) {
+      Supplier<List<Manner>> manners) {
     this.open = open;
     this.chord = chord;
     this.sound = sound;
     this.planner = planner;
-    this.manners = List.copyOf(manners);
+    this.manners = manners;
     undecided =
         new BooleanBinding() {
           {
@@ -135,7 +136,7 @@ public final class DraftViewModel {
     OptionalDouble wanted =
         level.get().map(l -> OptionalDouble.of(l)).orElse(OptionalDouble.empty());
     List<Manner> all = new ArrayList<>(own.get());
-    all.addAll(manners);
+    all.addAll(manners.get());
     planner.drafts(
         song,
         new Drafts.Wish(wanted, all, FillShelf.all(), OFFERED),

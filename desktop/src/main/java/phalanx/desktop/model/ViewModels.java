@@ -44,7 +44,7 @@ public final class ViewModels {
     walks = once(() -> new WalkViewModel(open, chord, sound, planner));
     practice = once(() -> new PracticeViewModel(open, sound, planner, hands));
     share = once(() -> new ShareViewModel(open, planner));
-    drafts = once(() -> new DraftViewModel(open, chord, sound, planner, MannerShelf.all()));
+    drafts = once(() -> new DraftViewModel(open, chord, sound, planner, MannerShelf::all));
     frame = once(() -> new FrameViewModel(open, sound, planner));
     variations = once(() -> new VariationViewModel(open, chord, sound, planner, FillShelf.all()));
     fills = once(() -> new FillViewModel(open, chord, range, sound, planner, FillShelf.all()));
