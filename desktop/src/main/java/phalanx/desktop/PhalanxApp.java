@@ -92,6 +92,16 @@ public final class PhalanxApp extends Application {
   public void start(Stage stage) {
     Optional<Path> song = getParameters().getUnnamed().stream().findFirst().map(Path::of);
     show(stage, song, PlayerFolder.usual(), new Chooser());
+    int given = getParameters().getRaw().size();
+    Optional<List<String>> started = Relaunch.words(ProcessHandle.current().info());
+    if (Relaunch.command(started, given, song).isPresent()) {
+      songs
+          .restart()
+          .by(
+              () ->
+                  Relaunch.command(started, given, workspace.fileProperty().get())
+                      .ifPresent(Relaunch::start));
+    }
   }
 
   /** The folder with the demo songs, where the start script says it is. */
@@ -165,6 +175,7 @@ public final class PhalanxApp extends Application {
     stage.setOnCloseRequest(
         e -> {
           e.consume();
+          songs.restart().forget();
           documents.close();
         });
     song.ifPresent(documents::open);
@@ -219,6 +230,9 @@ public final class PhalanxApp extends Application {
       disk.awaitTermination(LAST_WRITES, TimeUnit.SECONDS);
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
+    }
+    if (songs != null) {
+      songs.restart().ended();
     }
   }
 

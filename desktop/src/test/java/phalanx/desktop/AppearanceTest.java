@@ -3,12 +3,18 @@ package phalanx.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 import static phalanx.desktop.OpenWindow.until;
 
+import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeoutException;
 import java.util.stream.Stream;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.image.WritableImage;
 import javafx.scene.paint.Color;
 import javafx.stage.Stage;
+import javafx.stage.WindowEvent;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -61,6 +67,22 @@ class AppearanceTest {
         () -> window.workspace().viewing().appearanceProperty().set(Appearance.USUAL.with(theme)));
   }
 
+  /** A menu in a menu opens where there is a real screen only. */
+  private static void chooseSize(FxRobot robot, int percent) {
+    MenuButton song = robot.lookup("#song-menu").queryAs(MenuButton.class);
+    Menu sizes =
+        (Menu)
+            song.getItems().stream()
+                .filter(i -> "sizes".equals(i.getId()))
+                .findFirst()
+                .orElseThrow();
+    robot.interact(
+        () ->
+            sizes.getItems().stream()
+                .filter(i -> i.getId().equals("size-" + percent))
+                .forEach(MenuItem::fire));
+  }
+
   /** Pictures and controls change together, at once, and back. */
   @Test
   void theWindowIsDarkAndLightAgain(FxRobot robot) throws TimeoutException {
@@ -72,6 +94,55 @@ class AppearanceTest {
     until(() -> Preferences.read(folder).appearance().theme() == Appearance.Theme.DARK);
     choose(robot, Appearance.Theme.LIGHT);
     assertThat(brightness(robot)).isGreaterThan(0.8);
+  }
+
+  /** What holds from the next start on can have it at once. */
+  @Test
+  void anotherSizeStartsTheProgramAgainIfThePlayerLikes(FxRobot robot) throws TimeoutException {
+    int[] started = new int[1];
+    robot.interact(() -> window.app().songs().restart().by(() -> started[0]++));
+    window.untilPlanned();
+    chooseSize(robot, 150);
+    robot.clickOn("#restart-later");
+    assertThat(stage.isShowing()).isTrue();
+    chooseSize(robot, 125);
+    robot.clickOn("#restart-now");
+    until(() -> !stage.isShowing());
+    assertThat(started).as("not before it has ended").containsExactly(0);
+    robot.interact(() -> window.app().songs().restart().ended());
+    assertThat(started).containsExactly(1);
+    until(() -> Preferences.read(folder).appearance().percent() == 125);
+  }
+
+  /** Who goes on editing instead and closes the window later wants no other one. */
+  @Test
+  void aStartThatWasThoughtBetterOfIsForgotten(FxRobot robot) throws TimeoutException {
+    int[] started = new int[1];
+    robot.interact(() -> window.app().songs().restart().by(() -> started[0]++));
+    window.untilPlanned();
+    robot.interact(() -> window.workspace().edit(song -> song.withTitle("Changed")));
+    chooseSize(robot, 150);
+    robot.clickOn("#restart-now");
+    robot.clickOn("#unsaved-keep");
+    assertThat(stage.isShowing()).isTrue();
+    robot.interact(() -> stage.fireEvent(new WindowEvent(stage, WindowEvent.WINDOW_CLOSE_REQUEST)));
+    robot.clickOn("#unsaved-drop");
+    until(() -> !stage.isShowing());
+    robot.interact(() -> window.app().songs().restart().ended());
+    assertThat(started).containsExactly(0);
+  }
+
+  /** The words it was started with, without what was given to it, with the song that is open. */
+  @Test
+  void itIsStartedAsItWasWithTheSongThatIsOpen() {
+    Optional<List<String>> words = Optional.of(List.of("/bin/java", "-Xa", "Main", "old.json"));
+    assertThat(Relaunch.command(words, 1, Optional.of(Path.of("new.json"))))
+        .contains(List.of("/bin/java", "-Xa", "Main", "new.json"));
+    assertThat(Relaunch.command(words, 1, Optional.empty()))
+        .contains(List.of("/bin/java", "-Xa", "Main"));
+    assertThat(Relaunch.command(Optional.empty(), 1, Optional.empty())).isEmpty();
+    assertThat(Relaunch.words(ProcessHandle.current().info()).orElseThrow().get(0))
+        .contains("java");
   }
 
   @Test

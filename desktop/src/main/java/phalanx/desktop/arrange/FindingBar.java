@@ -16,6 +16,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import phalanx.arrangement.Arrangement;
 import phalanx.desktop.drawing.Controls;
 import phalanx.desktop.drawing.Palette;
 import phalanx.desktop.drawing.ToolRow;
@@ -47,6 +48,7 @@ final class FindingBar extends VBox {
   private final FlowPane ways = new FlowPane(6, 4);
   private final TextField note = new TextField();
   private final HBox noting;
+  private final HBox tools;
   private final FindingList all;
 
   FindingBar(Workspace workspace, Palette palette) {
@@ -80,7 +82,7 @@ final class FindingBar extends VBox {
             Controls.smallTool(
                 "finding-accept-all", Texts.of("findingBar.leaveAllOfThis"), this::acceptAll));
     noting.getStyleClass().add("arrange-header");
-    HBox row =
+    tools =
         new ToolRow(
             words,
             kinds,
@@ -89,11 +91,12 @@ final class FindingBar extends VBox {
             Controls.smallTool("finding-next", Texts.of("findingBar.nextF"), () -> model.step(1)),
             leave,
             close);
-    row.getStyleClass().add("arrange-header");
-    getChildren().addAll(row, ways, noting, all);
+    tools.getStyleClass().add("arrange-header");
+    getChildren().addAll(tools, ways, noting, all);
     setShown(noting, false);
     setShown(all, false);
     workspace.reviewProperty().addListener(o -> show());
+    workspace.planningProperty().addListener(o -> show());
     model.filterProperty().addListener(o -> show());
     model.currentProperty().addListener(o -> moved());
     model.remediesProperty().addListener(o -> show());
@@ -188,10 +191,22 @@ final class FindingBar extends VBox {
         : Texts.of("findingBar.allHardSpots2");
   }
 
+  /** Whether a first picture is shown, of which nobody knows yet what is hard in it. */
+  private boolean isFirstPicture() {
+    Arrangement shown = workspace.arrangementProperty().get();
+    return workspace.planningProperty().get()
+        && workspace.reviewProperty().get().isEmpty()
+        && shown != null
+        && !shown.slots().isEmpty();
+  }
+
   private void show() {
     all.fill();
     boolean looking = model.currentProperty().get().isPresent();
-    setShown(this, !model.open().isEmpty() || !model.accepted().isEmpty());
+    boolean first = isFirstPicture();
+    // Its line is there from the beginning, so that nothing moves when the plan comes.
+    setShown(this, first || !model.open().isEmpty() || !model.accepted().isEmpty());
+    tools.getChildren().stream().filter(n -> n != words).forEach(n -> n.setDisable(first));
     setShown(close, looking);
     setShown(leave, looking);
     kinds.setText(words(model.filterProperty().get()));
@@ -202,7 +217,7 @@ final class FindingBar extends VBox {
     if (looking) {
       showFinding(model.currentProperty().get().orElseThrow());
     } else {
-      words.setText(summary());
+      words.setText(first ? Texts.of("findingBar.stillBeingPlanned") : summary());
       ways.getChildren().clear();
       ways.setManaged(false);
     }

@@ -51,6 +51,7 @@ public final class SongController implements Documents.Window, SongExchange {
   private final Documents documents;
   private final NoticeBar notices;
   private final FileAsker asker;
+  private final Restart restart;
   private Runnable started = () -> {};
   private Runnable typed = () -> {};
   private Runnable closed = () -> {};
@@ -62,8 +63,14 @@ public final class SongController implements Documents.Window, SongExchange {
     this.documents = documents;
     this.notices = notices;
     this.asker = asker;
+    restart = new Restart(notices, documents);
     documents.shownBy(this);
     documents.documentProperty().addListener((o, before, now) -> follow(before, now));
+  }
+
+  /** Starts the program once more. */
+  public Restart restart() {
+    return restart;
   }
 
   /** What closes the window. */

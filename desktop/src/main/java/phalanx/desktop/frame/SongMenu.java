@@ -110,7 +110,7 @@ public final class SongMenu extends MenuButton {
   }
 
   /** How large everything is, from the next start on. */
-  private static Menu sizes(Viewing viewing) {
+  private Menu sizes(Viewing viewing) {
     Menu menu = new Menu(Texts.of("songMenu.sizeFromTheNext"));
     menu.setId("sizes");
     ToggleGroup group = new ToggleGroup();
@@ -118,7 +118,7 @@ public final class SongMenu extends MenuButton {
       RadioMenuItem item = new RadioMenuItem(percent + " %");
       item.setId("size-" + percent);
       item.setToggleGroup(group);
-      item.setOnAction(e -> viewing.appearanceProperty().set(now(viewing).sized(percent)));
+      item.setOnAction(e -> afterStart(viewing, now(viewing).sized(percent)));
       menu.getItems().add(item);
     }
     menu.setOnShowing(
@@ -142,7 +142,7 @@ public final class SongMenu extends MenuButton {
   }
 
   /** In which language, from the next start on; each is named in its own. */
-  private static Menu languages(Viewing viewing) {
+  private Menu languages(Viewing viewing) {
     Menu menu = new Menu(Texts.of("songMenu.language"));
     menu.setId("languages");
     ToggleGroup group = new ToggleGroup();
@@ -157,7 +157,7 @@ public final class SongMenu extends MenuButton {
               choice.map(Language::title).orElse(Texts.of("songMenu.languageOfSystem")));
       item.setId("language-" + choice.map(Language::code).orElse("system"));
       item.setToggleGroup(group);
-      item.setOnAction(e -> viewing.appearanceProperty().set(now(viewing).speaking(choice)));
+      item.setOnAction(e -> afterStart(viewing, now(viewing).speaking(choice)));
       menu.getItems().add(item);
     }
     menu.setOnShowing(
@@ -165,6 +165,14 @@ public final class SongMenu extends MenuButton {
             ((RadioMenuItem) menu.getItems().get(choices.indexOf(now(viewing).language())))
                 .setSelected(true));
     return menu;
+  }
+
+  /** Takes what shows from the next start on, and offers that start. */
+  private void afterStart(Viewing viewing, Appearance chosen) {
+    if (!chosen.equals(now(viewing))) {
+      viewing.appearanceProperty().set(chosen);
+      songs.restart().offer();
+    }
   }
 
   private static Appearance now(Viewing viewing) {
