@@ -99,8 +99,7 @@ public final class PhalanxApp extends Application {
           .restart()
           .by(
               () ->
-                  Relaunch.command(started, given, workspace.fileProperty().get())
-                      .ifPresent(Relaunch::start));
+                  Relaunch.command(started, given, documents.origin()).ifPresent(Relaunch::start));
     }
   }
 

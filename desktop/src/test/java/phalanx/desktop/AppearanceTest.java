@@ -26,6 +26,7 @@ import org.testfx.framework.junit5.Stop;
 import phalanx.desktop.files.PlayerFolder;
 import phalanx.desktop.files.Preferences;
 import phalanx.desktop.model.Appearance;
+import phalanx.song.Song;
 
 /** Light and dark, as they are seen and remembered. */
 @ExtendWith(ApplicationExtension.class)
@@ -112,6 +113,16 @@ class AppearanceTest {
     robot.interact(() -> window.app().songs().restart().ended());
     assertThat(started).containsExactly(1);
     until(() -> Preferences.read(folder).appearance().percent() == 125);
+  }
+
+  /** It shows again what was shown, also where that was only read and never saved. */
+  @Test
+  void itWouldBeginWithTheSongThatIsOpen(FxRobot robot) throws TimeoutException {
+    window.untilPlanned();
+    assertThat(window.app().documents().origin()).contains(Demo.FILE);
+    robot.interact(() -> window.app().documents().startNew());
+    until(() -> window.workspace().song().title().equals(Song.untitled().title()));
+    assertThat(window.app().documents().origin()).isEmpty();
   }
 
   /** Who goes on editing instead and closes the window later wants no other one. */

@@ -45,9 +45,10 @@ public final class Documents {
   private final PracticeStore practice;
   private final Predicate<Path> isPattern;
 
-  /** The song that was read last, and whether the open one is a demo song. */
+  /** The song that was read last; where the open one was read, and whether that is a demo song. */
   private Optional<OpenedSong> read = Optional.empty();
 
+  private Optional<Path> origin = Optional.empty();
   private boolean demo;
   private final Remembered remembered;
   private final Exports exports;
@@ -232,6 +233,11 @@ public final class Documents {
     }
   }
 
+  /** Where the open song lies, or was read from without being saved there. */
+  public Optional<Path> origin() {
+    return document.get().file().or(() -> origin);
+  }
+
   /** What fails of one request must not cost the others. */
   private void tryOut(Request request) {
     try {
@@ -245,7 +251,8 @@ public final class Documents {
     if (request instanceof Request.OfDisk asked) {
       disk.carryOut(asked, this::answered);
     } else if (request instanceof Request.Show show) {
-      demo = read.filter(o -> o.song() == show.song() && isPattern.test(o.from())).isPresent();
+      origin = read.filter(o -> o.song() == show.song()).map(OpenedSong::from);
+      demo = origin.filter(isPattern).isPresent();
       workspace.open(show.song(), show.told());
       if (read.filter(o -> o.song() == show.song() && !SongFiles.isOwn(o.from())).isPresent()) {
         workspace.models().melody().takeAtHand(tasks::tell);

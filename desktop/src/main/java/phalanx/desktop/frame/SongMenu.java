@@ -111,7 +111,7 @@ public final class SongMenu extends MenuButton {
 
   /** How large everything is, from the next start on. */
   private Menu sizes(Viewing viewing) {
-    Menu menu = new Menu(Texts.of("songMenu.sizeFromTheNext"));
+    Menu menu = new Menu(Texts.of("songMenu.size"));
     menu.setId("sizes");
     ToggleGroup group = new ToggleGroup();
     for (int percent : Appearance.SIZES) {
