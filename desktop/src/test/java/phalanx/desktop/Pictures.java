@@ -4,6 +4,7 @@ import static phalanx.desktop.OpenWindow.until;
 
 import java.awt.image.BufferedImage;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Optional;
@@ -21,15 +22,16 @@ import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
 import phalanx.desktop.model.Appearance;
 import phalanx.desktop.model.Screen;
+import phalanx.text.Language;
 
 /**
- * Takes the pictures of docs/screenshots anew from the demo: tools/pictures runs it. Not a test:
- * the ordinary build leaves it out.
+ * Takes the pictures of docs/screenshots anew from the demo, or, where German is spoken, those of
+ * the German manual: tools/pictures runs it. Not a test: the ordinary build leaves it out.
  */
 @ExtendWith(ApplicationExtension.class)
 class Pictures {
 
-  private static final Path FOLDER = Path.of("..", "docs", "screenshots");
+  private static final Path DOCS = Path.of("..", "docs");
   private static final Path SONG = Path.of("..", "demo", "harbour-lamp.phalanx.json");
   private static final double WIDTH = 1280;
   private static final double HEIGHT = 800;
@@ -69,6 +71,13 @@ class Pictures {
     OpenWindow.press(robot, KeyCode.W);
     until(() -> robot.lookup("#draft-2").tryQuery().isPresent());
     take(robot, "drafts");
+    if (Language.spoken() == Language.ENGLISH) {
+      more(robot);
+    }
+  }
+
+  /** Folds of panels, themes and pages, for the README. */
+  private void more(FxRobot robot) throws Exception {
     OpenWindow.click(robot, "#part-fills");
     settle(robot);
     take(robot, "fills");
@@ -87,6 +96,13 @@ class Pictures {
     OpenWindow.click(robot, "#part-page");
     page(robot, "kind-tab", "page-tab");
     page(robot, "kind-learn", "page-learn");
+  }
+
+  private static Path folder() throws IOException {
+    return Files.createDirectories(
+        Language.spoken() == Language.ENGLISH
+            ? DOCS.resolve("screenshots")
+            : DOCS.resolve("manual").resolve(Language.spoken().code()).resolve("pictures"));
   }
 
   private void page(FxRobot robot, String kind, String name) throws Exception {
@@ -125,6 +141,6 @@ class Pictures {
         picture.setRGB(x, y, shot[0].getPixelReader().getArgb(x, y));
       }
     }
-    ImageIO.write(picture, "png", FOLDER.resolve(name + ".png").toFile());
+    ImageIO.write(picture, "png", folder().resolve(name + ".png").toFile());
   }
 }
