@@ -150,6 +150,8 @@ public enum CostTerm {
   NO_THIRD(Texts.of("costTerm.nobodyStrikesTheThird"), 1.6, "chord", Source.JUDGED),
   /** A chord whose seventh nobody strikes. */
   NO_SEVENTH(Texts.of("costTerm.nobodyStrikesTheSeventh"), 2, "chord", Source.JUDGED),
+  /** A stroke of a finger that goes to another string, so that a tone of the name is heard. */
+  BENT(Texts.of("costTerm.aStrokeGoesTo"), 0.4, "tone", Source.JUDGED),
   /** A written extension or alteration, or a sixth, that nobody strikes. */
   UNHEARD(Texts.of("costTerm.nobodyStrikesATone"), 0.25, "tone", Source.JUDGED),
 

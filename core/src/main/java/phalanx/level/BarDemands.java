@@ -39,6 +39,9 @@ final class BarDemands {
   private static final double MANY_HITS = 2.5;
   private static final double MANY_CHANGES = 2;
 
+  /** What so many are beside one that takes all the time it has, which is 0.6. */
+  private static final double OFTEN = 0.5;
+
   /** A pinch asks a little of it, too. */
   private static final double PINCH = 0.15;
 
@@ -127,15 +130,35 @@ final class BarDemands {
 
   /** Each by the time it has, and how many there are in a second. */
   private void changes() {
+    shapes();
     Map<PlayedBar, Integer> counts = new HashMap<>();
     for (Changes.Change change : Changes.of(a, performance)) {
       double has = Ticks.millis(change.ticks(), a.song().tempo());
       double share = Math.min(MOST_OF_TIME, change.needed() / has);
       PlayedBar bar = a.timeline().barAt(change.tick());
       int count = counts.merge(bar, 1, Integer::sum);
-      double often = Math.min(1, count / seconds(bar) / MANY_CHANGES);
-      put(Demand.CHANGES, bar.number(), 0.6 * share * share + 0.5 * often);
+      double often = OFTEN * often(count, bar);
+      put(Demand.CHANGES, bar.number(), 0.6 * share * share + often);
     }
+  }
+
+  /**
+   * Shapes that follow each other have to be known, also where fingers can be there long before.
+   */
+  private void shapes() {
+    Map<PlayedBar, Integer> counts = new HashMap<>();
+    for (int i = 1; i < a.slots().size(); i++) {
+      Slot slot = a.slots().get(i);
+      if (slot.shape().isPresent() && !slot.shape().equals(a.slots().get(i - 1).shape())) {
+        PlayedBar bar = a.timeline().barAt(slot.fromTick());
+        int count = counts.merge(bar, 1, Integer::sum);
+        put(Demand.CHANGES, bar.number(), OFTEN * often(count, bar));
+      }
+    }
+  }
+
+  private double often(int count, PlayedBar bar) {
+    return Math.min(1, count / seconds(bar) / MANY_CHANGES);
   }
 
   private double seconds(PlayedBar bar) {

@@ -21,6 +21,9 @@ public final class HeardTones {
   /** String ④, the highest the thumb starts on. */
   private static final int LAST_BASS = 2;
 
+  /** Strings ③ to ①, to which a finger's stroke may go aside. */
+  private static final PatternHeard.Strings ASIDE = new PatternHeard.Strings(3, 5);
+
   private static final int OCTAVE = 12;
 
   /** No pitch class. */
@@ -37,8 +40,8 @@ public final class HeardTones {
   private final int third;
   private final int seventh;
 
-  /** What else the chord's name says. */
-  private final int[] others;
+  /** What tells the chord from others, the third and the seventh first. */
+  private final int[] telling;
 
   /** The roles that are struck beside the thumb's route. */
   private final List<Role> offRoute;
@@ -57,10 +60,9 @@ public final class HeardTones {
     guitar = pattern.guitar();
     third = pattern.chord().flatMap(PatternHeard::third).orElse(NO_TONE);
     seventh = pattern.chord().flatMap(PatternHeard::seventh).orElse(NO_TONE);
-    others =
+    telling =
         pattern.chord().map(PatternHeard::telling).orElse(List.of()).stream()
             .mapToInt(t -> t)
-            .filter(t -> t != third && t != seventh)
             .toArray();
     offRoute = ROLES.stream().filter(r -> r != Role.THUMB && pattern.roles().contains(r)).toList();
     byThumb = pattern.roles().stream().anyMatch(Role::isThumb);
@@ -117,7 +119,7 @@ public final class HeardTones {
     StringRoles on = on(shape);
     bass(shape, on, terms);
     if (byFingers) {
-      tones(shape, struck(shape, on), terms);
+      tones(shape, on, terms);
     }
   }
 
@@ -154,42 +156,84 @@ public final class HeardTones {
         && pattern.thumb() != ThumbRoute.PEDAL;
   }
 
-  private void tones(Shape shape, int struck, Terms terms) {
-    int heard = 0;
-    for (int s = 0; s < Tuning.STRINGS; s++) {
-      if ((struck >> s & 1) > 0) {
-        heard |= 1 << Math.floorMod(guitar.shapeMidi(s, Math.max(0, shape.fretAt(s))), OCTAVE);
+  /**
+   * The telling tones one after the other, the most telling first. What no stroke has at home a
+   * finger's stroke that is not needed for one before can bring, where the shape sounds it.
+   */
+  private void tones(Shape shape, StringRoles on, Terms terms) {
+    int thumb = pitchClasses(shape, byThumb(shape, on));
+    int fingers = pitchClasses(shape, byFingers(on));
+    int within = pitchClasses(shape, sounding(shape, ASIDE));
+    int spare = pattern.spare();
+    int more = 0;
+    int bent = 0;
+    for (int tone : telling) {
+      if (has(thumb, tone) || pattern.sung().contains(tone)) {
+        continue;
+      }
+      if (has(fingers, tone) && (spare > 0 || pattern.spare() == 0)) {
+        spare--;
+      } else if (has(within, tone) && spare > 0) {
+        spare--;
+        bent++;
+      } else if (tone == third) {
+        terms.add(CostTerm.NO_THIRD, pattern.last() ? 2 : 1);
+      } else if (tone == seventh) {
+        terms.add(CostTerm.NO_SEVENTH, 1);
+      } else {
+        more++;
       }
     }
-    if (third != NO_TONE && isUnheard(third, heard)) {
-      terms.add(CostTerm.NO_THIRD, pattern.last() ? 2 : 1);
-    }
-    if (seventh != NO_TONE && isUnheard(seventh, heard)) {
-      terms.add(CostTerm.NO_SEVENTH, 1);
-    }
-    int more = 0;
-    for (int tone : others) {
-      more += isUnheard(tone, heard) ? 1 : 0;
+    if (bent > 0) {
+      // One stroke aside leaves the figure what it is; more of them take it apart.
+      terms.add(CostTerm.BENT, bent * (bent + 1) / 2);
     }
     if (more > 0) {
       terms.add(CostTerm.UNHEARD, more);
     }
   }
 
-  private boolean isUnheard(int chroma, int heard) {
-    return (heard >> chroma & 1) == 0 && !pattern.sung().contains(chroma);
+  private static int sounding(Shape shape, PatternHeard.Strings over) {
+    int strings = 0;
+    for (int s = over.low(); s <= over.high(); s++) {
+      strings |= shape.sounds(s) ? 1 << s : 0;
+    }
+    return strings;
+  }
+
+  /** The pitch classes of strings of a shape, as bits. */
+  private int pitchClasses(Shape shape, int strings) {
+    int classes = 0;
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      if ((strings >> s & 1) > 0) {
+        // The thumb may strike an open string that the shape leaves out.
+        classes |= 1 << Math.floorMod(guitar.shapeMidi(s, Math.max(0, shape.fretAt(s))), OCTAVE);
+      }
+    }
+    return classes;
+  }
+
+  private static boolean has(int classes, int chroma) {
+    return (classes >> chroma & 1) > 0;
   }
 
   private int struck(Shape shape, StringRoles on) {
+    return byThumb(shape, on) | byFingers(on);
+  }
+
+  /** What the thumb strikes, and what a brush goes over. */
+  private int byThumb(Shape shape, StringRoles on) {
     int strings = on.struckByThumb(pattern.thumb(), pattern.pedal(), pattern.turns());
     for (Role role : offRoute) {
-      strings |= on.bit(role);
+      strings |= role.isThumb() ? on.bit(role) : 0;
     }
-    if (pattern.brush().isPresent()) {
-      PatternHeard.Strings brush = pattern.brush().get();
-      for (int s = brush.low(); s <= brush.high(); s++) {
-        strings |= shape.sounds(s) ? 1 << s : 0;
-      }
+    return strings | pattern.brush().map(brush -> sounding(shape, brush)).orElse(0);
+  }
+
+  private int byFingers(StringRoles on) {
+    int strings = 0;
+    for (Role role : offRoute) {
+      strings |= role.isThumb() ? 0 : on.bit(role);
     }
     return strings;
   }

@@ -20,6 +20,8 @@ import phalanx.theory.ChordTone;
  * more.
  *
  * @param roles what is struck, without the tune's where one is sung
+ * @param spare how many strokes of the fingers may go to other strings, so that the chord is heard;
+ *     none under a tune, which takes the strings it needs
  * @param turns how often the thumb is struck where its route takes it; four are a whole route
  * @param thumb the thumb's way
  * @param pedal the open string that a pedal stays on, if the song has one
@@ -33,6 +35,7 @@ import phalanx.theory.ChordTone;
  */
 public record PatternHeard(
     Set<Role> roles,
+    int spare,
     int turns,
     ThumbRoute thumb,
     Optional<Integer> pedal,
@@ -45,6 +48,9 @@ public record PatternHeard(
 
   /** More strokes than a route has strings bring no other string. */
   private static final int WHOLE_ROUTE = 4;
+
+  /** No chord tells itself by more tones. */
+  private static final int MOST_SPARE = 6;
 
   private static final int SEVENTH = 7;
 
@@ -63,6 +69,7 @@ public record PatternHeard(
     roles = Set.copyOf(roles);
     sung = Set.copyOf(sung);
     turns = Math.min(turns, WHOLE_ROUTE);
+    spare = Math.min(spare, MOST_SPARE);
   }
 
   /**
@@ -81,12 +88,14 @@ public record PatternHeard(
       Guitar guitar) {
     Set<Role> roles = EnumSet.noneOf(Role.class);
     int turns = 0;
+    int spare = 0;
     Optional<Strings> brush = Optional.empty();
     for (Pattern.Step step : steps) {
       for (Stroke stroke : step.strokes()) {
         if (stroke instanceof Stroke.Pluck p && !(sung && p.role() == Role.TUNE)) {
           roles.add(p.role());
           turns += p.role() == Role.THUMB ? 1 : 0;
+          spare += sung || p.role().isThumb() ? 0 : 1;
         } else if (stroke instanceof Stroke.Brush b) {
           Strings over = new Strings(b.low(), b.high());
           brush = Optional.of(brush.map(over::and).orElse(over));
@@ -95,7 +104,8 @@ public record PatternHeard(
     }
     Set<Integer> told = new HashSet<>(tones);
     told.retainAll(chord.map(PatternHeard::telling).orElse(List.of()));
-    return new PatternHeard(roles, turns, thumb, pedal, brush, chord, told, false, 1, guitar);
+    return new PatternHeard(
+        roles, spare, turns, thumb, pedal, brush, chord, told, false, 1, guitar);
   }
 
   /** The same where the thumb’s route goes on from a stroke of it: what came before counts too. */
@@ -103,19 +113,21 @@ public record PatternHeard(
     return turn == 0 || turns == 0
         ? this
         : new PatternHeard(
-            roles, turns + turn, thumb, pedal, brush, chord, sung, last, share, guitar);
+            roles, spare, turns + turn, thumb, pedal, brush, chord, sung, last, share, guitar);
   }
 
   /** The same where the song ends on it. */
   public PatternHeard ending() {
-    return new PatternHeard(roles, turns, thumb, pedal, brush, chord, sung, true, share, guitar);
+    return new PatternHeard(
+        roles, spare, turns, thumb, pedal, brush, chord, sung, true, share, guitar);
   }
 
   /** The same for a part of the chord’s time. */
   public PatternHeard in(double part) {
     return part == share
         ? this
-        : new PatternHeard(roles, turns, thumb, pedal, brush, chord, sung, last, part, guitar);
+        : new PatternHeard(
+            roles, spare, turns, thumb, pedal, brush, chord, sung, last, part, guitar);
   }
 
   /** The strings that the fingers are at home on; an inner stroke takes what there is. */

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -19,6 +20,7 @@ import phalanx.instrument.Tuning;
 import phalanx.picking.AlternatingThumb;
 import phalanx.picking.HeardTones;
 import phalanx.picking.PatternHeard;
+import phalanx.picking.PatternReader;
 import phalanx.picking.ThumbRoute;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
@@ -41,6 +43,42 @@ class HeardTonesTest {
       assertThat(heard.cost(rated.shape())).isCloseTo(sum, within(1e-9));
       assertThat(heard.strings(rated.shape())).isBetween(1, (1 << Tuning.STRINGS) - 1);
     }
+  }
+
+  private static List<String> unheard(Song song, String frets) {
+    Arrangement a = new Arranger().arrange(song);
+    PatternHeard pattern = a.slots().get(0).heard();
+    String chord = a.slots().get(0).played().harmony().label();
+    return ShapeSearch.find(Arranger.query(song, TestSongs.chord(chord)))
+        .candidates(1000, 1)
+        .stream()
+        .filter(r -> r.shape().fretText().equals(frets))
+        .findFirst()
+        .map(r -> new HeardTones(pattern).terms(r.shape()).stream().map(Cost::name).toList())
+        .orElseThrow();
+  }
+
+  /** Thumb on the beats, one finger on ② between them. */
+  private static Song pinched(String chord) {
+    String rows =
+        "name: own\nmetre: 4/4\nupper | . o | . o | . o | . o |\nthumb | o . | o . | o . | o . |\n";
+    return TestSongs.of(chord).withPattern(PatternReader.read(rows).patterns().get(0));
+  }
+
+  /** The finger at home on ② strikes the third of D on ① once (common practice, no source). */
+  @Test
+  void aStrokeGoesAsideForTheThird() {
+    Song song = pinched("D");
+    assertThat(unheard(song, "xx0232"))
+        .contains("a stroke goes to another string for a tone of the chord’s name")
+        .doesNotContain("nobody strikes the third");
+  }
+
+  /** Under a tune the other strings are the tune's. */
+  @Test
+  void noStrokeIsCountedOnUnderATune() {
+    Song song = TestSongs.singing(pinched("D"), "d4 . a3 .");
+    assertThat(unheard(song, "xx0232")).contains("nobody strikes the third");
   }
 
   /** Without a tune the strings that are expected are those that the arrangement plucks. */
