@@ -5,6 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import phalanx.text.ProductVersion;
 import picocli.CommandLine;
@@ -33,17 +34,17 @@ public final class ManPage {
 
   private static String words() {
     List<String> more = List.of("help", "--help", "-h", "--version", "-V");
-    return String.join("\n", Commands.all().getSubcommands().keySet())
+    Set<String> words = Commands.all().getSubcommands().keySet();
+    return String.join("\n", words)
         + "\n"
-        + more.stream()
-            .filter(w -> !Commands.all().getSubcommands().containsKey(w))
-            .collect(Collectors.joining("\n"))
+        + more.stream().filter(w -> !words.contains(w)).collect(Collectors.joining("\n"))
         + "\n";
   }
 
   /** The whole page. */
   static String text() {
     ManPage man = new ManPage();
+    CommandLine line = Commands.all();
     man.page
         .append(".TH PHALANX 1 \"\" \"Phalanx ")
         .append(ProductVersion.words())
@@ -55,11 +56,11 @@ public final class ManPage {
     man.page.append(".br\n");
     man.plain("phalanx COMMAND [OPTION ...]");
     man.section("DESCRIPTION");
-    for (String words : Commands.all().getCommandSpec().usageMessage().description()) {
+    for (String words : line.getCommandSpec().usageMessage().description()) {
       man.plain(words);
     }
     man.section("COMMANDS");
-    for (Map.Entry<String, CommandLine> command : Commands.all().getSubcommands().entrySet()) {
+    for (Map.Entry<String, CommandLine> command : line.getSubcommands().entrySet()) {
       man.command(command.getKey(), command.getValue());
     }
     return man.page.toString();

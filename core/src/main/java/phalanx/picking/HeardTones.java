@@ -161,8 +161,8 @@ public final class HeardTones {
    * finger's stroke that is not needed for one before can bring, where the shape sounds it.
    */
   private void tones(Shape shape, StringRoles on, Terms terms) {
-    int thumb = pitchClasses(shape, byThumb(shape, on));
-    int fingers = pitchClasses(shape, byFingers(on));
+    int thumb = pitchClasses(shape, thumbStrings(shape, on));
+    int fingers = pitchClasses(shape, fingerStrings(on));
     int within = pitchClasses(shape, sounding(shape, ASIDE));
     int spare = pattern.spare();
     int more = 0;
@@ -218,11 +218,11 @@ public final class HeardTones {
   }
 
   private int struck(Shape shape, StringRoles on) {
-    return byThumb(shape, on) | byFingers(on);
+    return thumbStrings(shape, on) | fingerStrings(on);
   }
 
   /** What the thumb strikes, and what a brush goes over. */
-  private int byThumb(Shape shape, StringRoles on) {
+  private int thumbStrings(Shape shape, StringRoles on) {
     int strings = on.struckByThumb(pattern.thumb(), pattern.pedal(), pattern.turns());
     for (Role role : offRoute) {
       strings |= role.isThumb() ? on.bit(role) : 0;
@@ -230,7 +230,7 @@ public final class HeardTones {
     return strings | pattern.brush().map(brush -> sounding(shape, brush)).orElse(0);
   }
 
-  private int byFingers(StringRoles on) {
+  private int fingerStrings(StringRoles on) {
     int strings = 0;
     for (Role role : offRoute) {
       strings |= role.isThumb() ? 0 : on.bit(role);
