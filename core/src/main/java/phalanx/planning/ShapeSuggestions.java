@@ -87,7 +87,7 @@ final class ShapeSuggestions {
     List<Interval> tones =
         new ArrayList<>(
             query.chord().tones().stream()
-                .filter(t -> t.essential() && !t.interval().equals(Interval.UNISON))
+                .filter(t -> t.essential() && !t.interval().isUnison())
                 .map(ChordTone::interval)
                 .toList());
     tones.sort(Comparator.reverseOrder());

@@ -154,7 +154,7 @@ public final class ChordNaming {
     boolean rootless = false;
     for (ChordTone tone : chord.tones()) {
       boolean sounds = (sounding >> chord.root().plus(tone.interval()).chroma() & 1) == 1;
-      boolean root = tone.interval().equals(Interval.UNISON);
+      boolean root = tone.interval().isUnison();
       if (!sounds && tone.essential() && !root) {
         return Optional.empty();
       }

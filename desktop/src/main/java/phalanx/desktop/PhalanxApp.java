@@ -93,14 +93,12 @@ public final class PhalanxApp extends Application {
     Optional<Path> song = getParameters().getUnnamed().stream().findFirst().map(Path::of);
     show(stage, song, PlayerFolder.usual(), new Chooser());
     int given = getParameters().getRaw().size();
-    Optional<List<String>> started = Relaunch.words(ProcessHandle.current().info());
-    if (Relaunch.command(started, given, song).isPresent()) {
-      songs
-          .restart()
-          .by(
-              () ->
-                  Relaunch.command(started, given, documents.origin()).ifPresent(Relaunch::start));
-    }
+    Relaunch.words(ProcessHandle.current().info())
+        .ifPresent(
+            words ->
+                songs
+                    .restart()
+                    .by(() -> Relaunch.start(Relaunch.command(words, given, documents.origin()))));
   }
 
   /** The folder with the demo songs, where the start script says it is. */

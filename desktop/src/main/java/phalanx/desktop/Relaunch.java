@@ -13,26 +13,19 @@ final class Relaunch {
   private Relaunch() {}
 
   /**
-   * The words that start it.
+   * The words that start it again.
    *
-   * @param words how it was started: the program, its options and what was given to it; empty where
-   *     the system does not say
+   * @param words how it was started: the program, its options and what was given to it
    * @param given how many of the last words were given to it
    * @param song the file to open
    */
-  static Optional<List<String>> command(
-      Optional<List<String>> words, int given, Optional<Path> song) {
-    return words
-        .filter(all -> all.size() > given)
-        .map(
-            all -> {
-              List<String> again = new ArrayList<>(all.subList(0, all.size() - given));
-              song.ifPresent(file -> again.add(file.toString()));
-              return List.copyOf(again);
-            });
+  static List<String> command(List<String> words, int given, Optional<Path> song) {
+    List<String> again = new ArrayList<>(words.subList(0, words.size() - given));
+    song.ifPresent(file -> again.add(file.toString()));
+    return again;
   }
 
-  /** How a process was started. */
+  /** How a process was started; empty where the system does not say. */
   static Optional<List<String>> words(ProcessHandle.Info process) {
     if (process.command().isEmpty() || process.arguments().isEmpty()) {
       return Optional.empty();

@@ -146,12 +146,11 @@ class AppearanceTest {
   /** The words it was started with, without what was given to it, with the song that is open. */
   @Test
   void itIsStartedAsItWasWithTheSongThatIsOpen() {
-    Optional<List<String>> words = Optional.of(List.of("/bin/java", "-Xa", "Main", "old.json"));
+    List<String> words = List.of("/bin/java", "-Xa", "Main", "old.json");
     assertThat(Relaunch.command(words, 1, Optional.of(Path.of("new.json"))))
-        .contains(List.of("/bin/java", "-Xa", "Main", "new.json"));
+        .containsExactly("/bin/java", "-Xa", "Main", "new.json");
     assertThat(Relaunch.command(words, 1, Optional.empty()))
-        .contains(List.of("/bin/java", "-Xa", "Main"));
-    assertThat(Relaunch.command(Optional.empty(), 1, Optional.empty())).isEmpty();
+        .containsExactly("/bin/java", "-Xa", "Main");
     assertThat(Relaunch.words(ProcessHandle.current().info()).orElseThrow().get(0))
         .contains("java");
   }

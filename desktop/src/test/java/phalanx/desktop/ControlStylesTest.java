@@ -8,15 +8,19 @@ import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import java.io.IOException;
 import java.io.InputStream;
+import java.net.URL;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import javafx.css.CssParser;
 import javafx.css.Styleable;
+import javafx.css.Stylesheet;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -116,5 +120,22 @@ class ControlStylesTest {
             .collect(Collectors.toSet());
     assertThat(Pattern.compile("\\{[^{}]*\\}").matcher(kept).results().map(r -> r.group()))
         .isSubsetOf(blocks);
+  }
+
+  /** What the window reads is what is written, rule by rule. */
+  @ParameterizedTest
+  @ValueSource(strings = {"phalanx", "theme-light", "theme-dark", "primer-light", "primer-dark"})
+  void theBinaryFormHasTheSameRules(String name) throws Exception {
+    URL text = PhalanxApp.class.getResource(name + ".css");
+    URL binary = PhalanxApp.class.getResource(name + ".bss");
+    assertThat(rules(Stylesheet.loadBinary(binary)))
+        .isNotEmpty()
+        .isEqualTo(rules(new CssParser().parse(text)));
+  }
+
+  private static List<String> rules(Stylesheet sheet) {
+    return sheet.getRules().stream()
+        .map(r -> r.getSelectors() + " " + r.getDeclarations().size())
+        .toList();
   }
 }
