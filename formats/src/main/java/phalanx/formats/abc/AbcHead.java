@@ -31,6 +31,7 @@ final class AbcHead {
   Optional<Integer> unit = Optional.empty();
   Optional<Double> tempo = Optional.empty();
   Signed key = new Signed(Optional.empty(), Map.of(), false);
+  AbcOctaves octaves = AbcOctaves.UNSAID;
 
   /**
    * A key as it is written.
@@ -102,11 +103,7 @@ final class AbcHead {
 
   /** Reads what stands behind {@code K:}. */
   static Signed key(String value) {
-    String text =
-        value
-            .replaceAll("\\b(?:clef|octave|middle|transpose|stafflines|staffscale)=\\S*", "")
-            .strip();
-    text = text.replaceAll("\\b(?:treble|bass|alto|tenor)\\S*", "").strip();
+    String text = withoutClef(value);
     if (text.isEmpty() || text.equalsIgnoreCase("none")) {
       return new Signed(Optional.empty(), Map.of(), false);
     } else if (text.startsWith("HP") || text.startsWith("Hp")) {
@@ -134,6 +131,18 @@ final class AbcHead {
     }
     boolean playable = Math.abs(key.fifths()) <= 11;
     return new Signed(playable ? Optional.of(key) : Optional.empty(), signs, doubtful);
+  }
+
+  /** Whether a line {@code K:} is about the clef alone and leaves the key as it is. */
+  static boolean isClefAlone(String value) {
+    return !value.isBlank() && withoutClef(value).isEmpty();
+  }
+
+  private static String withoutClef(String value) {
+    return value
+        .replaceAll("\\b(?:clef|octave|middle|transpose|stafflines|staffscale)=\\S*", "")
+        .replaceAll("\\b(?:treble|bass|alto|tenor|perc)\\S*", "")
+        .strip();
   }
 
   private static Optional<Mode> mode(String word) {

@@ -2,6 +2,7 @@ package phalanx.formats.abc;
 
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -35,6 +36,7 @@ public final class AbcReader {
   private final List<FileProblem> problems = new ArrayList<>();
   private final List<FileProblem> remarks = new ArrayList<>();
   private final Map<String, AbcVoice> voices = new LinkedHashMap<>();
+  private final Map<String, AbcOctaves> octaves = new HashMap<>();
   private final List<String> lyrics = new ArrayList<>();
   private final AbcHead head = new AbcHead();
   private String voice = "1";
@@ -110,7 +112,13 @@ public final class AbcReader {
   }
 
   private AbcVoice voice() {
-    return voices.computeIfAbsent(voice, v -> new AbcVoice(head, problems));
+    return voices.computeIfAbsent(
+        voice,
+        v -> {
+          AbcVoice begun = new AbcVoice(head, problems);
+          begun.octaves(octaves.getOrDefault(v, AbcOctaves.UNSAID));
+          return begun;
+        });
   }
 
   private void field(int number, char name, String value) {
@@ -121,12 +129,7 @@ public final class AbcReader {
       case 'L' -> unit(number, value);
       case 'Q' -> tempo(number, value);
       case 'K' -> key(number, value);
-      case 'V' -> {
-        voice = value.split("\\s", 2)[0];
-        if (body) {
-          voice();
-        }
-      }
+      case 'V' -> voice(number, value);
       case 'P' -> {
         if (body) {
           voice().label(value);
@@ -139,6 +142,25 @@ public final class AbcReader {
         // Where a tune comes from, who collected it and the like: nothing of its notes.
       }
     }
+  }
+
+  private void voice(int number, String value) {
+    voice = value.split("\\s", 2)[0];
+    AbcOctaves said = octaves(number, value);
+    if (body) {
+      voice().octaves(said);
+    } else {
+      octaves.put(voice, said);
+    }
+  }
+
+  private AbcOctaves octaves(int number, String value) {
+    AbcOctaves said = AbcOctaves.of(value);
+    if (said.odd() != 0) {
+      remarks.add(
+          new FileProblem(number, 1, Texts.of("abcReader.asWrittenNotSemitones", said.odd())));
+    }
+    return said;
   }
 
   private void capo(String value) {
@@ -188,6 +210,15 @@ public final class AbcReader {
   }
 
   private void key(int number, String value) {
+    AbcOctaves said = octaves(number, value);
+    if (body) {
+      voice().octaves(said);
+    } else {
+      head.octaves = said;
+    }
+    if (body && AbcHead.isClefAlone(value)) {
+      return;
+    }
     AbcHead.Signed signed = AbcHead.key(value);
     if (signed.doubtful()) {
       remarks.add(

@@ -50,6 +50,7 @@ final class AbcVoice {
   private final AbcRhythm rhythm;
   private final AbcWords words = new AbcWords();
   private AbcHead.Signed key;
+  private int octavesUp;
 
   /** The accidentals that count up to the next bar line, by letter and octave. */
   private final Map<String, Integer> signs = new HashMap<>();
@@ -68,6 +69,7 @@ final class AbcVoice {
     bars = new AbcBars(head.meter, problems);
     rhythm = new AbcRhythm(head.unitTicks());
     key = head.key;
+    octaves(head.octaves);
     signsOf = bars.now();
   }
 
@@ -81,6 +83,11 @@ final class AbcVoice {
 
   void key(AbcHead.Signed other) {
     key = other;
+  }
+
+  /** What follows sounds so many octaves above what is written; as before where nothing is said. */
+  void octaves(AbcOctaves said) {
+    octavesUp = said.octaves().orElse(octavesUp);
   }
 
   void tempo(Optional<Double> tempo) {
@@ -176,7 +183,12 @@ final class AbcVoice {
     switch (name) {
       case 'M' -> AbcHead.meter(value).ifPresent(this::meter);
       case 'L' -> AbcHead.length(value).ifPresent(this::unit);
-      case 'K' -> key(AbcHead.key(value));
+      case 'K' -> {
+        octaves(AbcOctaves.of(value));
+        if (!AbcHead.isClefAlone(value)) {
+          key(AbcHead.key(value));
+        }
+      }
       case 'Q' -> head.tempo(value).ifPresent(t -> tempo(Optional.of(t)));
       case 'P' -> label(value);
       default -> {
@@ -275,9 +287,8 @@ final class AbcVoice {
     } else {
       alteration = signs.getOrDefault(place, key.signs().getOrDefault(letter, 0));
     }
-    return new Want.Sound(
-        new Pitch(new NoteName(letter, alteration), Math.max(0, Math.min(9, octave))),
-        Optional.empty());
+    int sounding = Math.max(0, Math.min(9, octave + octavesUp));
+    return new Want.Sound(new Pitch(new NoteName(letter, alteration), sounding), Optional.empty());
   }
 
   private void strike(List<Want> wants, int ticks) {

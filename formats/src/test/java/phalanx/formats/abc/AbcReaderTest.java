@@ -75,6 +75,43 @@ class AbcReaderTest {
     assertThat(notes(song).get(0)).isEqualTo(note.replace(":12", ":96"));
   }
 
+  /** Section 4.6: a clef with an 8, an octave or a transposition by octaves move what sounds. */
+  @ParameterizedTest
+  @CsvSource({
+    "K:C clef=treble-8, C3",
+    "K:C treble-8, C3",
+    "K:C treble+8, C5",
+    "K:C bass, C4",
+    "K:C clef=tenor+8, C5",
+    "K:C octave=-1, C3",
+    "K:C transpose=-12, C3",
+    "K:C clef=treble-8 octave=1, C4",
+    "K:C transpose=-2, C4"
+  })
+  void clefsMoveByOctaves(String key, String note) {
+    Song song = AbcReader.read("X:1\nT:x\nM:4/4\nL:1/8\n" + key + "\nC8\n").song();
+    assertThat(notes(song)).containsExactly(note + ":96");
+  }
+
+  /** Section 4.6 and 7: a voice has a clef of its own; a clef alone leaves the key. */
+  @Test
+  void voicesHaveTheirClefs() {
+    String head = "X:1\nM:4/4\nL:1/8\nV:1 clef=treble-8\nV:2 bass\nK:D\n";
+    assertThat(notes(AbcReader.read(head + "V:1\n\"D\"F8\nV:2\nD8\n").song()))
+        .containsExactly("F♯3:96");
+    assertThat(notes(AbcReader.read(head + "V:1 octave=0\n\"D\"F8\nV:2\nD8\n").song()))
+        .containsExactly("F♯4:96");
+    assertThat(notes(AbcReader.read("X:1\nM:4/4\nL:1/8\nK:D\nF8|[K:treble-8]F8\n").song()))
+        .containsExactly("F♯4:96", "F♯3:96");
+  }
+
+  @Test
+  void aTranspositionThatIsNotFollowedIsSaid() {
+    SongReading reading = AbcReader.read("X:1\nM:4/4\nL:1/8\nK:C transpose=-2\nC8\n");
+    assertThat(reading.remarks()).extracting(r -> r.line()).containsExactly(4, 1);
+    assertThat(reading.remarks().get(0).message()).contains("-2 semitones");
+  }
+
   /** Section 4.8: repeats and first and second endings. */
   @Test
   void readsRepeatsAndEndings() {
