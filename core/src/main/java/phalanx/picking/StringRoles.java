@@ -16,9 +16,9 @@ import phalanx.theory.Chord;
  * Which string each role falls on for one shape.
  *
  * <p>The thumb starts on the shape's bass string and alternates with string ④, as players do from ⑥
- * and ⑤; from ④ it goes down to an open ⑤ if that is a tone of the chord, otherwise up to ③ (common
- * practice, no source). Finger roles go to their home string, or the nearest that sounds above the
- * thumb.
+ * and ⑤; from ④ it goes down to an open ⑤ if that is the chord's root or fifth, otherwise up to ③,
+ * and down to another tone only where no string above serves (common practice, no source). Finger
+ * roles go to their home string, or the nearest that sounds above the thumb.
  */
 public final class StringRoles {
 
@@ -104,16 +104,27 @@ public final class StringRoles {
   }
 
   private static int alternate(int bass, Shape shape, Chord chord, Guitar guitar) {
+    int atNeed = NO_STRING;
     for (int s : ALTERNATES.getOrDefault(bass, List.of())) {
       boolean takes =
           shape.sounds(s)
               ? s <= FOURTH || isThirdAtNeed(s, shape)
               : s < bass && rings(s, chord, guitar);
-      if (takes) {
+      if (takes && (s > bass || isRootOrFifth(s, shape, chord, guitar))) {
         return s;
       }
+      atNeed = takes && atNeed == NO_STRING ? s : atNeed;
     }
-    return NO_STRING;
+    return atNeed;
+  }
+
+  /** Below the bass another tone would be heard as the chord turned over. */
+  private static boolean isRootOrFifth(int string, Shape shape, Chord chord, Guitar guitar) {
+    int fret = shape.sounds(string) ? shape.fretAt(string) : 0;
+    return chord
+        .intervalOf(Math.floorMod(guitar.shapeMidi(string, fret), OCTAVE))
+        .filter(i -> i.number() == 1 || i.number() == 5)
+        .isPresent();
   }
 
   private static int third(int bass, int alternate, Shape shape, Chord chord, Guitar guitar) {

@@ -115,7 +115,7 @@ class WalkingBassTest {
     Arrangement a = walking("C | F :|", "C");
     List<Integer> first = lastTwo(a, 0);
     List<Integer> again = lastTwo(a, 2 * 20160);
-    assertThat(first).containsExactly(9, 7);
+    assertThat(first).containsExactly(2, 4);
     assertThat(again).containsExactly(4, 7);
   }
 
