@@ -1,5 +1,7 @@
 package phalanx.fretting;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import phalanx.instrument.Finger;
@@ -126,20 +128,21 @@ public final class Reach {
 
   /** The span of a shape that comes nearest to its limit; empty with fewer than two fingers. */
   public Optional<Span> widestSpan(Shape shape) {
-    Span widest = null;
+    return spans(shape).stream().reduce((a, b) -> b.shareOfLimit() > a.shareOfLimit() ? b : a);
+  }
+
+  /** The spans between all fingers of a shape but the thumb. */
+  List<Span> spans(Shape shape) {
+    List<Span> spans = new ArrayList<>();
     Map<Finger, Grip> grips = shape.grips();
     for (Map.Entry<Finger, Grip> a : grips.entrySet()) {
       for (Map.Entry<Finger, Grip> b : grips.entrySet()) {
-        if (a.getKey() == Finger.THUMB || a.getKey().compareTo(b.getKey()) >= 0) {
-          continue;
-        }
-        Span span = span(a.getKey(), a.getValue(), b.getKey(), b.getValue());
-        if (widest == null || span.shareOfLimit() > widest.shareOfLimit()) {
-          widest = span;
+        if (a.getKey() != Finger.THUMB && a.getKey().compareTo(b.getKey()) < 0) {
+          spans.add(span(a.getKey(), a.getValue(), b.getKey(), b.getValue()));
         }
       }
     }
-    return Optional.ofNullable(widest);
+    return spans;
   }
 
   /** The distance between two fingers that hold something, the lower first. */

@@ -25,7 +25,6 @@ public final class ShapeStretches {
   /** 0 up to comfortable, 1 at the limit. */
   private final double[] stretch = new double[MOST];
 
-  private final double[] shareOfLimit = new double[MOST];
   private final boolean[] notable = new boolean[MOST];
   private final boolean[] beyond = new boolean[MOST];
 
@@ -52,7 +51,6 @@ public final class ShapeStretches {
   private void set(int pair, double way, double comfortable, double limit, Reach reach) {
     double over = ShapeMeasure.stretch(way, comfortable, limit, reach.hand().stretches());
     stretch[pair] = over == ShapeMeasure.OUT_OF_REACH ? 0 : over;
-    shareOfLimit[pair] = way / limit;
     notable[pair] = StretchRule.isNotable(way, comfortable, limit);
     beyond[pair] = way > limit;
   }
@@ -107,21 +105,18 @@ public final class ShapeStretches {
     return sum * CostTerm.STRETCH.weight();
   }
 
-  /**
-   * What the widest stretch of the fingers that are asked for is found as; see {@link StretchRule}.
-   */
+  /** What stretches of the fingers that are asked for are found as; see {@link StretchRule}. */
   private Optional<CostTerm> found(Set<Finger> resting) {
     int rest = FingerSet.of(resting).bits();
-    int widest = -1;
+    boolean heard = false;
     for (int pair = 0; pair < pairs; pair++) {
-      if ((fingers[pair] & rest) == 0
-          && (widest < 0 || shareOfLimit[pair] > shareOfLimit[widest])) {
-        widest = pair;
+      if ((fingers[pair] & rest) == 0 && notable[pair]) {
+        if (beyond[pair]) {
+          return Optional.of(CostTerm.CANNOT_BE_DONE);
+        }
+        heard |= !firstPosition;
       }
     }
-    if (widest < 0 || !notable[widest] || firstPosition && !beyond[widest]) {
-      return Optional.empty();
-    }
-    return Optional.of(beyond[widest] ? CostTerm.CANNOT_BE_DONE : CostTerm.WILL_BE_HEARD);
+    return heard ? Optional.of(CostTerm.WILL_BE_HEARD) : Optional.empty();
   }
 }

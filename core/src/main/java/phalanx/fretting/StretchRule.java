@@ -40,13 +40,14 @@ public final class StretchRule {
   }
 
   /**
-   * What there is to say about the widest span of a shape; empty if it is no stretch to speak of.
+   * What there is to say about the widest stretch of a shape; empty if none is to speak of. One
+   * between neighbouring fingers is not hidden by a wider span that is at ease.
    */
   public static Optional<Stretch> of(Shape shape, Reach reach) {
     boolean first = isFirstPosition(shape);
-    return reach
-        .widestSpan(shape)
+    return reach.spans(shape).stream()
         .filter(s -> isNotable(s) && !(first && s.millimetres() <= s.limit()))
+        .reduce((a, b) -> b.shareOfLimit() > a.shareOfLimit() ? b : a)
         .map(StretchRule::stretch);
   }
 

@@ -204,4 +204,18 @@ class HandCheckValuesTest {
         .startsWith("Ddim7")
         .contains("Fdim7/D", "Abdim7/D", "Bdim7/D");
   }
+
+  /**
+   * D as x54232: index and little finger are nearer to their limit, but at ease; middle and little
+   * finger are not, and that is said. The plan weighs it as it says it.
+   */
+  @Test
+  void aStretchOfNeighboursIsNotHiddenByAWiderSpan() {
+    Shape shape = trial(-1, 5, 4, 2, 3, 2).fingerings().get(0).shape();
+    Reach.Span widest = REACH.widestSpan(shape).orElseThrow();
+    assertThat(StretchRule.isNotable(widest)).isFalse();
+    assertThat(StretchRule.of(shape, REACH).orElseThrow().millimetres()).isBetween(63.0, 64.5);
+    assertThat(ShapeStretches.of(shape, REACH).foundWeight(Set.of()))
+        .isEqualTo(CostTerm.WILL_BE_HEARD.weight());
+  }
 }
