@@ -7,6 +7,7 @@ import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Slot;
 import phalanx.performance.Performance;
+import phalanx.picking.PickFinger;
 import phalanx.picking.ThumbRoute;
 import phalanx.song.Harmony;
 import phalanx.text.Phrase;
@@ -33,11 +34,19 @@ public final class ForeignBass implements Rule {
         a.notesFrom(slot.fromTick(), slot.toTick()).stream()
             .filter(n -> n.part() == Note.Part.BASS)
             .findFirst()
+            .filter(n -> !isHeardBefore(a, slot, s.chord(), n))
             .flatMap(n -> finding(a, s.chord(), n).map(f -> at(a, f, n)))
             .ifPresent(found::add);
       }
     }
     return found;
+  }
+
+  /** Whether the thumb played the bass already, as a note of the tune. */
+  private static boolean isHeardBefore(Arrangement a, Slot slot, Chord chord, Note first) {
+    return a.notesFrom(slot.fromTick(), first.tick()).stream()
+        .filter(n -> n.part() == Note.Part.TUNE && n.pick().equals(Optional.of(PickFinger.P)))
+        .anyMatch(n -> a.chroma(n) == chord.bass().chroma());
   }
 
   private static Found at(Arrangement a, Finding finding, Note bass) {

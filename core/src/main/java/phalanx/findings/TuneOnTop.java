@@ -22,13 +22,23 @@ public final class TuneOnTop implements Rule {
     List<Found> found = new ArrayList<>();
     for (Note tune : a.notes()) {
       if (a.song().tune().onTop() && tune.part() == Note.Part.TUNE && isHighest(a, tune)) {
-        int beat = a.timeline().barAt(tune.tick()).meter().beatTicks();
-        a.notesFrom(tune.tick(), tune.tick() + Math.min(beat, tune.lengthTicks())).stream()
+        a.notesFrom(tune.tick(), end(a, tune)).stream()
             .filter(n -> n.part() != Note.Part.TUNE && n.midi() > tune.midi())
             .forEach(n -> found.add(found(a, n, tune)));
       }
     }
     return found;
+  }
+
+  /** Up to when a note is the tune: through its first beat, and no longer than to the next. */
+  private static int end(Arrangement a, Note tune) {
+    int beat = a.timeline().barAt(tune.tick()).meter().beatTicks();
+    int end = tune.tick() + Math.min(beat, tune.lengthTicks());
+    return a.notesFrom(tune.tick() + 1, end).stream()
+        .filter(n -> n.part() == Note.Part.TUNE)
+        .map(Note::tick)
+        .findFirst()
+        .orElse(end);
   }
 
   /** Of notes that begin together only the highest is the tune’s top. */

@@ -165,6 +165,12 @@ public enum CostTerm {
   TUNE_RELEASED(Texts.of("costTerm.fingerLeavesItsString"), 0.9, "note", Source.JUDGED),
   /** A sounding string above the tune, which must be kept quiet or lower. */
   TUNE_UNDER(Texts.of("costTerm.stringsAboveTheTune"), 0.12, "string", Source.JUDGED),
+  /** A note of the tune that is the bass too, so that the thumb plays it. */
+  TUNE_AS_BASS(Texts.of("costTerm.theTuneIsThe"), 0.5, "note", Source.JUDGED),
+  /** A note of the tune on one string and the bass on another, both of one pitch. */
+  TUNE_DOUBLES(Texts.of("costTerm.theTuneDoublesThe"), 2, "note", Source.JUDGED),
+  /** A note of the tune on the bass's string or below it, for which the bass gives way. */
+  TUNE_BELOW_BASS(Texts.of("costTerm.theTuneTakesThe"), 1, "note", Source.JUDGED),
   /** A string the tune leaps over. */
   TUNE_LEAP(Texts.of("costTerm.theTuneLeapsOver"), 0.04, "string", Source.JUDGED),
   /** A note that is to ring into the next ends because that is on the same string. */

@@ -125,7 +125,7 @@ public final class FingeredNotes {
       // A string that is left alone of a roll keeps its time in it: its finger counts on that.
       int delay = delays.getOrDefault(p.string(), 0);
       Note note =
-          note(on, p.string(), pick, part(p), p.ref(), group, p.pluck().force(), delay)
+          note(on, p.string(), pick, part(on, p), p.ref(), group, p.pluck().force(), delay)
               .starting(attack);
       if (p.rings().isPresent()) {
         note = sung(note, p.rings().get());
@@ -210,9 +210,14 @@ public final class FingeredNotes {
     return techniques;
   }
 
-  private static Note.Part part(VoicedStroke p) {
-    Role role = p.pluck().role();
-    return role.isThumb() ? Note.Part.BASS : role == Role.TUNE ? Note.Part.TUNE : Note.Part.INNER;
+  /** Where a tune is sung the top stroke of a figure is one of its inner notes. */
+  private Note.Part part(VoicedStep on, VoicedStroke p) {
+    if (p.pluck().role().isThumb()) {
+      return Note.Part.BASS;
+    }
+    boolean sung = !slots.get(on.placed().slot()).tune().isEmpty();
+    boolean top = p.pluck().role() == Role.TUNE && (p.rings().isPresent() || !sung);
+    return top ? Note.Part.TUNE : Note.Part.INNER;
   }
 
   private void brush(VoicedStep on) {

@@ -125,7 +125,8 @@ public final class SlotNotes {
       TimedStep placed, Optional<WalkingStep> walk, List<TuneStrokes.Struck> tune, TuneRing ring) {
     Map<Integer, VoicedStroke> plucks = new HashMap<>();
     if (!tune.isEmpty()) {
-      tune.forEach(t -> plucks.put(t.place().string(), sung(placed, t)));
+      int low = tune.stream().mapToInt(t -> t.place().string()).min().orElseThrow();
+      tune.forEach(t -> plucks.put(t.place().string(), sung(placed, t, low)));
       List<ExtraFinger> beside = plucks.values().stream().flatMap(p -> p.step().stream()).toList();
       plucks.replaceAll((string, p) -> p.apart(shape, beside));
     }
@@ -134,6 +135,10 @@ public final class SlotNotes {
     int lowest = 0;
     for (Stroke.Pluck pluck : wanted) {
       NoteRef ref = ref(placed, pluck.role());
+      if (isTheTunes(pluck, ref, belowTune)) {
+        strings.givesWay(pluck.role());
+        continue;
+      }
       // One finger beside the shape is as much as was tried: the tune's comes first.
       boolean atThird =
           third.isPresent() && strings.isThirdsTurn() && !ring.holdsBeside(placed.tick());
@@ -176,18 +181,35 @@ public final class SlotNotes {
         placed, rising, brush.filter(b -> !brushed.isEmpty()), brushed, hit, damps(placed));
   }
 
+  /** Whether the thumb plays the tune at that time, which lies where the bass does. */
+  private boolean isTheTunes(Stroke.Pluck pluck, NoteRef ref, int belowTune) {
+    return pluck.role().isThumb() && isBass(belowTune) && song.pins().string(ref).isEmpty();
+  }
+
+  /** Whether a string is the bass's, or lies below it. */
+  private boolean isBass(int string) {
+    return roles.string(Role.ROOT).filter(root -> string <= root).isPresent();
+  }
+
   /** The plucks of a step, the thumb's first. */
   private List<Stroke.Pluck> wanted(TimedStep placed) {
     List<Stroke.Pluck> thumb = new ArrayList<>();
     List<Stroke.Pluck> fingers = new ArrayList<>();
     for (Stroke stroke : placed.step().strokes()) {
-      // Where there is a tune it takes the place of the pattern's own.
-      if (stroke instanceof Stroke.Pluck p && !(p.role() == Role.TUNE && hasTune)) {
+      if (stroke instanceof Stroke.Pluck p && !isTakenByTune(p, placed.tick())) {
         (p.role().isThumb() ? thumb : fingers).add(p);
       }
     }
     thumb.addAll(fingers);
     return thumb;
+  }
+
+  /**
+   * Where there is a tune it takes the place of the pattern's own, but for a stroke while it is
+   * held that the chord wants in order to be heard.
+   */
+  private boolean isTakenByTune(Stroke.Pluck pluck, int tick) {
+    return pluck.role() == Role.TUNE && hasTune && !strings.isWished(pluck.role(), tick);
   }
 
   /** What lies above a tune that sounds on is soft. */
@@ -203,8 +225,15 @@ public final class SlotNotes {
         placed.bar().written(), placed.step().tick() - placed.bar().metreTick(), role);
   }
 
-  private VoicedStroke sung(TimedStep placed, TuneStrokes.Struck struck) {
+  /**
+   * A note of the tune.
+   *
+   * @param low the lowest string of the tune at that moment, which is the thumb's where the bass is
+   */
+  private VoicedStroke sung(TimedStep placed, TuneStrokes.Struck struck, int low) {
     TunePlace place = struck.place();
+    boolean thumb = place.string() == low && isBass(low);
+    Optional<PickFinger> finger = thumb ? Optional.of(PickFinger.P) : Optional.empty();
     Optional<ExtraFinger> beside =
         place.inShape()
             ? Optional.empty()
@@ -212,7 +241,7 @@ public final class SlotNotes {
                 new ExtraFinger(place.string(), place.fret(), place.finger(), place.left()));
     return new VoicedStroke(
         place.string(),
-        Stroke.Pluck.of(Role.TUNE),
+        new Stroke.Pluck(Role.TUNE, Force.PLAIN, finger),
         ref(placed, Role.TUNE),
         beside,
         Optional.of(end(struck)),

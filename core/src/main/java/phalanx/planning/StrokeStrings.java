@@ -71,6 +71,11 @@ final class StrokeStrings {
     wishes = others;
   }
 
+  /** Whether a stroke goes to another string, so that the chord is heard. */
+  boolean isWished(Role role, int tick) {
+    return wishes.stream().anyMatch(w -> w.tick() == tick && w.role() == role);
+  }
+
   void from(int first) {
     turn = first;
   }
@@ -127,6 +132,11 @@ final class StrokeStrings {
     return usual.filter(s -> s >= lowest || pluck.role().isThumb());
   }
 
+  /** A stroke that is left out for a note of the tune in its place; the thumb's turn goes on. */
+  void givesWay(Role role) {
+    usual(role);
+  }
+
   private Optional<Integer> usual(Role role) {
     // A new chord starts on its own bass, whatever the thumb's turn in the bar would be.
     return role == Role.THUMB && !route.strings().isEmpty()
@@ -144,7 +154,7 @@ final class StrokeStrings {
       int tick,
       TuneRing ring,
       Map<Integer, VoicedStroke> taken) {
-    if (wanted.isEmpty() || isFree(wanted.get(), pluck, highest, tick, ring, taken)) {
+    if (wanted.isEmpty() || isFree(wanted.get(), highest, tick, ring, taken)) {
       return wanted;
     }
     // A pin that cannot be kept is said; otherwise the player's stroke would go in silence.
@@ -164,7 +174,7 @@ final class StrokeStrings {
     // The thumb's strings come last for a finger: low down inner notes are mud.
     Optional<Integer> other =
         IntStream.iterate(from, s -> s >= lowest, s -> s - 1)
-            .filter(s -> shape.sounds(s) && isFree(s, pluck, highest, tick, ring, taken))
+            .filter(s -> shape.sounds(s) && isFree(s, highest, tick, ring, taken))
             .boxed()
             .min(
                 Comparator.comparing((Integer s) -> !pluck.role().isThumb() && isThumbs(s))
@@ -182,16 +192,11 @@ final class StrokeStrings {
   }
 
   private boolean isFree(
-      int string,
-      Stroke.Pluck pluck,
-      int highest,
-      int tick,
-      TuneRing ring,
-      Map<Integer, VoicedStroke> taken) {
+      int string, int highest, int tick, TuneRing ring, Map<Integer, VoicedStroke> taken) {
     return string <= highest
         && !taken.containsKey(string)
         && !ring.blocks(string, tick)
-        && (pluck.role().isThumb() || !ring.isAbove(string, pitch(string), tick));
+        && !ring.isAbove(string, pitch(string), tick);
   }
 
   /** Its sounding note, as a MIDI note counted from the capo. */

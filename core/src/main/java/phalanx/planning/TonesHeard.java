@@ -20,7 +20,8 @@ import phalanx.theory.Chord;
  * Sees to it that what tells a chord from others is struck while it is held, the third first, then
  * the seventh, then what else its name says: where the figure leaves one out, one stroke goes to a
  * string that has it, a finger's rather than the thumb's and a late one rather than an early one,
- * as players do under a tune (common practice, no source).
+ * as players do under a tune (common practice, no source). While the tune holds a note the top
+ * stroke of the figure, which made way for it, may come back for that.
  */
 final class TonesHeard {
 
@@ -72,7 +73,6 @@ final class TonesHeard {
   private Bent bent(List<Integer> telling) {
     List<VoicedStep> usual = lay.apply(List.of());
     List<VoicedStep> now = usual;
-    int strokes = count(usual);
     List<Wish> wishes = new ArrayList<>();
     List<Integer> unheard = new ArrayList<>();
     Set<Integer> heard = new HashSet<>();
@@ -86,7 +86,7 @@ final class TonesHeard {
           more.add(wish);
           List<VoicedStep> other = lay.apply(more);
           boolean keeps = heard.stream().allMatch(t -> isStruck(t, other));
-          if (keeps && isStruck(tone, other) && count(other) == strokes) {
+          if (keeps && isStruck(tone, other) && keepsStrokes(usual, more, other)) {
             wishes.add(wish);
             now = other;
             break;
@@ -100,6 +100,24 @@ final class TonesHeard {
       }
     }
     return new Bent(wishes, unheard);
+  }
+
+  /**
+   * Whether no stroke is lost by a wish. A top stroke that had made way for the tune comes back.
+   *
+   * @param usual the steps without wishes
+   */
+  private static boolean keepsStrokes(
+      List<VoicedStep> usual, List<Wish> wishes, List<VoicedStep> other) {
+    return count(other) == count(usual) + wishes.stream().filter(w -> comesBack(usual, w)).count();
+  }
+
+  private static boolean comesBack(List<VoicedStep> usual, Wish wish) {
+    return wish.role() == Role.TUNE
+        && usual.stream()
+            .filter(v -> v.placed().tick() == wish.tick())
+            .flatMap(v -> v.plucks().stream())
+            .noneMatch(p -> p.pluck().role() == Role.TUNE);
   }
 
   private static int count(List<VoicedStep> all) {
@@ -147,16 +165,20 @@ final class TonesHeard {
     boolean fingered =
         usual.stream().flatMap(v -> v.placed().step().plucks()).anyMatch(p -> !p.role().isThumb());
     for (VoicedStep voiced : usual) {
+      boolean sung = voiced.plucks().stream().anyMatch(p -> p.rings().isPresent());
       for (Stroke.Pluck pluck : voiced.placed().step().plucks().toList()) {
         Role role = pluck.role();
         for (int string : strings) {
           Wish wish = new Wish(voiced.placed().tick(), role, string);
           if (!role.isThumb() && role != Role.TUNE) {
             fingers.add(wish);
-          } else if (role == Role.TUNE) {
-            // Where there is a tune the stroke is not the pattern's, and nothing comes of this.
+          } else if (role == Role.TUNE && !sung) {
             tops.add(wish);
-          } else if (thumbToo && fingered && !first && string <= HIGHEST_OF_THUMB) {
+          } else if (role.isThumb()
+              && thumbToo
+              && fingered
+              && !first
+              && string <= HIGHEST_OF_THUMB) {
             thumb.add(wish);
           }
         }

@@ -18,6 +18,7 @@ import phalanx.fretting.RatedShape;
 import phalanx.fretting.ShapeSearch;
 import phalanx.instrument.Tuning;
 import phalanx.picking.AlternatingThumb;
+import phalanx.picking.Force;
 import phalanx.picking.HeardTones;
 import phalanx.picking.PatternHeard;
 import phalanx.picking.PatternReader;
@@ -104,5 +105,23 @@ class HeardTonesTest {
       // A stroke may go to another string so that the chord is told from others.
       assertThat(struck).as(chord + " " + slot.held()).containsAll(expected);
     }
+  }
+
+  /**
+   * While the tune holds a note the top stroke of the figure comes back, softly, for a third that
+   * no other stroke has; the tune stays what was written (common practice, no source).
+   */
+  @Test
+  void aTopStrokeComesBackForTheThirdUnderAHeldNote() {
+    Song song = TestSongs.of("G | D").withPattern(AlternatingThumb.PINCH_AND_BETWEEN);
+    Arrangement a = new Arranger().arrange(TestSongs.singing(song, "b3 . g .", "e4 e d ."));
+    List<Note> third =
+        a.notesFrom(20160, 2 * 20160).stream().filter(n -> n.midi() % 12 == 6).toList();
+    assertThat(third).hasSize(1);
+    assertThat(third.get(0).part()).isEqualTo(Note.Part.INNER);
+    assertThat(third.get(0).manner().force()).isEqualTo(Force.SOFT);
+    assertThat(third.get(0).tick()).isGreaterThanOrEqualTo(20160 + 3 * 5040);
+    assertThat(a.notes().stream().filter(n -> n.part() == Note.Part.TUNE).map(Note::midi))
+        .containsExactly(59, 55, 64, 64, 62);
   }
 }

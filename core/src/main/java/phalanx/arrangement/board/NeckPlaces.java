@@ -57,9 +57,7 @@ public record NeckPlaces(Optional<Shape> shape, List<Place> places) {
       for (int fret = 0; fret <= fit.reach().highestFret(); fret++) {
         int midi = guitar.shapeMidi(string, fret);
         NoteName name = TunePitches.name(a.song(), midi);
-        int on = string;
-        fit.places(shape, root.get(), midi).stream()
-            .filter(p -> p.string() == on)
+        fit.places(shape, root.get(), midi, string).stream()
             .map(p -> new Place(p.string(), p.fret(), p.inShape(), p.finger(), name))
             .forEach(places::add);
       }

@@ -11,6 +11,7 @@ import phalanx.fretting.Shape;
 import phalanx.instrument.Tuning;
 import phalanx.melody.BarTune;
 import phalanx.melody.Want;
+import phalanx.picking.Role;
 import phalanx.song.Song;
 
 /**
@@ -52,7 +53,8 @@ public final class OtherString {
         shape.isPresent()
             && shape.get().sounds(note.string())
             && shape.get().fret(note.string()).orElse(0) == note.fret();
-    if (note.isBrushed() || !inShape) {
+    // A top stroke that came back under a tune did so for the tone it has there.
+    if (note.isBrushed() || !inShape || note.ref().role() == Role.TUNE) {
       return places;
     }
     for (int string = 0; string < Tuning.STRINGS; string++) {

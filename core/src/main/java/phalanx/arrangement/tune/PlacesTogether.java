@@ -25,6 +25,11 @@ record PlacesTogether(List<Optional<TunePlace>> here, List<TunePlace> reached, d
     return here.get(0);
   }
 
+  /** The same places where more is lost by them. */
+  PlacesTogether dearer(double by) {
+    return new PlacesTogether(here, reached, cost + by);
+  }
+
   static PlacesTogether of(List<Optional<TunePlace>> here) {
     List<TunePlace> reached = new ArrayList<>(here.size());
     double cost = 0;

@@ -1,6 +1,7 @@
 package phalanx.arrangement.tune;
 
 import java.util.List;
+import java.util.Optional;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.MelodyNote;
 import phalanx.fretting.CostTerm;
@@ -52,9 +53,9 @@ public final class TuneFit {
     return places.of(shape, root, note);
   }
 
-  /** Every place of a pitch counted from the capo. */
-  public List<TunePlace> places(Shape shape, int root, int midi) {
-    return places.of(shape, root, midi);
+  /** Every place on a string of a pitch counted from the capo. */
+  public List<TunePlace> places(Shape shape, int root, int midi, int string) {
+    return places.of(shape, root, midi, Optional.of(string));
   }
 
   /** The cheapest way. */

@@ -42,6 +42,11 @@ public record TunePlace(
     this(string, fret, finger, inShape, left, cost, Optional.empty());
   }
 
+  /** The same place where more is done for it. */
+  TunePlace dearer(double by) {
+    return new TunePlace(string, fret, finger, inShape, left, cost + by, node);
+  }
+
   /** The place without what is done for it; a string that was touched rings on open. */
   Stance.Voice voice() {
     return sounding().orElseThrow();

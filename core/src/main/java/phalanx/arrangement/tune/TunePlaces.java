@@ -43,6 +43,15 @@ final class TunePlaces {
   /** Cost of each sounding string above the tune, which must be kept quiet or lower. */
   private static final double UNDER = CostTerm.TUNE_UNDER.weight();
 
+  /** Cost of a note that is the bass at the same time: the pattern's stroke is left out for it. */
+  private static final double AS_BASS = CostTerm.TUNE_AS_BASS.weight();
+
+  /** Cost of a note that sounds on another string as the bass does. */
+  private static final double DOUBLES = CostTerm.TUNE_DOUBLES.weight();
+
+  /** Cost of a note on the bass's string or below it, for which the bass gives way. */
+  private static final double BELOW_BASS = CostTerm.TUNE_BELOW_BASS.weight();
+
   /** How far from the fingers held a free one still is at hand, mm. */
   private static final double AT_HAND = 40;
 
@@ -82,7 +91,7 @@ final class TunePlaces {
   /** Every place of a note, those on another string than the player wants left out. */
   List<TunePlace> of(Shape shape, int root, MelodyNote note) {
     if (note.techniques().isEmpty()) {
-      return onString(of(shape, root, note.midi()), note.string());
+      return of(shape, root, note.midi(), note.string());
     }
     // The bass keeps its string, unless the player wants a harmonic there.
     int below =
@@ -99,6 +108,14 @@ final class TunePlaces {
         .toList();
   }
 
+  /** Every place of a pitch counted from the capo, on the player's string if one is wanted. */
+  List<TunePlace> of(Shape shape, int root, int midi, Optional<Integer> string) {
+    List<TunePlace> there = onString(of(shape, root, midi), string);
+    boolean givesWay = there.isEmpty() && string.filter(s -> s <= root).isPresent();
+    // Where the player wants the tune on the bass's string or below it, the bass gives way.
+    return givesWay ? onString(of(shape, string.get() - 1, midi), string) : there;
+  }
+
   private static List<TunePlace> onString(List<TunePlace> all, Optional<Integer> string) {
     return string.isEmpty() ? all : all.stream().filter(p -> p.string() == string.get()).toList();
   }
@@ -110,12 +127,17 @@ final class TunePlaces {
 
   private List<TunePlace> search(Asked asked) {
     List<TunePlace> places = new ArrayList<>();
-    for (int s = 0; s < Tuning.STRINGS; s++) {
+    boolean doubles = isBass(asked);
+    for (int s = asked.root() + 1; s < Tuning.STRINGS; s++) {
       int fret = asked.midi() - reach.guitar().shapeMidi(s, 0);
-      // Below the thumb no finger plucks.
-      if (s > asked.root() && fret >= 0 && fret <= reach.highestFret()) {
-        place(asked.shape(), asked.root(), s, fret).ifPresent(places::add);
+      if (fret >= 0 && fret <= reach.highestFret()) {
+        double more = doubles ? DOUBLES : 0;
+        place(asked.shape(), asked.root(), s, fret).map(p -> p.dearer(more)).ifPresent(places::add);
       }
+    }
+    boolean low = places.stream().allMatch(p -> p.cost() > FAR);
+    for (int s = 0; s <= asked.root(); s++) {
+      asBass(asked, s, low).ifPresent(places::add);
     }
     if (places.stream().allMatch(p -> p.cost() > FAR)) {
       for (int s = asked.root() + 1; s < Tuning.STRINGS; s++) {
@@ -129,6 +151,29 @@ final class TunePlaces {
       }
     }
     return List.copyOf(places);
+  }
+
+  private boolean isBass(Asked asked) {
+    int root = asked.root();
+    return root >= 0
+        && asked.shape().sounds(root)
+        && asked.midi() == reach.guitar().shapeMidi(root, asked.shape().fretAt(root));
+  }
+
+  /**
+   * The thumb plays a note that is the bass, or lies so low that no string above has it.
+   *
+   * @param low whether there is no better place above
+   */
+  private Optional<TunePlace> asBass(Asked asked, int string, boolean low) {
+    int fret = asked.midi() - reach.guitar().shapeMidi(string, 0);
+    Shape shape = asked.shape();
+    boolean isBass = string == asked.root() && shape.fret(string).equals(OptionalInt.of(fret));
+    if (!isBass && !low || fret < 0 || fret > reach.highestFret()) {
+      return Optional.empty();
+    }
+    double cost = isBass ? AS_BASS : BELOW_BASS;
+    return place(shape, asked.root(), string, fret).map(p -> p.dearer(cost));
   }
 
   private Optional<TunePlace> place(Shape shape, int root, int string, int fret) {

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import phalanx.arrangement.MelodyNote;
+import phalanx.fretting.CostTerm;
 import phalanx.fretting.Shape;
 import phalanx.melody.Slur;
 
@@ -17,6 +18,9 @@ import phalanx.melody.Slur;
  * which its notes begin, which are the same for every shape.
  */
 public final class TuneSearch {
+
+  /** Cost of a chord that comes without its bass, because the tune is there. */
+  private static final double BASS_LOST = CostTerm.WILL_BE_HEARD.weight();
 
   private final SlotTune tune;
   private final TunePlaces places;
@@ -124,7 +128,21 @@ public final class TuneSearch {
   }
 
   private List<PlacesTogether> options(Shape shape, int root, Moment moment) {
-    return PlacesTogether.all(shape, root, moment.notes(), places);
+    List<PlacesTogether> all = PlacesTogether.all(shape, root, moment.notes(), places);
+    if (!moment.starts() || all.stream().noneMatch(o -> takesBass(o, root))) {
+      return all;
+    }
+    return all.stream().map(o -> takesBass(o, root) ? o.dearer(BASS_LOST) : o).toList();
+  }
+
+  /** Whether a note lies where the chord's bass does, or below it, and is not that bass. */
+  private static boolean takesBass(PlacesTogether option, int root) {
+    for (TunePlace place : option.reached()) {
+      if (place.string() <= root && !place.inShape()) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private static double least(List<PlacesTogether> options) {

@@ -79,11 +79,11 @@ class TuneFitTest {
   @Test
   void theHandLeavesItsPlaceForANoteThatNoFingerReaches() {
     Shape e7 = shape("E7", "020100");
-    List<TunePlace> high = FIT.places(e7, 0, Pitch.parse("B4").orElseThrow().midi());
+    List<TunePlace> high = FIT.places(e7, 0, sung(0, Pitch.parse("B4").orElseThrow().midi()));
     TunePlace first = high.stream().filter(p -> p.string() == 5).findFirst().orElseThrow();
     assertThat(first.fret()).isEqualTo(7);
     assertThat(first.left()).containsExactlyInAnyOrder(1, 3);
-    assertThat(FIT.places(e7, 0, Pitch.parse("G#4").orElseThrow().midi()))
+    assertThat(FIT.places(e7, 0, sung(0, Pitch.parse("G#4").orElseThrow().midi())))
         .anyMatch(p -> p.string() == 5 && p.fret() == 4 && p.left().isEmpty());
   }
 
@@ -103,10 +103,15 @@ class TuneFitTest {
     assertThat(places(chord, frets, pitch)).contains(place);
   }
 
+  /**
+   * Where the tune goes down to the bass the thumb plays it; where a string above has it, the bass
+   * keeps its own (common practice, no source).
+   */
   @Test
-  void theBassKeepsItsString() {
-    assertThat(places("C", "x32010", "C3")).isEmpty();
-    assertThat(places("C", "x32010", "F2")).isEmpty();
+  void theThumbPlaysATuneThatIsTheBass() {
+    assertThat(places("C", "x32010", "C3")).isEqualTo("5:3 3");
+    assertThat(places("C", "x32010", "B2")).contains("5:2");
+    assertThat(places("C", "x32010", "E3")).isEqualTo("4:2 2");
   }
 
   /** Brute force: every row of places, summed plainly, against the dynamic programme. */
