@@ -24,8 +24,10 @@ import phalanx.theory.Pitch;
 
 /**
  * A second voice under the tune in thirds, or in sixths where the third does not belong to the
- * chord (common practice, no source). It joins single plucked notes that begin on a beat and stays
- * above the bass strings; no note of the tune is changed.
+ * chord (common practice, no source). Under a note that is held longer than a beat it is a tone of
+ * the chord, or there is none: a sixth left standing would name another chord. It joins single
+ * plucked notes that begin on a beat and stays above the bass strings; no note of the tune is
+ * changed.
  */
 public final class TuneInThirds {
 
@@ -76,12 +78,13 @@ public final class TuneInThirds {
     List<TuneNote> notes = new ArrayList<>();
     for (TuneNote note : tune.notes()) {
       int tick = bar.inMetre(bar.startTick()) + note.tick();
+      int beat = bar.meter().beatTicks();
       boolean plain =
           note.wants().size() == 1
               && note.slur().isEmpty()
               && note.graces().isEmpty()
               && note.techniques().isEmpty()
-              && tick % bar.meter().beatTicks() == 0;
+              && tick % beat == 0;
       Optional<Chord> chord =
           timeline.slots().stream()
               .filter(s -> s.bar() == bar.number())
@@ -90,14 +93,14 @@ public final class TuneInThirds {
               .map(PlayedSlot::harmony)
               .filter(Harmony.Sounding.class::isInstance)
               .map(h -> ((Harmony.Sounding) h).chord());
-      Optional<Want> under = plain ? chord.flatMap(c -> under(note, c)) : Optional.empty();
+      Optional<Want> under = plain ? chord.flatMap(c -> under(note, c, beat)) : Optional.empty();
       notes.add(under.map(note::with).orElse(note));
     }
     return new BarTune(tune.heldTicks(), notes);
   }
 
-  /** A tone of the chord, else of the key, a third or a sixth below. */
-  private Optional<Want> under(TuneNote note, Chord chord) {
+  /** A tone of the chord, else under a short note of the key, a third or a sixth below. */
+  private Optional<Want> under(TuneNote note, Chord chord, int beat) {
     int top = TunePitches.of(song, note.wants().get(0)).pitch().midi();
     int lowest = song.guitar().shapeMidi(D_STRING, LOWEST);
     for (int interval : INTERVALS) {
@@ -107,7 +110,7 @@ public final class TuneInThirds {
         return Optional.of(new Want.Sound(Pitch.of(midi, name.get()), Optional.empty()));
       }
     }
-    Optional<Key> key = song.key();
+    Optional<Key> key = song.key().filter(k -> note.lengthTicks() <= beat);
     for (int interval : INTERVALS) {
       int midi = top - interval;
       boolean scale = key.filter(k -> k.degreeOf(Math.floorMod(midi, 12)).isPresent()).isPresent();

@@ -136,7 +136,7 @@ final class TuneSlide {
     double cost =
         places.under(shape, string)
             + ChangeCosts.MOVE_PER_MM * ChangeCosts.GUIDE_SHARE * length
-            + TunePlaces.RELEASED * lost;
+            + StringPlaces.RELEASED * lost;
     return new TunePlace(string, way.fret(), way.from().finger(), false, mine, cost);
   }
 }

@@ -147,7 +147,8 @@ class DraftsTest {
     assertThat(easy.ceiling().orElse(999.0)).isGreaterThan(SONG.tempo());
     assertThat(easy.arrangement().slots())
         .allMatch(s -> s.asked().grips().values().stream().noneMatch(g -> g.isBarre()));
-    assertThat(tune(easy.arrangement())).hasSameSizeAs(tune(full.arrangement()));
+    // A second voice may lie under it.
+    assertThat(tune(full.arrangement())).containsAll(tune(easy.arrangement()));
   }
 
   /** A flat key is played in open shapes that sound the same where it is to be easy. */
