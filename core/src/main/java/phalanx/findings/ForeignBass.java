@@ -16,18 +16,23 @@ import phalanx.theory.Chord;
 
 /**
  * Chords that the thumb starts on another note than their bass; a pedal means to, and so does a
- * part of a chord that goes on, where the bass may walk.
+ * part of a chord that goes on, where the bass may walk, and a second bar of one, which the thumb
+ * may begin on the fifth.
  */
 public final class ForeignBass implements Rule {
 
   /** Its name in files and on screens. */
   public static final String NAME = "bass is not the chord’s";
 
+  private static final int FIFTH = 5;
+
   @Override
   public List<Found> in(Arrangement a, Performance p) {
     List<Found> found = new ArrayList<>();
-    for (Slot slot : a.slots()) {
+    for (int i = 0; i < a.slots().size(); i++) {
+      Slot slot = a.slots().get(i);
       boolean pedal = a.song().thumbAt(slot.played().ref().bar()) == ThumbRoute.PEDAL;
+      boolean goesOn = i > 0 && slot.played().goesOnFrom(a.slots().get(i - 1).played());
       if (slot.played().harmony() instanceof Harmony.Sounding s
           && !slot.played().isPart()
           && !pedal) {
@@ -35,6 +40,7 @@ public final class ForeignBass implements Rule {
             .filter(n -> n.part() == Note.Part.BASS)
             .findFirst()
             .filter(n -> !isHeardBefore(a, slot, s.chord(), n))
+            .filter(n -> !(goesOn && isFifth(a, s.chord(), n)))
             .flatMap(n -> finding(a, s.chord(), n).map(f -> at(a, f, n)))
             .ifPresent(found::add);
       }
@@ -47,6 +53,11 @@ public final class ForeignBass implements Rule {
     return a.notesFrom(slot.fromTick(), first.tick()).stream()
         .filter(n -> n.part() == Note.Part.TUNE && n.pick().equals(Optional.of(PickFinger.P)))
         .anyMatch(n -> a.chroma(n) == chord.bass().chroma());
+  }
+
+  /** Whether the thumb takes the chord's fifth, its second bass. */
+  private static boolean isFifth(Arrangement a, Chord chord, Note thumb) {
+    return chord.intervalOf(a.chroma(thumb)).filter(i -> i.number() == FIFTH).isPresent();
   }
 
   private static Found at(Arrangement a, Finding finding, Note bass) {

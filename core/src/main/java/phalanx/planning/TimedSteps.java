@@ -88,8 +88,9 @@ public final class TimedSteps {
   }
 
   /**
-   * Where the thumb’s route stands when each chord comes: at its beginning on a new chord, and
-   * where it was left on a chord that goes on, so that two bars in three go root, fifth.
+   * Where the thumb’s route stands when each chord comes: at its beginning, but where it was left
+   * on a chord that goes on after a single stroke, so that two bars of a waltz go root, fifth. The
+   * song ends on its root (common practice, no source).
    */
   int[] turns() {
     int[] strokes = new int[early.length];
@@ -101,7 +102,8 @@ public final class TimedSteps {
     for (int i = 1; i < turns.length; i++) {
       PlayedSlot before = timeline.slots().get(i - 1);
       PlayedSlot slot = timeline.slots().get(i);
-      boolean goesOn = slot.harmony().equals(before.harmony()) && slot.tick() == before.endTick();
+      boolean single = strokes[i - 1] == 1 && i < turns.length - 1;
+      boolean goesOn = slot.goesOnFrom(before) && (slot.isPart() || single);
       turns[i] = goesOn ? (turns[i - 1] + strokes[i - 1]) % WHOLE_ROUTE : 0;
     }
     return turns;

@@ -101,6 +101,11 @@ public record Timeline(List<PlayedBar> bars, List<PlayedSlot> slots) {
     public int endTick() {
       return tick + lengthTicks;
     }
+
+    /** Whether it is the chord of another slot that goes on. */
+    public boolean goesOnFrom(PlayedSlot before) {
+      return harmony.equals(before.harmony) && tick == before.endTick();
+    }
   }
 
   public Timeline {

@@ -14,6 +14,8 @@ import phalanx.findings.Grade;
 import phalanx.findings.Review;
 import phalanx.findings.UnheardTones;
 import phalanx.instrument.UsualTuning;
+import phalanx.picking.AlternatingThumb;
+import phalanx.picking.PickingStyle;
 import phalanx.review.MusicFigures;
 import phalanx.song.OwnSongs;
 import phalanx.song.Song;
@@ -93,12 +95,45 @@ class MusicFiguresTest {
             .arrange(
                 OldTunesTest.song(
                         new OldTunesTest.Old(
-                            "x", "our own", "3/4", "G", "Am | Am | G | G", ".|.|.|."))
+                            "x", "our own", "3/4", "G", "Am | Am | G | G | C", ".|.|.|.|."))
                     .withPattern(MoreOwnSongs.waltz()));
     List<Integer> basses =
         a.notes().stream().filter(n -> n.part() == Note.Part.BASS).map(n -> n.midi() % 12).toList();
     assertThat(basses.subList(0, 2)).containsExactly(9, 4);
     assertThat(basses.subList(2, 4)).containsExactly(7, 2);
+  }
+
+  private static List<List<Integer>> basses(Arrangement a) {
+    return a.timeline().bars().stream()
+        .map(
+            b ->
+                a.notesFrom(b.startTick(), b.endTick()).stream()
+                    .filter(n -> n.part() == Note.Part.BASS)
+                    .map(n -> n.midi() % 12)
+                    .toList())
+        .toList();
+  }
+
+  private static Arrangement inThree(PickingStyle pattern) {
+    String rests = ".|.|.|.";
+    OldTunesTest.Old dm = new OldTunesTest.Old("x", "our own", "3/4", "C", "Dm|Dm|Dm|Dm", rests);
+    return new Arranger().arrange(OldTunesTest.song(dm).withPattern(pattern));
+  }
+
+  /**
+   * A chord that lasts: a waltz of one bass a bar goes root, fifth and ends on the root; where a
+   * bar has its own root and fifth each bar begins with the root. None of it is a fault (common
+   * practice, no source).
+   */
+  @Test
+  void aChordThatLastsIsHeardWithItsRootAndItsFifth() {
+    Arrangement waltz = inThree(MoreOwnSongs.waltz());
+    assertThat(basses(waltz)).containsExactly(List.of(2), List.of(9), List.of(2), List.of(2));
+    Arrangement full = inThree(AlternatingThumb.FINGERS_BETWEEN);
+    assertThat(basses(full)).containsOnly(List.of(2, 9, 2)).hasSize(4);
+    for (Arrangement a : List.of(waltz, full)) {
+      assertThat(Review.of(a).findings()).noneMatch(f -> f.finding().grade().isHard());
+    }
   }
 
   /** From fret 5 up an open root is better than a fretted one. */
