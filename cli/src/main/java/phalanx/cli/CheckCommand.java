@@ -26,6 +26,8 @@ final class CheckCommand implements Callable<Integer> {
 
   @Spec private CommandSpec spec;
 
+  @Mixin private SongOptions options;
+
   @Mixin private SongArgument song;
 
   @Option(names = "--json", description = "answer in JSON")
@@ -34,7 +36,7 @@ final class CheckCommand implements Callable<Integer> {
   @Override
   public Integer call() throws UnusableInput {
     Arranger arranger = new Arranger();
-    Arrangement arrangement = arranger.arrange(song.read());
+    Arrangement arrangement = arranger.arrange(options.adjusted(song.read()));
     Review review = Review.of(arrangement);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {

@@ -315,6 +315,23 @@ class PhalanxCommandTest {
     assertThat(run("check", folder.resolve("none.cho").toString())).isEqualTo(1);
   }
 
+  /** At another tempo the plan is another one: shapes that hold at 60 are left for quicker ones. */
+  @Test
+  void checkTakesTempoAndTuning(@TempDir Path folder) throws Exception {
+    Path chart =
+        Files.writeString(folder.resolve("a.cho"), "{title: A}\n{sog}\n| F Bm F Bm |\n{eog}\n");
+    assertThat(ceiling(chart, "--tempo", "60")).isBetween(60.0, 389.0);
+    assertThat(ceiling(chart, "--tempo", "390")).isGreaterThanOrEqualTo(390);
+    assertThat(ceiling(chart, "--tuning", "D A D G A D")).isGreaterThan(60);
+    assertThat(run("check", chart.toString(), "--tuning", "D A D")).isEqualTo(2);
+  }
+
+  private double ceiling(Path song, String option, String value) throws Exception {
+    out.getBuffer().setLength(0);
+    assertThat(run("check", song.toString(), option, value, "--json")).isZero();
+    return json(out.toString()).get("tempoCeiling").asDouble();
+  }
+
   @Test
   void planTakesSchoolPatternAndTempo() throws Exception {
     assertThat(

@@ -67,7 +67,7 @@ public final class TuneFit {
    * The ways over a shape, the cheapest first: one for each two places of the notes that sound at
    * the ends.
    *
-   * @param root the string the thumb starts on, which stays the bass's
+   * @param root the string the thumb starts on: the bass's, unless the tune goes down to it
    */
   public List<TuneWay> ways(Shape shape, int root, SlotTune tune) {
     return search(tune).ways(shape, root, Double.POSITIVE_INFINITY);

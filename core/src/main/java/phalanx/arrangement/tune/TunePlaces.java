@@ -5,7 +5,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.Set;
 import phalanx.arrangement.MelodyNote;
 import phalanx.fretting.AddedFinger;
@@ -158,14 +157,14 @@ final class TunePlaces {
   }
 
   /**
-   * The thumb plays a note that is the bass, or lies so low that no string above has it.
+   * A note that the thumb plays: it is the bass, or lies too low for the strings above.
    *
    * @param low whether no string above has it
    */
   private Optional<TunePlace> asBass(Asked asked, int string, boolean low) {
     int fret = asked.midi() - reach.guitar().shapeMidi(string, 0);
     Shape shape = asked.shape();
-    boolean isBass = string == asked.root() && shape.fret(string).equals(OptionalInt.of(fret));
+    boolean isBass = string == asked.root() && isBass(asked);
     if (!isBass && !low || fret < 0 || fret > reach.highestFret()) {
       return Optional.empty();
     }

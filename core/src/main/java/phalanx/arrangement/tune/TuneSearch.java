@@ -94,7 +94,7 @@ public final class TuneSearch {
    * The ways over a shape, the cheapest first: one for each two places of the notes that sound at
    * the ends.
    *
-   * @param root the string the thumb starts on, which stays the bass's
+   * @param root the string the thumb starts on: the bass's, unless the tune goes down to it
    * @param most what they may cost; dearer ones may be among them
    */
   public List<TuneWay> ways(Shape shape, int root, double most) {
