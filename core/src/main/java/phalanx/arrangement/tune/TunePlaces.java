@@ -94,9 +94,11 @@ final class TunePlaces {
   /** Every place of a pitch counted from the capo, on the player's string if one is wanted. */
   List<TunePlace> of(Shape shape, int root, int midi, Optional<Integer> string) {
     List<TunePlace> there = onString(of(shape, root, midi), string);
-    boolean givesWay = there.isEmpty() && string.filter(s -> s <= root).isPresent();
+    if (!there.isEmpty() || string.filter(s -> s <= root).isEmpty()) {
+      return there;
+    }
     // Where the player wants the tune on the bass's string or below it, the bass gives way.
-    return givesWay ? onString(of(shape, string.get() - 1, midi), string) : there;
+    return asBass(new Asked(shape, root, midi), string.get(), true).stream().toList();
   }
 
   private static List<TunePlace> onString(List<TunePlace> all, Optional<Integer> string) {
@@ -159,7 +161,7 @@ final class TunePlaces {
   /**
    * A note that the thumb plays: it is the bass, or lies too low for the strings above.
    *
-   * @param low whether no string above has it
+   * @param low whether no string above has it, or the player wants none of those
    */
   private Optional<TunePlace> asBass(Asked asked, int string, boolean low) {
     int fret = asked.midi() - reach.guitar().shapeMidi(string, 0);
