@@ -24,8 +24,6 @@ public final class ForeignBass implements Rule {
   /** Its name in files and on screens. */
   public static final String NAME = "bass is not the chord’s";
 
-  private static final int FIFTH = 5;
-
   @Override
   public List<Found> in(Arrangement a, Performance p) {
     List<Found> found = new ArrayList<>();
@@ -40,7 +38,7 @@ public final class ForeignBass implements Rule {
             .filter(n -> n.part() == Note.Part.BASS)
             .findFirst()
             .filter(n -> !isHeardBefore(a, slot, s.chord(), n))
-            .filter(n -> !(goesOn && isFifth(a, s.chord(), n)))
+            .filter(n -> !(goesOn && s.chord().isFifth(a.chroma(n))))
             .flatMap(n -> finding(a, s.chord(), n).map(f -> at(a, f, n)))
             .ifPresent(found::add);
       }
@@ -53,11 +51,6 @@ public final class ForeignBass implements Rule {
     return a.notesFrom(slot.fromTick(), first.tick()).stream()
         .filter(n -> n.part() == Note.Part.TUNE && n.pick().equals(Optional.of(PickFinger.P)))
         .anyMatch(n -> a.chroma(n) == chord.bass().chroma());
-  }
-
-  /** Whether the thumb takes the chord's fifth, its second bass. */
-  private static boolean isFifth(Arrangement a, Chord chord, Note thumb) {
-    return chord.intervalOf(a.chroma(thumb)).filter(i -> i.number() == FIFTH).isPresent();
   }
 
   private static Found at(Arrangement a, Finding finding, Note bass) {

@@ -47,8 +47,7 @@ final class ChordUnits {
     fifth = bits;
     retuned = guitar.tuning().isOpen();
     bass = chord.bass().chroma();
-    rootOrFifth =
-        chord.intervalOf(bass).filter(i -> i.number() == 1 || i.number() == 5).isPresent();
+    rootOrFifth = chord.isRootOrFifth(bass);
   }
 
   /** Hands each term with its units over. */

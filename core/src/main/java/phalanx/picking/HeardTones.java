@@ -144,9 +144,7 @@ public final class HeardTones {
     }
     Chord over = pattern.chord().orElseThrow();
     int chroma = Math.floorMod(guitar.shapeMidi(bass, 0), OCTAVE);
-    boolean firm =
-        over.bass().chroma() == chroma
-            && over.intervalOf(chroma).filter(i -> i.number() == 1 || i.number() == 5).isPresent();
+    boolean firm = over.bass().chroma() == chroma && over.isRootOrFifth(chroma);
     return firm ? bass * (bass + 1) / 2 : 0;
   }
 

@@ -121,10 +121,7 @@ public final class StringRoles {
   /** Below the bass another tone would be heard as the chord turned over. */
   private static boolean isRootOrFifth(int string, Shape shape, Chord chord, Guitar guitar) {
     int fret = shape.sounds(string) ? shape.fretAt(string) : 0;
-    return chord
-        .intervalOf(Math.floorMod(guitar.shapeMidi(string, fret), OCTAVE))
-        .filter(i -> i.number() == 1 || i.number() == 5)
-        .isPresent();
+    return chord.isRootOrFifth(Math.floorMod(guitar.shapeMidi(string, fret), OCTAVE));
   }
 
   private static int third(int bass, int alternate, Shape shape, Chord chord, Guitar guitar) {

@@ -39,8 +39,6 @@ import phalanx.theory.Chord;
 /** Puts patterns on the shapes of a song and fingers them. Private to one arrangement. */
 public final class SongNotes {
 
-  private static final int FIFTH = 5;
-
   private final Song song;
   private final Timeline timeline;
   private final List<Slot> slots;
@@ -190,7 +188,7 @@ public final class SongNotes {
     }
     int second = route.strings().get(1);
     int midi = song.guitar().shapeMidi(second, shape.fret(second).orElse(0));
-    return chord.intervalOf(Math.floorMod(midi, 12)).filter(i -> i.number() == FIFTH).isPresent();
+    return chord.isFifth(Math.floorMod(midi, 12));
   }
 
   private void voice(TimedStep step, Map<TimedStep, WalkingStrokes.Step> last) {

@@ -73,6 +73,7 @@ final class TonesHeard {
   private Bent bent(List<Integer> telling) {
     List<VoicedStep> usual = lay.apply(List.of());
     List<VoicedStep> now = usual;
+    int strokes = count(usual);
     List<Wish> wishes = new ArrayList<>();
     List<Integer> unheard = new ArrayList<>();
     Set<Integer> heard = new HashSet<>();
@@ -86,7 +87,7 @@ final class TonesHeard {
           more.add(wish);
           List<VoicedStep> other = lay.apply(more);
           boolean keeps = heard.stream().allMatch(t -> isStruck(t, other));
-          if (keeps && isStruck(tone, other) && keepsStrokes(usual, more, other)) {
+          if (keeps && isStruck(tone, other) && count(other) == strokes + comingBack(usual, more)) {
             wishes.add(wish);
             now = other;
             break;
@@ -102,14 +103,9 @@ final class TonesHeard {
     return new Bent(wishes, unheard);
   }
 
-  /**
-   * Whether no stroke is lost by a wish. A top stroke that had made way for the tune comes back.
-   *
-   * @param usual the steps without wishes
-   */
-  private static boolean keepsStrokes(
-      List<VoicedStep> usual, List<Wish> wishes, List<VoicedStep> other) {
-    return count(other) == count(usual) + wishes.stream().filter(w -> comesBack(usual, w)).count();
+  /** How many top strokes that had made way for the tune come back by some wishes. */
+  private static long comingBack(List<VoicedStep> usual, List<Wish> wishes) {
+    return wishes.stream().filter(w -> comesBack(usual, w)).count();
   }
 
   private static boolean comesBack(List<VoicedStep> usual, Wish wish) {

@@ -16,6 +16,8 @@ import java.util.stream.Collectors;
  */
 public record Chord(NoteName root, String suffix, List<ChordTone> tones, Optional<NoteName> slash) {
 
+  private static final int FIFTH = 5;
+
   public Chord {
     tones = List.copyOf(tones);
     if (tones.isEmpty() || !tones.get(0).interval().isUnison()) {
@@ -56,6 +58,16 @@ public record Chord(NoteName root, String suffix, List<ChordTone> tones, Optiona
       }
     }
     return Optional.empty();
+  }
+
+  /** Whether a pitch class (0 to 11) is its fifth, whether perfect or altered. */
+  public boolean isFifth(int chroma) {
+    return intervalOf(chroma).filter(i -> i.number() == FIFTH).isPresent();
+  }
+
+  /** Whether a pitch class (0 to 11) is its root or its fifth, what a bass stands firm on. */
+  public boolean isRootOrFifth(int chroma) {
+    return chroma == root.chroma() || isFifth(chroma);
   }
 
   /** The same chord with another slash bass. */

@@ -44,7 +44,7 @@ public record TunePlace(
 
   /** The same place where more is done for it. */
   TunePlace dearer(double by) {
-    return new TunePlace(string, fret, finger, inShape, left, cost + by, node);
+    return by == 0 ? this : new TunePlace(string, fret, finger, inShape, left, cost + by, node);
   }
 
   /** The place without what is done for it; a string that was touched rings on open. */
