@@ -34,6 +34,12 @@ final class Adaptation {
   /** Rounds of leaving notes out: more than one may stand before the same change. */
   private static final int ROUNDS = 3;
 
+  /**
+   * Chords from which on a song is nearly always hard somewhere, so that both ways are worked out
+   * at once.
+   */
+  private static final int LONG = 60;
+
   private final RecentlyUsed<ShapeQuery, BothHands.Stuck> noShape;
   private final BooleanSupplier outdated;
   private Optional<ShapePlan> last;
@@ -93,11 +99,10 @@ final class Adaptation {
   Played best(SongSlots slots, ShapePlan plan) {
     Adapted whole = new Adapted(slots, plan);
     Adapted parts = revoiced(whole);
-    Played first = refinement(parts).played(parts.plan());
-    // What only both hands together show may be better with the song as it stands.
-    List<Adapted> ways = parts != whole && isHard(first) ? List.of(parts, whole) : List.of(parts);
     List<Played> tried =
-        ways.parallelStream().map(w -> w == parts ? refinement(w).of(first) : refined(w)).toList();
+        parts != whole && slots.count() > LONG
+            ? Stream.of(parts, whole).parallel().map(this::refined).toList()
+            : tried(parts, whole);
     Played played = tried.get(0);
     Set<Integer> fillers = isHard(played) ? fillers(played) : Set.of();
     if (!fillers.isEmpty()) {
@@ -106,6 +111,16 @@ final class Adaptation {
     }
     Played plain = tried.get(tried.size() - 1);
     return isHard(played) && plain.isBetterThan(played) ? plain : played;
+  }
+
+  /** As the chords are parted; where that is hard, as the song stands as well. */
+  private List<Played> tried(Adapted parts, Adapted whole) {
+    Played first = refinement(parts).played(parts.plan());
+    // What only both hands together show may be better with the song as it stands.
+    List<Adapted> ways = parts != whole && isHard(first) ? List.of(parts, whole) : List.of(parts);
+    return ways.parallelStream()
+        .map(w -> w == parts ? refinement(w).of(first) : refined(w))
+        .toList();
   }
 
   private static boolean isHard(Played played) {

@@ -13,6 +13,7 @@ import phalanx.arrangement.tune.TuneFit;
 import phalanx.arrangement.tune.TuneSearch;
 import phalanx.arrangement.tune.TuneWay;
 import phalanx.fretting.Candidates;
+import phalanx.fretting.CostTerm;
 import phalanx.fretting.RatedShape;
 import phalanx.fretting.RecentlyUsed;
 import phalanx.fretting.Shape;
@@ -35,6 +36,15 @@ public final class TuneCandidates {
 
   /** Shapes looked at for each. */
   private static final int EACH_TOP = 16;
+
+  /** So many are kept however dear: what is found may rule out the cheapest. */
+  private static final int FEWEST = 16;
+
+  /**
+   * What is so much dearer than the cheapest leaves out a note of the tune that the other plays: no
+   * two changes cost as much.
+   */
+  private static final double HOPELESS = CostTerm.CANNOT_BE_DONE.weight() / 2;
 
   /** What of a note counts for its place. */
   private record Voice(
@@ -129,6 +139,20 @@ public final class TuneCandidates {
     return cheapest(query, base.all(), costs, struck, tune, pin, limit, most, fit);
   }
 
+  /**
+   * What one more may cost beside those found: less than the dearest where there are enough, and
+   * not so much that no change from and to the chords around could make up for it.
+   *
+   * @param best what was found, the cheapest first
+   */
+  private static double dearest(List<RatedShape> best, int limit) {
+    if (best.size() < FEWEST) {
+      return Double.POSITIVE_INFINITY;
+    }
+    double hopeless = Math.max(best.get(FEWEST - 1).cost(), best.get(0).cost() + HOPELESS);
+    return best.size() < limit ? hopeless : Math.min(hopeless, best.get(limit - 1).cost());
+  }
+
   /** The cheapest ways over shapes that cost so much without the tune. */
   private static Candidates cheapest(
       ShapeQuery query,
@@ -150,8 +174,7 @@ public final class TuneCandidates {
       Shape shape = entry.getKey();
       boolean isPinned = pin.equals(Optional.of(shape));
       // The tune only adds to what a shape costs.
-      boolean full = best.size() == limit;
-      double last = full ? Math.min(dearest, best.get(limit - 1).cost()) : dearest;
+      double last = Math.min(dearest, dearest(best, limit));
       boolean late = entry.getValue() > last;
       if (!late || isPinned) {
         double most = isPinned ? Double.POSITIVE_INFINITY : last;
@@ -165,6 +188,8 @@ public final class TuneCandidates {
       complete &= !late && best.size() <= limit;
       best.subList(Math.min(limit, best.size()), best.size()).clear();
     }
+    double last = dearest(best, limit);
+    complete &= !best.removeIf(r -> r.cost() > last);
     if (best.isEmpty()) {
       // All are too dear: one of them shows it.
       RatedShape first = new RatedShape(shapes.get(0).getKey(), shapes.get(0).getValue());

@@ -95,7 +95,7 @@ public final class TuneSearch {
    * the ends.
    *
    * @param root the string the thumb starts on: the bass's, unless the tune goes down to it
-   * @param most what they may cost; dearer ones may be among them
+   * @param most what they may cost; dearer ones may be among them, or left out
    */
   public List<TuneWay> ways(Shape shape, int root, double most) {
     if (moments.isEmpty()) {
@@ -113,6 +113,9 @@ public final class TuneSearch {
       // What the notes that follow cost at least counts, or the last ones alone would end a row.
       rest += moment.isOpen() ? 0 : least(here);
       left[m] = limited ? most - rest : most;
+      if (left[m] < 0) {
+        return List.of();
+      }
     }
     Collections.reverse(options);
     List<Row> rows = List.of(Row.EMPTY);
