@@ -5,7 +5,7 @@ import java.util.stream.Collectors;
 import phalanx.instrument.Finger;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
-import phalanx.instrument.Tuning;
+import phalanx.instrument.UsualTuning;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
@@ -20,7 +20,8 @@ final class GuitarOptions {
   @Option(
       names = "--tuning",
       paramLabel = "\"E A D G B E\"",
-      description = "six notes, low to high, with or without octaves")
+      description =
+          "six notes, low to high, apart or together, with or without octaves, or a name: open-g")
   private String tuning;
 
   @Option(names = "--capo", paramLabel = "FRET", description = "fret the capo lies on")
@@ -42,7 +43,7 @@ final class GuitarOptions {
     if (tuning != null) {
       guitar =
           guitar.withTuning(
-              Tuning.parse(tuning)
+              UsualTuning.read(tuning)
                   .orElseThrow(
                       () ->
                           usage(

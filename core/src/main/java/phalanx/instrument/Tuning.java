@@ -2,7 +2,10 @@ package phalanx.instrument;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import phalanx.theory.NoteName;
 import phalanx.theory.NoteNaming;
 import phalanx.theory.Pitch;
@@ -26,6 +29,9 @@ public record Tuning(List<Pitch> strings) {
    */
   private static final int FURTHEST = 12;
 
+  /** A note among others in one word. */
+  private static final Pattern TOGETHER = Pattern.compile("[A-H](?:is|es|s|[#♯b♭])?+\\d?+");
+
   /** E A D G B E. */
   public static final Tuning STANDARD = parse("E2 A2 D3 G3 B3 E4").orElseThrow();
 
@@ -46,19 +52,20 @@ public record Tuning(List<Pitch> strings) {
   }
 
   /**
-   * Reads six notes, low to high, as {@code D A D G A D} or with octaves. A note without octave is
-   * the one nearest to that string in standard tuning.
+   * Reads six notes, low to high, as {@code D A D G A D}, with octaves, or in one word as players
+   * say it, {@code DADGAD}. A note without octave is the one nearest to that string in standard
+   * tuning.
    *
    * @return the tuning; empty if the text is not six notes, each within an octave of standard
    */
   public static Optional<Tuning> parse(String text) {
-    String[] words = text.trim().split("\\s+");
-    if (words.length != STRINGS) {
+    List<String> words = words(text);
+    if (words.size() != STRINGS) {
       return Optional.empty();
     }
     List<Pitch> pitches = new ArrayList<>();
     for (int s = 0; s < STRINGS; s++) {
-      Optional<Pitch> pitch = pitch(words[s], s);
+      Optional<Pitch> pitch = pitch(words.get(s), s);
       if (pitch.isEmpty()) {
         return Optional.empty();
       }
@@ -74,12 +81,33 @@ public record Tuning(List<Pitch> strings) {
   /** The same, with notes as a player calls them. */
   public static Optional<Tuning> parse(String text, NoteNaming naming) {
     List<String> english = new ArrayList<>();
-    for (String word : text.trim().split("\\s+")) {
+    for (String word : words(text)) {
       String octave = word.replaceFirst("^.*?(-?\\d?)$", "$1");
       String name = word.substring(0, word.length() - octave.length());
       english.add(naming.parse(name).map(NoteName::ascii).orElse("?") + octave);
     }
     return parse(String.join(" ", english));
+  }
+
+  /** Notes with something between them, or written together. */
+  private static List<String> words(String text) {
+    List<String> apart = List.of(text.strip().split("[\\s,;-]++"));
+    if (apart.size() > 1) {
+      return apart;
+    }
+    String word = apart.get(0);
+    // In small letters alone a b is the note: nobody writes a flat so.
+    boolean small = word.equals(word.toLowerCase(Locale.ROOT));
+    String letters = small ? word.toUpperCase(Locale.ROOT) : word;
+    List<String> notes = new ArrayList<>();
+    int read = 0;
+    Matcher note = TOGETHER.matcher(letters);
+    while (note.lookingAt()) {
+      notes.add(note.group());
+      read = note.end();
+      note.region(read, letters.length());
+    }
+    return read == letters.length() ? notes : List.of();
   }
 
   private static Optional<Pitch> pitch(String word, int string) {

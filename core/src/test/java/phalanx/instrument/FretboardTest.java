@@ -62,7 +62,13 @@ class FretboardTest {
   @CsvSource({
     "E A D G B E,40 45 50 55 59 64",
     "D A D G A D,38 45 50 55 57 62",
-    "D2 G2 D3 G3 B3 E4,38 43 50 55 59 64"
+    "D2 G2 D3 G3 B3 E4,38 43 50 55 59 64",
+    "DADGAD,38 45 50 55 57 62",
+    "dadgbe,38 45 50 55 59 64",
+    "DADF#AD,38 45 50 54 57 62",
+    "EbAbDbGbBbEb,39 44 49 54 58 63",
+    "D2A2D3G3A3D4,38 45 50 55 57 62",
+    "D-G-D-G-B-D,38 43 50 55 59 62"
   })
   void readsATuningNearTheStandardOne(String text, String midi) {
     int[] notes = Tuning.parse(text).orElseThrow().midi();
@@ -72,7 +78,17 @@ class FretboardTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"E A D G B", "E A D G B H", "", "E A D G B E E"})
+  @ValueSource(
+      strings = {
+        "E A D G B",
+        "E A D G B H",
+        "",
+        "E A D G B E E",
+        "DADGA",
+        "DADGADD",
+        "DADGAX",
+        "open"
+      })
   void takesNothingElseForATuning(String text) {
     assertThat(Tuning.parse(text)).isEmpty();
   }
