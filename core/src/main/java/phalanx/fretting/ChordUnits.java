@@ -27,6 +27,10 @@ final class ChordUnits {
   private final int fifth;
   private final int bass;
   private final boolean rootOrFifth;
+
+  /** Which bass strings have the chord's root or fifth when they are open. */
+  private final boolean[] drones = new boolean[LAST_BASS_STRING + 1];
+
   private final boolean retuned;
 
   /**
@@ -48,6 +52,9 @@ final class ChordUnits {
     retuned = guitar.tuning().isOpen();
     bass = chord.bass().chroma();
     rootOrFifth = chord.isRootOrFifth(bass);
+    for (int s = 0; s < drones.length; s++) {
+      drones[s] = chord.isRootOrFifth(Math.floorMod(midi[s][0], 12));
+    }
   }
 
   /** Hands each term with its units over. */
@@ -74,7 +81,7 @@ final class ChordUnits {
     sink.accept(CostTerm.POSITION, Math.min(COUNTED_FRETS, Math.max(0, low - 1)));
     sink.accept(CostTerm.FRET_SPREAD, high - low);
     // An open bass that is root or fifth is what high positions are played for.
-    int firm = isFirmOpenBass(f, first) ? 1 : 0;
+    int firm = isFirmOpenBass(f, first) ? drones(f, first) : 0;
     sink.accept(CostTerm.OPEN_FAR_BELOW, (open - firm) * Math.max(0, high - NEAR_OPEN));
     sink.accept(CostTerm.OPEN_RINGS, open);
     sink.accept(CostTerm.NOTHING_RINGS, retuned && open == 0 ? 1 : 0);
@@ -86,6 +93,15 @@ final class ChordUnits {
     sink.accept(CostTerm.NO_ROOT, missing & 1);
     sink.accept(CostTerm.NO_FIFTH, (missing & fifth) == 0 ? 0 : 1);
     sink.accept(CostTerm.MISSING, Integer.bitCount(missing & ~fifth & ~1));
+  }
+
+  /** How many open bass strings go on over the lowest as root or fifth. */
+  private int drones(int[] f, int first) {
+    int count = 0;
+    for (int s = first; s < drones.length; s++) {
+      count += f[s] == 0 && drones[s] ? 1 : 0;
+    }
+    return count;
   }
 
   private boolean isFirmOpenBass(int[] f, int first) {

@@ -11,6 +11,7 @@ import phalanx.arrangement.Note;
 import phalanx.instrument.Tuning;
 import phalanx.instrument.UsualTuning;
 import phalanx.song.Song;
+import phalanx.song.TestSongs;
 import phalanx.song.Timeline.PlayedBar;
 
 /** Tunings are chosen for their open strings (common practice, no source). */
@@ -51,6 +52,22 @@ class OpenTuningTest {
                         .orElseThrow())
             .toList();
     assertThat(basses).hasSize(3).allMatch(n -> n.string() == 0 && n.fret() == 0);
+  }
+
+  /** Over open basses that are root and fifth the hand may be anywhere: they are left ringing. */
+  @ParameterizedTest
+  @CsvSource({"DROP_D", "DADGAD", "OPEN_D"})
+  void aHighTuneOverDKeepsTheLowestStringForItsBass(UsualTuning tuning) {
+    Song song = tuned(TestSongs.of("D | D7 | G | D").withTempo(100), tuning);
+    Arrangement a =
+        new Arranger()
+            .arrange(
+                TestSongs.singing(song, "a3 d4 f#4 a4", "c5 . a4 .", "b4 g4 d4 g4", "f#4 . d4 ."));
+    for (int slot : new int[] {0, 1, 3}) {
+      assertThat(a.slots().get(slot).held().fretAt(0)).as("%s", a.slots().get(slot)).isZero();
+      assertThat(a.notesFrom(a.slots().get(slot).fromTick(), a.slots().get(slot).fromTick() + 1))
+          .anyMatch(n -> n.part() == Note.Part.BASS && n.string() == 0);
+    }
   }
 
   @ParameterizedTest
