@@ -144,12 +144,20 @@ record StringPlaces(Reach reach, boolean onTop) {
           if (!stays(shape, string, finger.get(), fret)) {
             left.add(string);
           }
-          double cost = under + RELEASED + coming(shape, finger.get(), string, fret);
+          int steps = staysAnywhere(shape, finger.get(), left) ? 1 : left.size() + 1;
+          double cost = under + RELEASED * steps + coming(shape, finger.get(), string, fret);
           return Optional.of(new TunePlace(string, fret, finger, false, left, cost));
         }
       }
     }
     return Optional.empty();
+  }
+
+  /** Whether a finger of the shape stays; if none does, the whole hand leaves its place. */
+  private static boolean staysAnywhere(Shape shape, Finger moved, Set<Integer> left) {
+    return shape.grips().entrySet().stream()
+        .filter(e -> e.getKey() != moved)
+        .anyMatch(e -> !pressed(shape, e.getValue()).allMatch(left::contains));
   }
 
   /** The whole hand leaves its place for a note; only the bass is held on. */

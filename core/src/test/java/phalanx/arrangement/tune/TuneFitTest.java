@@ -87,6 +87,20 @@ class TuneFitTest {
         .anyMatch(p -> p.string() == 5 && p.fret() == 4 && p.left().isEmpty());
   }
 
+  /**
+   * An A above Am7 that no finger reaches beside the others is taken on ① 5, nearest to the hand,
+   * not far up an inner string by the one finger that then holds nothing else either (common
+   * practice, no source).
+   */
+  @Test
+  void theHandGoesNoFurtherThanItHasTo() {
+    Shape am7 = shape("Am7", "x02010");
+    List<MelodyNote> tune = List.of(sung(0, 57), sung(2520, 64), sung(5040, 69), sung(7560, 67));
+    TuneWay way = FIT.way(am7, root("Am7", am7), tune);
+    assertThat(way.places().get(2).orElseThrow().string()).isEqualTo(5);
+    assertThat(way.places().get(2).orElseThrow().fret()).isEqualTo(5);
+  }
+
   /** Where players find notes over open shapes (common practice, no source). */
   @ParameterizedTest
   @CsvSource(
