@@ -14,7 +14,6 @@ import phalanx.arrangement.Damp;
 import phalanx.arrangement.Damper;
 import phalanx.arrangement.Remark;
 import phalanx.arrangement.Slot;
-import phalanx.arrangement.tune.TunePlace;
 import phalanx.arrangement.tune.TuneRing;
 import phalanx.arrangement.tune.TuneStrokes;
 import phalanx.fretting.Muting;
@@ -43,7 +42,7 @@ public final class SlotNotes {
   private final StringRoles.Route route;
   private final Optional<ExtraFinger> third;
   private final boolean hasTune;
-  private final int toTick;
+  private final TuneNotes tuneNotes;
   private final Set<Remark> remarks = new LinkedHashSet<>();
   private final StrokeStrings strings;
 
@@ -64,7 +63,7 @@ public final class SlotNotes {
     this.roles = roles;
     this.route = route;
     hasTune = !slot.tune().isEmpty();
-    toTick = slot.toTick();
+    tuneNotes = new TuneNotes(song.pins(), roles, slot.toTick());
     strings = new StrokeStrings(song, shape, roles, route, remarks);
     remarks.addAll(slot.found());
     roles.remarks().forEach(this::say);
@@ -126,7 +125,7 @@ public final class SlotNotes {
     Map<Integer, VoicedStroke> plucks = new HashMap<>();
     if (!tune.isEmpty()) {
       int low = tune.stream().mapToInt(t -> t.place().string()).min().orElseThrow();
-      tune.forEach(t -> plucks.put(t.place().string(), sung(placed, t, low)));
+      tune.forEach(t -> plucks.put(t.place().string(), tuneNotes.stroke(placed, t, low)));
       List<ExtraFinger> beside = plucks.values().stream().flatMap(p -> p.step().stream()).toList();
       plucks.replaceAll((string, p) -> p.apart(shape, beside));
     }
@@ -135,7 +134,7 @@ public final class SlotNotes {
     int lowest = 0;
     for (Stroke.Pluck pluck : wanted) {
       NoteRef ref = ref(placed, pluck.role());
-      if (isTheTunes(pluck, ref, belowTune)) {
+      if (tuneNotes.take(pluck, ref, belowTune)) {
         strings.givesWay(pluck.role());
         continue;
       }
@@ -181,16 +180,6 @@ public final class SlotNotes {
         placed, rising, brush.filter(b -> !brushed.isEmpty()), brushed, hit, damps(placed));
   }
 
-  /** Whether the thumb plays the tune at that time, which lies where the bass does. */
-  private boolean isTheTunes(Stroke.Pluck pluck, NoteRef ref, int belowTune) {
-    return pluck.role().isThumb() && isBass(belowTune) && song.pins().string(ref).isEmpty();
-  }
-
-  /** Whether a string is the bass's, or lies below it. */
-  private boolean isBass(int string) {
-    return roles.string(Role.ROOT).filter(root -> string <= root).isPresent();
-  }
-
   /** The plucks of a step, the thumb's first. */
   private List<Stroke.Pluck> wanted(TimedStep placed) {
     List<Stroke.Pluck> thumb = new ArrayList<>();
@@ -223,38 +212,6 @@ public final class SlotNotes {
   static NoteRef ref(TimedStep placed, Role role) {
     return new NoteRef(
         placed.bar().written(), placed.step().tick() - placed.bar().metreTick(), role);
-  }
-
-  /**
-   * A note of the tune.
-   *
-   * @param low the lowest string of the tune at that moment, which is the thumb's where the bass is
-   */
-  private VoicedStroke sung(TimedStep placed, TuneStrokes.Struck struck, int low) {
-    TunePlace place = struck.place();
-    boolean thumb = place.string() == low && isBass(low);
-    Optional<PickFinger> finger = thumb ? Optional.of(PickFinger.P) : Optional.empty();
-    Optional<ExtraFinger> beside =
-        place.inShape()
-            ? Optional.empty()
-            : Optional.of(
-                new ExtraFinger(place.string(), place.fret(), place.finger(), place.left()));
-    return new VoicedStroke(
-        place.string(),
-        new Stroke.Pluck(Role.TUNE, Force.PLAIN, finger),
-        ref(placed, Role.TUNE),
-        beside,
-        Optional.of(end(struck)),
-        struck.slur(),
-        struck.slurredFrom(),
-        Articulation.of(struck.note(), place));
-  }
-
-  /** A note that is to ring on does so while the chord lasts, where no finger is asked for it. */
-  private int end(TuneStrokes.Struck struck) {
-    TunePlace place = struck.place();
-    boolean free = place.inShape() || place.finger().isEmpty() && place.node().isEmpty();
-    return struck.note().rings() && free ? Math.max(struck.endTick(), toTick) : struck.endTick();
   }
 
   /** A hit that would stop the tune is left out. */
