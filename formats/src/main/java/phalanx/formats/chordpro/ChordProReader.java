@@ -3,7 +3,6 @@ package phalanx.formats.chordpro;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -46,36 +45,6 @@ public final class ChordProReader {
 
   private static final Pattern LABEL = Pattern.compile("label\\s*=\\s*\"([^\"]*)\"");
 
-  /** The short names of directives. */
-  private static final Map<String, String> SHORT =
-      Map.of(
-          "t",
-          "title",
-          "c",
-          "comment",
-          "ci",
-          "comment",
-          "cb",
-          "comment",
-          "highlight",
-          "comment",
-          "sog",
-          "start_of_grid",
-          "eog",
-          "end_of_grid");
-
-  private static final Map<String, String> SHORT_PARTS =
-      Map.of(
-          "sov", "start_of_verse",
-          "soc", "start_of_chorus",
-          "sob", "start_of_bridge",
-          "sot", "start_of_tab",
-          "eov", "end_of_verse",
-          "eoc", "end_of_chorus",
-          "eob", "end_of_bridge",
-          "eot", "end_of_tab",
-          "st", "subtitle");
-
   private final List<FileProblem> problems = new ArrayList<>();
   private final List<Section> sections = new ArrayList<>();
   private final List<String> lyrics = new ArrayList<>();
@@ -96,6 +65,7 @@ public final class ChordProReader {
   private List<String> waiting = new ArrayList<>();
   private String composer = "";
   private String arranger = "";
+  private Optional<String> pickup = Optional.empty();
   private boolean inTab;
   private int nextId = 1;
   private int gridLine;
@@ -176,41 +146,6 @@ public final class ChordProReader {
     }
     problem(line, column, Texts.of("chordProReader.expectedSignsHereAt", most, text.length()));
     return Quoted.start(text, most);
-  }
-
-  /**
-   * A directive as it stands in its line.
-   *
-   * @param column where its value stands, from 1
-   */
-  private record Directive(String name, String value, int column) {
-
-    /** Reads {@code {name: value}}; empty where the brace is not closed or no name stands in it. */
-    static Optional<Directive> read(String line) {
-      int from = line.indexOf('{') + 1;
-      int to = line.stripTrailing().length() - 1;
-      while (from < to && Character.isWhitespace(line.charAt(from))) {
-        from++;
-      }
-      int end = from;
-      while (end < to && isNameSign(line.charAt(end))) {
-        end++;
-      }
-      if (to < from || line.charAt(to) != '}' || end == from) {
-        return Optional.empty();
-      }
-      String rest = line.substring(end, to);
-      String value = rest.stripLeading();
-      value = (value.startsWith(":") ? value.substring(1) : value).stripLeading();
-      int column = to - value.length() + 1;
-      String name = line.substring(from, end).toLowerCase(Locale.ROOT);
-      String full = SHORT.getOrDefault(name, SHORT_PARTS.getOrDefault(name, name));
-      return Optional.of(new Directive(full, value.stripTrailing(), column));
-    }
-
-    private static boolean isNameSign(char sign) {
-      return sign >= 'a' && sign <= 'z' || sign >= 'A' && sign <= 'Z' || sign == '_' || sign == '-';
-    }
   }
 
   private void problem(int line, int column, String message) {
@@ -326,8 +261,6 @@ public final class ChordProReader {
           Texts.of("chordProReader.expectedACapoFret", Guitar.HIGHEST_CAPO, Quoted.of(value)));
     }
   }
-
-  private Optional<String> pickup = Optional.empty();
 
   private void startGrid(String value, int line, int column) {
     closeWords();
