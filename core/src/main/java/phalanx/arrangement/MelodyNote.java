@@ -104,6 +104,24 @@ public record MelodyNote(
         from, to, midi, string, label, slur, bar, barTick, techniques, true, rings);
   }
 
+  /** The same note begun so many ticks later, and over when it is. */
+  public MelodyNote after(int ticks) {
+    return ticks == 0
+        ? this
+        : new MelodyNote(
+            tick + ticks,
+            endTick,
+            midi,
+            string,
+            label,
+            slur,
+            bar,
+            barTick,
+            techniques,
+            grace,
+            rings);
+  }
+
   /** The same note going on for longer. */
   public MelodyNote until(int end) {
     return new MelodyNote(

@@ -34,9 +34,9 @@ public final class TuneLine {
         // What stands beyond a bar that became shorter waits there unheard.
         if (note.tick() < bar.lengthTicks()) {
           int end = Math.min(note.endTick(), bar.lengthTicks());
-          graces(line, note, bar, song);
+          int late = graces(line, note, bar, song);
           for (Want want : note.wants()) {
-            line.add(sung(want, note, bar, end, song));
+            line.add(sung(want, note, bar, end, song).after(late));
           }
         }
       }
@@ -52,24 +52,34 @@ public final class TuneLine {
         .isPresent();
   }
 
-  /** Short notes take their time from the note before; at the start of a song there is none. */
-  private static void graces(List<MelodyNote> line, TuneNote note, PlayedBar bar, Song song) {
+  /**
+   * Short notes take their time from the note before; where there is none, or it is too short, from
+   * their own, which then comes so many ticks late.
+   */
+  private static int graces(List<MelodyNote> line, TuneNote note, PlayedBar bar, Song song) {
     int count = note.graces().size();
-    int from = bar.startTick() + note.tick() - count * TuneNote.GRACE_TICKS;
-    if (count == 0 || from < 0 || !line.isEmpty() && from <= line.get(line.size() - 1).tick()) {
-      return;
+    if (count == 0) {
+      return 0;
     }
-    for (int i = line.size() - 1; i >= 0 && line.get(i).endTick() > from; i--) {
-      line.set(i, line.get(i).until(from));
+    int tick = bar.startTick() + note.tick();
+    int each = TuneNote.GRACE_TICKS;
+    int ahead = tick - count * each;
+    boolean room = ahead >= 0 && (line.isEmpty() || ahead > line.get(line.size() - 1).tick());
+    if (!room) {
+      each = Math.min(each, note.lengthTicks() / (2 * count));
+    }
+    int from = room ? ahead : tick;
+    int first = from;
+    for (int i = line.size() - 1; i >= 0 && line.get(i).endTick() > first; i--) {
+      line.set(i, line.get(i).until(first));
     }
     for (Want grace : note.graces()) {
-      TuneNote plain =
-          new TuneNote(
-              note.tick(), TuneNote.GRACE_TICKS, List.of(grace), Optional.empty(), List.of());
+      TuneNote plain = new TuneNote(note.tick(), each, List.of(grace), Optional.empty(), List.of());
       MelodyNote sung = sung(grace, plain, bar, note.endTick(), song);
-      line.add(sung.asGrace(from, from + TuneNote.GRACE_TICKS));
-      from += TuneNote.GRACE_TICKS;
+      line.add(sung.asGrace(from, from + each));
+      from += each;
     }
+    return room ? 0 : count * each;
   }
 
   private static MelodyNote sung(Want want, TuneNote note, PlayedBar bar, int end, Song song) {

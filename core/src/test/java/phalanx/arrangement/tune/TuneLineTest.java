@@ -65,10 +65,23 @@ class TuneLineTest {
   void aGraceNoteTakesItsTimeFromTheNoteBefore() {
     Song song = song("C | G", "{d}e4 . {f}^g4 .", "c4 . . .");
     List<MelodyNote> line = TuneLine.of(song, Timeline.of(song));
-    assertThat(line).extracting(MelodyNote::label).containsExactly("E4", "F4", "G4", "C4");
-    assertThat(line).extracting(MelodyNote::tick).containsExactly(0, 10080 - 630, 10080, 20160);
-    assertThat(line.get(0).endTick()).isEqualTo(10080 - 630);
-    assertThat(line.get(1).endTick()).isEqualTo(10080);
+    assertThat(line).extracting(MelodyNote::label).containsExactly("D4", "E4", "F4", "G4", "C4");
+    assertThat(line)
+        .extracting(MelodyNote::tick)
+        .containsExactly(0, 630, 10080 - 630, 10080, 20160);
+    assertThat(line.get(1).endTick()).isEqualTo(10080 - 630);
+    assertThat(line.get(2).endTick()).isEqualTo(10080);
+  }
+
+  /** Where no note is before it, or one too short, it comes on the beat, and its own note after. */
+  @Test
+  void aGraceNoteWithoutRoomBeforeItTakesItsTimeFromItsOwn() {
+    Song song = song("C", "[[{d e}f4 {g}a4] .] . . .");
+    List<MelodyNote> line = TuneLine.of(song, Timeline.of(song));
+    assertThat(line).extracting(MelodyNote::label).containsExactly("D4", "E4", "F4", "G4", "A4");
+    assertThat(line).extracting(MelodyNote::tick).containsExactly(0, 315, 630, 1260, 1890);
+    assertThat(line).extracting(MelodyNote::endTick).startsWith(315, 630, 1260, 1890);
+    assertThat(line).extracting(MelodyNote::grace).containsExactly(true, true, false, true, false);
   }
 
   @Test
