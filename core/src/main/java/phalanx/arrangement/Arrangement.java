@@ -111,6 +111,17 @@ public record Arrangement(
     return melody(note).filter(MelodyNote::grace).isPresent();
   }
 
+  /**
+   * When a note stands on paper: where it is struck, but for a note of the tune that comes late for
+   * short ones played on its beat.
+   */
+  public int writtenTick(Note note) {
+    return melody(note)
+        .map(m -> timeline.barAt(note.tick()).startTick() + m.barTick())
+        .map(tick -> Math.min(tick, note.tick()))
+        .orElse(note.tick());
+  }
+
   /** The note of the written tune that a note sounds; empty where it sounds none. */
   private Optional<MelodyNote> melody(Note note) {
     if (note.part() != Note.Part.TUNE || slots.isEmpty()) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeMap;
 import java.util.function.Predicate;
+import java.util.function.ToIntFunction;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.melody.TuneNote;
@@ -38,7 +39,8 @@ public record BarVoices(List<WrittenNote> upper, List<WrittenNote> lower) {
             .toList();
     if (!tune.isEmpty()) {
       return new BarVoices(
-          held(tune, graces, bar), strokes(struck, n -> !tune.contains(n), graces, bar));
+          held(arrangement, tune, graces, bar),
+          strokes(struck, n -> !tune.contains(n), graces, bar));
     }
     return new BarVoices(
         strokes(struck, n -> !n.isPickedBy(PickFinger.P), graces, bar),
@@ -74,8 +76,9 @@ public record BarVoices(List<WrittenNote> upper, List<WrittenNote> lower) {
   }
 
   /** A voice of notes that last as long as they are written. */
-  private static List<WrittenNote> held(List<Note> notes, List<Note> graces, PlayedBar bar) {
-    TreeMap<Integer, List<Note>> at = byTick(notes);
+  private static List<WrittenNote> held(
+      Arrangement arrangement, List<Note> notes, List<Note> graces, PlayedBar bar) {
+    TreeMap<Integer, List<Note>> at = byTick(notes, arrangement::writtenTick);
     Spans spans = new Spans(bar);
     int free = bar.startTick();
     for (var stroke : at.entrySet()) {
@@ -90,9 +93,10 @@ public record BarVoices(List<WrittenNote> upper, List<WrittenNote> lower) {
       spans.add(free, from, List.of(), false, false);
       int end = Math.min(until, bar.endTick());
       Integer before = at.lowerKey(stroke.getKey());
+      int played = stroke.getValue().get(0).tick();
       List<Note> mine =
           graces.stream()
-              .filter(g -> g.tick() < stroke.getKey() && (before == null || g.tick() > before))
+              .filter(g -> g.tick() < played && (before == null || g.tick() > before))
               .toList();
       boolean goesOn = stroke.getKey() < from;
       spans.add(from, end, stroke.getValue(), goesOn, until > bar.endTick(), mine);
@@ -105,7 +109,7 @@ public record BarVoices(List<WrittenNote> upper, List<WrittenNote> lower) {
   /** A voice of strokes, each written up to the next. */
   private static List<WrittenNote> strokes(
       List<Note> struck, Predicate<Note> mine, List<Note> graces, PlayedBar bar) {
-    TreeMap<Integer, List<Note>> at = byTick(struck.stream().filter(mine).toList());
+    TreeMap<Integer, List<Note>> at = byTick(struck.stream().filter(mine).toList(), Note::tick);
     if (at.isEmpty()) {
       return List.of();
     }
@@ -123,9 +127,9 @@ public record BarVoices(List<WrittenNote> upper, List<WrittenNote> lower) {
     return spans.written();
   }
 
-  private static TreeMap<Integer, List<Note>> byTick(List<Note> notes) {
+  private static TreeMap<Integer, List<Note>> byTick(List<Note> notes, ToIntFunction<Note> tick) {
     TreeMap<Integer, List<Note>> at = new TreeMap<>();
-    notes.forEach(n -> at.computeIfAbsent(n.tick(), t -> new ArrayList<>()).add(n));
+    notes.forEach(n -> at.computeIfAbsent(tick.applyAsInt(n), t -> new ArrayList<>()).add(n));
     return at;
   }
 
