@@ -155,9 +155,13 @@ record StringPlaces(Reach reach, boolean onTop) {
 
   /** Whether a finger of the shape stays; if none does, the whole hand leaves its place. */
   private static boolean staysAnywhere(Shape shape, Finger moved, Set<Integer> left) {
-    return shape.grips().entrySet().stream()
-        .filter(e -> e.getKey() != moved)
-        .anyMatch(e -> !pressed(shape, e.getValue()).allMatch(left::contains));
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      boolean stays = shape.finger(s).filter(f -> f != moved).isPresent();
+      if (stays && !left.contains(s)) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** The whole hand leaves its place for a note; only the bass is held on. */
