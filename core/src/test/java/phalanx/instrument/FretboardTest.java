@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import phalanx.theory.NoteNaming;
 
 class FretboardTest {
 
@@ -72,6 +73,21 @@ class FretboardTest {
   })
   void readsATuningNearTheStandardOne(String text, String midi) {
     int[] notes = Tuning.parse(text).orElseThrow().midi();
+    assertThat(notes)
+        .containsExactly(
+            java.util.Arrays.stream(midi.split(" ")).mapToInt(Integer::parseInt).toArray());
+  }
+
+  /** German names: H is B, B is B flat. */
+  @ParameterizedTest
+  @CsvSource({
+    "EADGHE,40 45 50 55 59 64",
+    "E A D G H E,40 45 50 55 59 64",
+    "DADFisAD,38 45 50 54 57 62",
+    "EsAsDesGesBEs,39 44 49 54 58 63"
+  })
+  void readsATuningAsItIsCalled(String text, String midi) {
+    int[] notes = Tuning.parse(text, NoteNaming.GERMAN).orElseThrow().midi();
     assertThat(notes)
         .containsExactly(
             java.util.Arrays.stream(midi.split(" ")).mapToInt(Integer::parseInt).toArray());
