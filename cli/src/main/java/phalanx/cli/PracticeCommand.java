@@ -46,6 +46,8 @@ final class PracticeCommand implements Callable<Integer> {
 
   @Spec private CommandSpec spec;
 
+  @Mixin private SongOptions options;
+
   @Mixin private SongArgument song;
 
   @Option(
@@ -91,7 +93,7 @@ final class PracticeCommand implements Callable<Integer> {
       String words = "--minutes %d: expected 1 to %d";
       throw new ParameterException(spec.commandLine(), Phrase.of(words, minutes, LONGEST));
     }
-    Arrangement arrangement = new Arranger().arrange(song.read());
+    Arrangement arrangement = new Arranger().arrange(options.adjusted(song.read()));
     PracticeOrder order = frettingFirst ? PracticeOrder.FRETTING_FIRST : PracticeOrder.THUMB_FIRST;
     if (section != null && bars != null) {
       throw new ParameterException(spec.commandLine(), "--section or --bars, not both");

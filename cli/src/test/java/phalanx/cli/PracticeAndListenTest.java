@@ -69,6 +69,22 @@ class PracticeAndListenTest {
     assertThat(plan.get("drills").findValuesAsText("kind")).contains("thumb", "layer", "change");
   }
 
+  /** What is practised is the song as it is asked for, not only as its file has it. */
+  @Test
+  void theDayIsOfTheSongAsItIsAskedFor() throws Exception {
+    String[] asked = {"--tuning", "DADGBE", "--tempo", "72"};
+    List<String> words = new ArrayList<>(List.of("practice", LAMP.toString(), "--minutes", "600"));
+    words.addAll(List.of(asked));
+    words.add("--json");
+    JsonNode drills = answer(words.toArray(String[]::new)).get("drills");
+    JsonNode last = drills.get(drills.size() - 1);
+    assertThat(last.get("goalTempo").asDouble()).isEqualTo(72);
+    JsonNode plan =
+        answer("plan", LAMP.toString(), asked[0], asked[1], asked[2], asked[3], "--json");
+    assertThat(last.get("notes")).isEqualTo(plan.get("notes"));
+    assertThat(plan.get("tuning").get(0).asInt()).isEqualTo(38);
+  }
+
   /** The notes of the whole song are those of the plan. */
   @Test
   void theLastDrillIsThePlan() throws Exception {
