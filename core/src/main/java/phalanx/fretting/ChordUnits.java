@@ -16,6 +16,9 @@ final class ChordUnits {
   /** Up to this fret open strings lie within a hand's usual place. */
   private static final int NEAR_OPEN = 4;
 
+  /** Up to this fret bass strings that ring beside an open bass cost nothing. */
+  private static final int NEAR_DRONES = 9;
+
   private static final int NEAR_NUT = 2;
 
   /** String ④, the highest the thumb takes for a bass. */
@@ -81,8 +84,11 @@ final class ChordUnits {
     sink.accept(CostTerm.POSITION, Math.min(COUNTED_FRETS, Math.max(0, low - 1)));
     sink.accept(CostTerm.FRET_SPREAD, high - low);
     // An open bass that is root or fifth is what high positions are played for.
-    int firm = isFirmOpenBass(f, first) ? drones(f, first) : 0;
-    sink.accept(CostTerm.OPEN_FAR_BELOW, (open - firm) * Math.max(0, high - NEAR_OPEN));
+    boolean firm = isFirmOpenBass(f, first);
+    int drones = firm ? drones(f, first) : 0;
+    int far = (open - drones) * Math.max(0, high - NEAR_OPEN);
+    far += firm ? (drones - 1) * Math.max(0, high - NEAR_DRONES) : 0;
+    sink.accept(CostTerm.OPEN_FAR_BELOW, far);
     sink.accept(CostTerm.OPEN_RINGS, open);
     sink.accept(CostTerm.NOTHING_RINGS, retuned && open == 0 ? 1 : 0);
     sink.accept(CostTerm.LOWER_OPEN_BASS, leavesOpenBass(first) ? 1 : 0);

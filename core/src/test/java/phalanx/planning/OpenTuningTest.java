@@ -56,7 +56,7 @@ class OpenTuningTest {
 
   /** Over open basses that are root and fifth the hand may be anywhere: they are left ringing. */
   @ParameterizedTest
-  @CsvSource({"DROP_D", "DADGAD", "OPEN_D"})
+  @CsvSource({"DROP_D", "DOUBLE_DROP_D", "OPEN_D"})
   void aHighTuneOverDKeepsTheLowestStringForItsBass(UsualTuning tuning) {
     Song song = tuned(TestSongs.of("D | D7 | G | D").withTempo(100), tuning);
     Arrangement a =
