@@ -68,6 +68,9 @@ public final class TuneLine {
     if (!room) {
       each = Math.min(each, note.lengthTicks() / (2 * count));
     }
+    if (each == 0) {
+      return 0;
+    }
     int from = room ? ahead : tick;
     int first = from;
     for (int i = line.size() - 1; i >= 0 && line.get(i).endTick() > first; i--) {

@@ -2,14 +2,19 @@ package phalanx.arrangement.tune;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.MelodyNote;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.board.TuneBoard;
 import phalanx.chart.Transposition;
+import phalanx.melody.BarTune;
+import phalanx.melody.TuneNote;
 import phalanx.melody.TuneReader;
+import phalanx.melody.Want;
 import phalanx.planning.Arranger;
 import phalanx.song.ChartEdits;
 import phalanx.song.Song;
@@ -19,6 +24,7 @@ import phalanx.song.Tune;
 import phalanx.theory.Key;
 import phalanx.theory.Meter;
 import phalanx.theory.NoteName;
+import phalanx.theory.Pitch;
 
 class TuneLineTest {
 
@@ -82,6 +88,19 @@ class TuneLineTest {
     assertThat(line).extracting(MelodyNote::tick).containsExactly(0, 315, 630, 1260, 1890);
     assertThat(line).extracting(MelodyNote::endTick).startsWith(315, 630, 1260, 1890);
     assertThat(line).extracting(MelodyNote::grace).containsExactly(true, true, false, true, false);
+    // A note of a few ticks has no room for eight others: they are left out.
+    TuneNote tiny =
+        new TuneNote(
+            0,
+            10,
+            song.tune().bars().values().iterator().next().notes().get(0).wants(),
+            Optional.empty(),
+            Collections.nCopies(
+                8, new Want.Sound(Pitch.parse("D4").orElseThrow(), Optional.empty())));
+    Song quick =
+        song.withTune(
+            song.tune().with(song.chart().bars().get(0).id(), new BarTune(0, List.of(tiny))));
+    assertThat(TuneLine.of(quick, Timeline.of(quick))).hasSize(1);
   }
 
   @Test
