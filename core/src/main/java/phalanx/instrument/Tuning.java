@@ -92,7 +92,7 @@ public record Tuning(List<Pitch> strings) {
   /** Notes with something between them, or written together. */
   private static List<String> words(String text) {
     List<String> apart = List.of(text.strip().split("[\\s,;-]++"));
-    if (apart.size() > 1) {
+    if (apart.size() != 1) {
       return apart;
     }
     String word = apart.get(0);

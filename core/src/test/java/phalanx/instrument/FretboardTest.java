@@ -101,6 +101,9 @@ class FretboardTest {
         "",
         "E A D G B E E",
         "DADGA",
+        ",",
+        " - , ; ",
+        ",D A D G A D",
         "DADGADD",
         "DADGAX",
         "open"
