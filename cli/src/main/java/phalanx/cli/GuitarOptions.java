@@ -43,19 +43,19 @@ final class GuitarOptions {
     if (tuning != null) {
       guitar =
           guitar.withTuning(
-              UsualTuning.read(tuning)
-                  .orElseThrow(
-                      () ->
-                          usage(
-                              "--tuning: expected six notes, each within an octave of standard tuning,"
-                                  + " found \""
-                                  + tuning
-                                  + "\"")));
+              UsualTuning.read(tuning).orElseThrow(() -> usage("--tuning: " + noTuning(tuning))));
     }
     if (capo != null && (capo < 0 || capo > Guitar.HIGHEST_CAPO)) {
       throw usage("--capo: expected a fret from 0 to " + Guitar.HIGHEST_CAPO);
     }
     return capo == null ? guitar : guitar.withCapo(capo);
+  }
+
+  /** What is said of a text that is no tuning. */
+  static String noTuning(String found) {
+    return "expected six notes, each within an octave of standard tuning, or a tuning's name, found \""
+        + found
+        + "\"";
   }
 
   /** The hand asked for, or another. */

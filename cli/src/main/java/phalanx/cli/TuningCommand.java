@@ -100,12 +100,6 @@ final class TuningCommand extends QueryCommand {
 
   private static Tuning tuning(String asked) throws UnusableInput {
     return UsualTuning.read(asked)
-        .orElseThrow(
-            () ->
-                new UnusableInput(
-                    "expected six notes, each within an octave of standard tuning, or a tuning's name,"
-                        + " found \""
-                        + asked
-                        + "\""));
+        .orElseThrow(() -> new UnusableInput(GuitarOptions.noTuning(asked)));
   }
 }

@@ -72,15 +72,14 @@ class PracticeAndListenTest {
   /** What is practised is the song as it is asked for, not only as its file has it. */
   @Test
   void theDayIsOfTheSongAsItIsAskedFor() throws Exception {
-    String[] asked = {"--tuning", "DADGBE", "--tempo", "72"};
-    List<String> words = new ArrayList<>(List.of("practice", LAMP.toString(), "--minutes", "600"));
-    words.addAll(List.of(asked));
-    words.add("--json");
-    JsonNode drills = answer(words.toArray(String[]::new)).get("drills");
+    String song = LAMP.toString();
+    String[] day = {
+      "practice", song, "--minutes", "600", "--tuning", "DADGBE", "--tempo", "72", "--json"
+    };
+    JsonNode drills = answer(day).get("drills");
     JsonNode last = drills.get(drills.size() - 1);
     assertThat(last.get("goalTempo").asDouble()).isEqualTo(72);
-    JsonNode plan =
-        answer("plan", LAMP.toString(), asked[0], asked[1], asked[2], asked[3], "--json");
+    JsonNode plan = answer("plan", song, "--tuning", "DADGBE", "--tempo", "72", "--json");
     assertThat(last.get("notes")).isEqualTo(plan.get("notes"));
     assertThat(plan.get("tuning").get(0).asInt()).isEqualTo(38);
   }

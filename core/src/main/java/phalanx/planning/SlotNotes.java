@@ -134,7 +134,7 @@ public final class SlotNotes {
     int lowest = 0;
     for (Stroke.Pluck pluck : wanted) {
       NoteRef ref = ref(placed, pluck.role());
-      if (tuneNotes.take(pluck, ref, belowTune)) {
+      if (tuneNotes.replaces(pluck, ref, belowTune)) {
         strings.givesWay(pluck.role());
         continue;
       }

@@ -20,8 +20,10 @@ import phalanx.song.Pins;
  */
 record TuneNotes(Pins pins, StringRoles roles, int toTick) {
 
-  /** Whether the thumb plays the tune at that time, which lies where the bass does. */
-  boolean take(Stroke.Pluck pluck, NoteRef ref, int belowTune) {
+  /**
+   * Whether the thumb plays the tune instead of its stroke, because it lies where the bass does.
+   */
+  boolean replaces(Stroke.Pluck pluck, NoteRef ref, int belowTune) {
     return pluck.role().isThumb() && isBass(belowTune) && pins.string(ref).isEmpty();
   }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
@@ -72,10 +73,11 @@ class FretboardTest {
     "D-G-D-G-B-D,38 43 50 55 59 62"
   })
   void readsATuningNearTheStandardOne(String text, String midi) {
-    int[] notes = Tuning.parse(text).orElseThrow().midi();
-    assertThat(notes)
-        .containsExactly(
-            java.util.Arrays.stream(midi.split(" ")).mapToInt(Integer::parseInt).toArray());
+    assertThat(Tuning.parse(text).orElseThrow().midi()).containsExactly(numbers(midi));
+  }
+
+  private static int[] numbers(String text) {
+    return Stream.of(text.split(" ")).mapToInt(Integer::parseInt).toArray();
   }
 
   /** German names: H is B, B is B flat. */
@@ -87,10 +89,8 @@ class FretboardTest {
     "EsAsDesGesBEs,39 44 49 54 58 63"
   })
   void readsATuningAsItIsCalled(String text, String midi) {
-    int[] notes = Tuning.parse(text, NoteNaming.GERMAN).orElseThrow().midi();
-    assertThat(notes)
-        .containsExactly(
-            java.util.Arrays.stream(midi.split(" ")).mapToInt(Integer::parseInt).toArray());
+    assertThat(Tuning.parse(text, NoteNaming.GERMAN).orElseThrow().midi())
+        .containsExactly(numbers(midi));
   }
 
   @ParameterizedTest

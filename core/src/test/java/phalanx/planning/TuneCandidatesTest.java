@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 import phalanx.arrangement.MelodyNote;
 import phalanx.arrangement.tune.SlotTune;
@@ -18,8 +17,6 @@ import phalanx.fretting.ShapeQuery;
 import phalanx.fretting.ShapeSearch;
 import phalanx.instrument.Guitar;
 import phalanx.instrument.Hand;
-import phalanx.picking.PatternHeard;
-import phalanx.picking.ThumbRoute;
 import phalanx.song.TestSongs;
 
 /** The shapes a chord with a tune may choose from, against every shape rated by itself. */
@@ -33,16 +30,6 @@ class TuneCandidatesTest {
 
   private static final Reach REACH = new Reach(Guitar.STEEL, Hand.MEDIUM);
   private static final TuneFit FIT = new TuneFit(REACH, true);
-
-  private static final PatternHeard UNHEARD =
-      PatternHeard.of(
-          List.of(),
-          true,
-          Set.of(),
-          ThumbRoute.ALTERNATING,
-          Optional.empty(),
-          Optional.empty(),
-          Guitar.STEEL);
 
   private static SlotTune tune(Random random) {
     List<MelodyNote> notes = new ArrayList<>();
@@ -70,7 +57,7 @@ class TuneCandidatesTest {
                     query,
                     base,
                     tune,
-                    UNHEARD,
+                    TunePlanTest.UNHEARD,
                     Optional.empty(),
                     LIMIT,
                     Double.POSITIVE_INFINITY,
@@ -81,7 +68,8 @@ class TuneCandidatesTest {
             .allMatch(r -> r.cost() <= Math.max(least + HOPELESS, found.get(FEWEST - 1).cost()));
         double last = found.get(found.size() - 1).cost();
         for (RatedShape shape : base) {
-          for (RatedShape way : TuneCandidates.ways(query, shape, UNHEARD, tune, FIT)) {
+          for (RatedShape way :
+              TuneCandidates.ways(query, shape, TunePlanTest.UNHEARD, tune, FIT)) {
             boolean may =
                 way.cost() <= least + HOPELESS && (found.size() < LIMIT || way.cost() < last);
             assertThat(!may || found.contains(way)).as("%s over %s", way, tune).isTrue();

@@ -50,7 +50,7 @@ import phalanx.testing.Draws;
 class TunePlanTest {
 
   /** No pattern, so that nothing of a shape may rest. */
-  private static final PatternHeard UNHEARD =
+  static final PatternHeard UNHEARD =
       PatternHeard.of(
           List.of(),
           true,

@@ -144,13 +144,18 @@ record StringPlaces(Reach reach, boolean onTop) {
           if (!stays(shape, string, finger.get(), fret)) {
             left.add(string);
           }
-          int steps = staysAnywhere(shape, finger.get(), left) ? 1 : left.size() + 1;
-          double cost = under + RELEASED * steps + coming(shape, finger.get(), string, fret);
+          double released = staysAnywhere(shape, finger.get(), left) ? RELEASED : leaving(left);
+          double cost = under + released + coming(shape, finger.get(), string, fret);
           return Optional.of(new TunePlace(string, fret, finger, false, left, cost));
         }
       }
     }
     return Optional.empty();
+  }
+
+  /** What it costs that the whole hand leaves its place, off some strings, for one note. */
+  private static double leaving(Set<Integer> left) {
+    return RELEASED * (left.size() + 1);
   }
 
   /** Whether a finger of the shape stays; if none does, the whole hand leaves its place. */
@@ -179,7 +184,7 @@ record StringPlaces(Reach reach, boolean onTop) {
         .filter(finger -> bass.finger(string).isEmpty())
         .map(
             finger -> {
-              double cost = RELEASED * (left.size() + 1) + coming(shape, finger, string, fret);
+              double cost = leaving(left) + coming(shape, finger, string, fret);
               return new TunePlace(
                   string, fret, Optional.of(finger), false, left, under(shape, string) + cost);
             });

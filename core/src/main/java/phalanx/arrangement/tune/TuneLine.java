@@ -72,9 +72,8 @@ public final class TuneLine {
       return 0;
     }
     int from = room ? ahead : tick;
-    int first = from;
-    for (int i = line.size() - 1; i >= 0 && line.get(i).endTick() > first; i--) {
-      line.set(i, line.get(i).until(first));
+    for (int i = line.size() - 1; i >= 0 && line.get(i).endTick() > from; i--) {
+      line.set(i, line.get(i).until(from));
     }
     for (Want grace : note.graces()) {
       TuneNote plain = new TuneNote(note.tick(), each, List.of(grace), Optional.empty(), List.of());

@@ -1,5 +1,12 @@
 package phalanx.desktop.frame;
 
+import static phalanx.desktop.document.Question.Answer.DROP;
+import static phalanx.desktop.document.Question.Answer.LEAVE;
+import static phalanx.desktop.document.Question.Answer.OTHER_NAME;
+import static phalanx.desktop.document.Question.Answer.OVER;
+import static phalanx.desktop.document.Question.Answer.SAVE;
+import static phalanx.desktop.document.Question.Answer.THEIRS;
+
 import java.util.List;
 import java.util.Optional;
 import phalanx.desktop.document.OpenDocument;
@@ -43,97 +50,51 @@ final class DocumentQuestions {
   }
 
   private void ask(Question question) {
-    if (question instanceof Question.Unsaved) {
-      notices.ask(
-          id(question),
-          Texts.of("documentQuestions.hasChangesThatAre", workspace.song().title()),
-          List.of(
-              answer(
-                  question,
-                  "unsaved-save",
-                  Texts.of("documentQuestions.save"),
-                  Question.Answer.SAVE),
-              answer(
-                  question,
-                  "unsaved-drop",
-                  Texts.of("documentQuestions.donTSave"),
-                  Question.Answer.DROP),
-              answer(
-                  question,
-                  "unsaved-keep",
-                  Texts.of("documentQuestions.goOnEditing"),
-                  Question.Answer.LEAVE)));
-    } else if (question instanceof Question.ReadOnly readOnly) {
-      notices.ask(
-          id(question),
-          Texts.of("documentQuestions.isMarkedAsA", name(readOnly.save())),
-          List.of(
-              answer(
-                  question,
-                  "read-only-as",
-                  Texts.of("documentQuestions.saveUnderAnotherName"),
-                  Question.Answer.OTHER_NAME),
-              answer(
-                  question,
-                  "read-only-over",
-                  Texts.of("documentQuestions.saveOverIt"),
-                  Question.Answer.OVER),
-              answer(
-                  question,
-                  "read-only-not",
-                  Texts.of("documentQuestions.donTSave"),
-                  Question.Answer.LEAVE)));
-    } else if (question instanceof Question.Changed changed) {
-      notices.ask(
-          id(question),
-          Texts.of("documentQuestions.wasChangedByAnother", name(changed.save())),
-          List.of(
-              answer(
-                  question,
-                  "changed-as",
-                  Texts.of("documentQuestions.saveMineUnderAnother"),
-                  Question.Answer.OTHER_NAME),
-              answer(
-                  question,
-                  "changed-mine",
-                  Texts.of("documentQuestions.saveMineOverIt"),
-                  Question.Answer.OVER),
-              answer(
-                  question,
-                  "changed-theirs",
-                  Texts.of("documentQuestions.takeTheirs"),
-                  Question.Answer.THEIRS),
-              answer(
-                  question,
-                  "changed-later",
-                  Texts.of("documentQuestions.later"),
-                  Question.Answer.LEAVE)),
-          changed.asked());
-    } else if (question instanceof Question.Taken taken) {
-      notices.ask(
-          id(question),
-          Texts.of("documentQuestions.thereIsAFile", name(taken.save())),
-          List.of(
-              answer(
-                  question,
-                  "taken-as",
-                  Texts.of("documentQuestions.chooseAnotherName"),
-                  Question.Answer.OTHER_NAME),
-              answer(
-                  question,
-                  "taken-over",
-                  Texts.of("documentQuestions.replaceIt"),
-                  Question.Answer.OVER),
-              answer(
-                  question,
-                  "taken-not",
-                  Texts.of("documentQuestions.donTSave"),
-                  Question.Answer.LEAVE)));
+    if (question instanceof Question.Changed changed) {
+      notices.ask(id(question), words(question), answers(question), changed.asked());
+    } else {
+      notices.ask(id(question), words(question), answers(question));
     }
   }
 
+  private String words(Question question) {
+    if (question instanceof Question.ReadOnly readOnly) {
+      return Texts.of("documentQuestions.isMarkedAsA", name(readOnly.save()));
+    } else if (question instanceof Question.Changed changed) {
+      return Texts.of("documentQuestions.wasChangedByAnother", name(changed.save()));
+    } else if (question instanceof Question.Taken taken) {
+      return Texts.of("documentQuestions.thereIsAFile", name(taken.save()));
+    }
+    return Texts.of("documentQuestions.hasChangesThatAre", workspace.song().title());
+  }
+
+  private List<Answer> answers(Question of) {
+    if (of instanceof Question.ReadOnly) {
+      return List.of(
+          answer(of, "as", Texts.of("documentQuestions.saveUnderAnotherName"), OTHER_NAME),
+          answer(of, "over", Texts.of("documentQuestions.saveOverIt"), OVER),
+          answer(of, "not", Texts.of("documentQuestions.donTSave"), LEAVE));
+    } else if (of instanceof Question.Changed) {
+      return List.of(
+          answer(of, "as", Texts.of("documentQuestions.saveMineUnderAnother"), OTHER_NAME),
+          answer(of, "mine", Texts.of("documentQuestions.saveMineOverIt"), OVER),
+          answer(of, "theirs", Texts.of("documentQuestions.takeTheirs"), THEIRS),
+          answer(of, "later", Texts.of("documentQuestions.later"), LEAVE));
+    } else if (of instanceof Question.Taken) {
+      return List.of(
+          answer(of, "as", Texts.of("documentQuestions.chooseAnotherName"), OTHER_NAME),
+          answer(of, "over", Texts.of("documentQuestions.replaceIt"), OVER),
+          answer(of, "not", Texts.of("documentQuestions.donTSave"), LEAVE));
+    }
+    return List.of(
+        answer(of, "save", Texts.of("documentQuestions.save"), SAVE),
+        answer(of, "drop", Texts.of("documentQuestions.donTSave"), DROP),
+        answer(of, "keep", Texts.of("documentQuestions.goOnEditing"), LEAVE));
+  }
+
   private Answer answer(Question question, String id, String words, Question.Answer answer) {
-    return new Answer(id, words, () -> documents.answer(question.number(), answer));
+    Runnable then = () -> documents.answer(question.number(), answer);
+    return new Answer(id(question) + "-" + id, words, then);
   }
 
   private static String name(Save save) {

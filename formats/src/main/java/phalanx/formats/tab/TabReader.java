@@ -168,9 +168,7 @@ public final class TabReader {
     Song song = plain;
     Matcher tuned = TUNING.matcher(head);
     Optional<Tuning> tuning =
-        tuned.find()
-            ? Tuning.parse(tuned.group(1).replaceAll("[,-]", " ").strip()).or(() -> labelled)
-            : labelled;
+        tuned.find() ? Tuning.parse(tuned.group(1)).or(() -> labelled) : labelled;
     Guitar guitar = song.guitar().withTuning(tuning.orElse(Tuning.STANDARD));
     Matcher capo = CAPO.matcher(head);
     if (capo.find() && Integer.parseInt(capo.group(1)) <= Guitar.HIGHEST_CAPO) {

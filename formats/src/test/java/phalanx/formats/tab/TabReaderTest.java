@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Attack;
 import phalanx.arrangement.Note;
@@ -113,10 +115,11 @@ class TabReaderTest {
         .contains(Technique.Plain.PALM_MUTE);
   }
 
-  @Test
-  void takesTuningCapoAndTempoFromTheTextAround() {
-    Song song =
-        TabReader.read("Quay\ntuning D A D G A D, capo 3, tempo 80\n\n" + ROLL.substring(5)).song();
+  @ParameterizedTest
+  @ValueSource(strings = {"D A D G A D", "DADGAD", "D-A-D-G-A-D", "D, A, D, G, A, D"})
+  void takesTuningCapoAndTempoFromTheTextAround(String tuning) {
+    String head = "Quay\ntuning " + tuning + ", capo 3, tempo 80\n\n";
+    Song song = TabReader.read(head + ROLL.substring(5)).song();
     assertThat(song.guitar().tuning().toString()).isEqualTo("D A D G A D");
     assertThat(song.guitar().capo()).isEqualTo(3);
     assertThat(song.tempo()).isEqualTo(80);
