@@ -15,6 +15,8 @@ import phalanx.theory.NoteName;
  * @param bass the note the lowest sounding string must have; empty for any tone of the chord
  * @param rootless whether the root may be left out
  * @param top MIDI note that must be the highest sounding, capo included, if any
+ * @param below MIDI note that all that sounds lies below and that has a place at the hand's frets,
+ *     capo included, if any
  * @param highestFret no finger above this fret, counted from the capo; 0 to 24
  * @param thumb whether the thumb may hold string ⑥
  * @param sounding strings that must sound because the picking hand wants them, 0 for ⑥ to 5 for ①
@@ -27,6 +29,7 @@ public record ShapeQuery(
     Optional<NoteName> bass,
     boolean rootless,
     OptionalInt top,
+    OptionalInt below,
     int highestFret,
     boolean thumb,
     Set<Integer> sounding,
@@ -36,8 +39,11 @@ public record ShapeQuery(
   /** Highest fret looked at unless asked otherwise. */
   public static final int USUAL_HIGHEST_FRET = 15;
 
+  /** Highest fret there is on any neck. */
+  public static final int HIGHEST_FRET = 24;
+
   public ShapeQuery {
-    if (highestFret < 0 || highestFret > 24) {
+    if (highestFret < 0 || highestFret > HIGHEST_FRET) {
       throw new IllegalArgumentException("highest fret out of range: " + highestFret);
     }
     sounding = Set.copyOf(sounding);
@@ -50,6 +56,7 @@ public record ShapeQuery(
         Optional.of(chord.bass()),
         false,
         OptionalInt.empty(),
+        OptionalInt.empty(),
         USUAL_HIGHEST_FRET,
         hand.thumbOver(),
         Set.of(),
@@ -59,32 +66,52 @@ public record ShapeQuery(
 
   /** With another bass; empty for any tone of the chord. */
   public ShapeQuery withBass(Optional<NoteName> wanted) {
-    return new ShapeQuery(chord, wanted, rootless, top, highestFret, thumb, sounding, guitar, hand);
+    return new ShapeQuery(
+        chord, wanted, rootless, top, below, highestFret, thumb, sounding, guitar, hand);
   }
 
   /** With the root left out where that helps. */
   public ShapeQuery withRootless() {
-    return new ShapeQuery(chord, bass, true, top, highestFret, thumb, sounding, guitar, hand);
+    return new ShapeQuery(
+        chord, bass, true, top, below, highestFret, thumb, sounding, guitar, hand);
   }
 
   /** With this MIDI note on top. */
   public ShapeQuery withTop(int midi) {
     return new ShapeQuery(
-        chord, bass, rootless, OptionalInt.of(midi), highestFret, thumb, sounding, guitar, hand);
+        chord,
+        bass,
+        rootless,
+        OptionalInt.of(midi),
+        below,
+        highestFret,
+        thumb,
+        sounding,
+        guitar,
+        hand);
+  }
+
+  /** With all that sounds below a MIDI note that a finger can add where the hand is. */
+  public ShapeQuery withAllBelow(int midi) {
+    OptionalInt note = OptionalInt.of(midi);
+    return new ShapeQuery(
+        chord, bass, rootless, top, note, highestFret, thumb, sounding, guitar, hand);
   }
 
   /** Up to another fret. */
   public ShapeQuery withHighestFret(int fret) {
-    return new ShapeQuery(chord, bass, rootless, top, fret, thumb, sounding, guitar, hand);
+    return new ShapeQuery(chord, bass, rootless, top, below, fret, thumb, sounding, guitar, hand);
   }
 
   /** With the thumb staying behind the neck. */
   public ShapeQuery withoutThumb() {
-    return new ShapeQuery(chord, bass, rootless, top, highestFret, false, sounding, guitar, hand);
+    return new ShapeQuery(
+        chord, bass, rootless, top, below, highestFret, false, sounding, guitar, hand);
   }
 
   /** With strings that must sound. */
   public ShapeQuery withSounding(Set<Integer> strings) {
-    return new ShapeQuery(chord, bass, rootless, top, highestFret, thumb, strings, guitar, hand);
+    return new ShapeQuery(
+        chord, bass, rootless, top, below, highestFret, thumb, strings, guitar, hand);
   }
 }

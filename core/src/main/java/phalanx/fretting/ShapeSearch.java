@@ -27,6 +27,7 @@ public final class ShapeSearch {
   private final Reach reach;
   private final ShapeMeasure measure;
   private final FingerSearch fingers;
+  private final int fingerCount;
   private final int highestFret;
   private final int essential;
   private final int bassBit;
@@ -45,6 +46,7 @@ public final class ShapeSearch {
     this.reach = reach;
     measure = new ShapeMeasure(reach);
     fingers = new FingerSearch(measure, query.thumb());
+    fingerCount = FingerCode.LITTLE - query.hand().missing().size();
     highestFret = Math.min(query.highestFret(), reach.highestFret());
     midi = new int[Tuning.STRINGS][reach.highestFret() + 1];
     toneBits = new int[Tuning.STRINGS][reach.highestFret() + 1];
@@ -155,7 +157,10 @@ public final class ShapeSearch {
   }
 
   private void complete(int covered) {
-    if (!query.top().isEmpty() && highestSounding() != query.top().getAsInt()) {
+    if (query.top().isPresent() && highestSounding() != query.top().getAsInt()) {
+      return;
+    }
+    if (query.below().isPresent() && !leavesAbove(query.below().getAsInt())) {
       return;
     }
     if (mutedInside() > MOST_MUTED_INSIDE) {
@@ -166,7 +171,36 @@ public final class ShapeSearch {
     long packed = PackedShapes.frets(frets);
     fingers.search(
         frets,
-        (grips, cost) -> found.add(PackedShapes.pack(packed, frets, grips), cost + chordCost));
+        (grips, cost) -> {
+          if (query.below().isEmpty() || leavesFinger(grips)) {
+            found.add(PackedShapes.pack(packed, frets, grips), cost + chordCost);
+          }
+        });
+  }
+
+  /** Whether a note is higher than all that sounds and has a place where the hand is. */
+  private boolean leavesAbove(int note) {
+    if (highestSounding() >= note) {
+      return false;
+    }
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      int fret = note - midi[s][0];
+      boolean atHand = low == 0 ? fret <= reach.highestFret() : low <= fret && fret <= high;
+      if (atHand && frets[s] < fret) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /** Whether a finger is free for one more note, or presses the highest string and can move. */
+  private boolean leavesFinger(GripTable grips) {
+    int pressing = 0;
+    for (int g = 0; g < grips.count; g++) {
+      boolean moves = grips.high[g] == grips.low[g] && grips.high[g] == Tuning.STRINGS - 1;
+      pressing += moves || grips.finger[g] == FingerCode.THUMB ? 0 : 1;
+    }
+    return pressing < fingerCount;
   }
 
   private int highestSounding() {

@@ -19,6 +19,7 @@ import phalanx.fretting.RecentlyUsed;
 import phalanx.fretting.Shape;
 import phalanx.fretting.ShapeQuery;
 import phalanx.fretting.ShapeSearch;
+import phalanx.instrument.Tuning;
 import phalanx.melody.Slur;
 import phalanx.picking.PatternHeard;
 import phalanx.picking.StringRoles;
@@ -130,13 +131,29 @@ public final class TuneCandidates {
             .limit(MOST_TOPS)
             .toList();
     for (int midi : pitches) {
-      int sounding = midi + query.guitar().capo();
-      tops.get(
-              query.withTop(sounding),
-              q -> ShapeSearch.find(q, fit.reach()).candidates(EACH_TOP, 2))
+      tops.get(withNote(query, midi), q -> ShapeSearch.find(q, fit.reach()).candidates(EACH_TOP, 2))
           .forEach(r -> costs.computeIfAbsent(r.shape(), shape -> struck.of(shape).cost(r.cost())));
     }
     return cheapest(query, base.all(), costs, struck, tune, pin, limit, most, fit);
+  }
+
+  /** Shapes with a note of the tune on top; with room for it where it is no tone of the chord. */
+  private static ShapeQuery withNote(ShapeQuery query, int midi) {
+    boolean isTone = query.chord().spelling(Math.floorMod(midi, 12)).isPresent();
+    int sounding = midi + query.guitar().capo();
+    ShapeQuery up =
+        query.withHighestFret(Math.max(query.highestFret(), lowestFret(query, sounding)));
+    return isTone ? up.withTop(sounding) : up.withAllBelow(sounding);
+  }
+
+  /** The lowest fret at which a note lies; the last one that is asked for where it lies higher. */
+  private static int lowestFret(ShapeQuery query, int sounding) {
+    int lowest = ShapeQuery.HIGHEST_FRET;
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      int fret = sounding - query.guitar().midi(s, 0);
+      lowest = fret < 0 ? lowest : Math.min(lowest, fret);
+    }
+    return lowest;
   }
 
   /**

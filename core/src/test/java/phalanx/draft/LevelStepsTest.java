@@ -68,7 +68,7 @@ class LevelStepsTest {
   /** The whole song fuller has other steps than less: a second voice, or a thumb that walks. */
   @Test
   void aFullSongIsMadeFuller() {
-    Song song = OwnSongs.all().get("Gravel Lane");
+    Song song = OwnSongs.all().get("Heron");
     List<Integer> all = song.chart().bars().stream().map(Bar::id).toList();
     Set<String> words = new HashSet<>();
     for (int n = 0; n < 3; n++) {

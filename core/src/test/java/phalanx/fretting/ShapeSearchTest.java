@@ -117,6 +117,24 @@ class ShapeSearchTest {
             r -> r.shape().midi(Guitar.NYLON).stream().mapToInt(m -> m).max().orElse(0) == 67);
   }
 
+  /** C5 over G: no tone of it, at fret 8 of ①, 13 of ②, 17 of ③, 22 of ④. */
+  @Test
+  void leavesRoomForANoteAbove() {
+    RankedShapes found = ShapeSearch.find(query("G").withAllBelow(72));
+    assertThat(found).anyMatch(r -> r.shape().toString().equals("x 10 9 7 x x ·431··"));
+    assertThat(found)
+        .allSatisfy(
+            r -> {
+              Shape shape = r.shape();
+              assertThat(shape.midi(Guitar.NYLON)).allMatch(m -> m < 72);
+              int low = shape.grips().values().stream().mapToInt(Grip::fret).min().orElse(0);
+              assertThat(List.of(8, 13, 17, 22)).anyMatch(f -> low <= f && f <= low + 5);
+              long still = shape.grips().values().stream().filter(g -> g.lowString() < 5).count();
+              assertThat(still)
+                  .isLessThan(shape.finger(0).equals(Optional.of(Finger.THUMB)) ? 5 : 4);
+            });
+  }
+
   @ParameterizedTest
   @ValueSource(strings = {"C", "G13", "F#m7b5"})
   void aSmallerHandHoldsNoMoreShapes(String symbol) {
