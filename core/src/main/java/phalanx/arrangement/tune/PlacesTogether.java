@@ -58,6 +58,11 @@ record PlacesTogether(List<Optional<TunePlace>> here, List<TunePlace> reached, d
       return all;
     }
     rows(shape, root, notes, places).forEach(here -> all.add(of(here)));
+    if (all.stream().allMatch(row -> row.cost() > TunePlaces.FAR)) {
+      for (List<TunePlace> away : places.away(shape, root, notes)) {
+        all.add(of(away.stream().map(Optional::of).toList()));
+      }
+    }
     return all;
   }
 

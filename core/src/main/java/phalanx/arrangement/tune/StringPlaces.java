@@ -1,5 +1,6 @@
 package phalanx.arrangement.tune;
 
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
@@ -14,6 +15,7 @@ import phalanx.fretting.Grip;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Finger;
+import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
 
 /**
@@ -103,19 +105,30 @@ record StringPlaces(Reach reach, boolean onTop) {
     return UNDER * above;
   }
 
-  /** What it costs a finger to come to a place: from its own, or from where the hand is. */
+  /** What it costs a finger to come to a place, and to be there. */
   private double coming(Shape shape, Finger finger, int string, int fret) {
-    Grip there = new Grip(fret, string, string);
+    return moving(shape, finger, new Grip(fret, string, string)) + pastBody(fret);
+  }
+
+  /** What it costs a finger to come from its own place, or from where the hand is. */
+  private double moving(Shape shape, Finger finger, Grip there) {
     Map<Finger, Grip> grips = shape.grips();
     Grip held = grips.get(finger);
     if (held != null) {
-      return held.fret() == fret ? 0 : ChangeCosts.MOVE_PER_MM * way(held, there);
+      return held.fret() == there.fret() ? 0 : ChangeCosts.MOVE_PER_MM * way(held, there);
     }
     double away = grips.isEmpty() ? AT_HAND : Double.MAX_VALUE;
     for (Grip grip : grips.values()) {
       away = Math.min(away, way(grip, there));
     }
     return ChangeCosts.MOVE_PER_MM * Math.max(0, away - AT_HAND);
+  }
+
+  /** Where the body is in the way of the hand, as for a shape. */
+  private double pastBody(int fret) {
+    Guitar guitar = reach.guitar();
+    CostTerm term = guitar.cutaway() ? CostTerm.PAST_BODY_CUTAWAY : CostTerm.PAST_BODY;
+    return term.weight() * Math.max(0, fret + guitar.capo() - guitar.bodyJoin());
   }
 
   private double way(Grip from, Grip to) {
@@ -171,10 +184,7 @@ record StringPlaces(Reach reach, boolean onTop) {
 
   /** The whole hand leaves its place for a note; only the bass is held on. */
   Optional<TunePlace> away(Shape shape, int root, int string, int fret) {
-    Set<Integer> left = new HashSet<>();
-    shape.grips().values().stream()
-        .filter(g -> g.lowString() > root || g.highString() < root)
-        .forEach(g -> pressed(shape, g).forEach(left::add));
+    Set<Integer> left = allBut(shape, root);
     // Where one finger is enough, that was tried.
     if (left.size() < 2 || left.stream().anyMatch(s -> s < root)) {
       return Optional.empty();
@@ -188,6 +198,56 @@ record StringPlaces(Reach reach, boolean onTop) {
               return new TunePlace(
                   string, fret, Optional.of(finger), false, left, under(shape, string) + cost);
             });
+  }
+
+  /**
+   * The same for several notes at once, each under a finger of its own or open.
+   *
+   * @param frets from the capo, by strings above the root's
+   * @return their places by strings, what the hand leaves counted once; empty where it cannot
+   */
+  Map<Integer, TunePlace> away(Shape shape, int root, Map<Integer, Integer> frets) {
+    Set<Integer> left = allBut(shape, root);
+    if (left.isEmpty() || left.stream().anyMatch(s -> s < root)) {
+      return Map.of();
+    }
+    Shape bass = shape.without(left);
+    Map<Integer, Integer> pressed = new HashMap<>(frets);
+    pressed.values().removeIf(fret -> fret == 0);
+    boolean held =
+        pressed.entrySet().stream()
+            .anyMatch(
+                p ->
+                    bass.finger(p.getKey()).isPresent()
+                        || shape.fretAt(p.getKey()) == p.getValue());
+    if (pressed.isEmpty() || held) {
+      return Map.of();
+    }
+    Map<Integer, Finger> fingers = AddedFinger.on(bass, pressed, reach);
+    if (fingers.isEmpty()) {
+      return Map.of();
+    }
+    Map<Integer, TunePlace> places = new HashMap<>();
+    frets.forEach(
+        (string, fret) -> {
+          Optional<Finger> finger = Optional.ofNullable(fingers.get(string));
+          double cost =
+              under(shape, string)
+                  + RELEASED
+                  + finger.map(f -> coming(shape, f, string, fret)).orElse(0.0);
+          boolean inShape = shape.fretAt(string) == fret;
+          places.put(string, new TunePlace(string, fret, finger, inShape, left, cost));
+        });
+    return places;
+  }
+
+  /** The strings pressed by fingers that do not hold the bass. */
+  private static Set<Integer> allBut(Shape shape, int root) {
+    Set<Integer> left = new HashSet<>();
+    shape.grips().values().stream()
+        .filter(g -> g.lowString() > root || g.highString() < root)
+        .forEach(g -> pressed(shape, g).forEach(left::add));
+    return left;
   }
 
   private static Stream<Integer> pressed(Shape shape, Grip grip) {

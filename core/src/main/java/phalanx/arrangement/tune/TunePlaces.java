@@ -2,6 +2,7 @@ package phalanx.arrangement.tune;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -34,7 +35,7 @@ final class TunePlaces {
   private static final double BELOW_BASS = CostTerm.TUNE_BELOW_BASS.weight();
 
   /** Where every place costs more, the hand may as well leave its own altogether. */
-  private static final double FAR = 2;
+  static final double FAR = 2;
 
   private record Asked(Shape shape, int root, int midi) {}
 
@@ -216,5 +217,44 @@ final class TunePlaces {
         onStrings.beside(
             shape, new TunePlace(string, fret, Optional.empty(), false, Set.of(), 0), fingers));
     return Optional.of(places);
+  }
+
+  /**
+   * Places of notes that begin together for which the whole hand leaves its own, on every row of
+   * strings above the bass.
+   *
+   * @param notes two or more, without techniques
+   */
+  List<List<TunePlace>> away(Shape shape, int root, List<MelodyNote> notes) {
+    List<List<TunePlace>> all = new ArrayList<>();
+    if (notes.stream().allMatch(n -> n.techniques().isEmpty())) {
+      away(shape, root, notes, new LinkedHashMap<>(), all);
+    }
+    return all;
+  }
+
+  private void away(
+      Shape shape,
+      int root,
+      List<MelodyNote> notes,
+      Map<Integer, Integer> frets,
+      List<List<TunePlace>> all) {
+    if (frets.size() == notes.size()) {
+      Map<Integer, TunePlace> places = onStrings.away(shape, root, frets);
+      if (!places.isEmpty()) {
+        all.add(frets.keySet().stream().map(places::get).toList());
+      }
+      return;
+    }
+    MelodyNote note = notes.get(frets.size());
+    for (int s = root + 1; s < Tuning.STRINGS; s++) {
+      int fret = note.midi() - reach.guitar().shapeMidi(s, 0);
+      boolean wanted = note.string().isEmpty() || note.string().get() == s;
+      if (wanted && !frets.containsKey(s) && 0 <= fret && fret <= reach.highestFret()) {
+        frets.put(s, fret);
+        away(shape, root, notes, frets, all);
+        frets.remove(s);
+      }
+    }
   }
 }
