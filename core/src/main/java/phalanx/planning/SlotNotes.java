@@ -177,7 +177,7 @@ public final class SlotNotes {
     Optional<Stroke.Knock> hit =
         only(placed, Stroke.Knock.class).filter(h -> leavesTheTune(h, placed.tick(), ring, plucks));
     return new VoicedStep(
-        placed, rising, brush.filter(b -> !brushed.isEmpty()), brushed, hit, damps(placed));
+        placed, rising, brush.filter(b -> !brushed.isEmpty()), brushed, hit, damps(placed, ring));
   }
 
   /** The plucks of a step, the thumb's first. */
@@ -318,14 +318,22 @@ public final class SlotNotes {
     return best;
   }
 
-  /** What the pattern stops: the thumb its strings, each finger its own. */
-  private List<Damp> damps(TimedStep placed) {
+  /** What the pattern stops: the thumb its strings, each finger its own, but never the tune. */
+  private List<Damp> damps(TimedStep placed, TuneRing ring) {
     List<Damp> damps = new ArrayList<>();
+    int tick = placed.tick();
     for (Stroke stroke : placed.step().strokes()) {
       if (stroke instanceof Stroke.Stop stop && stop.role().isThumb()) {
-        damps.add(new Damp(placed.tick(), route.strings(), new Damper.Picking(PickFinger.P)));
+        List<Integer> stopped = route.strings().stream().filter(s -> !ring.rings(s, tick)).toList();
+        if (!stopped.isEmpty()) {
+          damps.add(new Damp(tick, stopped, new Damper.Picking(PickFinger.P)));
+        }
       } else if (stroke instanceof Stroke.Stop stop) {
-        roles.string(stop.role()).map(s -> damp(placed.tick(), s)).ifPresent(damps::add);
+        roles
+            .string(stop.role())
+            .filter(s -> !ring.rings(s, tick))
+            .map(s -> damp(tick, s))
+            .ifPresent(damps::add);
       }
     }
     return damps;
