@@ -9,6 +9,7 @@ import phalanx.arrangement.tune.SlotTune;
 import phalanx.arrangement.tune.TunePlace;
 import phalanx.arrangement.tune.TuneWay;
 import phalanx.fretting.Cost;
+import phalanx.fretting.CostTerm;
 import phalanx.fretting.FingerSet;
 import phalanx.fretting.RatedShape;
 import phalanx.fretting.Reach;
@@ -118,11 +119,12 @@ record StruckShape(
   }
 
   /**
-   * What is not heard while the hand is away from the shape for notes of the tune: the share of the
-   * notes for which it leaves all but the bass.
+   * What is not heard because of the tune: while the hand is away from the shape for notes of it,
+   * the share of the notes for which it leaves all but the bass; and the open strings of a tuning
+   * that is chosen for them, where the tune lies on the only ones.
    */
   double lost(TuneWay way) {
-    double lost = 0;
+    double lost = hidesOpenStrings(way) ? CostTerm.NOTHING_RINGS.weight() : 0;
     for (Optional<TunePlace> place : way.places()) {
       Set<Integer> left = place.isPresent() ? place.get().left() : Set.of();
       if (left.size() > 1 && left.size() >= pressed() - 1) {
@@ -131,6 +133,25 @@ record StruckShape(
       }
     }
     return lost * share();
+  }
+
+  private boolean hidesOpenStrings(TuneWay way) {
+    if (struck == 0 || !heard.pattern().guitar().tuning().isOpen()) {
+      return false;
+    }
+    int sung = 0;
+    for (Optional<TunePlace> place : way.places()) {
+      if (place.isPresent() && place.get().fret() == 0) {
+        return false;
+      }
+      sung |= place.isPresent() ? 1 << place.get().string() : 0;
+    }
+    int open = 0;
+    for (int s = 0; s < Tuning.STRINGS; s++) {
+      open |= shape.isOpen(s) ? 1 << s : 0;
+    }
+    // Where no string of the shape is open that was counted with it.
+    return open != 0 && (open & struck & ~sung) == 0;
   }
 
   private int pressed() {
