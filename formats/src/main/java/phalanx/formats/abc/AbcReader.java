@@ -33,6 +33,8 @@ import phalanx.theory.Quoted;
  */
 public final class AbcReader {
 
+  private static final Pattern VOICE = Pattern.compile("\\[V:([^\\]]{1,200})\\]");
+
   private final List<FileProblem> problems = new ArrayList<>();
   private final List<FileProblem> remarks = new ArrayList<>();
   private final Map<String, AbcVoice> voices = new LinkedHashMap<>();
@@ -97,7 +99,26 @@ public final class AbcReader {
     if (field || text.startsWith("+:")) {
       field(number, text.charAt(0), text.substring(2).strip());
     } else if (body) {
-      voice().music(number, text);
+      music(number, text);
+    }
+  }
+
+  /** A line of notes, in which other voices may begin. */
+  private void music(int number, String text) {
+    Matcher begins = VOICE.matcher(text);
+    int from = 0;
+    while (begins.find()) {
+      music(number, text, from, begins.start());
+      voice(number, begins.group(1).strip());
+      from = begins.end();
+    }
+    music(number, text, from, text.length());
+  }
+
+  private void music(int number, String text, int from, int to) {
+    if (!text.substring(from, to).isBlank()) {
+      // Blanks before it, so that what cannot be read is told where it stands.
+      voice().music(number, " ".repeat(from) + text.substring(from, to));
     }
   }
 
@@ -115,7 +136,7 @@ public final class AbcReader {
     return voices.computeIfAbsent(
         voice,
         v -> {
-          AbcVoice begun = new AbcVoice(head, problems);
+          AbcVoice begun = new AbcVoice(head, problems, remarks);
           begun.octaves(octaves.getOrDefault(v, AbcOctaves.UNSAID));
           return begun;
         });

@@ -46,6 +46,7 @@ final class AbcVoice {
 
   private final AbcHead head;
   private final List<FileProblem> problems;
+  private final List<FileProblem> remarks;
   private final AbcBars bars;
   private final AbcRhythm rhythm;
   private final AbcWords words = new AbcWords();
@@ -61,11 +62,13 @@ final class AbcVoice {
   private boolean sounds;
   private final List<Want> graces = new ArrayList<>();
   private boolean told;
+  private boolean overlaid;
   private boolean inGraces;
 
-  AbcVoice(AbcHead head, List<FileProblem> problems) {
+  AbcVoice(AbcHead head, List<FileProblem> problems, List<FileProblem> remarks) {
     this.head = head;
     this.problems = problems;
+    this.remarks = remarks;
     bars = new AbcBars(head.meter, problems);
     rhythm = new AbcRhythm(head.unitTicks());
     key = head.key;
@@ -160,6 +163,9 @@ final class AbcVoice {
     } else if (sign == '>' || sign == '<') {
       return broken(rest, at);
     }
+    if (sign == '&') {
+      return overlay(number, text, at);
+    }
     Matcher note = NOTE.matcher(rest);
     if (note.lookingAt()) {
       note(note);
@@ -177,6 +183,17 @@ final class AbcVoice {
           new FileProblem(number, at + 1, Texts.of("abcVoice.expectedANoteOr", Quoted.of(rest))));
     }
     return at + 1;
+  }
+
+  /** A second voice from the start of the bar on: the first one is the tune. */
+  private int overlay(int number, String text, int at) {
+    if (!overlaid) {
+      overlaid = true;
+      remarks.add(new FileProblem(number, at + 1, Texts.of("abcVoice.theSecondVoiceOf")));
+    }
+    int line = text.indexOf('|', at);
+    int end = line < 0 ? text.length() : line;
+    return end > at + 1 && text.charAt(end - 1) == ':' ? end - 1 : end;
   }
 
   private void inline(char name, String value) {

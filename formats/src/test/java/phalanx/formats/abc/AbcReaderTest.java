@@ -105,6 +105,34 @@ class AbcReaderTest {
         .containsExactly("F♯4:96", "F♯3:96");
   }
 
+  /** Section 7.1: a voice may begin within a line of notes, by {@code [V:ID]}. */
+  @Test
+  void voicesMayBeginWithinALine() {
+    String head = "X:1\nM:4/4\nL:1/4\nV:T clef=treble\nV:B clef=bass octave=-1\nK:G\n";
+    String body = "[V:T]\"G\"GABc|\"D\"d4|\n[V:B]G,4|D,4|\n[V:T] \"G\"B4|] [V:B] G,4|]\n";
+    SongReading reading = AbcReader.read(head + body);
+    assertThat(notes(reading.song()))
+        .containsExactly("G4:24", "A4:24", "B4:24", "C5:24", "D5:96", "B4:96");
+    assertThat(reading.problems()).isEmpty();
+    assertThat(reading.remarks())
+        .extracting(r -> r.message())
+        .anyMatch(m -> m.contains("2 voices"));
+    SongReading wrong = AbcReader.read(head + "[V:T]G4|[V:B]G,4|[V:T]G2 ? G2|\n");
+    assertThat(wrong.problems())
+        .extracting(p -> p.line() + ":" + p.column())
+        .containsExactly("7:26");
+  }
+
+  /** Section 7.4: what stands behind {@code &} is a second voice of the same bar. */
+  @Test
+  void theSecondVoiceOfABarDoesNotMakeItLonger() {
+    SongReading reading = AbcReader.read("X:1\nM:3/4\nL:1/4\nK:D\nd3 & A,3|:f2 e&D3:|\n");
+    assertThat(notes(reading.song())).containsExactly("D5:72", "F♯5:48", "E5:24");
+    assertThat(Timeline.of(reading.song()).bars()).hasSize(3);
+    assertThat(reading.problems()).isEmpty();
+    assertThat(reading.remarks()).extracting(r -> r.line() + ":" + r.column()).contains("5:4");
+  }
+
   @Test
   void aTranspositionThatIsNotFollowedIsSaid() {
     SongReading reading = AbcReader.read("X:1\nM:4/4\nL:1/8\nK:C transpose=-2\nC8\n");
