@@ -72,19 +72,31 @@ class FillShelfTest {
   }
 
   /**
-   * The chords on I, IV and V of G, C, D, A and E: nine fills in ten go over each where the hand
-   * is, in both colours, and what is hard of the others is said.
+   * The chords on I, IV and V of G, C, D, A and E: nineteen fills in twenty go over them where the
+   * hand is, in both colours, and what is hard of the others is said. Over C, whose thirds lie
+   * where no finger is left over its bass, fewer do.
    */
-  @ParameterizedTest
-  @ValueSource(strings = {"G", "C", "D", "A", "E", "F", "B"})
-  void everyFillIsComfortableOverItsChords(String chord) {
-    List<String> hard = new ArrayList<>();
+  @Test
+  void fillsAreComfortableOverTheirChords() {
     int all = 0;
+    int hard = 0;
+    for (String chord : List.of("G", "C", "D", "A", "E", "F", "B")) {
+      List<String> here = hard(chord);
+      int tried = FillShelf.all().size() * Fill.Colour.values().length;
+      assertThat(here).as(chord).hasSizeLessThan(tried / 8);
+      all += tried;
+      hard += here.size();
+    }
+    assertThat(hard).isLessThan(all / 20);
+  }
+
+  /** Why fills do not go over a chord; those that do lose no note. */
+  private static List<String> hard(String chord) {
+    List<String> hard = new ArrayList<>();
     NoteName root = NoteName.parse(chord).orElseThrow();
     for (Fill fill : FillShelf.all()) {
       for (Fill.Colour colour : Fill.Colour.values()) {
         FillTry tried = tried(song(chord, fill), 0, chord, fill, colour);
-        all++;
         tried.why().ifPresent(why -> hard.add(fill.name() + ": " + why));
         if (tried.fits()) {
           assertThat(tried.fitted().orElseThrow().notes())
@@ -96,7 +108,7 @@ class FillShelfTest {
         }
       }
     }
-    assertThat(hard).hasSizeLessThan(all / 10);
+    return hard;
   }
 
   private static FillTry tried(Song song, int tick, String chord, Fill fill, Fill.Colour colour) {
