@@ -1,10 +1,7 @@
 package phalanx.formats.abc;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
@@ -21,10 +18,7 @@ import phalanx.song.Harmony;
 import phalanx.song.SongBounds;
 import phalanx.theory.ChordReader;
 import phalanx.theory.ChordReading;
-import phalanx.theory.Letter;
 import phalanx.theory.Meter;
-import phalanx.theory.NoteName;
-import phalanx.theory.Pitch;
 import phalanx.theory.Quoted;
 
 /** The notes of one voice, line by line. */
@@ -33,8 +27,6 @@ final class AbcVoice {
   /** No word of a tune, a chord or a group of notes, is longer than so many signs. */
   private static final int LOOK_AHEAD = 300;
 
-  private static final Pattern NOTE =
-      Pattern.compile("(\\^{1,2}|_{1,2}|=)?([a-gA-G])([,']{0,8})(\\d{0,4})(/{1,6}\\d{0,4})?");
   private static final Pattern REST = Pattern.compile("([zxyZX])(\\d{0,4})(/{1,6}\\d{0,4})?");
   private static final Pattern LENGTH = Pattern.compile("(\\d{0,4})(/{1,6}\\d{0,4})?");
   private static final Pattern TUPLET =
@@ -50,13 +42,7 @@ final class AbcVoice {
   private final AbcBars bars;
   private final AbcRhythm rhythm;
   private final AbcWords words = new AbcWords();
-  private AbcHead.Signed key;
-  private int octavesUp;
-
-  /** The accidentals that count up to the next bar line, by letter and octave. */
-  private final Map<String, Integer> signs = new HashMap<>();
-
-  private ImportedBar signsOf;
+  private final AbcPitches pitches;
   private boolean tied;
   private boolean hasChords;
   private boolean sounds;
@@ -71,9 +57,8 @@ final class AbcVoice {
     this.remarks = remarks;
     bars = new AbcBars(head.meter, problems);
     rhythm = new AbcRhythm(head.unitTicks());
-    key = head.key;
+    pitches = new AbcPitches(head.key);
     octaves(head.octaves);
-    signsOf = bars.now();
   }
 
   void meter(Meter other) {
@@ -85,12 +70,12 @@ final class AbcVoice {
   }
 
   void key(AbcHead.Signed other) {
-    key = other;
+    pitches.key(other);
   }
 
   /** What follows sounds so many octaves above what is written; as before where nothing is said. */
   void octaves(AbcOctaves said) {
-    octavesUp = said.octaves().orElse(octavesUp);
+    said.octaves().ifPresent(pitches::octavesUp);
   }
 
   void tempo(Optional<Double> tempo) {
@@ -166,7 +151,7 @@ final class AbcVoice {
     if (sign == '&') {
       return overlay(number, text, at);
     }
-    Matcher note = NOTE.matcher(rest);
+    Matcher note = AbcPitches.NOTE.matcher(rest);
     if (note.lookingAt()) {
       note(note);
       return at + note.end();
@@ -276,36 +261,12 @@ final class AbcVoice {
   }
 
   private void note(Matcher m) {
-    Want.Sound want = want(m);
+    Want.Sound want = pitches.of(m, bars.now());
     if (inGraces) {
       graces.add(want);
       return;
     }
     strike(List.of(want), rhythm.taken(rhythm.length(m.group(4), m.group(5))));
-  }
-
-  private Want.Sound want(Matcher m) {
-    char written = m.group(2).charAt(0);
-    Letter letter = Letter.valueOf(String.valueOf(written).toUpperCase(Locale.ROOT));
-    int octave = Character.isLowerCase(written) ? 5 : 4;
-    for (char c : m.group(3).toCharArray()) {
-      octave += c == '\'' ? 1 : -1;
-    }
-    if (signsOf != bars.now()) {
-      signs.clear();
-      signsOf = bars.now();
-    }
-    String place = letter.name() + octave;
-    int alteration;
-    if (m.group(1) != null) {
-      char sign = m.group(1).charAt(0);
-      alteration = sign == '=' ? 0 : (sign == '^' ? 1 : -1) * m.group(1).length();
-      signs.put(place, alteration);
-    } else {
-      alteration = signs.getOrDefault(place, key.signs().getOrDefault(letter, 0));
-    }
-    int sounding = Math.max(0, Math.min(9, octave + octavesUp));
-    return new Want.Sound(new Pitch(new NoteName(letter, alteration), sounding), Optional.empty());
   }
 
   private void strike(List<Want> wants, int ticks) {
@@ -338,9 +299,9 @@ final class AbcVoice {
     }
     List<Want> wants = new ArrayList<>();
     int inside = 0;
-    Matcher note = NOTE.matcher(rest.substring(1, close));
+    Matcher note = AbcPitches.NOTE.matcher(rest.substring(1, close));
     while (note.find()) {
-      wants.add(want(note));
+      wants.add(pitches.of(note, bars.now()));
       inside = inside == 0 ? rhythm.length(note.group(4), note.group(5)) : inside;
     }
     Matcher behind = LENGTH.matcher(rest.substring(close + 1));
