@@ -40,6 +40,11 @@ final class Adaptation {
    */
   private static final int LONG = 60;
 
+  /**
+   * Chords from which on every look at the whole song is waited for: there are as few as can be.
+   */
+  private static final int ENDLESS = 400;
+
   private final RecentlyUsed<ShapeQuery, BothHands.Stuck> noShape;
   private final BooleanSupplier outdated;
   private Optional<ShapePlan> last;
@@ -99,10 +104,7 @@ final class Adaptation {
   Played best(SongSlots slots, ShapePlan plan) {
     Adapted whole = new Adapted(slots, plan);
     Adapted parts = revoiced(whole);
-    List<Played> tried =
-        parts != whole && slots.count() > LONG
-            ? Stream.of(parts, whole).parallel().map(this::refined).toList()
-            : tried(parts, whole);
+    List<Played> tried = tried(parts, whole);
     Played played = tried.get(0);
     Set<Integer> fillers = isHard(played) ? fillers(played) : Set.of();
     if (!fillers.isEmpty()) {
@@ -115,6 +117,13 @@ final class Adaptation {
 
   /** As the chords are parted; where that is hard, as the song stands as well. */
   private List<Played> tried(Adapted parts, Adapted whole) {
+    int chords = whole.slots().count();
+    if (chords > ENDLESS) {
+      return List.of(refined(parts));
+    }
+    if (parts != whole && chords > LONG) {
+      return Stream.of(parts, whole).parallel().map(this::refined).toList();
+    }
     Played first = refinement(parts).played(parts.plan());
     // What only both hands together show may be better with the song as it stands.
     List<Adapted> ways = parts != whole && isHard(first) ? List.of(parts, whole) : List.of(parts);
@@ -173,12 +182,13 @@ final class Adaptation {
     Set<Integer> fillers = first;
     Adapted now = full;
     Optional<Played> played = Optional.empty();
-    for (int round = 0; round < ROUNDS && !fillers.isEmpty(); round++) {
+    boolean endless = full.slots().count() > ENDLESS;
+    for (int round = 0; round < (endless ? 1 : ROUNDS) && !fillers.isEmpty(); round++) {
       now = adapted(now.slots().leavingOut(fillers));
       played = Optional.of(refinement(now).played(now.plan()));
       fillers = fillers(played.get());
     }
-    return refinement(now).of(played.orElseThrow());
+    return endless ? played.orElseThrow() : refinement(now).of(played.orElseThrow());
   }
 
   /** When an accompanying note alone keeps the hand where a change is late, ticks. */

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Damp;
@@ -57,20 +59,16 @@ final class BothHands {
     Song song = known.song();
     Timeline timeline = known.timeline();
     TuneFit fit = known.fit();
-    List<Slot> slots = new ArrayList<>();
-    List<TuneWay> ways = new ArrayList<>();
-    for (int i = 0; i < known.count(); i++) {
-      Shape shape = plan.chosen(i).shape();
-      slots.add(
-          slot(
-              song,
-              timeline.slots().get(i),
-              shape,
-              known.heard().get(i),
-              known.tune(i),
-              fit.reach()));
-      ways.add(way(song, slots.get(i), plan.chosen(i), known.tunes().get(i), fit));
-    }
+    List<Slot> slots =
+        IntStream.range(0, known.count())
+            .parallel()
+            .mapToObj(i -> slot(i, plan.chosen(i).shape()))
+            .toList();
+    List<TuneWay> ways =
+        IntStream.range(0, known.count())
+            .parallel()
+            .mapToObj(i -> way(song, slots.get(i), plan.chosen(i), known.tunes().get(i), fit))
+            .collect(Collectors.toCollection(ArrayList::new));
     tuneAlone(slots, ways, fit.reach());
     FingeredNotes sounding =
         new SongNotes(song, timeline, slots, known.placed(), ways, fit).sounding();
@@ -158,13 +156,12 @@ final class BothHands {
         new Remark.Figure(0, 1, "shapes"));
   }
 
-  private Slot slot(
-      Song song,
-      PlayedSlot played,
-      Shape shape,
-      PatternHeard heard,
-      List<MelodyNote> tune,
-      Reach reach) {
+  private Slot slot(int index, Shape shape) {
+    Song song = known.song();
+    PlayedSlot played = known.timeline().slots().get(index);
+    PatternHeard heard = known.heard().get(index);
+    List<MelodyNote> tune = known.tune(index);
+    Reach reach = known.fit().reach();
     Optional<Shape> pin = song.pins().shape(played.ref());
     List<Remark> remarks = new ArrayList<>();
     pin.filter(p -> !SlotRows.fits(p, reach)).ifPresent(p -> remarks.add(beyondTheNeck(p, reach)));

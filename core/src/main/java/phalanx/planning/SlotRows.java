@@ -37,7 +37,7 @@ import phalanx.song.Timeline.PlayedSlot;
 final class SlotRows {
 
   /** Shapes of one chord the planner chooses from. */
-  private static final int CANDIDATES = 60;
+  private static final int CANDIDATES = 40;
 
   /** The same in songs of more slots than {@link #ENDLESS}. */
   private static final int FEWER_CANDIDATES = 15;
