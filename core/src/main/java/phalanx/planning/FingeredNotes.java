@@ -113,17 +113,22 @@ public final class FingeredNotes {
   }
 
   private void pluck(VoicedStep on, Fingered fingers) {
-    List<VoicedStroke> struck = on.plucks().stream().filter(p -> p.isMade(fingers)).toList();
+    List<VoicedStroke> struck = on.plucks().stream().filter(p -> on.isMade(p, fingers)).toList();
     Map<Integer, Integer> delays = Strikes.delays(on);
     boolean rolls = !delays.isEmpty() && struck.size() > 1;
     boolean alone = struck.stream().filter(p -> p.slur().isEmpty()).count() < 2;
     for (VoicedStroke p : struck) {
-      Optional<PickFinger> pick = fingers.finger(p.string());
+      boolean swept = on.sweeps(p);
+      Optional<PickFinger> pick =
+          swept ? on.brush().map(b -> b.touch().letter()) : fingers.finger(p.string());
       Attack attack = p.slur().map(Attack::of).orElse(Attack.PLUCKED);
       Group group = rolls ? Group.ROLL : alone ? Group.ALONE : Group.PINCH;
-      group = attack.isSlur() ? Group.ALONE : group;
+      group = attack.isSlur() ? Group.ALONE : swept ? Group.BRUSH : group;
       // A string that is left alone of a roll keeps its time in it: its finger counts on that.
-      int delay = delays.getOrDefault(p.string(), 0);
+      int delay =
+          swept
+              ? on.brushed().indexOf(p.string()) * SlotNotes.BRUSH_TICKS
+              : delays.getOrDefault(p.string(), 0);
       Note note =
           note(on, p.string(), pick, part(on, p), p.ref(), group, p.pluck().force(), delay)
               .starting(attack);
@@ -227,7 +232,11 @@ public final class FingeredNotes {
     Stroke.Brush brush = on.brush().get();
     int tick = on.placed().tick();
     List<Integer> strings = on.brushed();
+    Set<Integer> sung = on.plucks().stream().map(VoicedStroke::string).collect(Collectors.toSet());
     for (int k = 0; k < strings.size(); k++) {
+      if (sung.contains(strings.get(k))) {
+        continue;
+      }
       NoteRef ref = SlotNotes.ref(on.placed(), Role.INNER);
       notes.add(
           note(

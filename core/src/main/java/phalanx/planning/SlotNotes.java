@@ -25,6 +25,7 @@ import phalanx.picking.PickFinger;
 import phalanx.picking.Role;
 import phalanx.picking.StringRoles;
 import phalanx.picking.Stroke;
+import phalanx.picking.Touch;
 import phalanx.planning.TimedSteps.TimedStep;
 import phalanx.song.NoteRef;
 import phalanx.song.Song;
@@ -173,7 +174,9 @@ public final class SlotNotes {
     rising.sort((a, b) -> a.string() - b.string());
     Optional<Stroke.Brush> brush = only(placed, Stroke.Brush.class);
     List<Integer> brushed =
-        brush.map(b -> brushed(b, plucks.keySet(), placed.tick(), ring)).orElse(List.of());
+        brush
+            .map(b -> withTune(b, brushed(b, plucks.keySet(), placed.tick(), ring), rising))
+            .orElse(List.of());
     Optional<Stroke.Knock> hit =
         only(placed, Stroke.Knock.class).filter(h -> leavesTheTune(h, placed.tick(), ring, plucks));
     return new VoicedStep(
@@ -296,6 +299,33 @@ public final class SlotNotes {
       Collections.reverse(crossed);
     }
     return crossed;
+  }
+
+  /**
+   * Nails on their way across the strings strike the tune as the last or the first of them, where
+   * it is the string above the others: no finger is left to pluck it (common practice, no source).
+   *
+   * @param crossed the other strings, in the order of the brush
+   */
+  private static List<Integer> withTune(
+      Stroke.Brush brush, List<Integer> crossed, List<VoicedStroke> plucks) {
+    List<VoicedStroke> fingers = plucks.stream().filter(p -> !p.byThumb()).toList();
+    if (crossed.isEmpty() || brush.touch() != Touch.NAILS || fingers.size() != 1) {
+      return crossed;
+    }
+    VoicedStroke tune = fingers.get(0);
+    boolean plain =
+        tune.rings().isPresent()
+            && tune.slur().isEmpty()
+            && tune.played().techniques().isEmpty()
+            && !tune.played().isTouchedByPicking();
+    boolean next = Collections.max(crossed) == tune.string() - 1 && tune.string() <= brush.high();
+    if (!plain || !next) {
+      return crossed;
+    }
+    List<Integer> all = new ArrayList<>(crossed);
+    all.add(brush.towardsTreble() ? all.size() : 0, tune.string());
+    return all;
   }
 
   /**

@@ -99,13 +99,28 @@ public final class SongNotes {
       }
       voice(step, last);
     }
-    List<Fingered> fingers = FingerAssignment.assign(strikes, song.school(), song.tempo());
+    List<Fingered> fingers = fingers();
     leaveOutSlursFromNothing(fingers);
     remarkOn(fingers);
     List<Slot> remarked = remarked();
     FingeredNotes sounding = new FingeredNotes(song, remarked, voiced, fingers);
     tune.kept((struck, slot) -> sounding.keep(struck, remarked.get(slot)));
     return sounding;
+  }
+
+  /** The fingers of every strike; what a brush that is left out was to strike is plucked. */
+  private List<Fingered> fingers() {
+    List<Fingered> fingers = FingerAssignment.assign(strikes, song.school(), song.tempo());
+    boolean changed = false;
+    for (int i = 0; i < voiced.size(); i++) {
+      VoicedStep on = voiced.get(i);
+      if (!fingers.get(i).gesture() && on.plucks().stream().anyMatch(on::sweeps)) {
+        voiced.set(i, on.plucked());
+        strikes.set(i, asked.of(voiced.get(i)));
+        changed = true;
+      }
+    }
+    return changed ? fingers() : fingers;
   }
 
   /** Whether a note of the tune goes on into a slot up to a time. */

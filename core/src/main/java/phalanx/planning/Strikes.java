@@ -43,7 +43,7 @@ final class Strikes {
       if (p.byThumb() && p.played().isTouchedByPicking()) {
         gesture.add(PickFinger.I);
       }
-      if (!p.byThumb() && p.slur().isEmpty()) {
+      if (!p.byThumb() && p.slur().isEmpty() && !on.sweeps(p)) {
         strings.add(p.string());
         p.pluck().finger().ifPresent(f -> wanted.put(p.string(), f));
         if (p.pluck().role() == Role.TUNE && isNearTouch(on.placed().tick())) {

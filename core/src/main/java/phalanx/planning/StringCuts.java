@@ -46,7 +46,7 @@ final class StringCuts {
   private void cut(VoicedStep on, Fingered fingers) {
     int tick = on.placed().tick();
     on.plucks().stream()
-        .filter(p -> p.isMade(fingers))
+        .filter(p -> on.isMade(p, fingers))
         .forEach(
             p -> {
               cuts.get(p.string()).add(tick);

@@ -8,7 +8,10 @@ import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
+import phalanx.findings.BusyFingers;
+import phalanx.findings.Review;
 import phalanx.picking.PatternReader;
+import phalanx.picking.PickFinger;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
 
@@ -44,5 +47,48 @@ class BrushedStringsTest {
             }
           });
     }
+  }
+
+  private static Arrangement sung(String brushes, double tempo) {
+    String pattern = "name: x\nmetre: 4/4\nbrush | " + brushes + " |\nthumb | o | . | o | . |\n";
+    Song song =
+        TestSongs.singing(TestSongs.of("| C | Am |"), "e4 g e g", "e4 a4 e4 c5")
+            .withPattern(PatternReader.read(pattern).patterns().get(0))
+            .withTempo(tempo);
+    return new Arranger().arrange(song);
+  }
+
+  private static List<Note> tune(Arrangement a) {
+    return a.notes().stream().filter(n -> n.part() == Note.Part.TUNE).toList();
+  }
+
+  /**
+   * Nails leave no finger for the tune: they strike it on their way, last towards the treble and
+   * first away from it (common practice, no source).
+   */
+  @Test
+  void nailsStrikeTheTuneOnTheirWay() {
+    Arrangement a = sung(". | 5-1n | . | 1-4n", 90);
+    assertThat(tune(a)).hasSize(8);
+    for (int beat : new int[] {1, 3}) {
+      int tick = beat * 5040;
+      Note top = tune(a).stream().filter(n -> n.tick() == tick).findFirst().orElseThrow();
+      List<Note> others =
+          a.notesFrom(tick, tick + 1).stream().filter(n -> n.isBrushed() && n != top).toList();
+      assertThat(others).isNotEmpty().allMatch(n -> n.string() < top.string());
+      assertThat(top.isBrushed()).isTrue();
+      assertThat(top.isPickedBy(PickFinger.I)).isTrue();
+      assertThat(others)
+          .allMatch(n -> beat == 1 ? n.delayTicks() < top.delayTicks() : n.delayTicks() > 0);
+    }
+    assertThat(Review.of(a).findings()).noneMatch(f -> f.finding().rule().equals(BusyFingers.NAME));
+  }
+
+  /** Brushes that come too quickly one after the other are left out; the tune never is. */
+  @Test
+  void theTuneIsPluckedWhereABrushIsLeftOut() {
+    Arrangement a = sung("5-1n 5-1n 5-1n 5-1n | 5-1n 5-1n 5-1n 5-1n | 5-1n | 5-1n", 160);
+    assertThat(tune(a)).hasSize(8);
+    assertThat(Review.of(a).findings()).anyMatch(f -> f.finding().rule().equals(BusyFingers.NAME));
   }
 }
