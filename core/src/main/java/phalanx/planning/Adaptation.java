@@ -40,10 +40,8 @@ final class Adaptation {
    */
   private static final int LONG = 60;
 
-  /**
-   * Chords from which on every look at the whole song is waited for: there are as few as can be.
-   */
-  private static final int ENDLESS = 400;
+  /** Chords from which on each look at the whole song is waited for, so that there are few. */
+  private static final int VERY_LONG = 400;
 
   private final RecentlyUsed<ShapeQuery, BothHands.Stuck> noShape;
   private final BooleanSupplier outdated;
@@ -118,7 +116,7 @@ final class Adaptation {
   /** As the chords are parted; where that is hard, as the song stands as well. */
   private List<Played> tried(Adapted parts, Adapted whole) {
     int chords = whole.slots().count();
-    if (chords > ENDLESS) {
+    if (chords > VERY_LONG) {
       return List.of(refined(parts));
     }
     if (parts != whole && chords > LONG) {
@@ -182,13 +180,13 @@ final class Adaptation {
     Set<Integer> fillers = first;
     Adapted now = full;
     Optional<Played> played = Optional.empty();
-    boolean endless = full.slots().count() > ENDLESS;
-    for (int round = 0; round < (endless ? 1 : ROUNDS) && !fillers.isEmpty(); round++) {
+    boolean veryLong = full.slots().count() > VERY_LONG;
+    for (int round = 0; round < (veryLong ? 1 : ROUNDS) && !fillers.isEmpty(); round++) {
       now = adapted(now.slots().leavingOut(fillers));
       played = Optional.of(refinement(now).played(now.plan()));
       fillers = fillers(played.get());
     }
-    return endless ? played.orElseThrow() : refinement(now).of(played.orElseThrow());
+    return veryLong ? played.orElseThrow() : refinement(now).of(played.orElseThrow());
   }
 
   /** When an accompanying note alone keeps the hand where a change is late, ticks. */

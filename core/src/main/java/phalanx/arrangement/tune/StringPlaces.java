@@ -201,10 +201,11 @@ record StringPlaces(Reach reach, boolean onTop) {
   }
 
   /**
-   * The same for several notes at once, each under a finger of its own or open.
+   * The same for several notes at once, each under a finger of its own or open. They are the chord
+   * themselves for that time, so each costs as one finger that leaves its string.
    *
    * @param frets from the capo, by strings above the root's
-   * @return their places by strings, what the hand leaves counted once; empty where it cannot
+   * @return their places by strings; empty where the hand cannot
    */
   Map<Integer, TunePlace> away(Shape shape, int root, Map<Integer, Integer> frets) {
     Set<Integer> left = allBut(shape, root);
