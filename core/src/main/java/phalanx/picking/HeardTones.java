@@ -105,11 +105,7 @@ public final class HeardTones {
   }
 
   private void unheard(Shape shape, Terms terms) {
-    int silent = 0;
-    for (Role role : offRoute) {
-      // Each of these has a home of its own.
-      silent += !role.isThumb() && role != Role.INNER && !shape.sounds(role.home()) ? 1 : 0;
-    }
+    int silent = Integer.bitCount(silent(shape));
     if (silent > 0) {
       terms.add(CostTerm.SILENT_HOME, silent);
     }
@@ -121,6 +117,28 @@ public final class HeardTones {
     if (byFingers) {
       tones(shape, on, terms);
     }
+  }
+
+  /** The strings that the pattern's fingers and brushes are at home on and that do not sound. */
+  private int silent(Shape shape) {
+    int silent = 0;
+    for (Role role : offRoute) {
+      // Each of these has a home of its own.
+      boolean home = !role.isThumb() && role != Role.INNER;
+      silent |= home && !shape.sounds(role.home()) ? 1 << role.home() : 0;
+    }
+    if (pattern.brush().isPresent()) {
+      PatternHeard.Strings over = pattern.brush().get();
+      int first = 0;
+      while (first < Tuning.STRINGS && !shape.sounds(first)) {
+        first++;
+      }
+      // Below its bass nobody misses a string.
+      for (int s = Math.max(over.low(), first); s <= over.high(); s++) {
+        silent |= shape.sounds(s) ? 0 : 1 << s;
+      }
+    }
+    return silent;
   }
 
   private void bass(Shape shape, StringRoles on, Terms terms) {

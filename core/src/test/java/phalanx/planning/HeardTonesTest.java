@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import phalanx.arrangement.Arrangement;
@@ -64,6 +65,22 @@ class HeardTonesTest {
     String rows =
         "name: own\nmetre: 4/4\nupper | . o | . o | . o | . o |\nthumb | o . | o . | o . | o . |\n";
     return TestSongs.of(chord).withPattern(PatternReader.read(rows).patterns().get(0));
+  }
+
+  /** A brush wants the strings between its bass and its end (common practice, no source). */
+  @ParameterizedTest
+  @CsvSource({
+    "Em, 022000, false",
+    "Em, 0xx000, true",
+    "D, xx0232, false",
+    "C, x3201x, true",
+    "C, x32010, false"
+  })
+  void aBrushMissesStringsThatDoNotSound(String chord, String frets, boolean missed) {
+    String rows = "name: own\nmetre: 4/4\nbrush | . | 5-1n | . | 5-1n |\nthumb | o | . | o | . |\n";
+    Song song = TestSongs.of(chord).withPattern(PatternReader.read(rows).patterns().get(0));
+    assertThat(unheard(song, frets).contains("strings of the pattern that do not sound"))
+        .isEqualTo(missed);
   }
 
   /** The finger at home on ② strikes the third of D on ① once (common practice, no source). */
