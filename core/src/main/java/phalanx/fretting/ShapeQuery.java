@@ -39,11 +39,8 @@ public record ShapeQuery(
   /** Highest fret looked at unless asked otherwise. */
   public static final int USUAL_HIGHEST_FRET = 15;
 
-  /** Highest fret there is on any neck. */
-  public static final int HIGHEST_FRET = 24;
-
   public ShapeQuery {
-    if (highestFret < 0 || highestFret > HIGHEST_FRET) {
+    if (highestFret < 0 || highestFret > 24) {
       throw new IllegalArgumentException("highest fret out of range: " + highestFret);
     }
     sounding = Set.copyOf(sounding);

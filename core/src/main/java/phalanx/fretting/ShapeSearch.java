@@ -185,12 +185,16 @@ public final class ShapeSearch {
     }
     for (int s = 0; s < Tuning.STRINGS; s++) {
       int fret = note - midi[s][0];
-      boolean atHand = low == 0 ? fret <= reach.highestFret() : low <= fret && fret <= high;
-      if (atHand && frets[s] < fret) {
+      if (frets[s] < fret && fret <= reach.highestFret() && isAtHand(fret)) {
         return true;
       }
     }
     return false;
+  }
+
+  /** Whether a finger reaches a fret from the lowest one held, along the neck. */
+  private boolean isAtHand(int fret) {
+    return low == 0 || low <= fret && reach.along(low, fret) <= widest();
   }
 
   /** Whether a finger is free for one more note, or presses the highest string and can move. */

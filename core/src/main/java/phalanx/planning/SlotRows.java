@@ -37,7 +37,10 @@ import phalanx.song.Timeline.PlayedSlot;
 final class SlotRows {
 
   /** Shapes of one chord the planner chooses from. */
-  private static final int CANDIDATES = 40;
+  private static final int CANDIDATES = 60;
+
+  /** So many of them are left once they are rated with a tune. */
+  private static final int SUNG_CANDIDATES = 40;
 
   /** The same in songs of more slots than {@link #ENDLESS}. */
   private static final int FEWER_CANDIDATES = 15;
@@ -133,7 +136,8 @@ final class SlotRows {
     Candidates row = heard(candidates(song, slot.harmony(), limit, pin, reach), heard, reach);
     if (!tune.notes().isEmpty() && slot.harmony() instanceof Harmony.Sounding s && row != RESTING) {
       ShapeQuery query = Arranger.query(song, s.chord());
-      row = tunes.withTune(query, row, tune, heard, pin, limit, most, fit);
+      int left = Math.min(limit, SUNG_CANDIDATES);
+      row = tunes.withTune(query, row, tune, heard, pin, left, most, fit);
     }
     OptionalInt pinned = OptionalInt.empty();
     for (int c = 0; pin.isPresent() && c < row.size(); c++) {

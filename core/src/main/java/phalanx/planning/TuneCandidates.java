@@ -137,18 +137,20 @@ public final class TuneCandidates {
     return cheapest(query, base.all(), costs, struck, tune, pin, limit, most, fit);
   }
 
-  /** Shapes with a note of the tune on top; with room for it where it is no tone of the chord. */
+  /**
+   * Shapes with a note of the tune on top; with room for it where it is no tone of the chord, or
+   * lies so high that nobody holds a chord there.
+   */
   private static ShapeQuery withNote(ShapeQuery query, int midi) {
     boolean isTone = query.chord().spelling(Math.floorMod(midi, 12)).isPresent();
     int sounding = midi + query.guitar().capo();
-    ShapeQuery up =
-        query.withHighestFret(Math.max(query.highestFret(), lowestFret(query, sounding)));
-    return isTone ? up.withTop(sounding) : up.withAllBelow(sounding);
+    boolean held = isTone && lowestFret(query, sounding) <= query.highestFret();
+    return held ? query.withTop(sounding) : query.withAllBelow(sounding);
   }
 
-  /** The lowest fret at which a note lies; the last one that is asked for where it lies higher. */
+  /** The lowest fret at which a note lies; beyond any neck where it lies on no string. */
   private static int lowestFret(ShapeQuery query, int sounding) {
-    int lowest = ShapeQuery.HIGHEST_FRET;
+    int lowest = Integer.MAX_VALUE;
     for (int s = 0; s < Tuning.STRINGS; s++) {
       int fret = sounding - query.guitar().midi(s, 0);
       lowest = fret < 0 ? lowest : Math.min(lowest, fret);
