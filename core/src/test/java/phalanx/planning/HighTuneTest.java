@@ -11,6 +11,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Note;
 import phalanx.arrangement.Remark;
+import phalanx.instrument.Guitar;
+import phalanx.instrument.UsualTuning;
 import phalanx.melody.TuneReader;
 import phalanx.planning.OldTunesTest.Old;
 import phalanx.song.Song;
@@ -63,6 +65,18 @@ class HighTuneTest {
         .as(a.slots().get(0).held().toString())
         .allMatch(n -> 5 <= n.fret() && n.fret() <= 10);
     assertThat(a.notesFrom(0, 1)).anyMatch(n -> n.part() == Note.Part.BASS);
+  }
+
+  /** At fret 17 of ① a finger goes for the note, and the chord stays where a hand can hold it. */
+  @ParameterizedTest
+  @ValueSource(strings = {"G", "D", "Em"})
+  void nobodyHoldsAChordBeyondTheFifteenthFret(String chord) {
+    Tune tune = Tune.NONE.with(1, TuneReader.read("g5 . d5 .", Meter.FOUR_FOUR).tune());
+    Song song = TestSongs.of(chord).withTune(tune);
+    Guitar tuned = song.guitar().withTuning(UsualTuning.DADGAD.tuning());
+    Arrangement a = ARRANGER.arrange(song.withGuitar(tuned));
+    assertThat(a.slots())
+        .allSatisfy(s -> assertThat(s.asked().grips().values()).allMatch(g -> g.fret() <= 15));
   }
 
   /** Every note that the neck has is played where a whole tune is put an octave higher. */
