@@ -4,14 +4,11 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
-import phalanx.arrangement.Remark;
 import phalanx.arrangement.Slot;
 import phalanx.arrangement.tune.TuneFit;
 import phalanx.arrangement.tune.TuneRing;
@@ -33,7 +30,6 @@ import phalanx.song.Harmony;
 import phalanx.song.Song;
 import phalanx.song.Timeline;
 import phalanx.song.Timeline.PlayedBar;
-import phalanx.text.Texts;
 import phalanx.theory.Chord;
 
 /** Puts patterns on the shapes of a song and fingers them. Private to one arrangement. */
@@ -355,39 +351,15 @@ public final class SongNotes {
 
   /** A note that is slurred from one that no finger could pluck in time is not there either. */
   private void leaveOutSlursFromNothing(List<Fingered> fingers) {
-    Map<Integer, Set<Integer>> made = new HashMap<>();
-    for (int i = 0; i < voiced.size(); i++) {
-      int at = i;
-      Set<Integer> strings = new HashSet<>();
-      List<VoicedStroke> gone = new ArrayList<>();
-      for (VoicedStroke p : voiced.get(i).plucks()) {
-        boolean there =
-            p.slurredFrom()
-                .map(t -> made.getOrDefault(t, Set.of()).contains(p.string()))
-                .orElseGet(() -> p.slur().isEmpty() && p.isMade(fingers.get(at)));
-        if (there) {
-          strings.add(p.string());
-        } else if (p.slur().isPresent()) {
-          gone.add(p);
-        }
-      }
-      made.put(voiced.get(i).placed().tick(), strings);
-      if (!gone.isEmpty()) {
-        int slot = voiced.get(i).placed().slot();
-        voiced.set(i, voiced.get(i).without(gone, slots.get(slot).held()));
-        notesOf(slot)
-            .ifPresent(l -> gone.forEach(p -> l.remarks().add(slurFromNothing(p, voiced.get(at)))));
-      }
-    }
-  }
-
-  private static Remark slurFromNothing(VoicedStroke gone, VoicedStep on) {
-    return Remark.at(
-        Remark.Kind.SLUR,
-        Texts.of("songNotes.aSlurIsLeft"),
-        on.placed().tick(),
-        gone.string(),
-        new Remark.Figure(0, 1, "notes"));
+    LeftOutSlurs.of(voiced, fingers)
+        .forEach(
+            (i, gone) -> {
+              VoicedStep on = voiced.get(i);
+              int slot = on.placed().slot();
+              voiced.set(i, on.without(gone, slots.get(slot).held()));
+              notesOf(slot)
+                  .ifPresent(n -> gone.forEach(p -> n.remarks().add(LeftOutSlurs.remark(p, on))));
+            });
   }
 
   private List<Slot> remarked() {

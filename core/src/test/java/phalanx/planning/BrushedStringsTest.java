@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import phalanx.arrangement.Arrangement;
+import phalanx.arrangement.Attack;
 import phalanx.arrangement.Note;
 import phalanx.findings.BusyFingers;
 import phalanx.findings.Review;
@@ -50,9 +51,13 @@ class BrushedStringsTest {
   }
 
   private static Arrangement sung(String brushes, double tempo) {
+    return sung(brushes, tempo, "e4 g e g", "e4 a4 e4 c5");
+  }
+
+  private static Arrangement sung(String brushes, double tempo, String... tune) {
     String pattern = "name: x\nmetre: 4/4\nbrush | " + brushes + " |\nthumb | o | . | o | . |\n";
     Song song =
-        TestSongs.singing(TestSongs.of("| C | Am |"), "e4 g e g", "e4 a4 e4 c5")
+        TestSongs.singing(TestSongs.of("| C | Am |"), tune)
             .withPattern(PatternReader.read(pattern).patterns().get(0))
             .withTempo(tempo);
     return new Arranger().arrange(song);
@@ -84,11 +89,22 @@ class BrushedStringsTest {
     assertThat(Review.of(a).findings()).noneMatch(f -> f.finding().rule().equals(BusyFingers.NAME));
   }
 
-  /** Brushes that come too quickly one after the other are left out; the tune never is. */
+  /** What nails struck on their way is there to be slurred from. */
+  @Test
+  void aNoteUnderTheNailsMayBeSlurredFrom() {
+    Arrangement a = sung(". | 5-1n | . | .", 90, "c4 e ^f4 .", "e4 . . .");
+    assertThat(tune(a)).extracting(Note::midi).startsWith(60, 64, 65);
+    assertThat(tune(a).get(1).isBrushed()).isTrue();
+    assertThat(tune(a).get(2).attack()).isEqualTo(Attack.HAMMERED);
+  }
+
+  /** A finger that has just plucked is not in a brush: that is left out, the tune never is. */
   @Test
   void theTuneIsPluckedWhereABrushIsLeftOut() {
-    Arrangement a = sung("5-1n 5-1n 5-1n 5-1n | 5-1n 5-1n 5-1n 5-1n | 5-1n | 5-1n", 160);
-    assertThat(tune(a)).hasSize(8);
+    Arrangement a = sung(". | . | 5-1n | .", 160, "c4 [e4 f e f] e4 .", "e4 . . .");
     assertThat(Review.of(a).findings()).anyMatch(f -> f.finding().rule().equals(BusyFingers.NAME));
+    Note third = tune(a).stream().filter(n -> n.tick() == 2 * 5040).findFirst().orElseThrow();
+    assertThat(third.isBrushed()).isFalse();
+    assertThat(third.pick()).isPresent();
   }
 }
