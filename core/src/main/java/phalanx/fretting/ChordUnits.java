@@ -93,8 +93,7 @@ final class ChordUnits {
     sink.accept(CostTerm.NOTHING_RINGS, retuned && open == 0 ? 1 : 0);
     sink.accept(CostTerm.LOWER_OPEN_BASS, leavesOpenBass(first) ? 1 : 0);
     sink.accept(CostTerm.CLOSED_BY_NUT, open == 0 && low <= NEAR_NUT ? 1 : 0);
-    int past = Math.max(0, high + guitar.capo() - guitar.bodyJoin());
-    sink.accept(guitar.cutaway() ? CostTerm.PAST_BODY_CUTAWAY : CostTerm.PAST_BODY, past);
+    sink.accept(CostTerm.pastBody(guitar), guitar.pastBody(high));
     int missing = tones & ~covered;
     sink.accept(CostTerm.NO_ROOT, missing & 1);
     sink.accept(CostTerm.NO_FIFTH, (missing & fifth) == 0 ? 0 : 1);

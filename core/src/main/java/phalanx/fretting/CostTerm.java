@@ -1,5 +1,6 @@
 package phalanx.fretting;
 
+import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
 import phalanx.text.Texts;
 
@@ -249,6 +250,11 @@ public enum CostTerm {
   /** What a player calls it. */
   public String words() {
     return words;
+  }
+
+  /** What the body of a guitar costs the hand, by frets beyond it. */
+  public static CostTerm pastBody(Guitar guitar) {
+    return guitar.cutaway() ? PAST_BODY_CUTAWAY : PAST_BODY;
   }
 
   /** Cost of one unit of its measure; without unit itself. */

@@ -139,6 +139,13 @@ public record Guitar(
     return midi(string, fret) - capo;
   }
 
+  /**
+   * How many frets a fret counted from the capo lies beyond where neck and body meet, 0 or more.
+   */
+  public int pastBody(int fret) {
+    return Math.max(0, fret + capo - bodyJoin);
+  }
+
   /** Sounding MIDI note of a string (0 for ⑥ to 5 for ①) at a fret counted from the capo. */
   public int midi(int string, int fret) {
     boolean fromNut = fret == 0 && !capoStrings.contains(string);

@@ -24,6 +24,8 @@ public final class HeardTones {
   /** Strings ③ to ①, to which a finger's stroke may go aside. */
   private static final PatternHeard.Strings ASIDE = new PatternHeard.Strings(3, 5);
 
+  private static final PatternHeard.Strings ALL = new PatternHeard.Strings(0, Tuning.STRINGS - 1);
+
   private static final int OCTAVE = 12;
 
   /** No pitch class. */
@@ -46,6 +48,7 @@ public final class HeardTones {
   /** The roles that are struck beside the thumb's route. */
   private final List<Role> offRoute;
 
+  private final boolean retuned;
   private final boolean byThumb;
   private final boolean byFingers;
 
@@ -58,6 +61,7 @@ public final class HeardTones {
   public HeardTones(PatternHeard pattern) {
     this.pattern = pattern;
     guitar = pattern.guitar();
+    retuned = guitar.tuning().isOpen();
     third = pattern.chord().flatMap(PatternHeard::third).orElse(NO_TONE);
     seventh = pattern.chord().flatMap(PatternHeard::seventh).orElse(NO_TONE);
     telling =
@@ -67,6 +71,11 @@ public final class HeardTones {
     offRoute = ROLES.stream().filter(r -> r != Role.THUMB && pattern.roles().contains(r)).toList();
     byThumb = pattern.roles().stream().anyMatch(Role::isThumb);
     byFingers = pattern.roles().stream().anyMatch(r -> !r.isThumb()) || pattern.brush().isPresent();
+  }
+
+  /** Whether the tuning is one that is chosen for its open strings. */
+  public boolean isRetuned() {
+    return retuned;
   }
 
   /** What it is asked of. */
@@ -129,12 +138,9 @@ public final class HeardTones {
     }
     if (pattern.brush().isPresent()) {
       PatternHeard.Strings over = pattern.brush().get();
-      int first = 0;
-      while (first < Tuning.STRINGS && !shape.sounds(first)) {
-        first++;
-      }
       // Below its bass nobody misses a string.
-      for (int s = Math.max(over.low(), first); s <= over.high(); s++) {
+      int bass = Integer.numberOfTrailingZeros(sounding(shape, ALL));
+      for (int s = Math.max(over.low(), bass); s <= over.high(); s++) {
         silent |= shape.sounds(s) ? 0 : 1 << s;
       }
     }

@@ -232,9 +232,8 @@ public final class FingeredNotes {
     Stroke.Brush brush = on.brush().get();
     int tick = on.placed().tick();
     List<Integer> strings = on.brushed();
-    Set<Integer> sung = on.plucks().stream().map(VoicedStroke::string).collect(Collectors.toSet());
     for (int k = 0; k < strings.size(); k++) {
-      if (sung.contains(strings.get(k))) {
+      if (on.isPlucked(strings.get(k))) {
         continue;
       }
       NoteRef ref = SlotNotes.ref(on.placed(), Role.INNER);

@@ -317,8 +317,7 @@ public final class SlotNotes {
     boolean plain =
         tune.rings().isPresent()
             && tune.slur().isEmpty()
-            && tune.played().techniques().isEmpty()
-            && !tune.played().isTouchedByPicking();
+            && tune.played().equals(Articulation.PLAIN);
     boolean next = Collections.max(crossed) == tune.string() - 1 && tune.string() <= brush.high();
     if (!plain || !next) {
       return crossed;

@@ -136,7 +136,7 @@ record StruckShape(
   }
 
   private boolean hidesOpenStrings(TuneWay way) {
-    if (struck == 0 || !heard.pattern().guitar().tuning().isOpen()) {
+    if (struck == 0 || !heard.isRetuned()) {
       return false;
     }
     int sung = 0;

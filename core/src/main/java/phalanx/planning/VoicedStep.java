@@ -38,6 +38,11 @@ record VoicedStep(
     return new VoicedStep(placed, kept, brush, brushed, hit, damps);
   }
 
+  /** Whether a string is among the plucks. */
+  boolean isPlucked(int string) {
+    return plucks.stream().anyMatch(p -> p.string() == string);
+  }
+
   /** Whether the brush strikes a string on its way, so that no finger plucks it. */
   boolean sweeps(VoicedStroke stroke) {
     return brushed.contains(stroke.string());
@@ -50,8 +55,7 @@ record VoicedStep(
 
   /** With all strokes plucked, none of them on the way of the brush. */
   VoicedStep plucked() {
-    List<Integer> rest =
-        brushed.stream().filter(s -> plucks.stream().noneMatch(p -> p.string() == s)).toList();
+    List<Integer> rest = brushed.stream().filter(s -> !isPlucked(s)).toList();
     return new VoicedStep(placed, plucks, brush, rest, hit, damps);
   }
 }

@@ -29,11 +29,7 @@ class HighTuneTest {
   private static final Arranger ARRANGER = new Arranger();
 
   private static List<Remark> missed(Arrangement a) {
-    return a.slots().stream()
-        .flatMap(s -> s.found().stream())
-        .filter(r -> r.kind() == Remark.Kind.TUNE_REACH)
-        .filter(r -> !r.words().contains("above the last fret"))
-        .toList();
+    return LowTuneTest.missed(a, "above the last fret");
   }
 
   /** A suspension is no tone of its chord; it was missed over every shape at the nut. */

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -81,12 +80,15 @@ class LowTuneTest {
     Song typed = OldTunesTest.song(old);
     Song low = typed.withTune(typed.tune().octaves(-1));
     Arrangement a = ARRANGER.arrange(low);
-    List<Remark> missed =
-        a.slots().stream()
-            .flatMap(s -> s.found().stream())
-            .filter(r -> r.kind() == Remark.Kind.TUNE_REACH)
-            .collect(Collectors.toList());
-    missed.removeIf(r -> r.words().contains("below the lowest string"));
-    assertThat(missed).isEmpty();
+    assertThat(missed(a, "below the lowest string")).isEmpty();
+  }
+
+  /** The notes of the tune that are not played, but those that the guitar has not. */
+  static List<Remark> missed(Arrangement a, String offTheNeck) {
+    return a.slots().stream()
+        .flatMap(s -> s.found().stream())
+        .filter(r -> r.kind() == Remark.Kind.TUNE_REACH)
+        .filter(r -> !r.words().contains(offTheNeck))
+        .toList();
   }
 }

@@ -15,7 +15,6 @@ import phalanx.fretting.Grip;
 import phalanx.fretting.Reach;
 import phalanx.fretting.Shape;
 import phalanx.instrument.Finger;
-import phalanx.instrument.Guitar;
 import phalanx.instrument.Tuning;
 
 /**
@@ -126,9 +125,7 @@ record StringPlaces(Reach reach, boolean onTop) {
 
   /** Where the body is in the way of the hand, as for a shape. */
   private double pastBody(int fret) {
-    Guitar guitar = reach.guitar();
-    CostTerm term = guitar.cutaway() ? CostTerm.PAST_BODY_CUTAWAY : CostTerm.PAST_BODY;
-    return term.weight() * Math.max(0, fret + guitar.capo() - guitar.bodyJoin());
+    return CostTerm.pastBody(reach.guitar()).weight() * reach.guitar().pastBody(fret);
   }
 
   private double way(Grip from, Grip to) {
@@ -186,7 +183,7 @@ record StringPlaces(Reach reach, boolean onTop) {
   Optional<TunePlace> away(Shape shape, int root, int string, int fret) {
     Set<Integer> left = allBut(shape, root);
     // Where one finger is enough, that was tried.
-    if (left.size() < 2 || left.stream().anyMatch(s -> s < root)) {
+    if (left.size() < 2) {
       return Optional.empty();
     }
     Shape bass = shape.without(left);
@@ -209,7 +206,7 @@ record StringPlaces(Reach reach, boolean onTop) {
    */
   Map<Integer, TunePlace> away(Shape shape, int root, Map<Integer, Integer> frets) {
     Set<Integer> left = allBut(shape, root);
-    if (left.isEmpty() || left.stream().anyMatch(s -> s < root)) {
+    if (left.isEmpty()) {
       return Map.of();
     }
     Shape bass = shape.without(left);
@@ -242,13 +239,13 @@ record StringPlaces(Reach reach, boolean onTop) {
     return places;
   }
 
-  /** The strings pressed by fingers that do not hold the bass. */
+  /** The strings pressed by fingers that do not hold the bass; none where one lies below it. */
   private static Set<Integer> allBut(Shape shape, int root) {
     Set<Integer> left = new HashSet<>();
     shape.grips().values().stream()
         .filter(g -> g.lowString() > root || g.highString() < root)
         .forEach(g -> pressed(shape, g).forEach(left::add));
-    return left;
+    return left.stream().anyMatch(s -> s < root) ? Set.of() : left;
   }
 
   private static Stream<Integer> pressed(Shape shape, Grip grip) {
