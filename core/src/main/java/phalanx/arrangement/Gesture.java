@@ -1,5 +1,6 @@
 package phalanx.arrangement;
 
+import java.util.List;
 import java.util.Set;
 import phalanx.picking.Force;
 import phalanx.picking.HitKind;
@@ -15,7 +16,7 @@ public sealed interface Gesture {
   /** The same gesture at another time. */
   default Gesture at(int other) {
     if (this instanceof Hit h) {
-      return new Hit(other, h.kind(), h.fingers(), h.force());
+      return new Hit(other, h.kind(), h.fingers(), h.damped(), h.force());
     } else if (this instanceof Brush b) {
       return new Brush(other, b.from(), b.to(), b.touch(), b.force());
     }
@@ -36,8 +37,16 @@ public sealed interface Gesture {
    *
    * @param kind which
    * @param fingers the fingers it takes
+   * @param damped the strings that stop ringing under it, 0 for ⑥ to 5 for ①
    */
-  record Hit(int tick, HitKind kind, Set<PickFinger> fingers, Force force) implements Gesture {}
+  record Hit(int tick, HitKind kind, Set<PickFinger> fingers, List<Integer> damped, Force force)
+      implements Gesture {
+
+    public Hit {
+      fingers = Set.copyOf(fingers);
+      damped = List.copyOf(damped);
+    }
+  }
 
   /**
    * A sweep over the strings that sound.

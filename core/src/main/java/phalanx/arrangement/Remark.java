@@ -42,6 +42,8 @@ public record Remark(
     CROSSING,
     /** A hit or a brush needs fingers that are in use. */
     GESTURE,
+    /** A hit is made with fewer fingers than it likes to have. */
+    LIGHTER_HIT,
     /** A note of the tune lies where no finger reaches. */
     TUNE_REACH,
     /** A slur cannot be made. */

@@ -1,11 +1,12 @@
 package phalanx.findings;
 
+import java.util.ArrayList;
 import java.util.List;
 import phalanx.arrangement.Arrangement;
 import phalanx.arrangement.Remark;
 import phalanx.performance.Performance;
 
-/** Hits and brushes whose fingers are in use. */
+/** Hits and brushes whose fingers are in use, all of them or some. */
 public final class BusyFingers implements Rule {
 
   /** Its name in files and on screens. */
@@ -13,6 +14,8 @@ public final class BusyFingers implements Rule {
 
   @Override
   public List<Found> in(Arrangement a, Performance p) {
-    return Found.remarked(a, NAME, Grade.CANNOT, Remark.Kind.GESTURE);
+    List<Found> found = new ArrayList<>(Found.remarked(a, NAME, Grade.CANNOT, Remark.Kind.GESTURE));
+    found.addAll(Found.remarked(a, NAME, Grade.NOTE, Remark.Kind.LIGHTER_HIT));
+    return found;
   }
 }

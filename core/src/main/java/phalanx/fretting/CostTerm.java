@@ -215,6 +215,8 @@ public enum CostTerm {
   BASS_LEFT_OUT(Texts.of("costTerm.bassLeftOut"), 40, "stroke", Source.JUDGED),
   /** A hit or a brush is left out. */
   GESTURE_LEFT_OUT(Texts.of("costTerm.hitOrBrushLeft"), 25, "stroke", Source.JUDGED),
+  /** A hit with fewer fingers, because one plucks the tune. */
+  LIGHTER_HIT(Texts.of("costTerm.hitWithFewerFingers"), 2, "stroke", Source.JUDGED),
   /** The ring finger in a line of two fingers, where it is for blocks only. */
   RING_IN_A_LINE(Texts.of("costTerm.ringFingerInA"), 3, "stroke", Source.JUDGED),
   /** A note out of the order of a line. */

@@ -62,7 +62,7 @@ final class StringEnds {
     a.slots().forEach(this::touches);
     for (Gesture gesture : a.gestures()) {
       if (gesture instanceof Gesture.Hit hit) {
-        hit.kind().damped().forEach(s -> stopped.get(s).add(hit.tick()));
+        hit.damped().forEach(s -> stopped.get(s).add(hit.tick()));
       }
     }
     for (Damp damp : a.damps()) {

@@ -124,7 +124,7 @@ public final class FingerAssignment {
   private Path solve(List<Strike> strikes) {
     // In order, so that of equally cheap rows the same is taken every time.
     Map<State, Path> paths = new LinkedHashMap<>();
-    Fingered none = new Fingered(Map.of(), true);
+    Fingered none = new Fingered(Map.of(), Optional.empty());
     paths.put(start(), new Path(0, Optional.empty(), none));
     for (Strike strike : strikes) {
       Map<State, Path> next =
@@ -180,11 +180,9 @@ public final class FingerAssignment {
         cost += HURRY * Math.max(0, (QUICK_MS - since) / (QUICK_MS - TOO_QUICK_MS));
       }
     }
-    if (fingering.fingered().gesture()) {
-      for (PickFinger finger : strike.gesture()) {
-        if (since(state, finger, strike.tick()) < TOO_QUICK_MS) {
-          return Double.POSITIVE_INFINITY;
-        }
+    for (PickFinger finger : fingering.taken()) {
+      if (since(state, finger, strike.tick()) < TOO_QUICK_MS) {
+        return Double.POSITIVE_INFINITY;
       }
     }
     return cost;
@@ -208,10 +206,8 @@ public final class FingerAssignment {
           tick != NEVER && Ticks.millis((long) strike.tick() - tick, tempo) < QUICK_MS;
       last[f] = matters ? tick : NEVER;
     }
-    if (fingering.fingered().gesture()) {
-      for (PickFinger finger : strike.gesture()) {
-        last[finger.ordinal()] = strike.tick();
-      }
+    for (PickFinger finger : fingering.taken()) {
+      last[finger.ordinal()] = strike.tick();
     }
     for (int k = 0; k < fingering.count(); k++) {
       last[fingering.finger(k).ordinal()] = strike.at(fingering.string(k));

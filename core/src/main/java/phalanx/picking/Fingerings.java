@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import phalanx.fretting.CostTerm;
 
 /** Every way the hand can play one strike, without crossing fingers. */
@@ -24,12 +25,17 @@ final class Fingerings {
   /** Cost of leaving out a hit or a brush. */
   static final double GESTURE_LEFT_OUT = CostTerm.GESTURE_LEFT_OUT.weight();
 
+  /** Cost of a hit with fewer fingers. */
+  static final double LIGHTER = CostTerm.LIGHTER_HIT.weight();
+
   private Fingerings() {}
 
   /** Every fingering that plays all of it; none where the school has not so many fingers. */
   static List<Fingered> whole(Strike strike, HandSchool school) {
     List<Fingered> all = new ArrayList<>();
-    add(strike, school, strike.thumb(), strike.strings(), true, all);
+    for (Set<PickFinger> taken : gestures(strike)) {
+      add(strike, school, strike.thumb(), strike.strings(), Optional.of(taken), all);
+    }
     return all;
   }
 
@@ -44,17 +50,24 @@ final class Fingerings {
           kept.add(strike.strings().get(s));
         }
       }
-      add(strike, school, strike.thumb(), kept, true, all);
-      add(strike, school, strike.thumb(), kept, false, all);
-      add(strike, school, Optional.empty(), kept, true, all);
-      add(strike, school, Optional.empty(), kept, false, all);
+      for (Optional<Integer> thumb : List.of(strike.thumb(), Optional.<Integer>empty())) {
+        for (Set<PickFinger> taken : gestures(strike)) {
+          add(strike, school, thumb, kept, Optional.of(taken), all);
+        }
+        add(strike, school, thumb, kept, Optional.empty(), all);
+      }
     }
     return all;
   }
 
+  /** The fingers of its hit or brush in every way to make it, the fullest first. */
+  private static List<Set<PickFinger>> gestures(Strike strike) {
+    return Stream.concat(Stream.of(strike.gesture()), strike.lighter().stream()).toList();
+  }
+
   /** What it costs to play a strike so, whatever came before. */
   static double cost(Strike strike, Fingered fingers) {
-    double cost = fingers.gesture() || strike.gesture().isEmpty() ? 0 : GESTURE_LEFT_OUT;
+    double cost = strike.gesture().isEmpty() ? 0 : gestureCost(strike, fingers);
     if (strike.thumb().isPresent() && fingers.finger(strike.thumb().get()).isEmpty()) {
       cost += BASS_LEFT_OUT;
     }
@@ -70,14 +83,21 @@ final class Fingerings {
     return cost;
   }
 
+  private static double gestureCost(Strike strike, Fingered fingers) {
+    return fingers
+        .taken()
+        .map(taken -> taken.equals(strike.gesture()) ? 0 : LIGHTER)
+        .orElse(GESTURE_LEFT_OUT);
+  }
+
   private static void add(
       Strike strike,
       HandSchool school,
       Optional<Integer> thumb,
       List<Integer> strings,
-      boolean gesture,
+      Optional<Set<PickFinger>> taken,
       List<Fingered> all) {
-    Set<PickFinger> busy = gesture ? strike.gesture() : Set.of();
+    Set<PickFinger> busy = taken.orElse(Set.of());
     boolean crossed = thumb.isPresent() && strings.stream().anyMatch(s -> s < thumb.get());
     boolean held = busy.stream().anyMatch(school.holding()::contains);
     if (crossed || held || thumb.isPresent() && busy.contains(PickFinger.P)) {
@@ -101,7 +121,7 @@ final class Fingerings {
       for (int k = 0; k < chosen.size(); k++) {
         fingers.put(strings.get(k), chosen.get(k));
       }
-      all.add(new Fingered(fingers, gesture));
+      all.add(new Fingered(fingers, taken));
     }
   }
 

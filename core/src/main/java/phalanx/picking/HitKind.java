@@ -82,6 +82,31 @@ public enum HitKind {
     return fingers;
   }
 
+  /** The finger that drops on a string in it, 0 for ⑥ to 5 for ①, where each drops on its own. */
+  public Optional<PickFinger> over(int string) {
+    return this == CLICK && damps(string)
+        ? Optional.of(List.of(PickFinger.I, PickFinger.M, PickFinger.A).get(string - lowDamped))
+        : Optional.empty();
+  }
+
+  /**
+   * Other ways to make it while a finger plucks the tune, by the fingers each takes, the fuller
+   * first: two fingers click as well as three, and the heel of the hand knocks beside the bridge
+   * while the fingers stay over the strings (common practice, no source). None for the others,
+   * which leave a finger free as they are or sound of that finger alone.
+   */
+  public List<Set<PickFinger>> besideTheTune() {
+    return switch (this) {
+      case CLICK ->
+          List.of(
+              Set.of(PickFinger.I, PickFinger.M),
+              Set.of(PickFinger.M, PickFinger.A),
+              Set.of(PickFinger.I, PickFinger.A));
+      case PALM -> List.of(Set.of());
+      default -> List.of();
+    };
+  }
+
   /** Whether a string, 0 for ⑥ to 5 for ①, stops ringing under it. */
   public boolean damps(int string) {
     return lowDamped <= string && string <= highDamped;

@@ -17,10 +17,12 @@ final class StrikeFingering {
       Optional<Integer> thumb,
       List<Integer> strings,
       Map<Integer, PickFinger> wanted,
-      Set<PickFinger> gesture) {
+      Set<PickFinger> gesture,
+      List<Set<PickFinger>> lighter) {
 
     static Asked of(Strike strike) {
-      return new Asked(strike.thumb(), strike.strings(), strike.wanted(), strike.gesture());
+      return new Asked(
+          strike.thumb(), strike.strings(), strike.wanted(), strike.gesture(), strike.lighter());
     }
   }
 
@@ -28,6 +30,7 @@ final class StrikeFingering {
   private final int[] strings;
   private final PickFinger[] fingers;
   private final int thumb;
+  private final List<PickFinger> taken;
   private final List<PickFinger> remembered;
   private final double cost;
 
@@ -37,6 +40,7 @@ final class StrikeFingering {
     strings = rising.keySet().stream().mapToInt(s -> s).toArray();
     fingers = rising.values().toArray(PickFinger[]::new);
     thumb = strike.thumb().orElse(-1);
+    taken = fingered.taken().map(List::copyOf).orElse(List.of());
     remembered = rising.values().stream().filter(school::remembers).toList();
     double sum = Fingerings.cost(strike, fingered);
     for (int k = 0; k < strings.length; k++) {
@@ -72,6 +76,11 @@ final class StrikeFingering {
   /** Whether it is the thumb's own stroke. */
   boolean isByThumb(int k) {
     return strings[k] == thumb;
+  }
+
+  /** The fingers that its hit or brush takes. */
+  List<PickFinger> taken() {
+    return taken;
   }
 
   /** Those of its fingers that count for the order of what follows, from the lowest string up. */

@@ -57,11 +57,16 @@ public final class FingeredNotes {
         .max(Integer::compare)
         .ifPresent(tuneTicks::add);
     for (int i = 0; i < voiced.size(); i++) {
-      pluck(voiced.get(i), fingers.get(i));
-      if (fingers.get(i).gesture()) {
-        brush(voiced.get(i));
-        hit(voiced.get(i));
-      }
+      VoicedStep on = voiced.get(i);
+      pluck(on, fingers.get(i));
+      fingers
+          .get(i)
+          .taken()
+          .ifPresent(
+              taken -> {
+                brush(on);
+                hit(on, taken);
+              });
     }
     notes.sort(Comparator.comparingInt(Note::tick).thenComparingInt(Note::string));
   }
@@ -253,12 +258,17 @@ public final class FingeredNotes {
             tick, strings.get(0), strings.get(strings.size() - 1), brush.touch(), brush.force()));
   }
 
-  private void hit(VoicedStep on) {
+  /** A hit; what its strike takes may be for a brush beside it. */
+  private void hit(VoicedStep on, Set<PickFinger> taken) {
     on.hit()
         .ifPresent(
-            h ->
-                gestures.add(
-                    new Gesture.Hit(on.placed().tick(), h.hit(), h.hit().fingers(), h.force())));
+            h -> {
+              Set<PickFinger> fingers = new HashSet<>(h.fingers());
+              fingers.retainAll(taken);
+              gestures.add(
+                  new Gesture.Hit(
+                      on.placed().tick(), h.knock().hit(), fingers, h.damped(), h.knock().force()));
+            });
   }
 
   private Note note(

@@ -5,6 +5,8 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import phalanx.arrangement.Remark;
 import phalanx.arrangement.Remark.Figure;
@@ -61,11 +63,25 @@ final class OmittedStrokes {
           new Remark(
               Kind.GESTURE, words, Optional.of(tick), Optional.empty(), Optional.of(figure)));
     }
+    fingers
+        .taken()
+        .filter(strike.lighter()::contains)
+        .ifPresent(t -> remarks.add(lighter(strike, t, tick)));
     fingers.fingers().forEach((string, f) -> last.put(f, strike.at(string)));
-    if (fingers.gesture()) {
-      strike.gesture().forEach(f -> last.put(f, strike.tick()));
-    }
+    fingers.taken().stream().flatMap(Set::stream).forEach(f -> last.put(f, strike.tick()));
     return remarks;
+  }
+
+  private static Remark lighter(Strike strike, Set<PickFinger> taken, int tick) {
+    String letters =
+        taken.stream().sorted().map(PickFinger::letter).collect(Collectors.joining(" "));
+    String words =
+        taken.isEmpty()
+            ? Texts.of("omittedStrokes.theHeelKnocks")
+            : Texts.of("omittedStrokes.aHitIsMadeWith", letters);
+    Figure figure = new Figure(taken.size(), strike.gesture().size(), "fingers");
+    return new Remark(
+        Kind.LIGHTER_HIT, words, Optional.of(tick), Optional.empty(), Optional.of(figure));
   }
 
   private Remark missing(Strike strike, Fingered fingers, int string, int tick) {

@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
-import java.util.stream.IntStream;
+import java.util.function.IntPredicate;
 import phalanx.arrangement.Damp;
 import phalanx.arrangement.Damper;
 import phalanx.arrangement.Remark;
@@ -177,8 +177,9 @@ public final class SlotNotes {
         brush
             .map(b -> withTune(b, brushed(b, plucks.keySet(), placed.tick(), ring), rising))
             .orElse(List.of());
-    Optional<Stroke.Knock> hit =
-        only(placed, Stroke.Knock.class).filter(h -> leavesTheTune(h, placed.tick(), ring, plucks));
+    Optional<VoicedHit> hit =
+        only(placed, Stroke.Knock.class)
+            .flatMap(h -> hit(h, s -> !plucks.containsKey(s) && ring.rings(s, placed.tick())));
     return new VoicedStep(
         placed, rising, brush.filter(b -> !brushed.isEmpty()), brushed, hit, damps(placed, ring));
   }
@@ -217,16 +218,15 @@ public final class SlotNotes {
         placed.bar().written(), placed.step().tick() - placed.bar().metreTick(), role);
   }
 
-  /** A hit that would stop the tune is left out. */
-  private boolean leavesTheTune(
-      Stroke.Knock hit, int tick, TuneRing ring, Map<Integer, VoicedStroke> plucks) {
-    boolean stops =
-        IntStream.range(0, Tuning.STRINGS)
-            .anyMatch(s -> hit.hit().damps(s) && !plucks.containsKey(s) && ring.rings(s, tick));
-    if (stops) {
-      say(Texts.of("slotNotes.aIsLeftOut", hit.hit().words()));
+  /** A hit that would stop the tune spares its string or is left out. */
+  private Optional<VoicedHit> hit(Stroke.Knock knock, IntPredicate rings) {
+    Optional<VoicedHit> hit = VoicedHit.beside(knock, rings);
+    if (hit.isEmpty()) {
+      say(Texts.of("slotNotes.aIsLeftOut", knock.hit().words()));
+    } else if (hit.get().isSparing()) {
+      say(Texts.of("slotNotes.aSparesTheTune", knock.hit().words()));
     }
-    return !stops;
+    return hit;
   }
 
   /**

@@ -60,11 +60,28 @@ final class Strikes {
       }
     }
     on.brush().ifPresent(b -> gesture.addAll(b.touch().fingers()));
-    on.hit().ifPresent(h -> gesture.addAll(h.hit().fingers()));
+    List<Set<PickFinger>> lighter = new ArrayList<>();
+    if (on.hit().isPresent()) {
+      VoicedHit hit = on.hit().get();
+      if (gesture.isEmpty() && isForTheTune(on)) {
+        lighter.addAll(hit.knock().hit().besideTheTune());
+        lighter.removeIf(way -> !hit.fingers().containsAll(way));
+      }
+      gesture.addAll(hit.fingers());
+    }
     int tick = clock.evened(on.placed().tick(), 0);
     Map<Integer, Integer> delays = new HashMap<>(delays(on));
     delays.replaceAll((string, delay) -> clock.evenedDelay(on.placed().bar(), delay));
-    return new Strike(tick, thumb, strings, wanted, gesture, delays);
+    return new Strike(tick, thumb, strings, wanted, gesture, lighter, delays);
+  }
+
+  /**
+   * Whether the fingers pluck nothing but the tune. A pattern that asks for a hit and for fingers
+   * beside it is told so.
+   */
+  private static boolean isForTheTune(VoicedStep on) {
+    List<VoicedStroke> plucked = on.plucks().stream().filter(p -> !p.byThumb()).toList();
+    return !plucked.isEmpty() && plucked.stream().allMatch(p -> p.rings().isPresent());
   }
 
   /**

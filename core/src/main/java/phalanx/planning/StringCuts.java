@@ -59,7 +59,7 @@ final class StringCuts {
             });
     if (fingers.gesture()) {
       on.brushed().forEach(s -> cuts.get(s).add(tick));
-      on.hit().ifPresent(h -> h.hit().damped().forEach(s -> cuts.get(s).add(tick)));
+      on.hit().ifPresent(h -> h.damped().forEach(s -> cuts.get(s).add(tick)));
     }
     for (Damp damp : on.damps()) {
       damps.add(damp);

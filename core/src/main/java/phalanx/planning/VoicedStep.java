@@ -21,7 +21,7 @@ record VoicedStep(
     List<VoicedStroke> plucks,
     Optional<Stroke.Brush> brush,
     List<Integer> brushed,
-    Optional<Stroke.Knock> hit,
+    Optional<VoicedHit> hit,
     List<Damp> damps) {
 
   /**

@@ -135,15 +135,18 @@ class FingerAssignmentTest {
         at += (1 + random.nextInt(4)) / 8.0;
         int low = 2 + random.nextInt(3);
         List<Integer> strings = random.nextBoolean() ? List.of(low) : List.of(low, low + 1);
-        Set<PickFinger> gesture =
+        Optional<HitKind> hit =
             random.nextInt(4) > 0
-                ? Set.of()
-                : HitKind.values()[random.nextInt(HitKind.values().length)].fingers();
+                ? Optional.empty()
+                : Optional.of(HitKind.values()[random.nextInt(HitKind.values().length)]);
+        Set<PickFinger> gesture = hit.map(HitKind::fingers).orElse(Set.of());
+        List<Set<PickFinger>> lighter =
+            random.nextBoolean() ? List.of() : hit.map(HitKind::besideTheTune).orElse(List.of());
         Optional<Integer> thumb = random.nextInt(3) > 0 ? Optional.empty() : Optional.of(0);
         Map<Integer, PickFinger> wanted =
             random.nextInt(5) > 0 ? Map.of() : Map.of(low, PickFinger.values()[random.nextInt(5)]);
         int tick = (int) (at * Ticks.PER_QUARTER);
-        strikes.add(new Strike(tick, thumb, strings, wanted, gesture, Map.of(low, 30)));
+        strikes.add(new Strike(tick, thumb, strings, wanted, gesture, lighter, Map.of(low, 30)));
       }
       double tempo = 60 + random.nextInt(120);
       double best = best(strikes, new ArrayList<>(), school, tempo);
@@ -164,16 +167,21 @@ class FingerAssignmentTest {
       return FingerAssignment.cost(strikes, choice, school, tempo);
     }
     double best = Double.POSITIVE_INFINITY;
-    for (Fingered fingers : everyWay(strikes.get(choice.size()), school)) {
-      choice.add(fingers);
-      best = Math.min(best, best(strikes, choice, school, tempo));
-      choice.remove(choice.size() - 1);
+    Strike strike = strikes.get(choice.size());
+    List<Set<PickFinger>> gestures = new ArrayList<>(strike.lighter());
+    gestures.add(strike.gesture());
+    for (Set<PickFinger> taken : gestures) {
+      for (Fingered fingers : everyWay(strike, taken, school)) {
+        choice.add(fingers);
+        best = Math.min(best, best(strikes, choice, school, tempo));
+        choice.remove(choice.size() - 1);
+      }
     }
     return best;
   }
 
   /** Every map from strings to fingers that does not cross, by counting through all of them. */
-  private static List<Fingered> everyWay(Strike strike, HandSchool school) {
+  private static List<Fingered> everyWay(Strike strike, Set<PickFinger> taken, HandSchool school) {
     List<Fingered> ways = new ArrayList<>();
     int strings = strike.strings().size();
     for (int code = 0; code < Math.pow(5, strings); code++) {
@@ -196,9 +204,9 @@ class FingerAssignmentTest {
         allowed &= rising.get(k).compareTo(rising.get(k - 1)) > 0;
       }
       // The index finger holds the pick: what needs it cannot be done.
-      allowed &= !(school.hasPick() && strike.gesture().contains(PickFinger.I));
-      if (allowed && rising.stream().noneMatch(strike.gesture()::contains)) {
-        ways.add(new Fingered(fingers, true));
+      allowed &= !(school.hasPick() && taken.contains(PickFinger.I));
+      if (allowed && rising.stream().noneMatch(taken::contains)) {
+        ways.add(new Fingered(fingers, Optional.of(taken)));
       }
     }
     return ways;
