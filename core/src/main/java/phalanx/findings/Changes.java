@@ -117,10 +117,13 @@ public final class Changes {
     for (int i = 1; i < holds.size(); i++) {
       Hold from = holds.get(i - 1);
       Hold to = holds.get(i);
+      Slot slot = slots.floorEntry(to.fromTick()).getValue();
+      if (slot.fromTick() == to.fromTick()) {
+        continue;
+      }
       Optional<Note> last = struck(from).reduce((x, y) -> y);
       Optional<Note> first = struck(to).findFirst();
-      Slot slot = slots.floorEntry(to.fromTick()).getValue();
-      if (slot.fromTick() < to.fromTick() && last.isPresent() && first.isPresent()) {
+      if (last.isPresent() && first.isPresent()) {
         add(
             slot,
             last.get(),

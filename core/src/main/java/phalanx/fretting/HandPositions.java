@@ -39,6 +39,10 @@ final class HandPositions {
   }
 
   private HandState[] states(ChangeCosts changes, Function<RatedShape, Stance> end) {
-    return shapes.stream().map(end).map(changes::state).toArray(HandState[]::new);
+    HandState[] states = new HandState[shapes.size()];
+    for (int c = 0; c < states.length; c++) {
+      states[c] = changes.state(end.apply(shapes.get(c)));
+    }
+    return states;
   }
 }

@@ -71,7 +71,8 @@ public final class ShapeStretches {
 
   /** What of it is for a stretch that is found. */
   public double foundWeight(Set<Finger> resting) {
-    return found(resting).map(CostTerm::weight).orElse(0.0);
+    Optional<CostTerm> found = found(resting);
+    return found.isPresent() ? found.get().weight() : 0;
   }
 
   /** The same term by term. */

@@ -148,7 +148,7 @@ public record Guitar(
 
   /** Sounding MIDI note of a string (0 for ⑥ to 5 for ①) at a fret counted from the capo. */
   public int midi(int string, int fret) {
-    boolean fromNut = fret == 0 && !capoStrings.contains(string);
+    boolean fromNut = fret == 0 && capo > 0 && !capoStrings.contains(string);
     return tuning.midi(string) + (fromNut ? 0 : capo + fret);
   }
 

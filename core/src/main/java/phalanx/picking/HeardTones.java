@@ -84,24 +84,37 @@ public final class HeardTones {
   }
 
   /**
-   * The strings struck over a shape without the tune's, as bits, 1 for ⑥ to 32 for ①; where a tune
-   * is sung some may give way to it.
+   * What the pattern makes of one shape.
+   *
+   * @param strings those struck without the tune's, as bits, 1 for ⑥ to 32 for ①; where a tune is
+   *     sung some may give way to it
+   * @param cost what is not heard over it costs
+   * @param bass the first bass as a MIDI note from the capo; empty where it tells nothing
    */
-  public int strings(Shape shape) {
-    return hasNone(shape) ? 0 : struck(shape, on(shape));
+  public record Over(int strings, double cost, OptionalInt bass) {}
+
+  /** What the pattern makes of a shape; asked for every candidate. */
+  public Over over(Shape shape) {
+    StringRoles on = on(shape);
+    int strings = hasNone(shape) ? 0 : struck(shape, on);
+    return new Over(strings, cost(shape, on), bass(shape, on));
   }
 
   /** What a shape costs for what is not heard over it, term by term. */
   public List<Cost> terms(Shape shape) {
     List<Cost> terms = new ArrayList<>();
-    unheard(shape, (term, times) -> terms.add(term.times(times)));
+    unheard(shape, on(shape), (term, times) -> terms.add(term.times(times)));
     return terms;
   }
 
   /** The same summed up. */
   public double cost(Shape shape) {
+    return cost(shape, on(shape));
+  }
+
+  private double cost(Shape shape, StringRoles on) {
     double[] sum = {0};
-    unheard(shape, (term, times) -> sum[0] += times * term.weight());
+    unheard(shape, on, (term, times) -> sum[0] += times * term.weight());
     return sum[0];
   }
 
@@ -110,10 +123,12 @@ public final class HeardTones {
   }
 
   private StringRoles on(Shape shape) {
-    return StringRoles.on(shape, pattern.chord().orElseThrow(), guitar);
+    return hasNone(shape)
+        ? StringRoles.NONE
+        : StringRoles.on(shape, pattern.chord().orElseThrow(), guitar);
   }
 
-  private void unheard(Shape shape, Terms terms) {
+  private void unheard(Shape shape, StringRoles on, Terms terms) {
     int silent = Integer.bitCount(silent(shape));
     if (silent > 0) {
       terms.add(CostTerm.SILENT_HOME, silent);
@@ -121,7 +136,6 @@ public final class HeardTones {
     if (hasNone(shape)) {
       return;
     }
-    StringRoles on = on(shape);
     bass(shape, on, terms);
     if (byFingers) {
       tones(shape, on, terms);
@@ -260,13 +274,11 @@ public final class HeardTones {
     return strings;
   }
 
-  /** The first bass over a shape as a MIDI note from the capo; empty where it tells nothing. */
-  public OptionalInt bass(Shape shape) {
-    if (pattern.chord().isEmpty() || pattern.thumb() == ThumbRoute.PEDAL || !byThumb) {
+  private OptionalInt bass(Shape shape, StringRoles on) {
+    if (hasNone(shape) || pattern.thumb() == ThumbRoute.PEDAL || !byThumb) {
       return OptionalInt.empty();
     }
-    return StringRoles.root(shape, pattern.chord().get(), guitar)
-        .map(s -> NOTES.get(guitar.shapeMidi(s, Math.max(0, shape.fretAt(s)))))
-        .orElse(OptionalInt.empty());
+    int root = on.rootString();
+    return NOTES.get(guitar.shapeMidi(root, Math.max(0, shape.fretAt(root))));
   }
 }

@@ -47,7 +47,20 @@ public record Pattern(String name, int lengthTicks, List<Step> steps) {
   public record Step(int tick, List<Stroke> strokes, Optional<Roll> roll, boolean early) {
     public Step {
       // Rows from top to bottom, so that steps that do the same are equal.
-      strokes = strokes.stream().sorted(Comparator.comparingInt(Cell::place)).toList();
+      strokes = isSorted(strokes) ? List.copyOf(strokes) : sorted(strokes);
+    }
+
+    private static boolean isSorted(List<Stroke> strokes) {
+      for (int k = 1; k < strokes.size(); k++) {
+        if (Cell.place(strokes.get(k - 1)) > Cell.place(strokes.get(k))) {
+          return false;
+        }
+      }
+      return true;
+    }
+
+    private static List<Stroke> sorted(List<Stroke> strokes) {
+      return strokes.stream().sorted(Comparator.comparingInt(Cell::place)).toList();
     }
 
     /** Plain strokes on roles together. */

@@ -56,6 +56,16 @@ final class Revoicing {
    */
   private record Split(int tick, double gain) {}
 
+  /**
+   * A chord to be tried in two parts.
+   *
+   * @param parts the song in which it is in parts
+   * @param slot its number in the song as it stands
+   * @param first the number of its first part
+   * @param tick where the second begins
+   */
+  private record Trial(SongSlots parts, int slot, int first, int tick) {}
+
   private final SongSlots slots;
   private final ShapePlan plan;
 
@@ -73,16 +83,15 @@ final class Revoicing {
         tried.put(i, ticks);
       }
     }
+    List<Trial> trials = new ArrayList<>();
+    for (int n = 0; n < TRIED; n++) {
+      trials.addAll(trials(tried, n));
+    }
     Map<Integer, Split> best = new HashMap<>();
-    IntStream.range(0, TRIED)
-        .parallel()
-        .mapToObj(n -> splits(tried, n))
-        .toList()
-        .forEach(
-            splits ->
-                splits.forEach(
-                    (slot, split) ->
-                        best.merge(slot, split, (a, b) -> b.gain() > a.gain() ? b : a)));
+    List<Split> splits = trials.parallelStream().map(this::split).toList();
+    for (int t = 0; t < splits.size(); t++) {
+      best.merge(trials.get(t).slot(), splits.get(t), (a, b) -> b.gain() > a.gain() ? b : a);
+    }
     Set<Integer> cuts = new HashSet<>();
     best.values().stream().filter(s -> s.gain() > WORTH).forEach(s -> cuts.add(s.tick()));
     return cuts;
@@ -93,8 +102,8 @@ final class Revoicing {
     return plan.chosen(slot).cost() - slots.leastAlone(slot) > DEAR;
   }
 
-  /** What each chord gains at its n-th tick, by its place. */
-  private Map<Integer, Split> splits(Map<Integer, List<Integer>> tried, int n) {
+  /** Every chord in parts at its n-th tick, in a song in which all of them are. */
+  private List<Trial> trials(Map<Integer, List<Integer>> tried, int n) {
     Map<Integer, Integer> now = new HashMap<>();
     tried.forEach(
         (slot, ticks) -> {
@@ -103,28 +112,27 @@ final class Revoicing {
           }
         });
     if (now.isEmpty()) {
-      return Map.of();
+      return List.of();
     }
     SongSlots parts = slots.cut(new HashSet<>(now.values()));
-    Map<Integer, Split> splits = new HashMap<>();
-    int[] shift = new int[slots.count()];
-    for (int i = 1; i < shift.length; i++) {
-      shift[i] = shift[i - 1] + (now.containsKey(i - 1) ? 1 : 0);
+    List<Trial> trials = new ArrayList<>();
+    for (int i = 0; i < slots.count(); i++) {
+      if (now.containsKey(i)) {
+        trials.add(new Trial(parts, i, i + trials.size(), now.get(i)));
+      }
     }
-    now.entrySet().parallelStream()
-        .map(e -> Map.entry(e.getKey(), split(parts, e.getKey(), shift[e.getKey()], e.getValue())))
-        .toList()
-        .forEach(e -> splits.put(e.getKey(), e.getValue()));
-    return splits;
+    return trials;
   }
 
   /**
    * Both parts between the shapes around them, as a little song of its own; without any gain where
    * what its shapes cost alone is too much.
    */
-  private Split split(SongSlots parts, int slot, int shift, int tick) {
+  private Split split(Trial trial) {
+    SongSlots parts = trial.parts();
+    int slot = trial.slot();
+    int first = trial.first();
     double now = now(slot);
-    int first = slot + shift;
     Optional<PlanSlot> before = planned(slot - 1);
     Optional<PlanSlot> after = planned(slot + 1);
     // What a part may cost so that the passage gains enough: dearer shapes need not be looked for.
@@ -133,18 +141,18 @@ final class Revoicing {
     double room = now - WORTH - around;
     PlanSlot one = parts.row(first, room - parts.leastAlone(first + 1));
     if (room - one.least() - parts.leastAlone(first + 1) < 0) {
-      return new Split(tick, 0);
+      return new Split(trial.tick(), 0);
     }
     PlanSlot other = parts.row(first + 1, room - one.least());
     if (room - one.least() - other.least() < 0) {
-      return new Split(tick, 0);
+      return new Split(trial.tick(), 0);
     }
     List<PlanSlot> passage = new ArrayList<>();
     before.ifPresent(passage::add);
     passage.add(one);
     passage.add(other);
     after.ifPresent(passage::add);
-    return new Split(tick, now - cost(passage));
+    return new Split(trial.tick(), now - cost(passage));
   }
 
   private double cost(List<PlanSlot> passage) {

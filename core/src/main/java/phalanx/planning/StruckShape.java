@@ -48,12 +48,12 @@ record StruckShape(
   }
 
   static StruckShape of(Shape shape, HeardTones heard, Reach reach) {
-    int struck = heard.strings(shape);
+    HeardTones.Over over = heard.over(shape);
+    int struck = over.strings();
     ShapeStretches stretches = ShapeStretches.of(shape, reach);
-    double unheard = heard.cost(shape);
     FingerSet resting = resting(shape, struck, 0);
-    double alone = extra(stretches, resting, unheard, heard.pattern().share());
-    return new StruckShape(shape, struck, heard.bass(shape), stretches, heard, unheard, alone);
+    double alone = extra(stretches, resting, over.cost(), heard.pattern().share());
+    return new StruckShape(shape, struck, over.bass(), stretches, heard, over.cost(), alone);
   }
 
   private double share() {

@@ -95,8 +95,10 @@ public final class TimedSteps {
   int[] turns() {
     int[] strokes = new int[early.length];
     for (TimedStep step : steps) {
-      strokes[step.slot()] +=
-          (int) step.step().plucks().filter(p -> p.role() == Role.THUMB).count();
+      for (Stroke stroke : step.step().strokes()) {
+        boolean thumb = stroke instanceof Stroke.Pluck p && p.role() == Role.THUMB;
+        strokes[step.slot()] += thumb ? 1 : 0;
+      }
     }
     int[] turns = new int[early.length];
     for (int i = 1; i < turns.length; i++) {

@@ -1,7 +1,6 @@
 package phalanx.planning;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -200,9 +199,8 @@ public final class TuneCandidates {
         List<RatedShape> ways =
             ways(query, new RatedShape(shape, entry.getValue()), struck, tune, search, most);
         complete &= most == Double.POSITIVE_INFINITY;
-        best.addAll(ways);
+        ways.forEach(way -> addInOrder(way, best));
         pinned.addAll(isPinned ? ways : List.of());
-        best.sort(Comparator.comparingDouble(RatedShape::cost));
       }
       complete &= !late && best.size() <= limit;
       best.subList(Math.min(limit, best.size()), best.size()).clear();
@@ -218,6 +216,21 @@ public final class TuneCandidates {
     // What the player pinned stays a candidate however the tune lies on it.
     pinned.stream().filter(r -> !best.contains(r)).forEach(best::add);
     return Candidates.of(best, complete);
+  }
+
+  /** Puts one more among the cheapest, behind those that cost the same. */
+  private static void addInOrder(RatedShape one, List<RatedShape> best) {
+    int low = 0;
+    int high = best.size();
+    while (low < high) {
+      int middle = (low + high) >>> 1;
+      if (best.get(middle).cost() <= one.cost()) {
+        low = middle + 1;
+      } else {
+        high = middle;
+      }
+    }
+    best.add(low, one);
   }
 
   /**

@@ -43,7 +43,7 @@ class HeardTonesTest {
     for (RatedShape rated : all) {
       double sum = heard.terms(rated.shape()).stream().mapToDouble(Cost::value).sum();
       assertThat(heard.cost(rated.shape())).isCloseTo(sum, within(1e-9));
-      assertThat(heard.strings(rated.shape())).isBetween(1, (1 << Tuning.STRINGS) - 1);
+      assertThat(heard.over(rated.shape()).strings()).isBetween(1, (1 << Tuning.STRINGS) - 1);
     }
   }
 
@@ -112,7 +112,7 @@ class HeardTonesTest {
       Slot slot = a.slots().get(0);
       Set<Integer> struck = new TreeSet<>();
       a.notes().stream().map(Note::string).forEach(struck::add);
-      int bits = new HeardTones(slot.heard()).strings(slot.held());
+      int bits = new HeardTones(slot.heard()).over(slot.held()).strings();
       Set<Integer> expected = new TreeSet<>();
       for (int s = 0; s < Tuning.STRINGS; s++) {
         if ((bits >> s & 1) > 0) {

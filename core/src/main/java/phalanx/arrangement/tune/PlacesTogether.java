@@ -40,6 +40,18 @@ record PlacesTogether(List<Optional<TunePlace>> here, List<TunePlace> reached, d
     return new PlacesTogether(here, reached, cost);
   }
 
+  /** The places of a note that begins alone; one without a place where it has none. */
+  static List<PlacesTogether> alone(List<TunePlace> places) {
+    if (places.isEmpty()) {
+      return List.of(of(List.of(Optional.empty())));
+    }
+    List<PlacesTogether> all = new ArrayList<>(places.size());
+    for (TunePlace place : places) {
+      all.add(new PlacesTogether(List.of(Optional.of(place)), List.of(place), place.cost()));
+    }
+    return List.copyOf(all);
+  }
+
   /**
    * Every row of places for notes, as far as there is one for each.
    *
@@ -47,16 +59,10 @@ record PlacesTogether(List<Optional<TunePlace>> here, List<TunePlace> reached, d
    */
   static List<PlacesTogether> all(
       Shape shape, int root, List<MelodyNote> notes, TunePlaces places) {
-    List<PlacesTogether> all = new ArrayList<>();
     if (notes.size() == 1) {
-      for (TunePlace place : places.of(shape, root, notes.get(0))) {
-        all.add(new PlacesTogether(List.of(Optional.of(place)), List.of(place), place.cost()));
-      }
-      if (all.isEmpty()) {
-        all.add(of(List.of(Optional.empty())));
-      }
-      return all;
+      return places.alone(shape, root, notes.get(0));
     }
+    List<PlacesTogether> all = new ArrayList<>();
     rows(shape, root, notes, places).forEach(here -> all.add(of(here)));
     if (all.stream().allMatch(row -> row.cost() > TunePlaces.FAR)) {
       for (List<TunePlace> away : places.away(shape, root, notes)) {

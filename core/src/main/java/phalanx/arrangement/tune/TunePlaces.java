@@ -39,10 +39,13 @@ final class TunePlaces {
 
   private record Asked(Shape shape, int root, int midi) {}
 
+  /** Every place of a pitch, and each as the place of a note that begins alone. */
+  private record Found(List<TunePlace> places, List<PlacesTogether> alone) {}
+
   private final Reach reach;
   private final StringPlaces onStrings;
   private final HarmonicPlaces harmonics;
-  private final RecentlyUsed<Asked, List<TunePlace>> known = new RecentlyUsed<>(2_000);
+  private final RecentlyUsed<Asked, Found> known = new RecentlyUsed<>(2_000);
 
   /**
    * For a hand on a guitar.
@@ -108,10 +111,22 @@ final class TunePlaces {
 
   /** Every place of a pitch counted from the capo. */
   List<TunePlace> of(Shape shape, int root, int midi) {
-    return known.get(new Asked(shape, root, midi), this::search);
+    return known.get(new Asked(shape, root, midi), this::search).places();
   }
 
-  private List<TunePlace> search(Asked asked) {
+  /** Every place of a note that begins alone; one without a place where it is out of reach. */
+  List<PlacesTogether> alone(Shape shape, int root, MelodyNote note) {
+    return note.techniques().isEmpty() && note.string().isEmpty()
+        ? known.get(new Asked(shape, root, note.midi()), this::search).alone()
+        : PlacesTogether.alone(of(shape, root, note));
+  }
+
+  private Found search(Asked asked) {
+    List<TunePlace> places = places(asked);
+    return new Found(places, PlacesTogether.alone(places));
+  }
+
+  private List<TunePlace> places(Asked asked) {
     List<TunePlace> places = new ArrayList<>();
     boolean doubles = isBass(asked);
     for (int s = asked.root() + 1; s < Tuning.STRINGS; s++) {

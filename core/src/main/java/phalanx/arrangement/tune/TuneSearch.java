@@ -4,9 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import phalanx.arrangement.MelodyNote;
 import phalanx.fretting.CostTerm;
@@ -71,9 +69,6 @@ public final class TuneSearch {
     }
   }
 
-  /** What tells rows apart that lead to the end, in numbers. */
-  private record End(int start, int place) {}
-
   private static List<Moment> moments(SlotTune tune) {
     List<Moment> moments = new ArrayList<>();
     List<MelodyNote> notes = tune.notes();
@@ -132,10 +127,17 @@ public final class TuneSearch {
 
   private List<PlacesTogether> options(Shape shape, int root, Moment moment) {
     List<PlacesTogether> all = PlacesTogether.all(shape, root, moment.notes(), places);
-    if (!moment.starts() || all.stream().noneMatch(o -> takesBass(o, root))) {
+    if (!moment.starts()) {
       return all;
     }
-    return all.stream().map(o -> takesBass(o, root) ? o.dearer(BASS_LOST) : o).toList();
+    List<PlacesTogether> dearer = new ArrayList<>(all.size());
+    boolean lost = false;
+    for (PlacesTogether option : all) {
+      boolean takesBass = takesBass(option, root);
+      dearer.add(takesBass ? option.dearer(BASS_LOST) : option);
+      lost |= takesBass;
+    }
+    return lost ? dearer : all;
   }
 
   /** Whether a note lies where the chord's bass does, or below it, and is not that bass. */
@@ -166,20 +168,32 @@ public final class TuneSearch {
   }
 
   private List<TuneWay> best(List<Row> rows) {
-    if (!tune.edges().atEnd() && rows.stream().allMatch(r -> r.start() == 0)) {
-      return rows.stream().reduce(TuneSearch::cheaper).map(r -> List.of(way(r))).orElse(List.of());
-    }
-    Map<End, Row> best = new LinkedHashMap<>();
-    List<Optional<TunePlace>> ends = new ArrayList<>(rows.size());
-    rows.forEach(r -> ends.add(r.at().first()));
+    List<Row> best = new ArrayList<>(rows.size());
     for (Row row : rows) {
-      int end = tune.edges().atEnd() ? ends.indexOf(row.at().first()) : 0;
-      best.merge(new End(row.start(), end), row, TuneSearch::cheaper);
+      int same = 0;
+      while (same < best.size() && !endsLike(row, best.get(same))) {
+        same++;
+      }
+      if (same == best.size()) {
+        best.add(row);
+      } else {
+        best.set(same, cheaper(best.get(same), row));
+      }
     }
-    return best.values().stream()
-        .sorted(Comparator.comparingDouble(Row::cost))
-        .map(this::way)
-        .toList();
+    best.sort(BY_COST);
+    List<TuneWay> ways = new ArrayList<>(best.size());
+    for (Row row : best) {
+      ways.add(way(row));
+    }
+    return ways;
+  }
+
+  private static final Comparator<Row> BY_COST = Comparator.comparingDouble(Row::cost);
+
+  /** Whether rows are the same for the slots around: in where they start and in where they end. */
+  private boolean endsLike(Row one, Row other) {
+    return one.start() == other.start()
+        && (!tune.edges().atEnd() || one.at().first().equals(other.at().first()));
   }
 
   private static Row cheaper(Row a, Row b) {
