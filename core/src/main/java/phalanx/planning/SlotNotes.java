@@ -1,7 +1,6 @@
 package phalanx.planning;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -16,16 +15,13 @@ import phalanx.arrangement.Remark;
 import phalanx.arrangement.Slot;
 import phalanx.arrangement.tune.TuneRing;
 import phalanx.arrangement.tune.TuneStrokes;
-import phalanx.fretting.Muting;
 import phalanx.fretting.Shape;
-import phalanx.instrument.StringSign;
 import phalanx.instrument.Tuning;
 import phalanx.picking.Force;
 import phalanx.picking.PickFinger;
 import phalanx.picking.Role;
 import phalanx.picking.StringRoles;
 import phalanx.picking.Stroke;
-import phalanx.picking.Touch;
 import phalanx.planning.TimedSteps.TimedStep;
 import phalanx.song.NoteRef;
 import phalanx.song.Song;
@@ -103,10 +99,6 @@ public final class SlotNotes {
     remarks.add(Remark.note(words));
   }
 
-  private void found(Remark.Kind kind, String words, int tick, int string) {
-    remarks.add(Remark.at(kind, words, tick, string, new Remark.Figure(1, 0, "strings")));
-  }
-
   /** The first bass string of the chord as a MIDI note counted from the capo. */
   Optional<Integer> root() {
     return route.strings().stream()
@@ -175,7 +167,7 @@ public final class SlotNotes {
     Optional<Stroke.Brush> brush = only(placed, Stroke.Brush.class);
     List<Integer> brushed =
         brush
-            .map(b -> withTune(b, brushed(b, plucks.keySet(), placed.tick(), ring), rising))
+            .map(b -> new BrushPath(shape, strings, remarks).of(b, rising, placed.tick(), ring))
             .orElse(List.of());
     Optional<VoicedHit> hit =
         only(placed, Stroke.Knock.class)
@@ -269,82 +261,6 @@ public final class SlotNotes {
       }
     }
     return Optional.empty();
-  }
-
-  /** The sounding strings a brush goes over, in its order, but those plucked at the same time. */
-  private List<Integer> brushed(Stroke.Brush brush, Set<Integer> plucked, int tick, TuneRing ring) {
-    List<Integer> crossed = new ArrayList<>();
-    for (int s : passed(brush, tick, ring)) {
-      if (shape.sounds(s) && !plucked.contains(s)) {
-        crossed.add(s);
-      }
-    }
-    if (crossed.isEmpty()) {
-      found(Remark.Kind.NO_STRING, Texts.of("slotNotes.noStringSoundsUnder"), tick, brush.low());
-      return crossed;
-    }
-    for (Muting.Muted muted : Muting.of(shape)) {
-      boolean over =
-          crossed.get(0) < muted.string() && muted.string() < crossed.get(crossed.size() - 1);
-      if (over && muted.reason() == Muting.Reason.NOT_STRUCK) {
-        String words = Texts.of("slotNotes.theBrushCrosses", StringSign.of(muted.string()));
-        found(
-            Remark.Kind.UNMUTED,
-            Texts.of("slotNotes.whichIsNotMuted", words),
-            tick,
-            muted.string());
-      }
-    }
-    if (!brush.towardsTreble()) {
-      Collections.reverse(crossed);
-    }
-    return crossed;
-  }
-
-  /**
-   * Nails on their way across the strings strike the tune as the last or the first of them, where
-   * it is the string above the others: no finger is left to pluck it (common practice, no source).
-   *
-   * @param crossed the other strings, in the order of the brush
-   */
-  private static List<Integer> withTune(
-      Stroke.Brush brush, List<Integer> crossed, List<VoicedStroke> plucks) {
-    List<VoicedStroke> fingers = plucks.stream().filter(p -> !p.byThumb()).toList();
-    if (crossed.isEmpty() || brush.touch() != Touch.NAILS || fingers.size() != 1) {
-      return crossed;
-    }
-    VoicedStroke tune = fingers.get(0);
-    boolean plain =
-        tune.rings().isPresent()
-            && tune.slur().isEmpty()
-            && tune.played().equals(Articulation.PLAIN);
-    boolean next = Collections.max(crossed) == tune.string() - 1 && tune.string() <= brush.high();
-    if (!plain || !next) {
-      return crossed;
-    }
-    List<Integer> all = new ArrayList<>(crossed);
-    all.add(brush.towardsTreble() ? all.size() : 0, tune.string());
-    return all;
-  }
-
-  /**
-   * The longest row of neighbouring strings that a brush may pass: it cannot leave out one in the
-   * middle that the tune needs.
-   */
-  private List<Integer> passed(Stroke.Brush brush, int tick, TuneRing ring) {
-    List<Integer> best = List.of();
-    List<Integer> row = new ArrayList<>();
-    for (int s = brush.low(); s <= brush.high(); s++) {
-      boolean kept =
-          ring.blocks(s, tick) || shape.sounds(s) && ring.isAbove(s, strings.pitch(s), tick);
-      if (kept) {
-        row = new ArrayList<>();
-      } else {
-        row.add(s);
-        best = row.size() > best.size() ? List.copyOf(row) : best;
-      }
-    }
-    return best;
   }
 
   /** What the pattern stops: the thumb its strings, each finger its own, but never the tune. */

@@ -11,8 +11,10 @@ import phalanx.arrangement.Attack;
 import phalanx.arrangement.Note;
 import phalanx.findings.BusyFingers;
 import phalanx.findings.Review;
+import phalanx.fretting.FretRow;
 import phalanx.picking.PatternReader;
 import phalanx.picking.PickFinger;
+import phalanx.song.SlotRef;
 import phalanx.song.Song;
 import phalanx.song.TestSongs;
 
@@ -55,12 +57,14 @@ class BrushedStringsTest {
   }
 
   private static Arrangement sung(String brushes, double tempo, String... tune) {
+    return new Arranger().arrange(song(brushes, tempo, tune));
+  }
+
+  private static Song song(String brushes, double tempo, String... tune) {
     String pattern = "name: x\nmetre: 4/4\nbrush | " + brushes + " |\nthumb | o | . | o | . |\n";
-    Song song =
-        TestSongs.singing(TestSongs.of("| C | Am |"), tune)
-            .withPattern(PatternReader.read(pattern).patterns().get(0))
-            .withTempo(tempo);
-    return new Arranger().arrange(song);
+    return TestSongs.singing(TestSongs.of("| C | Am |"), tune)
+        .withPattern(PatternReader.read(pattern).patterns().get(0))
+        .withTempo(tempo);
   }
 
   private static List<Note> tune(Arrangement a) {
@@ -85,6 +89,22 @@ class BrushedStringsTest {
       assertThat(top.isPickedBy(PickFinger.I)).isTrue();
       assertThat(others)
           .allMatch(n -> beat == 1 ? n.delayTicks() < top.delayTicks() : n.delayTicks() > 0);
+    }
+    assertThat(Review.of(a).findings()).noneMatch(f -> f.finding().rule().equals(BusyFingers.NAME));
+  }
+
+  /** A string that a finger of the shape keeps quiet is crossed on the way to the tune. */
+  @Test
+  void nailsCrossAMutedStringOnTheirWayToTheTune() {
+    Song song = song(". | 5-1n | . | 1-5n", 90, "e4 g e g", "e4 e e e");
+    FretRow muted = new FretRow(List.of(-1, 0, 2, 2, -1, 0));
+    Arrangement a = new Arranger().arrange(song.pin(new SlotRef(2, 0), muted));
+    assertThat(tune(a)).hasSize(8);
+    for (int beat : new int[] {5, 7}) {
+      List<Note> brushed =
+          a.notesFrom(beat * 5040, beat * 5040 + 1).stream().filter(Note::isBrushed).toList();
+      assertThat(brushed).extracting(Note::string).containsExactlyInAnyOrder(1, 2, 3, 5);
+      assertThat(brushed).anyMatch(n -> n.string() == 5 && n.part() == Note.Part.TUNE);
     }
     assertThat(Review.of(a).findings()).noneMatch(f -> f.finding().rule().equals(BusyFingers.NAME));
   }
