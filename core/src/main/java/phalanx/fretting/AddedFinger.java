@@ -77,14 +77,16 @@ public final class AddedFinger {
    * Whether no finger but the thumb could be there with the others, so that no search is needed.
    */
   private static boolean isFar(Shape held, int string, int fret, Reach reach) {
-    FingerPlaces at = held.fingerPlaces();
+    long at = held.fingerPlaces();
     for (int own = FingerCode.INDEX; own <= FingerCode.LITTLE; own++) {
-      boolean stays = at.fret[own] > 0 && (at.high[own] > at.low[own] || at.low[own] != string);
-      if (stays) {
-        double way = reach.distance(at.fret[own], at.low[own], at.high[own], fret, string, string);
+      int there = FingerPlaces.fret(at, own);
+      int low = FingerPlaces.low(at, own);
+      int high = FingerPlaces.high(at, own);
+      if (there > 0 && (high > low || low != string)) {
+        double way = reach.distance(there, low, high, fret, string, string);
         boolean reached = false;
         for (int f = FingerCode.INDEX; f <= FingerCode.LITTLE; f++) {
-          boolean joins = f == own && at.fret[own] == fret;
+          boolean joins = f == own && there == fret;
           reached |= joins || f != own && way <= Hand.STRETCH * reach.limit(f, own);
         }
         if (!reached) {

@@ -87,6 +87,7 @@ public final class ChangeCosts {
   public void forgetUnused() {
     tables.forgetUnused();
     keepable.turn();
+    reach.forgetUnused();
   }
 
   ChangeTables tables() {

@@ -12,14 +12,8 @@ final class HandState {
 
   private static final int NO_BASS = -1;
 
-  /** A finger takes so many bits: its fret, its lowest and its highest string. */
-  private static final int FINGER_BITS = 12;
-
   private static final int FRET_MASK = 0x3f;
-  private static final int LOW_SHIFT = 6;
-  private static final int HIGH_SHIFT = 9;
   private static final int STRING_MASK = 0x7;
-  private static final int FINGER_MASK = 0xfff;
 
   /** A string takes so many bits: its fret and one more, 0 for a silent one. */
   private static final int STRING_BITS = 6;
@@ -62,18 +56,16 @@ final class HandState {
     bass = (short) stance.bass().orElse(NO_BASS);
     voice = stance.voice().map(HandState::packed).orElse((short) 0);
     Shape asked = stance.asked();
-    FingerPlaces at = asked.fingerPlaces();
+    fingers = asked.fingerPlaces();
     int lowest = 0;
     int down = 0;
-    long held = 0;
     for (int f = FingerCode.INDEX; f <= FingerCode.THUMB; f++) {
-      if (at.fret[f] > 0) {
+      int fret = fret(f);
+      if (fret > 0) {
         down |= 1 << f;
-        held |= packed(at.fret[f], at.low[f], at.high[f]) << FINGER_BITS * (f - 1);
-        lowest = lowest == 0 ? at.fret[f] : Math.min(lowest, at.fret[f]);
+        lowest = lowest == 0 ? fret : Math.min(lowest, fret);
       }
     }
-    fingers = held;
     lowestFret = (byte) lowest;
     pressing = (byte) down;
     long sounding = 0;
@@ -88,10 +80,6 @@ final class HandState {
                 | stance.legato().ordinal() << LEGATO_SHIFT);
   }
 
-  private static long packed(int fret, int lowString, int highString) {
-    return fret | (long) lowString << LOW_SHIFT | (long) highString << HIGH_SHIFT;
-  }
-
   private static short packed(Stance.Voice voice) {
     int finger = voice.finger().map(FingerCode::of).orElse(FingerCode.NONE);
     return (short)
@@ -102,23 +90,19 @@ final class HandState {
     return new HandState(stance, keepable, stretch);
   }
 
-  private int finger(int f) {
-    return (int) (fingers >>> FINGER_BITS * (f - 1)) & FINGER_MASK;
-  }
-
   /** The fret a finger presses, by its code; 0 for none. */
   int fret(int f) {
-    return finger(f) & FRET_MASK;
+    return FingerPlaces.fret(fingers, f);
   }
 
   /** The lowest string a finger lies across. */
   int low(int f) {
-    return finger(f) >> LOW_SHIFT & STRING_MASK;
+    return FingerPlaces.low(fingers, f);
   }
 
   /** The highest string a finger lies across. */
   int high(int f) {
-    return finger(f) >> HIGH_SHIFT & STRING_MASK;
+    return FingerPlaces.high(fingers, f);
   }
 
   int lowestFret() {
@@ -131,10 +115,7 @@ final class HandState {
 
   /** The strings a finger lies across, as bits. */
   private int across(int f) {
-    int finger = finger(f);
-    return finger == 0
-        ? 0
-        : (2 << (finger >> HIGH_SHIFT & STRING_MASK)) - (1 << (finger >> LOW_SHIFT & STRING_MASK));
+    return fret(f) == 0 ? 0 : (2 << high(f)) - (1 << low(f));
   }
 
   /** The fret of a string; {@link Shape#SILENT} for none. */
@@ -221,19 +202,18 @@ final class HandState {
 
   /** What a finger does on the way to another state. */
   Motion motion(HandState to, int f) {
-    int here = finger(f);
-    int there = to.finger(f);
-    if (here == there) {
+    int here = fret(f);
+    int there = to.fret(f);
+    if (FingerPlaces.isSame(fingers, to.fingers, f)) {
       return here == 0 ? Motion.NONE : Motion.STAYS;
     }
     if (here == 0 || there == 0) {
       return here == 0 ? Motion.LANDS : Motion.LIFTS;
     }
-    boolean sameStrings = here >> LOW_SHIFT == there >> LOW_SHIFT;
-    if ((here & FRET_MASK) == (there & FRET_MASK)) {
+    if (here == there) {
       boolean overlap = low(f) <= to.high(f) && to.low(f) <= high(f);
       return overlap ? Motion.ROLLS : Motion.MOVES;
     }
-    return sameStrings ? Motion.SLIDES : Motion.MOVES;
+    return low(f) == to.low(f) && high(f) == to.high(f) ? Motion.SLIDES : Motion.MOVES;
   }
 }

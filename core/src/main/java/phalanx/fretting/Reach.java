@@ -11,7 +11,8 @@ import phalanx.instrument.Hand;
 import phalanx.instrument.Tuning;
 
 /**
- * Distances between fingers on one guitar, set against what one hand reaches; all in mm.
+ * Distances between fingers on one guitar, set against what one hand reaches; all in mm. Safe for
+ * use by several threads.
  *
  * <p>Every fingertip position is worked out once, because the shape search asks for spans many
  * thousand times.
@@ -19,6 +20,9 @@ import phalanx.instrument.Tuning;
 public final class Reach {
 
   private static final int FINGERS = 5;
+
+  /** Shapes of which the stretches are kept besides those a plan asks for. */
+  private static final int KEPT = 500;
 
   private final Guitar guitar;
   private final Hand hand;
@@ -28,6 +32,7 @@ public final class Reach {
   private final double[][] apart;
   private final double[][] comfortable = new double[FINGERS][FINGERS];
   private final double[][] limit = new double[FINGERS][FINGERS];
+  private final RecentlyUsed<Shape, ShapeStretches> stretches = new RecentlyUsed<>(KEPT);
 
   public Reach(Guitar guitar, Hand hand) {
     this.guitar = guitar;
@@ -49,6 +54,16 @@ public final class Reach {
         limit[a][b] = hand.limit(Finger.numbered(a), Finger.numbered(b));
       }
     }
+  }
+
+  /** The stretches of a shape, kept: each is asked for with every pattern that it is under. */
+  ShapeStretches stretches(Shape shape) {
+    return stretches.get(shape, s -> new ShapeStretches(s, this));
+  }
+
+  /** Between two plans: lets go of the stretches that the last ones did not ask for. */
+  void forgetUnused() {
+    stretches.turn();
   }
 
   /** The guitar these distances are for. */

@@ -244,11 +244,11 @@ public final class Shape {
   }
 
   /** Where each finger is, for inner loops; two calls give two of them. */
-  FingerPlaces fingerPlaces() {
-    FingerPlaces places = new FingerPlaces();
+  long fingerPlaces() {
+    long places = FingerPlaces.NONE;
     for (int s = 0; s < Tuning.STRINGS; s++) {
       if (isPressed(s)) {
-        places.press(code(s), fretAt(s), s);
+        places = FingerPlaces.press(places, code(s), fretAt(s), s);
       }
     }
     return places;

@@ -24,16 +24,15 @@ final class ShapeMeasure {
   /** While searching, only the sum is wanted. */
   private static final double[] NOT_KEPT = {};
 
-  private static final int TERMS = CostTerm.values().length;
+  private static final double[] WEIGHTS =
+      Stream.of(CostTerm.values()).mapToDouble(CostTerm::weight).toArray();
 
   private final Reach reach;
-  private final double[] weights;
   private double[] units = NOT_KEPT;
   private double cost;
 
   ShapeMeasure(Reach reach) {
     this.reach = reach;
-    weights = Stream.of(CostTerm.values()).mapToDouble(CostTerm::weight).toArray();
   }
 
   /** The distances and limits it measures with. */
@@ -49,7 +48,7 @@ final class ShapeMeasure {
   /** The units of each term for a fingering, in the order of {@link CostTerm}. */
   double[] fingeringUnits(GripTable grips) {
     grips.measure(reach, grips.count);
-    units = new double[TERMS];
+    units = new double[WEIGHTS.length];
     measureFingers(grips);
     double[] taken = units;
     units = NOT_KEPT;
@@ -57,7 +56,7 @@ final class ShapeMeasure {
   }
 
   private void add(CostTerm term, double amount) {
-    cost += amount * weights[term.ordinal()];
+    cost += amount * WEIGHTS[term.ordinal()];
     if (units != NOT_KEPT) {
       units[term.ordinal()] += amount;
     }

@@ -14,50 +14,66 @@ import phalanx.text.Texts;
  */
 public final class ShapeStretches {
 
-  /** Pairs of four fingers. */
-  private static final int MOST = 6;
-
   private final int pairs;
 
   /** The two fingers of each pair, as bits by their place among all fingers. */
-  private final byte[] fingers = new byte[MOST];
+  private final byte[] fingers;
 
   /** 0 up to comfortable, 1 at the limit. */
-  private final double[] stretch = new double[MOST];
+  private final double[] stretch;
 
-  private final boolean[] notable = new boolean[MOST];
-  private final boolean[] beyond = new boolean[MOST];
+  /** Which pairs are worth a word, and which are beyond the limit, as bits. */
+  private int notable;
+
+  private int beyond;
 
   /** Whether the shape lies within the first frets, where no span is found. */
   private final boolean firstPosition;
 
-  private ShapeStretches(Shape shape, Reach reach) {
-    FingerPlaces at = shape.fingerPlaces();
+  ShapeStretches(Shape shape, Reach reach) {
+    long at = shape.fingerPlaces();
+    pairs = pairs(at);
+    fingers = new byte[pairs];
+    stretch = new double[pairs];
     int count = 0;
     for (int b = FingerCode.INDEX + 1; b <= FingerCode.LITTLE; b++) {
       for (int a = FingerCode.INDEX; a < b; a++) {
-        if (at.fret[a] > 0 && at.fret[b] > 0) {
+        if (FingerPlaces.fret(at, a) > 0 && FingerPlaces.fret(at, b) > 0) {
           double way =
-              reach.distance(at.fret[a], at.low[a], at.high[a], at.fret[b], at.low[b], at.high[b]);
+              reach.distance(
+                  FingerPlaces.fret(at, a),
+                  FingerPlaces.low(at, a),
+                  FingerPlaces.high(at, a),
+                  FingerPlaces.fret(at, b),
+                  FingerPlaces.low(at, b),
+                  FingerPlaces.high(at, b));
           fingers[count] = (byte) (1 << a | 1 << b);
           set(count++, way, reach.comfortable(a, b), reach.limit(a, b), reach);
         }
       }
     }
-    pairs = count;
     firstPosition = StretchRule.isFirstPosition(shape);
+  }
+
+  /** How many pairs the fingers that press something make. */
+  private static int pairs(long at) {
+    int down = 0;
+    for (int f = FingerCode.INDEX; f <= FingerCode.LITTLE; f++) {
+      down += FingerPlaces.fret(at, f) > 0 ? 1 : 0;
+    }
+    return down * (down - 1) / 2;
   }
 
   private void set(int pair, double way, double comfortable, double limit, Reach reach) {
     double over = ShapeMeasure.stretch(way, comfortable, limit, reach.hand().stretches());
     stretch[pair] = over == ShapeMeasure.OUT_OF_REACH ? 0 : over;
-    notable[pair] = StretchRule.isNotable(way, comfortable, limit);
-    beyond[pair] = way > limit;
+    notable |= StretchRule.isNotable(way, comfortable, limit) ? 1 << pair : 0;
+    beyond |= way > limit ? 1 << pair : 0;
   }
 
   /** Those of a shape. */
   public static ShapeStretches of(Shape shape, Reach reach) {
-    return new ShapeStretches(shape, reach);
+    return reach.stretches(shape);
   }
 
   /**
@@ -111,8 +127,8 @@ public final class ShapeStretches {
     int rest = FingerSet.of(resting).bits();
     boolean heard = false;
     for (int pair = 0; pair < pairs; pair++) {
-      if ((fingers[pair] & rest) == 0 && notable[pair]) {
-        if (beyond[pair]) {
+      if ((fingers[pair] & rest) == 0 && (notable >> pair & 1) > 0) {
+        if ((beyond >> pair & 1) > 0) {
           return Optional.of(CostTerm.CANNOT_BE_DONE);
         }
         heard |= !firstPosition;

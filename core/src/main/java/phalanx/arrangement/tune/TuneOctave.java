@@ -31,7 +31,7 @@ public final class TuneOctave {
 
   /** How many notes a tune of pitches has; those at places of their own are not counted. */
   public static int notes(Song song) {
-    return (int) tops(song).count();
+    return tops(song).length;
   }
 
   /**
@@ -40,14 +40,18 @@ public final class TuneOctave {
    * @param octaves how far it is moved, octaves
    */
   public static int away(Song song, int octaves) {
-    Guitar guitar = song.guitar();
+    return away(tops(song), song.guitar(), octaves);
+  }
+
+  private static int away(int[] tops, Guitar guitar, int octaves) {
     int high = guitar.shapeMidi(Tuning.STRINGS - 1, HIGH_FRET);
     int low = guitar.shapeMidi(LOW_STRING, 0);
-    return (int)
-        tops(song)
-            .map(midi -> midi + OCTAVE * octaves)
-            .filter(midi -> midi >= high || midi < low)
-            .count();
+    int away = 0;
+    for (int top : tops) {
+      int midi = top + OCTAVE * octaves;
+      away += midi >= high || midi < low ? 1 : 0;
+    }
+    return away;
   }
 
   /**
@@ -56,7 +60,11 @@ public final class TuneOctave {
    * @param octaves how far it is moved, octaves
    */
   public static boolean isAtHand(Song song, int octaves) {
-    return isOnNeck(song, octaves) && away(song, octaves) * ONE_IN <= notes(song);
+    return isAtHand(tops(song), song.guitar(), octaves);
+  }
+
+  private static boolean isAtHand(int[] tops, Guitar guitar, int octaves) {
+    return isOnNeck(tops, guitar, octaves) && away(tops, guitar, octaves) * ONE_IN <= tops.length;
   }
 
   /**
@@ -64,15 +72,17 @@ public final class TuneOctave {
    * the neck has not is never better.
    */
   public static int best(Song song) {
-    if (isAtHand(song, 0)) {
+    int[] tops = tops(song);
+    Guitar guitar = song.guitar();
+    if (isAtHand(tops, guitar, 0)) {
       return 0;
     }
-    int now = away(song, 0);
-    boolean onNeck = isOnNeck(song, 0);
+    int now = away(tops, guitar, 0);
+    boolean onNeck = isOnNeck(tops, guitar, 0);
     return IntStream.of(-1, 1, -2, 2)
-        .filter(by -> isOnNeck(song, by) && (!onNeck || 2 * away(song, by) <= now))
+        .filter(by -> isOnNeck(tops, guitar, by) && (!onNeck || 2 * away(tops, guitar, by) <= now))
         .boxed()
-        .min(Comparator.comparing(by -> away(song, by)))
+        .min(Comparator.comparing(by -> away(tops, guitar, by)))
         .orElse(0);
   }
 
@@ -82,19 +92,27 @@ public final class TuneOctave {
    * @param octaves how far it is moved, octaves
    */
   public static boolean isOnNeck(Song song, int octaves) {
-    Guitar guitar = song.guitar();
+    return isOnNeck(tops(song), song.guitar(), octaves);
+  }
+
+  private static boolean isOnNeck(int[] tops, Guitar guitar, int octaves) {
     int highest = guitar.shapeMidi(Tuning.STRINGS - 1, guitar.frets() - guitar.capo());
     int lowest = guitar.shapeMidi(0, 0);
-    return tops(song)
-        .map(midi -> midi + OCTAVE * octaves)
-        .allMatch(midi -> midi >= lowest && midi <= highest);
+    for (int top : tops) {
+      int midi = top + OCTAVE * octaves;
+      if (midi < lowest || midi > highest) {
+        return false;
+      }
+    }
+    return true;
   }
 
   /** The highest pitch of each note, as MIDI counts them from the capo. */
-  private static IntStream tops(Song song) {
+  private static int[] tops(Song song) {
     return song.tune().bars().values().stream()
         .flatMap(bar -> bar.notes().stream())
-        .flatMapToInt(TuneOctave::top);
+        .flatMapToInt(TuneOctave::top)
+        .toArray();
   }
 
   private static IntStream top(TuneNote note) {
