@@ -65,7 +65,7 @@ final class Strikes {
       VoicedHit hit = on.hit().get();
       if (gesture.isEmpty() && isForTheTune(on)) {
         lighter.addAll(hit.knock().hit().besideTheTune());
-        lighter.removeIf(way -> !hit.fingers().containsAll(way));
+        lighter.removeIf(w -> w.equals(hit.fingers()) || !hit.fingers().containsAll(w));
       }
       gesture.addAll(hit.fingers());
     }
