@@ -5,16 +5,18 @@
 # gives another one. Numbered, so that the same list of another run adds nothing.
 numbered() { awk '/^@lambda/ { print $0 "\t" ++times[$0]; next } { print }' "$1"; }
 
-# A plan as a page and as data, each of which has classes of its own: command_list JAVA CLASSPATH SONG.
+# A plan as a page and as data, each of which has classes of its own: command_list JAVA CLASSPATH SONG. Fails where one
+# of them does.
 command_list() {
-    local java=$1 path=$2 song=$3 home form
+    local java=$1 path=$2 song=$3 home form failed=0
     home=$(mktemp -d)
     for form in --json ""; do
         "$java" -XX:TieredStopAtLevel=1 -XX:DumpLoadedClassList="$home/command$form" -Dphalanx.home="$home" \
-            -cp "$path" phalanx.cli.PhalanxCommand plan "$song" $form >/dev/null || break
+            -cp "$path" phalanx.cli.PhalanxCommand plan "$song" $form >/dev/null &&
+            numbered "$home/command$form" || failed=1
     done
-    for list in "$home"/command*; do numbered "$list"; done
     rm -rf "$home"
+    return "$failed"
 }
 
 # In order, so that the same program gives the same list; hidden classes have no name to be found by, but the lambdas

@@ -243,7 +243,7 @@ public final class Shape {
     return grips;
   }
 
-  /** Where each finger is, for inner loops; two calls give two of them. */
+  /** Where each finger is, for inner loops, as {@link FingerPlaces} packs them. */
   long fingerPlaces() {
     long places = FingerPlaces.NONE;
     for (int s = 0; s < Tuning.STRINGS; s++) {

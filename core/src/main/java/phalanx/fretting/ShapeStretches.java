@@ -14,8 +14,6 @@ import phalanx.text.Texts;
  */
 public final class ShapeStretches {
 
-  private final int pairs;
-
   /** The two fingers of each pair, as bits by their place among all fingers. */
   private final byte[] fingers;
 
@@ -32,9 +30,8 @@ public final class ShapeStretches {
 
   ShapeStretches(Shape shape, Reach reach) {
     long at = shape.fingerPlaces();
-    pairs = pairs(at);
-    fingers = new byte[pairs];
-    stretch = new double[pairs];
+    fingers = new byte[pairs(at)];
+    stretch = new double[fingers.length];
     int count = 0;
     for (int b = FingerCode.INDEX + 1; b <= FingerCode.LITTLE; b++) {
       for (int a = FingerCode.INDEX; a < b; a++) {
@@ -107,7 +104,7 @@ public final class ShapeStretches {
   /** What the fingers save at most if all of them may rest. */
   public double most() {
     double sum = 0;
-    for (int pair = 0; pair < pairs; pair++) {
+    for (int pair = 0; pair < fingers.length; pair++) {
       sum += stretch[pair];
     }
     return sum * CostTerm.STRETCH.weight();
@@ -116,7 +113,7 @@ public final class ShapeStretches {
   private double saved(Set<Finger> resting) {
     int rest = FingerSet.of(resting).bits();
     double sum = 0;
-    for (int pair = 0; pair < pairs; pair++) {
+    for (int pair = 0; pair < fingers.length; pair++) {
       sum += (fingers[pair] & rest) != 0 ? stretch[pair] : 0;
     }
     return sum * CostTerm.STRETCH.weight();
@@ -126,7 +123,7 @@ public final class ShapeStretches {
   private Optional<CostTerm> found(Set<Finger> resting) {
     int rest = FingerSet.of(resting).bits();
     boolean heard = false;
-    for (int pair = 0; pair < pairs; pair++) {
+    for (int pair = 0; pair < fingers.length; pair++) {
       if ((fingers[pair] & rest) == 0 && (notable >> pair & 1) > 0) {
         if ((beyond >> pair & 1) > 0) {
           return Optional.of(CostTerm.CANNOT_BE_DONE);

@@ -59,9 +59,7 @@ final class OmittedStrokes {
                   : Texts.of("omittedStrokes.aHarmonicIsLeft2")
               : Texts.of("omittedStrokes.aHitOrBrush");
       Figure figure = millis(strike, strike.gesture().stream(), FingerAssignment.TOO_QUICK_MS);
-      remarks.add(
-          new Remark(
-              Kind.GESTURE, words, Optional.of(tick), Optional.empty(), Optional.of(figure)));
+      remarks.add(ofGesture(Kind.GESTURE, words, tick, figure));
     }
     fingers
         .taken()
@@ -80,8 +78,11 @@ final class OmittedStrokes {
             ? Texts.of("omittedStrokes.theHeelKnocks")
             : Texts.of("omittedStrokes.aHitIsMadeWith", letters);
     Figure figure = new Figure(taken.size(), strike.gesture().size(), "fingers");
-    return new Remark(
-        Kind.LIGHTER_HIT, words, Optional.of(tick), Optional.empty(), Optional.of(figure));
+    return ofGesture(Kind.LIGHTER_HIT, words, tick, figure);
+  }
+
+  private static Remark ofGesture(Kind kind, String words, int tick, Figure figure) {
+    return new Remark(kind, words, Optional.of(tick), Optional.empty(), Optional.of(figure));
   }
 
   private Remark missing(Strike strike, Fingered fingers, int string, int tick) {

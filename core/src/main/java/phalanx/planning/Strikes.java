@@ -64,8 +64,7 @@ final class Strikes {
     if (on.hit().isPresent()) {
       VoicedHit hit = on.hit().get();
       if (gesture.isEmpty() && isForTheTune(on)) {
-        lighter.addAll(hit.knock().hit().besideTheTune());
-        lighter.removeIf(w -> w.equals(hit.fingers()) || !hit.fingers().containsAll(w));
+        lighter.addAll(hit.besideTheTune());
       }
       gesture.addAll(hit.fingers());
     }

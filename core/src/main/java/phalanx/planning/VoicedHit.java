@@ -45,6 +45,12 @@ record VoicedHit(Stroke.Knock knock, Set<PickFinger> fingers, List<Integer> damp
     return Optional.of(new VoicedHit(knock, fingers, damped));
   }
 
+  /** With which other fingers it can be made while one plucks the tune, the most first. */
+  List<Set<PickFinger>> besideTheTune() {
+    // One that spares a string has fewer than it wants already.
+    return isSparing() ? List.of() : knock.hit().besideTheTune();
+  }
+
   /** Whether the tune rings on beside it on a string that it would stop. */
   boolean isSparing() {
     return damped.size() < knock.hit().damped().size();

@@ -28,6 +28,7 @@ class VoicedHitTest {
     assertThat(hit.fingers()).isEqualTo(kind.fingers());
     assertThat(hit.damped()).isEqualTo(kind.damped());
     assertThat(hit.isSparing()).isFalse();
+    assertThat(hit.besideTheTune()).isEqualTo(kind.besideTheTune());
   }
 
   /** Index over ③, middle over ②, ring over ①. */
@@ -38,6 +39,7 @@ class VoicedHitTest {
     assertThat(hit.fingers()).hasSize(2).doesNotContain(finger);
     assertThat(hit.damped()).hasSize(2).doesNotContain(string);
     assertThat(hit.isSparing()).isTrue();
+    assertThat(hit.besideTheTune()).isEmpty();
   }
 
   @Test

@@ -20,6 +20,8 @@ public final class TuneSearch {
   /** Cost of a chord that comes without its bass, because the tune is there. */
   private static final double BASS_LOST = CostTerm.WILL_BE_HEARD.weight();
 
+  private static final Comparator<Row> BY_COST = Comparator.comparingDouble(Row::cost);
+
   private final SlotTune tune;
   private final TunePlaces places;
   private final TuneSlide slide;
@@ -187,8 +189,6 @@ public final class TuneSearch {
     }
     return ways;
   }
-
-  private static final Comparator<Row> BY_COST = Comparator.comparingDouble(Row::cost);
 
   /** Whether rows are the same for the slots around: in where they start and in where they end. */
   private boolean endsLike(Row one, Row other) {
